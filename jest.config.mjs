@@ -1,0 +1,16 @@
+/** Unit tests stand beside what they test; `server` needs the PostgreSQL that the test script starts. */
+const shared = {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', { module: { type: 'es6' }, jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } }],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+};
+
+export default {
+  projects: [
+    { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/{core,ui,stations}/**/*.test.ts?(x)', '<rootDir>/scripts/**/*.test.ts'] },
+    { ...shared, displayName: 'server', testMatch: ['<rootDir>/src/{server,app}/**/*.test.ts'] },
+  ],
+};

@@ -1,0 +1,130 @@
+import { solveSymmetric } from './solve';
+
+export interface ContinuousBeam {
+  length: number;
+  /** EI [N·m²] */
+  stiffness: number;
+  /** downwards [N/m] */
+  load: number;
+  supports: readonly { x: number; spring?: number }[];
+  pointLoads: readonly { x: number; force: number }[];
+  /** true: a support only pushes up and lets go when the beam lifts off it */
+  upliftFree: boolean;
+}
+
+export type ContinuousResult =
+  | { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: { x: number; down: number }[] }
+  | { stable: false };
+
+/**
+ * Euler beam by the stiffness method, two freedoms a node (downwards deflection, rotation).
+ * Contact by active set: release supports that pull, take back supports the beam has sunk onto, until neither happens.
+ */
+export function solveContinuous(beam: ContinuousBeam): ContinuousResult {
+  const xs = [...new Set([0, beam.length, ...beam.supports.map((s) => s.x), ...beam.pointLoads.map((p) => p.x)])].sort((a, b) => a - b);
+  const nodeAt = new Map(xs.map((x, i) => [x, i]));
+  const nodeOf = beam.supports.map((support) => nodeAt.get(support.x)!);
+  const load = nodeLoads(beam, xs, nodeAt);
+  const total = Math.abs(beam.load) * beam.length + beam.pointLoads.reduce((sum, p) => sum + Math.abs(p.force), 0);
+  const slack = 1e-9 * Math.max(total, 1e-12);
+  const touching = beam.supports.map(() => true);
+  for (let round = 0; round < 4 * beam.supports.length + 8; round += 1) {
+    const state = solveHeld(beam, xs, nodeOf, touching, load);
+    if (!state) return { stable: false };
+    const { u, reactions } = state;
+    const pulling = beam.upliftFree ? reactions.map((r, i) => (touching[i] && r < -slack ? i : -1)).filter((i) => i >= 0) : [];
+    const travel = Math.max(...u.filter((_, i) => i % 2 === 0).map(Math.abs));
+    const sunk = touching.map((held, i) => (!held && u[2 * nodeOf[i]!]! > 1e-9 * travel + 1e-15 ? i : -1)).filter((i) => i >= 0);
+    if (pulling.length === 0 && sunk.length === 0) {
+      const ends = endMoments(beam, xs, u);
+      return { stable: true, reactions, ...extremes(beam.load, xs, ends), deflection: xs.map((x, i) => ({ x, down: u[2 * i]! })) };
+    }
+    // One at a time, the worst first, so that the set cannot chase its own tail.
+    const worst = pulling.sort((a, b) => reactions[a]! - reactions[b]!)[0];
+    if (worst !== undefined) touching[worst] = false;
+    else touching[sunk.sort((a, b) => u[2 * nodeOf[b]!]! - u[2 * nodeOf[a]!]!)[0]!] = true;
+  }
+  return { stable: false };
+}
+
+function nodeLoads(beam: ContinuousBeam, xs: readonly number[], nodeAt: Map<number, number>): number[] {
+  const load = new Array<number>(2 * xs.length).fill(0);
+  for (let e = 0; e + 1 < xs.length; e += 1) {
+    const l = xs[e + 1]! - xs[e]!;
+    const w = beam.load;
+    load[2 * e]! += (w * l) / 2;
+    load[2 * e + 1]! += (w * l * l) / 12;
+    load[2 * e + 2]! += (w * l) / 2;
+    load[2 * e + 3]! -= (w * l * l) / 12;
+  }
+  for (const p of beam.pointLoads) load[2 * nodeAt.get(p.x)!]! += p.force;
+  return load;
+}
+
+const elementMatrix = (stiffness: number, l: number): number[][] => {
+  const c = stiffness / l ** 3;
+  return [
+    [12 * c, 6 * c * l, -12 * c, 6 * c * l],
+    [6 * c * l, 4 * c * l * l, -6 * c * l, 2 * c * l * l],
+    [-12 * c, -6 * c * l, 12 * c, -6 * c * l],
+    [6 * c * l, 2 * c * l * l, -6 * c * l, 4 * c * l * l],
+  ];
+};
+
+/** Displacements and reactions with the touching supports held; null when what is left is a mechanism. */
+function solveHeld(beam: ContinuousBeam, xs: readonly number[], nodeOf: readonly number[], touching: readonly boolean[], load: readonly number[]) {
+  const size = 2 * xs.length;
+  const full = Array.from({ length: size }, () => new Array<number>(size).fill(0));
+  for (let e = 0; e + 1 < xs.length; e += 1) {
+    const k = elementMatrix(beam.stiffness, xs[e + 1]! - xs[e]!);
+    for (let i = 0; i < 4; i += 1) for (let j = 0; j < 4; j += 1) full[2 * e + i]![2 * e + j]! += k[i]![j]!;
+  }
+  const rigid = new Set<number>();
+  beam.supports.forEach((support, i) => {
+    if (!touching[i]) return;
+    const dof = 2 * nodeOf[i]!;
+    if (support.spring === undefined) rigid.add(dof);
+    else full[dof]![dof]! += support.spring;
+  });
+  const free = Array.from({ length: size }, (_, i) => i).filter((i) => !rigid.has(i));
+  const solved = solveSymmetric(free.map((i) => free.map((j) => full[i]![j]!)), free.map((i) => load[i]!));
+  if (!solved.ok || !(solved.residual < 1e-4)) return null;
+  const u = new Array<number>(size).fill(0);
+  free.forEach((dof, i) => (u[dof] = solved.u[i]!));
+  const reactions = beam.supports.map((support, i) => {
+    if (!touching[i]) return 0;
+    const dof = 2 * nodeOf[i]!;
+    if (support.spring !== undefined) return support.spring * u[dof]!;
+    return load[dof]! - full[dof]!.reduce((sum, k, j) => sum + k * u[j]!, 0);
+  });
+  return { u, reactions };
+}
+
+/** Sagging-positive moment and upward shear at the left end of each element. */
+function endMoments(beam: ContinuousBeam, xs: readonly number[], u: readonly number[]): { moment: number; shear: number }[] {
+  return xs.slice(0, -1).map((x, e) => {
+    const l = xs[e + 1]! - x;
+    const k = elementMatrix(beam.stiffness, l);
+    const local = u.slice(2 * e, 2 * e + 4);
+    const force = (row: number) => k[row]!.reduce((sum, value, j) => sum + value * local[j]!, 0);
+    const shear = -(force(0) - (beam.load * l) / 2);
+    const moment = force(1) - (beam.load * l * l) / 12;
+    return { moment, shear };
+  });
+}
+
+function extremes(w: number, xs: readonly number[], ends: readonly { moment: number; shear: number }[]) {
+  let maxSagging = 0;
+  let maxHogging = 0;
+  ends.forEach(({ moment, shear }, e) => {
+    const l = xs[e + 1]! - xs[e]!;
+    const at = (x: number) => moment + shear * x - (w * x * x) / 2;
+    const stations = [0, l];
+    if (w !== 0 && shear / w > 0 && shear / w < l) stations.push(shear / w);
+    for (const x of stations) {
+      maxSagging = Math.max(maxSagging, at(x));
+      maxHogging = Math.max(maxHogging, -at(x));
+    }
+  });
+  return { maxSagging, maxHogging };
+}

@@ -1,0 +1,40 @@
+import goldens from './reference/goldens.json';
+import { runCalc } from './run';
+
+interface Golden {
+  id: string;
+  input: unknown;
+  expect: Record<string, unknown>;
+  relTol: number;
+  source: string;
+}
+
+function compare(got: unknown, want: unknown, relTol: number, path: string): void {
+  if (typeof want === 'number') {
+    if (typeof got !== 'number') throw new Error(`${path}: ${String(got)} is not a number; ${want} expected`);
+    const allowed = relTol * Math.max(Math.abs(want), 1e-12) + (want === 0 ? 1e-6 : 0);
+    if (!(Math.abs(got - want) <= allowed)) throw new Error(`${path}: ${got} differs from ${want} by more than ${relTol}`);
+  } else if (want !== null && typeof want === 'object') {
+    for (const [key, inner] of Object.entries(want)) compare((got as Record<string, unknown>)[key], inner, relTol, `${path}.${key}`);
+  } else expect({ path, value: got }).toEqual({ path, value: want });
+}
+
+describe('independently computed cases', () => {
+  (goldens as Golden[]).forEach((golden, i) => {
+    test(`${golden.id} ${i}: ${golden.source}`, () => {
+      const outcome = runCalc(golden.id, golden.input);
+      if (golden.expect.error === true) {
+        expect(outcome.ok).toBe(false);
+        if (!outcome.ok) expect(outcome.error.length).toBeGreaterThan(20);
+        return;
+      }
+      if (!outcome.ok) throw new Error(`${outcome.path}: ${outcome.error}`);
+      compare(outcome.output, golden.expect, golden.relTol, golden.id);
+    });
+  });
+
+  test('the comparison itself fails on a wrong number and on a missing one', () => {
+    expect(() => compare({ a: 1.001 }, { a: 1 }, 1e-4, 'x')).toThrow('differs');
+    expect(() => compare({}, { a: 1 }, 1e-4, 'x')).toThrow('not a number');
+  });
+});

@@ -1,0 +1,44 @@
+import type { Calc } from './define';
+import { accessCorner } from '../access/corner.calc';
+import { beamContinuous } from '../beams/continuous.calc';
+import { craneBoom } from '../cranes/boom.calc';
+import { craneChart } from '../cranes/chart.calc';
+import { craneOutriggers } from '../cranes/outriggers.calc';
+import { cranePowerLine } from '../cranes/power-line.calc';
+import { craneTandem } from '../cranes/tandem.calc';
+import { craneWindLimit } from '../cranes/wind-limit.calc';
+import { fitThermal } from '../fit/thermal.calc';
+import { hoistBracket } from '../handling/bracket.calc';
+import { moveRamp } from '../handling/ramp.calc';
+import { riggingHook } from '../rigging/hook.calc';
+import { twoPointPick } from '../rigging/two-point-pick.calc';
+import { shoreOverhang } from '../shoring/overhang.calc';
+import { steelProp } from '../shoring/steel-prop.calc';
+import { timberPost } from '../shoring/timber-post.calc';
+import { plateGirder } from '../steel/plate-girder.calc';
+import { steelSection } from '../steel/section.calc';
+import { steelWeight } from '../steel/weight.calc';
+import { boltShearAisc } from '../strength/bolt-shear-aisc.calc';
+import { columnAisc } from '../strength/column-aisc.calc';
+import { columnEn } from '../strength/column-en.calc';
+import { flexureAisc } from '../strength/flexure-aisc.calc';
+import { flexureEn } from '../strength/flexure-en.calc';
+import { hanging } from '../strength/hanging.calc';
+import { localAisc } from '../strength/local-aisc.calc';
+import { pairGlobal } from '../strength/pair-global.calc';
+import { webAisc } from '../strength/web-aisc.calc';
+import { webEn } from '../strength/web-en.calc';
+import { windRollover } from '../strength/wind-rollover.calc';
+
+/** Every calculation a check or a person can name. */
+const all: readonly Calc<never, never>[] = [
+  steelSection, plateGirder, steelWeight,
+  riggingHook, twoPointPick,
+  craneChart, craneTandem, craneOutriggers, craneWindLimit, craneBoom, cranePowerLine,
+  moveRamp, hoistBracket,
+  shoreOverhang, timberPost, steelProp,
+  flexureAisc, localAisc, columnAisc, webAisc, columnEn, flexureEn, webEn, hanging, pairGlobal, windRollover,
+  boltShearAisc, accessCorner, fitThermal, beamContinuous,
+] as unknown as readonly Calc<never, never>[];
+
+export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

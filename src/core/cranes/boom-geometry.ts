@@ -1,0 +1,19 @@
+/** A straight boom in its own upright plane: x outwards from the slew centre, z up from the ground. */
+export interface BoomLine {
+  angleRad: number;
+  tipHeight: number;
+  pivot: { x: number; z: number };
+}
+
+/** cos α = (R + pivotBack)/boom; null when the boom is too short for the radius or would pass the vertical. */
+export function boomLine(pivotBack: number, pivotHeight: number, boom: number, radius: number): BoomLine | null {
+  const cosine = (radius + pivotBack) / boom;
+  if (!(cosine >= 0 && cosine <= 1)) return null;
+  const angleRad = Math.acos(cosine);
+  return { angleRad, tipHeight: pivotHeight + boom * Math.sin(angleRad), pivot: { x: -pivotBack, z: pivotHeight } };
+}
+
+/** Distance square to the boom centreline, positive below it. */
+export function belowBoom(line: BoomLine, point: { x: number; z: number }): number {
+  return (point.x - line.pivot.x) * Math.sin(line.angleRad) - (point.z - line.pivot.z) * Math.cos(line.angleRad);
+}

@@ -1,0 +1,98 @@
+import { metresPer } from './factors';
+import { shownIn, type QuantityKind, type UnitSystem } from './quantity';
+
+const NBSP = '\u00a0';
+const APPROX = '≈';
+
+function group(digits: string, separator: string): string {
+  return digits.replace(/\B(?=(\d{3})+(?!\d))/g, separator);
+}
+
+/** Fixed decimals with the system's thousands separator; a value that rounds to zero has no sign. */
+export function formatNumber(value: number, decimals: number, system: UnitSystem): string {
+  const fixed = Math.abs(value).toFixed(decimals);
+  const [whole = '0', part] = fixed.split('.');
+  const grouped = whole.length > 3 ? group(whole, system === 'us' ? ',' : NBSP) : whole;
+  const sign = value < 0 && Number(fixed) !== 0 ? '−' : '';
+  return sign + grouped + (part ? '.' + part : '');
+}
+
+function trimZeros(text: string): string {
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}
+
+function gcd(a: number, b: number): number {
+  return b === 0 ? a : gcd(b, a % b);
+}
+
+function feetInches(metres: number, denominator: number): string {
+  const sign = metres < 0 ? '−' : '';
+  const parts = Math.round((Math.abs(metres) / metresPer.in) * denominator);
+  const feet = Math.floor(parts / (12 * denominator));
+  const inches = Math.floor((parts - feet * 12 * denominator) / denominator);
+  const numerator = parts % denominator;
+  const divisor = gcd(numerator, denominator);
+  const fraction = numerator === 0 ? '' : `${numerator / divisor}/${denominator / divisor}`;
+  const inchText = [inches > 0 || fraction === '' ? String(inches) : '', fraction].filter(Boolean).join(' ');
+  return `${sign}${feet}'${NBSP}${inchText}"`;
+}
+
+/** Decimals that keep about three significant figures for quantities that span many sizes. */
+function adaptiveDecimals(magnitude: number, usual: number): number {
+  if (magnitude === 0) return usual;
+  if (magnitude < 1) return usual + 2;
+  if (magnitude < 10) return usual + 1;
+  if (magnitude < 100) return usual;
+  return Math.max(0, usual - 1);
+}
+
+/** A stored value as a person of that system reads it, unit included. Rounds for show only. */
+export function formatQuantity(value: number | null, kind: QuantityKind, system: UnitSystem): string {
+  if (value === null || !Number.isFinite(value)) return '—';
+  if (kind === 'length' && system === 'us') return feetInches(value, 16);
+  const unit = shownIn[kind][system];
+  let shown = value / unit.factor;
+  let symbol = unit.symbol;
+  let decimals = unit.decimals;
+  if (kind === 'force' || kind === 'moment') {
+    if (system === 'us' && Math.abs(shown) >= 20000) {
+      shown /= 1000;
+      symbol = kind === 'force' ? 'kip' : 'kip·ft';
+      decimals = 1;
+    } else if (system === 'metric') decimals = adaptiveDecimals(Math.abs(shown), 1);
+  } else if (kind === 'mass' && Math.abs(shown) < 100) decimals = 1;
+  const number =
+    kind === 'factor' || kind === 'dimension' || kind === 'fraction' || kind === 'massPerLength' || kind === 'strength'
+      ? trimZeros(formatNumber(shown, decimals, system))
+      : formatNumber(shown, decimals, system);
+  if (symbol === '') return number;
+  return symbol === '°' || symbol === '%' ? `${number}${symbol === '%' ? NBSP : ''}${symbol}` : `${number}${NBSP}${symbol}`;
+}
+
+/**
+ * A stored value as text for an input field. The text reads back as exactly the stored value whenever a short text can;
+ * otherwise it is rounded and marked with ≈ so that nobody takes the rounding for what was typed.
+ */
+export function formatForInput(value: number | null, kind: QuantityKind, system: UnitSystem): string {
+  if (value === null || !Number.isFinite(value)) return '';
+  const tolerance = 1e-9 * Math.max(Math.abs(value), 1e-3);
+  if (kind === 'length' && system === 'us') {
+    for (const denominator of [16, 64]) {
+      const sixtyFourths = Math.round((value / metresPer.in) * denominator) / denominator;
+      if (Math.abs(sixtyFourths * metresPer.in - value) <= tolerance) return feetInches(value, denominator).replace('−', '-');
+    }
+    return APPROX + feetInches(value, 16).replace('−', '-');
+  }
+  const { factor, decimals } = shownIn[kind][system];
+  const shown = value / factor;
+  for (let places = 0; places <= 7; places += 1) {
+    const text = shown.toFixed(places);
+    if (Math.abs(Number(text) * factor - value) <= tolerance) return Number(text) === 0 ? '0' : text;
+  }
+  return APPROX + trimZeros(shown.toFixed(Math.max(decimals, 2)));
+}
+
+/** Unit shown beside an input of this kind; feet and inches carry their own marks. */
+export function inputUnit(kind: QuantityKind, system: UnitSystem): string {
+  return kind === 'length' && system === 'us' ? 'ft-in' : shownIn[kind][system].symbol;
+}

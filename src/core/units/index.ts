@@ -1,0 +1,4 @@
+export * from './factors';
+export * from './quantity';
+export * from './format';
+export * from './parse';
