@@ -1,4 +1,17 @@
 import type { Calc } from './define';
+import { twoSupports } from '../beams/two-supports.calc';
+import { concreteGate } from '../checks/concrete-gate.calc';
+import { releaseBolts } from '../checks/release.calc';
+import { sequenceNeeds } from '../checks/sequence.calc';
+import { statementCompare } from '../checks/statement.calc';
+import { grossLoad } from '../cranes/gross-load.calc';
+import { headRoom } from '../cranes/head-room.calc';
+import { padPressure } from '../cranes/pad-pressure.calc';
+import { bearingLength } from '../fit/bearing-length.calc';
+import { pickMoments } from '../rigging/pick-moments.calc';
+import { slingRating } from '../rigging/sling-rating.calc';
+import { combined } from '../strength/combined.calc';
+import { hangingStrength } from '../strength/hanging-strength.calc';
 import { accessCorner } from '../access/corner.calc';
 import { beamContinuous } from '../beams/continuous.calc';
 import { craneBoom } from '../cranes/boom.calc';
@@ -38,7 +51,9 @@ const all: readonly Calc<never, never>[] = [
   moveRamp, hoistBracket,
   shoreOverhang, timberPost, steelProp,
   flexureAisc, localAisc, columnAisc, webAisc, columnEn, flexureEn, webEn, hanging, pairGlobal, windRollover,
-  boltShearAisc, accessCorner, fitThermal, beamContinuous,
+  boltShearAisc, accessCorner, fitThermal, bearingLength, beamContinuous, twoSupports,
+  pickMoments, slingRating, grossLoad, headRoom, padPressure, combined, hangingStrength,
+  statementCompare, concreteGate, releaseBolts, sequenceNeeds,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

@@ -1,0 +1,16 @@
+import { closed, nonNegative, positive } from '../calc/fields';
+import { defineCalc } from '../calc/define';
+import { phrase, q } from '../calc/work';
+
+export const concreteGate = defineCalc({
+  id: 'concrete.gate',
+  title: 'Concrete strength before steel stands on it',
+  input: closed({ intended: positive('Pa'), result: nonNegative('Pa'), share: nonNegative('1', undefined, { maximum: 1 }) }),
+  output: closed({ needed: nonNegative('Pa'), reached: nonNegative('1') }),
+  source: { basis: 'published', text: '29 CFR 1926.752(a)(1): 75 % of the intended minimum, in writing; the designer’s figure decides' },
+  compute: ({ intended, result, share }) => ({ needed: intended * share, reached: result / intended }),
+  work: (i, o) => [
+    { label: 'Needed', formula: 'share × intended', numbers: phrase`${q(i.share, 'fraction')} × ${q(i.intended, 'strength')}`, result: q(o.needed, 'strength') },
+    { label: 'Test result', formula: 'share of intended reached', numbers: phrase`${q(i.result, 'strength')}`, result: q(o.reached, 'fraction') },
+  ],
+});

@@ -1,0 +1,18 @@
+import { Type } from 'typebox';
+import { closed, nonNegative } from '../calc/fields';
+import { defineCalc } from '../calc/define';
+import { q } from '../calc/work';
+
+export const releaseBolts = defineCalc({
+  id: 'connection.release',
+  title: 'Bolts in before the hook lets go',
+  input: closed({ bolts: nonNegative('1'), least: nonNegative('1') }),
+  output: closed({ enough: Type.Boolean() }),
+  source: { basis: 'published', text: '29 CFR 1926.756(a)(1): at least two bolts per connection, wrench-tight' },
+  compute: ({ bolts, least }) => ({ enough: bolts >= least }),
+  work: (i, o) => [
+    { label: 'Bolts in', result: q(i.bolts, 'count') },
+    { label: 'Needed', result: q(i.least, 'count') },
+    { label: 'May let go', result: o.enough ? 'yes' : 'no' },
+  ],
+});

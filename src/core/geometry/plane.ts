@@ -1,0 +1,52 @@
+/** Plan geometry: x east, y north, metres; angles in degrees counter-clockwise from x. */
+export interface Vec {
+  x: number;
+  y: number;
+}
+
+export const add = (a: Vec, b: Vec): Vec => ({ x: a.x + b.x, y: a.y + b.y });
+export const sub = (a: Vec, b: Vec): Vec => ({ x: a.x - b.x, y: a.y - b.y });
+export const scale = (a: Vec, s: number): Vec => ({ x: a.x * s, y: a.y * s });
+export const dot = (a: Vec, b: Vec): number => a.x * b.x + a.y * b.y;
+export const distance = (a: Vec, b: Vec): number => Math.hypot(a.x - b.x, a.y - b.y);
+export const mix = (a: Vec, b: Vec, t: number): Vec => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
+export const direction = (angleDeg: number): Vec => ({ x: Math.cos((angleDeg * Math.PI) / 180), y: Math.sin((angleDeg * Math.PI) / 180) });
+export const leftOf = (a: Vec): Vec => ({ x: -a.y, y: a.x });
+export const angleOf = (a: Vec): number => (Math.atan2(a.y, a.x) * 180) / Math.PI;
+
+/** An angle brought into (−180, 180]. */
+export function wrapDeg(angleDeg: number): number {
+  const turned = ((angleDeg % 360) + 360) % 360;
+  return turned > 180 ? turned - 360 : turned;
+}
+
+/** Corners of a rectangle about its centre, counter-clockwise. */
+export function rectangle(centre: Vec, length: number, width: number, angleDeg: number): Vec[] {
+  const along = scale(direction(angleDeg), length / 2);
+  const across = scale(leftOf(direction(angleDeg)), width / 2);
+  return [sub(sub(centre, along), across), sub(add(centre, along), across), add(add(centre, along), across), add(sub(centre, along), across)];
+}
+
+/** The part of a convex polygon where normal·p ≤ limit (Sutherland–Hodgman). */
+export function clip(polygon: readonly Vec[], normal: Vec, limit: number): Vec[] {
+  const kept: Vec[] = [];
+  polygon.forEach((p, i) => {
+    const next = polygon[(i + 1) % polygon.length]!;
+    const here = dot(normal, p) - limit;
+    const there = dot(normal, next) - limit;
+    if (here <= 0) kept.push(p);
+    if ((here < 0 && there > 0) || (here > 0 && there < 0)) kept.push(mix(p, next, here / (here - there)));
+  });
+  return kept;
+}
+
+/** Whether two convex polygons share any area (separating axis; touching edges do not count). */
+export function overlap(a: readonly Vec[], b: readonly Vec[]): boolean {
+  for (const polygon of [a, b])
+    for (let i = 0; i < polygon.length; i += 1) {
+      const normal = leftOf(sub(polygon[(i + 1) % polygon.length]!, polygon[i]!));
+      const spread = (points: readonly Vec[]) => points.map((p) => dot(normal, p));
+      if (Math.max(...spread(a)) <= Math.min(...spread(b)) || Math.max(...spread(b)) <= Math.min(...spread(a))) return false;
+    }
+  return true;
+}

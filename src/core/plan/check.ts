@@ -1,0 +1,48 @@
+import type { Trace } from '../calc/evidence';
+import type { QuantityKind } from '../units';
+import type { Finding } from './findings';
+
+export type Verdict = 'clear' | 'tight' | 'stop' | 'missing';
+export const verdicts: readonly Verdict[] = ['stop', 'missing', 'tight', 'clear'];
+
+/** Stations of the walk, in the order people work. */
+export const stations = ['measure', 'steel', 'wayIn', 'shores', 'gear', 'picks', 'runSheet', 'days', 'log'] as const;
+export type StationId = (typeof stations)[number];
+
+export interface Check {
+  /** what is checked, e.g. `lift.chart`; unique together with subject and move */
+  id: string;
+  subject: string;
+  station: StationId;
+  /** the move it belongs to; null: before the first */
+  move: string | null;
+  calc: string;
+  demand: number | null;
+  capacity: number | null;
+  quantity: QuantityKind;
+  ratio: number | null;
+  /** ratio from which it is tight; null where there is no such step */
+  caution: number | null;
+  verdict: Verdict;
+  finding: Finding;
+  source: string;
+  traces: Trace[];
+}
+
+export const worst = (list: readonly Verdict[]): Verdict => verdicts.find((verdict) => list.includes(verdict)) ?? 'clear';
+
+export interface Judgement {
+  ratio: number;
+  verdict: Verdict;
+}
+
+/**
+ * Demand against capacity. A rating that equals its load is a stop; `inclusive` is for counts and least distances,
+ * where reaching the figure is enough. Written so that a NaN stops.
+ */
+export function judge(demand: number, capacity: number, caution: number | null, inclusive = false): Judgement {
+  const ratio = capacity > 0 ? demand / capacity : demand > 0 ? Infinity : 0;
+  const passes = capacity > 0 || (inclusive && demand <= 0) ? (inclusive ? ratio <= 1 + 1e-9 : ratio < 1) : false;
+  if (!passes) return { ratio, verdict: 'stop' };
+  return { ratio, verdict: caution !== null && ratio > caution ? 'tight' : 'clear' };
+}

@@ -1,0 +1,89 @@
+import { formatQuantity, type QuantityKind, type UnitSystem } from '../units';
+import type { Check } from './check';
+
+const listed = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`);
+const bolts = (count: number): string => (count === 0 ? 'no bolt' : count === 1 ? 'one bolt' : `${count} bolts`);
+
+/** The sentence of a check, as a foreman would say it. The only place a finding becomes words. */
+export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdict'>, system: UnitSystem): string {
+  const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
+  const stops = verdict === 'stop';
+  switch (f.code) {
+    case 'missing':
+      return f.question;
+    case 'weight':
+      return `${f.mark} weighs ${show(f.mass, 'mass')} with ${show(f.allowance, 'fraction')} allowed; its balance point is ${show(f.cg, 'length')} from the left end.`;
+    case 'statement.mass':
+      return twoFigures(`${f.mark}, bare`, show(f.stated, 'mass'), show(f.computed, 'mass'), show(f.difference, 'fraction'), 'the section and length make', verdict);
+    case 'statement.length':
+      return twoFigures(f.mark, show(f.stated, 'length'), show(f.computed, 'length'), show(f.difference, 'fraction'), 'the plan has', verdict);
+    case 'statement.span':
+      return twoFigures(f.between, show(f.stated, 'length'), show(f.computed, 'length'), show(f.difference, 'fraction'), 'the bearings stand', verdict);
+    case 'moves.lacking':
+      return `The run sheet never does this for ${f.mark}: ${listed(f.lacks)}. Add it.`;
+    case 'moves.complete':
+      return `The run sheet takes ${f.mark} from the truck to its seats and lets go.`;
+    case 'concrete':
+      return stops
+        ? `${f.bearing} is not ready: its concrete tested ${show(f.result, 'strength')} and ${show(f.needed, 'strength')} is needed before steel stands on it.`
+        : `${f.bearing}: concrete tested ${show(f.result, 'strength')}; ${show(f.needed, 'strength')} is needed.`;
+    case 'ground':
+      return `${f.corner} outrigger at ${f.stand} presses ${show(f.pressure, 'pressure')}; the ground may take ${show(f.allowable, 'pressure')}.`;
+    case 'crane.tips':
+      return `The crane at ${f.stand} tips with the boom ${show(Math.abs(f.overDeg), 'angle')} off the front. Move it or lighten the pick.`;
+    case 'crane.tail':
+      return `The crane’s tail at ${f.stand} passes ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
+    case 'line.clearance':
+      return `${f.line}: boom or load comes within ${show(f.distance, 'length')}; keep ${show(f.required, 'length')} off.`;
+    case 'sling.tension':
+      return `The legs carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')}; each is good for ${show(f.rating, 'force')}.`;
+    case 'sling.angle':
+      return `The flattest leg, ${f.leg}, stands at ${show(f.angleDeg, 'angle')}; keep it above ${show(f.leastDeg, 'angle')}.`;
+    case 'sling.tilt':
+      return Math.abs(f.tiltDeg) < 0.05
+        ? `${f.mark} hangs level; up to ${show(f.mostDeg, 'angle')} is allowed.`
+        : `${f.mark} hangs ${show(Math.abs(f.tiltDeg), 'angle')} low at the ${f.lowEnd} end; up to ${show(f.mostDeg, 'angle')} is allowed.`;
+    case 'sling.impossible':
+      return f.reason;
+    case 'lift.chart':
+      return `${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
+    case 'lift.offChart':
+      return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${f.reason}.`;
+    case 'lift.boomShort':
+      return `${show(f.boom, 'length')} of boom cannot reach a radius of ${show(f.radius, 'length')}. Lengthen it or bring the stand nearer.`;
+    case 'lift.headRoom':
+      return `The hook must be ${show(f.needed, 'length')} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${show(f.available, 'length')}.`;
+    case 'lift.boomGap':
+      return f.gap < 0 ? `The boom runs into ${f.what} by ${show(-f.gap, 'length')}.` : `The boom clears ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
+    case 'lift.wind':
+      return `Gusts of ${show(f.gust, 'speed')} are forecast; this load may be lifted up to ${show(f.limit, 'speed')}.`;
+    case 'pick.bending':
+      return `Hanging, ${f.mark} bends ${show(f.moment, 'moment')}; with the slings’ squeeze it is good for ${show(f.capacity, 'moment')}.`;
+    case 'pick.hanging':
+      return stops
+        ? `${f.mark} can buckle sideways while it hangs: ${show(f.moment, 'moment')} against ${show(f.usable, 'moment')}. Bring the picks to about a quarter of the length or brace it.`
+        : `Sideways buckling while it hangs: ${show(f.moment, 'moment')} against ${show(f.usable, 'moment')}.`;
+    case 'set.bearing':
+      return `${f.mark} bears ${show(f.length, 'dimension')} at ${f.at}; ${show(f.least, 'dimension')} is the least.`;
+    case 'set.postLoad':
+      return `${f.at} takes ${show(f.reaction, 'force')}${f.factored ? ', factored,' : ''} once landed; it is good for ${show(f.capacity, 'force')}.`;
+    case 'set.uplift':
+      return `${f.at} would lift by ${show(f.uplift, 'force')}: tie it down before the hook lets go.`;
+    case 'set.web':
+      return `${f.mark}’s web takes ${show(f.reaction, 'force')} at ${f.at}; unstiffened it is good for ${show(f.capacity, 'force')}.`;
+    case 'set.bending':
+      return `Set and unbraced, ${f.mark} carries its own ${show(f.moment, 'moment')}; it is good for ${show(f.capacity, 'moment')}.`;
+    case 'order':
+      return f.lacking.length > 0 ? `Too early: not yet done is that ${listed(f.lacking)}.` : `What this move needs is done before it.`;
+    case 'release': {
+      const short = f.ends.filter((end) => end.bolts < f.least);
+      if (short.length === 0) return `Bolts in before the hook lets go: ${listed(f.ends.map((end) => `${end.bolts} at ${end.at}`))}; ${f.least} an end are needed.`;
+      return `The hook would let go with ${listed(short.map((end) => `${bolts(end.bolts)} at ${end.at}`))}. ${f.least} an end are needed.`;
+    }
+  }
+}
+
+function twoFigures(subject: string, stated: string, computed: string, difference: string, says: string, verdict: string): string {
+  const tail = verdict === 'tight' ? 'Find out which is right.' : '';
+  return `${subject}: stated ${stated}; ${says} ${computed}, ${difference} apart. ${tail}`.trim();
+}

@@ -1,0 +1,81 @@
+import { attempt, type Outcome } from '../../calc/run';
+import type { Calc } from '../../calc/define';
+import type { Trace } from '../../calc/evidence';
+import type { Rules, ThresholdKey } from '../../rules/rule-sets';
+import type { QuantityKind } from '../../units';
+import type { Check, StationId } from '../check';
+import { judge } from '../check';
+import type { Finding } from '../findings';
+import type { HangingResult } from '../hanging';
+import type { LiftPath } from '../lift-path';
+import type { Missing } from '../missing';
+import type { PieceWeight } from '../piece-weight';
+import type { Replay } from '../replay';
+import type { Crane, MoveKind, Pick, Piece, Plan, Stand } from '../schema';
+import type { Seat } from '../seat-geometry';
+import type { Static, TObject } from 'typebox';
+
+/** All that the checks of one pick share. */
+export interface PickContext {
+  pick: Pick;
+  piece: Piece;
+  stand: Stand;
+  crane: Crane;
+  weight: PieceWeight | Missing;
+  seat: Seat | Missing;
+  hanging: HangingResult;
+  path: LiftPath | Missing;
+  gross: { mass: number; trace: Trace } | Missing;
+}
+
+export interface Context {
+  plan: Plan;
+  rules: Rules;
+  replayed: Replay;
+}
+
+interface Place {
+  id: string;
+  subject: string;
+  station: StationId;
+  move: string | null;
+  calc: string;
+  source: string;
+}
+
+/** The first move of a kind done to a thing; null when the run sheet has none. */
+export function moveFor(plan: Plan, kind: MoveKind, about: string): string | null {
+  const found = plan.moves.find((move) => move.kind === kind && Object.entries(move).some(([key, value]) => key !== 'id' && key !== 'note' && value === about));
+  return found?.id ?? null;
+}
+
+/** Run a calculation and keep the evidence. */
+export function traced<I extends TObject, O extends TObject>(calc: Calc<I, O>, input: Static<I>): { outcome: Outcome<Static<O>>; traces: Trace[] } {
+  const outcome = attempt(calc, input);
+  return { outcome, traces: outcome.ok ? [{ calc: calc.id, input, output: outcome.output }] : [] };
+}
+
+export function missingCheck(place: Place, quantity: QuantityKind, question: string, traces: Trace[] = []): Check {
+  return { ...place, demand: null, capacity: null, quantity, ratio: null, caution: null, verdict: 'missing', finding: { code: 'missing', question }, traces };
+}
+
+export function ratioCheck(
+  place: Place,
+  numbers: { demand: number; capacity: number; quantity: QuantityKind; caution: number | null; inclusive?: boolean; ratio?: number },
+  finding: Finding,
+  traces: Trace[],
+): Check {
+  const judged = numbers.ratio === undefined ? judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive) : judge(numbers.ratio, 1, numbers.caution, numbers.inclusive);
+  return { ...place, demand: numbers.demand, capacity: numbers.capacity, quantity: numbers.quantity, ratio: judged.ratio, caution: numbers.caution, verdict: judged.verdict, finding, traces };
+}
+
+/** A stop that has no capacity to measure against. */
+export function flatStop(place: Place, quantity: QuantityKind, finding: Finding, traces: Trace[], demand: number | null = null): Check {
+  return { ...place, demand, capacity: null, quantity, ratio: null, caution: null, verdict: 'stop', finding, traces };
+}
+
+/** Source line of a check that leans on thresholds of the rule set. */
+export function sourced(text: string, rules: Rules, ...keys: ThresholdKey[]): string {
+  const bases = keys.map((key) => rules.source(key).text);
+  return [text, ...new Set(bases)].join(' · ');
+}

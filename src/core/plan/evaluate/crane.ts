@@ -1,0 +1,186 @@
+import { boomLine, belowBoom } from '../../cranes/boom-geometry';
+import { craneBoom } from '../../cranes/boom.calc';
+import { craneChart } from '../../cranes/chart.calc';
+import { grossLoad } from '../../cranes/gross-load.calc';
+import { headRoom } from '../../cranes/head-room.calc';
+import { craneWindLimit } from '../../cranes/wind-limit.calc';
+import { clip, rectangle, type Vec } from '../../geometry/plane';
+import type { Check } from '../check';
+import { boomFrame, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
+import { Missing } from '../missing';
+import type { Hanging } from '../hanging';
+import type { PieceWeight } from '../piece-weight';
+import type { Plan } from '../schema';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext } from './context';
+
+type Place = Parameters<typeof missingCheck>[0];
+
+/** Radii where the chart must be read: the extremes of the way and every chart row between them, where a stepped chart changes. */
+export function radiiToRead(path: LiftPath, chartRadii: readonly number[]): number[] {
+  const ends = [path.stations[0]!.radius, path.stations[path.stations.length - 1]!.radius, path.least, path.most];
+  return [...new Set([...ends, ...chartRadii.filter((r) => r > path.least && r < path.most)])].sort((a, b) => a - b);
+}
+
+export function craneChecks(context: Context, picked: PickContext): Check[] {
+  const { plan, rules } = context;
+  const { pick, piece, crane, path, weight, hanging } = picked;
+  const lift = moveFor(plan, 'pick.lift', pick.id);
+  const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({ id, subject: piece.mark, station: 'gear', move: lift, calc: calc.id, source: sourced(calc.source.text, rules, ...keys) });
+  const checks: Check[] = [chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution'))];
+  if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
+    const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
+    return [...checks, missingCheck(at('lift.headRoom', headRoom), 'length', `Head room cannot be worked out. ${why}`), missingCheck(at('lift.boomGap', craneBoom), 'length', `The gap to the boom cannot be worked out. ${why}`)];
+  }
+  const reaching = path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null);
+  if (!reaching) return [...checks, flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, [])];
+  const travel = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
+  checks.push(
+    headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),
+    ...boomGapChecks(context, picked, path, weight, hanging, travel, at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution')),
+    windCheck(context, picked, weight, at('lift.wind', craneWindLimit, 'windDrag', 'windCaution')),
+  );
+  return checks;
+}
+
+function chartCheck({ plan, rules }: Context, { pick, crane, path, gross }: PickContext, place: Place): Check {
+  if (crane.chart === null) return missingCheck(place, 'mass', `${crane.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
+  if (gross instanceof Missing) return missingCheck(place, 'mass', gross.questions.join(' '));
+  if (path instanceof Missing) return missingCheck(place, 'mass', `The radius is not known. ${path.questions.join(' ')}`);
+  let worst: { capacity: number; radius: number; traces: Check['traces'] } | null = null;
+  for (const radius of radiiToRead(path, crane.chart.radii)) {
+    const { outcome, traces } = traced(craneChart, { chart: crane.chart, radius, boom: pick.boom, rule: plan.job.chartRule });
+    if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
+    if (outcome.output.capacity === null)
+      return flatStop({ ...place, id: 'lift.offChart' }, 'mass', { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, reason: outcome.output.reason ?? 'blank' }, [gross.trace, ...traces], gross.mass);
+    if (worst === null || outcome.output.capacity <= worst.capacity) worst = { capacity: outcome.output.capacity, radius, traces };
+  }
+  if (worst === null) return missingCheck(place, 'mass', 'The way of the lift has no radius to read.');
+  return ratioCheck(
+    place,
+    { demand: gross.mass, capacity: worst.capacity, quantity: 'mass', caution: rules.value('chartCaution') },
+    { code: 'lift.chart', gross: gross.mass, radius: worst.radius, boom: pick.boom, capacity: worst.capacity },
+    [gross.trace, ...worst.traces],
+  );
+}
+
+export interface Travel {
+  /** underside of the load while it travels, above ground */
+  underside: number;
+  /** the thing that set it, when it is not the seats */
+  over: string | null;
+}
+
+/** High enough for the seats and for the tallest thing passed over. */
+export function travelHeight(plan: Plan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, clearance: number): Travel {
+  const seats = seat instanceof Missing ? 0 : Math.max(seat.left.level, seat.right.level);
+  const underside = Math.max(seats + pick.liftOver, piece.start.level);
+  const tallest = tallestUnder(plan, path, piece, weight.cg.x, weight.section.width);
+  if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
+  return { underside, over: null };
+}
+
+function headRoomCheck({ rules }: Context, { pick, crane }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {
+  // The tip is lowest where the radius is longest.
+  const boom = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: path.most });
+  if (!boom.outcome.ok) return missingCheck(place, 'length', boom.outcome.error);
+  const { outcome, traces } = traced(headRoom, {
+    underside: travel.underside,
+    loadDepth: hanging.loadDepth,
+    hookAbovePick: hanging.hookAbovePick,
+    tipHeight: boom.outcome.output.tipHeight,
+    hookDrop: crane.hookDrop,
+    reserve: rules.value('headRoomReserve'),
+  });
+  if (!outcome.ok) return missingCheck(place, 'length', outcome.error);
+  const { needed, available } = outcome.output;
+  return ratioCheck(
+    place,
+    { demand: needed, capacity: available, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+    { code: 'lift.headRoom', needed, available, radius: path.most, over: travel.over },
+    [...boom.traces, ...traces],
+  );
+}
+
+interface Nearest {
+  gap: number;
+  station: Station;
+  x: number;
+}
+
+/** Least gap between the underside of the boom and whatever of an outline lies in the boom's own upright strip, at a height. */
+function leastGap(outlines: (station: Station) => Vec[], height: number, picked: PickContext, path: LiftPath): Nearest | null {
+  const { crane, pick, stand } = picked;
+  let nearest: Nearest | null = null;
+  for (const station of path.stations) {
+    const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius);
+    if (!line) continue;
+    const strip = inStrip(outlines(station).map((point) => boomFrame(station, stand, point)), crane.boomWidth / 2, -crane.pivotBack, station.radius);
+    for (const point of strip) {
+      const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
+      if (nearest === null || gap < nearest.gap) nearest = { gap, station, x: point.x };
+    }
+  }
+  return nearest;
+}
+
+function inStrip(outline: readonly Vec[], halfWidth: number, from: number, to: number): Vec[] {
+  const sides: [Vec, number][] = [
+    [{ x: 0, y: 1 }, halfWidth],
+    [{ x: 0, y: -1 }, halfWidth],
+    [{ x: -1, y: 0 }, -from],
+    [{ x: 1, y: 0 }, to],
+  ];
+  return sides.reduce<Vec[]>((polygon, [normal, limit]) => (polygon.length ? clip(polygon, normal, limit) : polygon), [...outline]);
+}
+
+/** The boom against the load at its travelling height, and against everything standing under the boom's sweep. */
+function boomGapChecks({ plan, rules }: Context, picked: PickContext, path: LiftPath, weight: PieceWeight, hanging: Hanging, travel: Travel, place: Place): Check[] {
+  const { piece, crane, pick } = picked;
+  const least = rules.value('boomClearance');
+  const top = travel.underside + hanging.loadDepth + weight.above;
+  const load = leastGap((station) => outlineAt(station, piece, weight.cg.x, weight.section.width), top, picked, path);
+  const things = plan.site.obstructions.map((o) => ({ what: o.name, height: o.height, nearest: leastGap(() => rectangle(o.at, o.length, o.width, o.azimuthDeg), o.height, picked, path) }));
+  return [{ what: piece.mark, height: top, nearest: load }, ...things].flatMap(({ what, height, nearest }) => {
+    if (nearest === null) return [];
+    const { traces } = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: nearest.station.radius, point: { x: nearest.x, z: height } });
+    return [
+      ratioCheck(
+        { ...place, subject: what },
+        { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+        { code: 'lift.boomGap', what, gap: nearest.gap, least },
+        traces,
+      ),
+    ];
+  });
+}
+
+function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContext, weight: PieceWeight, place: Place): Check {
+  if (crane.chartGust === null) return missingCheck(place, 'speed', `Up to what gust is ${crane.name}’s chart good? Read it off the chart.`);
+  if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
+  if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
+  const depth = weight.section.depth + weight.below + weight.above;
+  const { outcome, traces } = traced(craneWindLimit, { chartGust: crane.chartGust, mass: gross.mass, area: piece.length * depth, drag: rules.value('windDrag') });
+  if (!outcome.ok) return missingCheck(place, 'speed', outcome.error);
+  const { limit } = outcome.output;
+  return ratioCheck(place, { demand: plan.site.forecastGust, capacity: limit, quantity: 'speed', caution: rules.value('windCaution') }, { code: 'lift.wind', gust: plan.site.forecastGust, limit }, traces);
+}
+
+/** Everything below the boom tip, each line visible. */
+export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight'>): PickContext['gross'] {
+  const { crane, piece, pick, weight } = picked;
+  if (weight instanceof Missing) return weight;
+  if (pick.riggingMass === null) return new Missing('What do slings and shackles weigh together?');
+  if (crane.hookBlockMass === null) return new Missing(`What does the hook block of ${crane.name} weigh?`);
+  const bare = weight.bareMass + weight.packingMass + weight.attachmentMass;
+  const { outcome, traces } = traced(grossLoad, {
+    parts: [
+      { what: `${piece.mark}, bare steel`, mass: weight.bareMass },
+      { what: 'Packing', mass: weight.packingMass },
+      { what: 'Plates, bolts, brackets left on', mass: weight.attachmentMass },
+      { what: 'Allowance', mass: weight.mass - bare },
+      { what: 'Slings and shackles', mass: pick.riggingMass },
+      { what: 'Hook block', mass: crane.hookBlockMass },
+    ],
+  });
+  return outcome.ok ? { mass: outcome.output.mass, trace: traces[0]! } : new Missing(outcome.error);
+}

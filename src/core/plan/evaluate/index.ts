@@ -1,0 +1,65 @@
+import { rulesOf } from '../../rules/rule-sets';
+import { worst, type Check, type Verdict } from '../check';
+import { hangPiece } from '../hanging';
+import { liftPath } from '../lift-path';
+import { craneOf, pickOfPiece, pieceOf, standOf } from '../lookups';
+import { Missing } from '../missing';
+import { pieceWeight } from '../piece-weight';
+import { replay, type Replay } from '../replay';
+import type { Pick, Piece, Plan } from '../schema';
+import { seatOf } from '../seat-geometry';
+import { moveFor, type Context, type PickContext } from './context';
+import { craneChecks, grossOf } from './crane';
+import { concreteCheck, journeyCheck, orderChecks } from './order';
+import { riggingChecks, weightCheck } from './rigging';
+import { seatingChecks } from './seating';
+import { standChecks } from './stand';
+import { statementChecks } from './statements';
+
+export interface Evaluation {
+  verdict: Verdict;
+  counts: Record<Verdict, number>;
+  checks: Check[];
+  replay: Replay;
+}
+
+/** What the checks of one pick share, worked out once. */
+export function pickContext(plan: Plan, pick: Pick): PickContext {
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const piece = pieceOf(plan, pick.piece);
+  const stand = standOf(plan, pick.stand);
+  const crane = craneOf(plan, stand.crane);
+  const weight = pieceWeight(piece, rules);
+  const seat = seatOf(plan, piece);
+  const path = weight instanceof Missing ? weight : seat instanceof Missing ? seat : liftPath(plan, pick, piece, weight.cg.x, seat);
+  return { pick, piece, stand, crane, weight, seat, hanging: hangPiece(piece, pick, weight), path, gross: grossOf({ crane, piece, pick, weight }) };
+}
+
+function pieceChecks(context: Context, piece: Piece): Check[] {
+  const { plan, rules } = context;
+  const pick = pickOfPiece(plan, piece.id);
+  const weight = pieceWeight(piece, rules);
+  return [
+    ...statementChecks(context, piece),
+    journeyCheck(context, piece),
+    weightCheck(context, piece, weight, pick ? moveFor(plan, 'piece.sling', pick.id) : null),
+    ...seatingChecks(context, piece, weight, seatOf(plan, piece)),
+  ];
+}
+
+/** Every check of the plan. Pure: the same plan gives the same answer. */
+export function evaluate(plan: Plan): Evaluation {
+  const context: Context = { plan, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
+  const checks = [
+    ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
+    ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
+    ...plan.picks.flatMap((pick) => {
+      const picked = pickContext(plan, pick);
+      return [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)];
+    }),
+    ...orderChecks(context),
+  ];
+  const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
+  for (const check of checks) counts[check.verdict] += 1;
+  return { verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)), counts, checks, replay: context.replayed };
+}

@@ -1,0 +1,61 @@
+import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
+import type { Move, MoveKind, Plan } from './schema';
+
+export const moveKindName: Record<MoveKind, string> = {
+  'bearing.ready': 'Bearing ready',
+  'crane.set': 'Set the crane',
+  'piece.deliver': 'Piece on site',
+  'piece.sling': 'Sling',
+  'pick.trial': 'Short raise, hold',
+  'pick.lift': 'Lift, swing, over',
+  'piece.land': 'Land',
+  'end.bolt': 'Bolt an end',
+  'hook.release': 'Let the hook go',
+  'piece.plumb': 'Plumb and level',
+  'piece.tighten': 'Tighten, grout',
+  'crane.leave': 'Crane leaves',
+  other: 'Other',
+};
+
+export interface MoveWords {
+  title: string;
+  /** the thing it is done to */
+  about: string;
+}
+
+/** A move in the few words that fit on its card. */
+export function moveWords(plan: Plan, move: Move): MoveWords {
+  const title = moveKindName[move.kind];
+  switch (move.kind) {
+    case 'bearing.ready':
+      return { title: `${bearingOf(plan, move.bearing).name} ready`, about: bearingOf(plan, move.bearing).carriedBy };
+    case 'crane.set':
+    case 'crane.leave': {
+      const stand = standOf(plan, move.stand);
+      return { title: move.kind === 'crane.set' ? `Crane to ${stand.name}` : `Crane leaves ${stand.name}`, about: stand.name };
+    }
+    case 'piece.deliver':
+      return { title: `${pieceOf(plan, move.piece).mark} on site`, about: 'on the truck' };
+    case 'end.bolt': {
+      const piece = pieceOf(plan, move.piece);
+      const at = bearingOf(plan, piece.seat[move.end]).name;
+      return { title: `Bolt at ${at}`, about: move.bolts === null ? 'how many?' : `${move.bolts} ${move.bolts === 1 ? 'bolt' : 'bolts'}` };
+    }
+    case 'piece.plumb':
+    case 'piece.tighten':
+      return { title, about: pieceOf(plan, move.piece).mark };
+    case 'other':
+      return { title: move.what || 'Other', about: '' };
+    case 'piece.land': {
+      const piece = pieceOf(plan, pickOf(plan, move.pick).piece);
+      return { title: `Land on ${bearingOf(plan, piece.seat.left).name}, ${bearingOf(plan, piece.seat.right).name}`, about: piece.mark };
+    }
+    case 'piece.sling':
+    case 'pick.trial':
+    case 'pick.lift':
+    case 'hook.release': {
+      const { mark } = pieceOf(plan, pickOf(plan, move.pick).piece);
+      return { title: move.kind === 'piece.sling' ? `Sling ${mark}` : title, about: mark };
+    }
+  }
+}

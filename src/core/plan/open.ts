@@ -1,0 +1,87 @@
+import { faultsOf, type Fault } from '../calc/schema';
+import { chartFault } from '../cranes/chart-shape';
+import { thresholdFault } from '../rules/rule-sets';
+import { migrations } from './migrations';
+import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan } from './schema';
+
+export type Opened = { ok: true; plan: Plan } | { ok: false; faults: Fault[] };
+
+const fail = (path: string, error: string): Opened => ({ ok: false, faults: [{ path, error }] });
+
+/** The one door in for anything that claims to be a plan: text already parsed, any version ever released. */
+export function openPlan(value: unknown): Opened {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return fail('', 'This is not a plan: a plan file is one JSON object. Choose a file that ends in .trestle.json.');
+  const { format, version } = value as { format?: unknown; version?: unknown };
+  if (format !== PLAN_FORMAT) return fail('format', `format is ${JSON.stringify(format) ?? 'missing'}: a plan file says “${PLAN_FORMAT}”. Choose a file exported here.`);
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('version', `version is ${JSON.stringify(version) ?? 'missing'}: give a whole number from 1 to ${PLAN_VERSION}.`);
+  if (version > PLAN_VERSION) return fail('version', `This plan is version ${version} and this program reads up to ${PLAN_VERSION}: open it in a later release.`);
+  let current: unknown = value;
+  for (let from = version; from < PLAN_VERSION; from += 1) current = migrations[from]!(current);
+  const faults = faultsOf(planSchema, current);
+  if (faults.length > 0) return { ok: false, faults };
+  const plan = current as Plan;
+  const loose = [...danglingFaults(plan), ...chartFaults(plan), ...thresholdFaults(plan)];
+  return loose.length > 0 ? { ok: false, faults: loose } : { ok: true, plan };
+}
+
+/** Text of a file to a plan; says where the JSON breaks. */
+export function openPlanText(text: string): Opened {
+  let value: unknown;
+  try {
+    value = JSON.parse(text.replace(/^\ufeff/, ''));
+  } catch (problem) {
+    return fail('', `The file is not JSON (${(problem as Error).message}): it may be cut short. Export it again.`);
+  }
+  return openPlan(value);
+}
+
+function chartFaults(plan: Plan): Fault[] {
+  return plan.cranes.flatMap((crane, i) => {
+    const fault = crane.chart ? chartFault(crane.chart) : null;
+    return fault ? [{ path: `cranes[${i}].chart.${fault.path}`, error: fault.error }] : [];
+  });
+}
+
+function thresholdFaults(plan: Plan): Fault[] {
+  return Object.entries(plan.job.thresholds).flatMap(([key, value]) => {
+    const error = thresholdFault(key, value);
+    return error ? [{ path: `job.thresholds.${key}`, error }] : [];
+  });
+}
+
+/** References that point at nothing, and ids used twice. */
+function danglingFaults(plan: Plan): Fault[] {
+  const faults: Fault[] = [];
+  const known = { bearing: ids(plan.bearings), piece: ids(plan.pieces), crane: ids(plan.cranes), stand: ids(plan.stands), pick: ids(plan.picks) };
+  const need = (kind: keyof typeof known, value: string, path: string) => {
+    if (!known[kind].has(value)) faults.push({ path, error: `${path} names ${kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.` });
+  };
+  for (const list of ['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves'] as const) {
+    const seen = new Set<string>();
+    plan[list].forEach((one, i) => {
+      if (seen.has(one.id)) faults.push({ path: `${list}[${i}].id`, error: `${list}[${i}].id “${one.id}” is used twice: give each its own.` });
+      seen.add(one.id);
+    });
+  }
+  plan.pieces.forEach((piece, i) => {
+    need('bearing', piece.seat.left, `pieces[${i}].seat.left`);
+    need('bearing', piece.seat.right, `pieces[${i}].seat.right`);
+    piece.packing.forEach((one, j) => {
+      if (!(one.to > one.from)) faults.push({ path: `pieces[${i}].packing[${j}].to`, error: `Packing “${one.what}” runs from ${one.from} m to ${one.to} m: make “to” the larger.` });
+    });
+  });
+  plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));
+  plan.picks.forEach((pick, i) => {
+    need('piece', pick.piece, `picks[${i}].piece`);
+    need('stand', pick.stand, `picks[${i}].stand`);
+  });
+  plan.moves.forEach((move, i) => {
+    if ('bearing' in move) need('bearing', move.bearing, `moves[${i}].bearing`);
+    if ('stand' in move) need('stand', move.stand, `moves[${i}].stand`);
+    if ('piece' in move) need('piece', move.piece, `moves[${i}].piece`);
+    if ('pick' in move) need('pick', move.pick, `moves[${i}].pick`);
+  });
+  return faults;
+}
+
+const ids = (list: readonly { id: string }[]): Set<string> => new Set(list.map((one) => one.id));

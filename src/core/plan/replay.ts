@@ -1,0 +1,160 @@
+import { bearingOf, pickOf, pieceOf } from './lookups';
+import type { Move, Plan } from './schema';
+
+export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
+
+export interface PieceState {
+  where: Whereabouts;
+  /** bolts in each end; null when a bolting move does not say how many */
+  bolts: { left: number | null; right: number | null };
+  boltedMoves: { left: boolean; right: boolean };
+  plumbed: boolean;
+  tightened: boolean;
+}
+
+/** What stands, hangs and is loose after a move. */
+export interface Moment {
+  bearingsReady: Record<string, boolean>;
+  cranesSet: Record<string, boolean>;
+  pieces: Record<string, PieceState>;
+}
+
+export interface Need {
+  what: string;
+  done: boolean;
+}
+
+export interface Step {
+  move: Move;
+  /** what this move needs of the moves before it */
+  needs: Need[];
+  after: Moment;
+}
+
+export interface Replay {
+  before: Moment;
+  steps: Step[];
+}
+
+const order: readonly Whereabouts[] = ['away', 'delivered', 'slung', 'hanging', 'landed', 'free'];
+const atLeast = (state: PieceState, where: Whereabouts): boolean => order.indexOf(state.where) >= order.indexOf(where);
+
+function firstMoment(plan: Plan): Moment {
+  return {
+    bearingsReady: Object.fromEntries(plan.bearings.map((b) => [b.id, false])),
+    cranesSet: Object.fromEntries(plan.stands.map((s) => [s.id, false])),
+    pieces: Object.fromEntries(
+      plan.pieces.map((p): [string, PieceState] => [
+        p.id,
+        { where: 'away', bolts: { left: 0, right: 0 }, boltedMoves: { left: false, right: false }, plumbed: false, tightened: false },
+      ]),
+    ),
+  };
+}
+
+/**
+ * The plan move by move. A move whose needs are not met is still taken as made, so that one wrong move
+ * gives one reason and not a trail of them.
+ */
+export function replay(plan: Plan): Replay {
+  const before = firstMoment(plan);
+  let now = before;
+  const steps = plan.moves.map((move): Step => {
+    const needs = needsOf(plan, move, now);
+    now = apply(plan, move, now);
+    return { move, needs, after: now };
+  });
+  return { before, steps };
+}
+
+function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
+  switch (move.kind) {
+    case 'piece.sling':
+    case 'pick.trial':
+    case 'pick.lift':
+    case 'piece.land':
+    case 'hook.release': {
+      const pick = pickOf(plan, move.pick);
+      const piece = pieceOf(plan, pick.piece);
+      const state = now.pieces[piece.id]!;
+      if (move.kind === 'piece.sling')
+        return [
+          { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered') },
+          { what: 'the crane is set', done: now.cranesSet[pick.stand] ?? false },
+        ];
+      if (move.kind === 'pick.trial' || move.kind === 'pick.lift') return [{ what: `${piece.mark} is slung`, done: atLeast(state, 'slung') }];
+      if (move.kind === 'hook.release') return [{ what: `${piece.mark} is landed`, done: atLeast(state, 'landed') }];
+      const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
+      return [
+        { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging') },
+        ...seats.map((seat) => ({ what: `${seat.name} is ready`, done: now.bearingsReady[seat.id] ?? false })),
+      ];
+    }
+    case 'end.bolt': {
+      const piece = pieceOf(plan, move.piece);
+      return [{ what: `${piece.mark} is landed`, done: atLeast(now.pieces[piece.id]!, 'landed') }];
+    }
+    case 'piece.plumb': {
+      const piece = pieceOf(plan, move.piece);
+      return [{ what: `${piece.mark} is landed`, done: atLeast(now.pieces[piece.id]!, 'landed') }];
+    }
+    case 'piece.tighten': {
+      const piece = pieceOf(plan, move.piece);
+      const state = now.pieces[piece.id]!;
+      return [
+        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed') },
+        { what: `${piece.mark} is plumbed and levelled`, done: state.plumbed },
+      ];
+    }
+    case 'crane.leave': {
+      const hung = plan.picks.filter((pick) => pick.stand === move.stand).map((pick) => pieceOf(plan, pick.piece));
+      return hung.map((piece) => ({ what: `the hook has let go of ${piece.mark}`, done: atLeast(now.pieces[piece.id]!, 'free') }));
+    }
+    case 'bearing.ready':
+    case 'crane.set':
+    case 'piece.deliver':
+    case 'other':
+      return [];
+  }
+}
+
+function raise(state: PieceState, where: Whereabouts): PieceState {
+  return atLeast(state, where) ? state : { ...state, where };
+}
+
+function apply(plan: Plan, move: Move, now: Moment): Moment {
+  const change = (piece: string, edit: (state: PieceState) => PieceState): Moment => ({ ...now, pieces: { ...now.pieces, [piece]: edit(now.pieces[piece]!) } });
+  const reach = (pick: string, where: Whereabouts) => change(pickOf(plan, pick).piece, (state) => raise(state, where));
+  switch (move.kind) {
+    case 'bearing.ready':
+      return { ...now, bearingsReady: { ...now.bearingsReady, [move.bearing]: true } };
+    case 'crane.set':
+      return { ...now, cranesSet: { ...now.cranesSet, [move.stand]: true } };
+    case 'crane.leave':
+      return { ...now, cranesSet: { ...now.cranesSet, [move.stand]: false } };
+    case 'piece.deliver':
+      return change(move.piece, (state) => raise(state, 'delivered'));
+    case 'piece.sling':
+      return reach(move.pick, 'slung');
+    case 'pick.trial':
+      return now;
+    case 'pick.lift':
+      return reach(move.pick, 'hanging');
+    case 'piece.land':
+      return reach(move.pick, 'landed');
+    case 'hook.release':
+      return reach(move.pick, 'free');
+    case 'end.bolt':
+      return change(move.piece, (state) => {
+        const had = state.bolts[move.end];
+        const bolts = move.bolts === null || had === null ? null : had + move.bolts;
+        return { ...state, bolts: { ...state.bolts, [move.end]: bolts }, boltedMoves: { ...state.boltedMoves, [move.end]: true } };
+      });
+    case 'piece.plumb':
+      return change(move.piece, (state) => ({ ...state, plumbed: true }));
+    case 'piece.tighten':
+      return change(move.piece, (state) => ({ ...state, tightened: true }));
+    case 'other':
+      return now;
+  }
+}

@@ -1,0 +1,89 @@
+import type { QuantityKind } from '../units';
+import type { Source } from '../calc/define';
+
+export type RuleSetId = 'us-asd' | 'eu-ls';
+
+export interface Threshold {
+  key: string;
+  title: string;
+  kind: QuantityKind;
+  value: Record<RuleSetId, number>;
+  /** range a person may set it in, SI */
+  least: number;
+  most: number;
+  source: Record<RuleSetId, Source>;
+}
+
+const practice = (text = 'common practice'): Source => ({ basis: 'practice', text });
+const published = (text: string): Source => ({ basis: 'published', text });
+const memory = (text: string): Source => ({ basis: 'memory', text });
+const both = (source: Source): Record<RuleSetId, Source> => ({ 'us-asd': source, 'eu-ls': source });
+const alike = (value: number): Record<RuleSetId, number> => ({ 'us-asd': value, 'eu-ls': value });
+
+export const ruleSetName: Record<RuleSetId, string> = { 'us-asd': 'US, allowable stress', 'eu-ls': 'European, limit state' };
+
+/** Every threshold a check uses. A job may put its own value in place of any of them. */
+export const thresholds = {
+  weightAllowance: { key: 'weightAllowance', title: 'Allowance added to a calculated weight', kind: 'fraction', value: alike(0.05), least: 0, most: 1, source: both(practice()) },
+  statementDifference: { key: 'statementDifference', title: 'Two statements of one quantity may differ by', kind: 'fraction', value: alike(0.02), least: 0, most: 0.5, source: both(practice()) },
+  dynamicFactor: { key: 'dynamicFactor', title: 'Dynamic factor on the hanging piece and its slings', kind: 'factor', value: alike(1.1), least: 1, most: 3, source: both(practice()) },
+  loadFactor: { key: 'loadFactor', title: 'Load factor on self-weight', kind: 'factor', value: { 'us-asd': 1, 'eu-ls': 1.35 }, least: 1, most: 3, source: { 'us-asd': published('allowable stress: unfactored loads (ASCE 7 2.4)'), 'eu-ls': published('EN 1990 Table A1.2(B), γ_G,sup') } },
+  gammaM1: { key: 'gammaM1', title: 'Resistance factor γ_M1', kind: 'factor', value: alike(1), least: 1, most: 2, source: { 'us-asd': practice('not used by this rule set'), 'eu-ls': published('EN 1993-1-1 6.1') } },
+  hangingSafety: { key: 'hangingSafety', title: 'Safety on the critical moment of a hanging piece', kind: 'factor', value: { 'us-asd': 1.67, 'eu-ls': 1 }, least: 1, most: 5, source: { 'us-asd': memory('AISC 360 F1, Ω 1.67, applied to the critical moment'), 'eu-ls': practice('not used: the reduction χ_LT carries it') } },
+  strengthCaution: { key: 'strengthCaution', title: 'Caution from this share of a strength', kind: 'fraction', value: alike(0.9), least: 0.1, most: 1, source: both(practice()) },
+  chartCaution: { key: 'chartCaution', title: 'Caution from this share of the chart', kind: 'fraction', value: { 'us-asd': 0.75, 'eu-ls': 0.8 }, least: 0.1, most: 1, source: { 'us-asd': published('29 CFR 1926.751, critical lift: over 75 % of rated capacity'), 'eu-ls': practice() } },
+  slingCaution: { key: 'slingCaution', title: 'Caution from this share of the sling rating', kind: 'fraction', value: alike(0.8), least: 0.1, most: 1, source: both(practice()) },
+  slingLeastAngle: { key: 'slingLeastAngle', title: 'Lowest sling angle from the horizontal', kind: 'angle', value: alike(30), least: 5, most: 85, source: { 'us-asd': memory('ASME B30.9, angles under 30° not to be used unless approved'), 'eu-ls': memory('EN 818-4 practice: no more than 60° from the vertical') } },
+  slingCautionAngle: { key: 'slingCautionAngle', title: 'Caution below this sling angle', kind: 'angle', value: alike(45), least: 5, most: 85, source: both(practice()) },
+  tiltMost: { key: 'tiltMost', title: 'Most tilt of a hanging piece', kind: 'angle', value: alike(5), least: 0.1, most: 45, source: both(practice()) },
+  tiltCaution: { key: 'tiltCaution', title: 'Caution from this tilt', kind: 'angle', value: alike(3), least: 0.1, most: 45, source: both(practice()) },
+  bearingLeast: { key: 'bearingLeast', title: 'Shortest bearing of a steel piece on its seat', kind: 'dimension', value: alike(0.075), least: 0, most: 1, source: both(practice()) },
+  headRoomReserve: { key: 'headRoomReserve', title: 'Hook kept this far below its highest position', kind: 'length', value: alike(0.5), least: 0, most: 10, source: both(practice()) },
+  boomClearance: { key: 'boomClearance', title: 'Least gap between boom and load', kind: 'length', value: alike(0.5), least: 0, most: 5, source: both(practice()) },
+  loadClearance: { key: 'loadClearance', title: 'Load passes over things by at least', kind: 'length', value: alike(0.5), least: 0, most: 5, source: both(practice()) },
+  clearanceCaution: { key: 'clearanceCaution', title: 'Caution from this share of a gap used up', kind: 'fraction', value: alike(0.9), least: 0.1, most: 1, source: both(practice()) },
+  tailClearance: { key: 'tailClearance', title: 'Least gap behind the crane’s tail', kind: 'length', value: alike(0.6), least: 0, most: 5, source: both(practice()) },
+  windDrag: { key: 'windDrag', title: 'Drag coefficient of a hanging I-piece', kind: 'factor', value: alike(1.4), least: 0.5, most: 4, source: both(memory('EN 1991-1-4 7.7 and 7.13: c_f0 = 2.0 for sharp-edged sections, end-effect factor about 0.7')) },
+  windCaution: { key: 'windCaution', title: 'Caution from this share of the permitted gust', kind: 'fraction', value: alike(0.8), least: 0.1, most: 1, source: both(practice()) },
+  boltsLeast: { key: 'boltsLeast', title: 'Bolts in each end before the hook lets go', kind: 'count', value: alike(2), least: 1, most: 50, source: { 'us-asd': published('29 CFR 1926.756(a)(1)'), 'eu-ls': practice() } },
+  concreteShare: { key: 'concreteShare', title: 'Concrete strength needed before steel stands on it', kind: 'fraction', value: alike(0.75), least: 0, most: 1, source: { 'us-asd': published('29 CFR 1926.752(a)(1), 75 % of intended minimum'), 'eu-ls': practice('75 % as common practice; the designer’s figure decides (EN 13670)') } },
+} as const satisfies Record<string, Threshold>;
+
+export type ThresholdKey = keyof typeof thresholds;
+
+export interface Material {
+  modulus: number;
+  shearModulus: number;
+  source: string;
+}
+
+/** Elastic constants of steel by rule set. */
+export const steelOf: Record<RuleSetId, Material> = {
+  'us-asd': { modulus: 199947961501.88, shearModulus: 77221281683.48, source: 'AISC 360: E 29,000 ksi, G 11,200 ksi' },
+  'eu-ls': { modulus: 210e9, shearModulus: 81e9, source: 'EN 1993-1-1 3.2.6: E 210 GPa, G 81 GPa' },
+};
+
+export interface Rules {
+  id: RuleSetId;
+  steel: Material;
+  value(key: ThresholdKey): number;
+  /** where the value in force comes from; the job’s own when it was changed */
+  source(key: ThresholdKey): Source;
+}
+
+export function rulesOf(id: RuleSetId, own: Record<string, number>): Rules {
+  return {
+    id,
+    steel: steelOf[id],
+    value: (key) => own[key] ?? thresholds[key].value[id],
+    source: (key) => (own[key] === undefined ? thresholds[key].source[id] : practice('set for this job')),
+  };
+}
+
+/** Keys of the job's own thresholds that no check knows, or values outside their range. */
+export function thresholdFault(key: string, value: number): string | null {
+  const threshold: Threshold | undefined = (thresholds as Record<string, Threshold>)[key];
+  if (!threshold) return `There is no threshold “${key}”: remove it.`;
+  if (!(value >= threshold.least && value <= threshold.most)) return `${threshold.title} is ${value}: give ${threshold.least} to ${threshold.most}.`;
+  return null;
+}
