@@ -1,4 +1,4 @@
-import goldens from './reference/goldens.json';
+import goldens from './reference/goldens.json' with { type: 'json' };
 import { runCalc } from './run';
 
 interface Golden {

@@ -1,6 +1,6 @@
 import { nearest } from '../calc/nearest';
 import type { SectionRow } from './section-row';
-import table from './sections.json';
+import table from './sections.json' with { type: 'json' };
 
 export const sections = table as SectionRow[];
 

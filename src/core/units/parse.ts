@@ -59,6 +59,7 @@ const unitsOf: Partial<Record<QuantityKind, UnitTable>> = {
   angle: { '°': 1, deg: 1, degrees: 1 },
   fraction: { '%': 0.01 },
   voltage: { v: 1, kv: 1000 },
+  floorArea: { m2: 1, 'm²': 1, ft2: metresPer.ft ** 2, 'ft²': metresPer.ft ** 2, 'sq ft': metresPer.ft ** 2 },
   temperature: { '°c': 1, c: 1, k: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
@@ -202,7 +203,7 @@ function factorOf(kind: QuantityKind, unit: string, system: UnitSystem): number 
 }
 
 export const kindName: Record<QuantityKind, string> = {
-  length: 'length', dimension: 'length', area: 'area', mass: 'mass', massPerLength: 'mass per length', force: 'force',
+  length: 'length', dimension: 'length', area: 'area', floorArea: 'area', mass: 'mass', massPerLength: 'mass per length', force: 'force',
   forcePerLength: 'load per length', moment: 'moment', stress: 'stress', strength: 'strength', pressure: 'pressure', speed: 'speed',
   inertia: 'second moment of area', sectionModulus: 'section modulus', warping: 'warping constant', stiffness: 'stiffness',
   voltage: 'voltage', temperature: 'temperature difference', angle: 'angle', fraction: 'percentage', factor: 'number', count: 'count',

@@ -13,6 +13,7 @@ export type QuantityKind =
   | 'length'
   | 'dimension'
   | 'area'
+  | 'floorArea'
   | 'mass'
   | 'massPerLength'
   | 'force'
@@ -61,6 +62,10 @@ export const shownIn: Record<QuantityKind, Record<UnitSystem, UnitChoice>> = {
   area: {
     metric: { symbol: 'mm²', factor: 1e-6, decimals: 0 },
     us: { symbol: 'in²', factor: metresPer.in ** 2, decimals: 2 },
+  },
+  floorArea: {
+    metric: one('m²', 2),
+    us: { symbol: 'ft²', factor: metresPer.ft ** 2, decimals: 2 },
   },
   mass: {
     metric: one('kg', 0),
@@ -127,6 +132,7 @@ export const siUnit: Record<QuantityKind, string> = {
   length: 'm',
   dimension: 'm',
   area: 'm2',
+  floorArea: 'm2',
   mass: 'kg',
   massPerLength: 'kg/m',
   force: 'N',

@@ -1,0 +1,49 @@
+# Shared by the scripts: where things are, how root and others run things, and stamps that say what is up to date.
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
+DATA="$ROOT/.data"
+mkdir -p "$DATA"
+export NEXT_TELEMETRY_DISABLED=1
+
+say() { printf '%s\n' "$*"; }
+fail() { printf 'Stopped: %s\n' "$*" >&2; exit 1; }
+
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"
+  elif command -v sudo >/dev/null 2>&1; then sudo "$@"
+  else return 1; fi
+}
+
+# need_package COMMAND-OR-PATH PACKAGE…: install Debian packages when the command is not there.
+need_package() {
+  local probe="$1"; shift
+  command -v "$probe" >/dev/null 2>&1 && return 0
+  [ -e "$probe" ] && return 0
+  command -v apt-get >/dev/null 2>&1 || fail "$probe is missing and there is no apt-get here: install $* by hand."
+  say "Installing $* …"
+  { as_root apt-get update -qq && DEBIAN_FRONTEND=noninteractive as_root apt-get install -y -qq --no-install-recommends "$@"; } >"$DATA/apt.log" 2>&1 \
+    || fail "$* could not be installed (see .data/apt.log): install it by hand as root."
+}
+
+# Install npm packages unless the ones there came from this lock file.
+need_modules() {
+  local stamp="$ROOT/node_modules/.lock-stamp" now
+  now="$(sha256sum "$ROOT/package-lock.json" | cut -d' ' -f1)"
+  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
+  say "Installing npm packages …"
+  (cd "$ROOT" && npm ci --no-audit --no-fund --loglevel=error) || fail "npm ci did not finish."
+  printf '%s' "$now" > "$stamp"
+}
+
+source_stamp() {
+  (cd "$ROOT" && find src public next.config.mjs package-lock.json tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+}
+
+# Build unless the build there came from these sources.
+need_build() {
+  local stamp="$ROOT/.next/source-stamp" now
+  now="$(source_stamp)"
+  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
+  say "Building …"
+  (cd "$ROOT" && npx --no-install next build >"$DATA/build.log" 2>&1) || { tail -n 40 "$DATA/build.log" >&2; fail "the build failed (.data/build.log)."; }
+  printf '%s' "$now" > "$stamp"
+}

@@ -1,0 +1,73 @@
+import type { Vec } from '../geometry/plane';
+import type { Shape, Side } from './draw-list';
+import { toScreen, type View } from './view';
+
+export interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+export interface PlacedLabel extends Box {
+  label: Extract<Shape, { shape: 'label' }>;
+  /** text anchor point, on the baseline */
+  baseline: number;
+}
+
+const GAP = 8;
+const LABEL_COST = 6;
+const OUTSIDE_COST = 4;
+const LATER_SIDE_COST = 40;
+
+const overlapArea = (a: Box, b: Box): number =>
+  Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
+
+function boxAt(point: Vec, side: Side, width: number, height: number): Box {
+  switch (side) {
+    case 'right':
+      return { x: point.x + GAP, y: point.y - height / 2, width, height };
+    case 'left':
+      return { x: point.x - GAP - width, y: point.y - height / 2, width, height };
+    case 'above':
+      return { x: point.x - width / 2, y: point.y - GAP - height, width, height };
+    case 'below':
+      return { x: point.x - width / 2, y: point.y + GAP, width, height };
+    case 'centre':
+      return { x: point.x - width / 2, y: point.y - height / 2, width, height };
+  }
+}
+
+/** Each label on the side where it covers least of the other labels and of the solid shapes; the first in the list chooses first. */
+export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text: string, bold: boolean, large: boolean) => number, reserved: readonly Box[] = []): PlacedLabel[] {
+  const solids = shapes.flatMap((shape): Box[] => {
+    if (!('solid' in shape) || !shape.solid) return [];
+    const points = shape.shape === 'polygon' || shape.shape === 'line' ? shape.points.map((p) => toScreen(view, p)) : [];
+    if (points.length === 0) return [];
+    const xs = points.map((p) => p.x);
+    const ys = points.map((p) => p.y);
+    return [{ x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }];
+  });
+  const placed: PlacedLabel[] = [];
+  const frame: Box = { x: 2, y: 2, width: view.width - 4, height: view.height - 4 };
+  for (const label of shapes) {
+    if (label.shape !== 'label') continue;
+    const height = label.large ? 17 : 14;
+    const width = widthOf(label.text, label.bold ?? false, label.large ?? false);
+    const point = toScreen(view, label.at);
+    let best: { box: Box; cost: number } | null = null;
+    label.sides.forEach((side, rank) => {
+      const box = boxAt(point, side, width, height);
+      const outside = width * height - overlapArea(box, frame);
+      const cost =
+        rank * LATER_SIDE_COST +
+        outside * OUTSIDE_COST +
+        [...placed, ...reserved].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
+        solids.reduce((sum, solid) => sum + overlapArea(box, solid), 0);
+      if (best === null || cost < best.cost) best = { box, cost };
+    });
+    const chosen = best as { box: Box; cost: number } | null;
+    if (chosen) placed.push({ ...chosen.box, label, baseline: chosen.box.y + height - 3.5 });
+  }
+  return placed;
+}

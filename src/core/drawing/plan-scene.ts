@@ -1,0 +1,176 @@
+import { boomLine } from '../cranes/boom-geometry';
+import { cranePowerLine } from '../cranes/power-line.calc';
+import { attempt } from '../calc/run';
+import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
+import { radiiToRead } from '../plan/evaluate/crane';
+import { Missing } from '../plan/missing';
+import type { Moment } from '../plan/replay';
+import type { Plan } from '../plan/schema';
+import { chartLookup } from '../cranes/chart-lookup';
+import { formatQuantity } from '../units';
+import { extentOf, type Drawing, type Shape } from './draw-list';
+import { poseAt, type Pose } from './moment-pose';
+
+/** The site from above at a moment. */
+export function planScene(plan: Plan, moment: Moment): Drawing {
+  const pose = poseAt(plan, moment);
+  const shapes: Shape[] = [...siteShapes(plan), ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose)] : []), ...bearingShapes(plan, moment), ...(pose ? pieceShapes(pose) : []), ...(pose ? measureShapes(plan, pose) : [])];
+  const points = shapes.flatMap((shape) => (shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : []));
+  return { shapes, extent: extentOf(points, 0.5) };
+}
+
+function siteShapes(plan: Plan): Shape[] {
+  const { units } = plan.job;
+  const things = plan.site.obstructions.flatMap((o): Shape[] => [
+    { shape: 'polygon', points: rectangle(o.at, o.length, o.width, o.azimuthDeg), style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true }, of: { kind: 'obstruction', id: o.id }, solid: true },
+    { shape: 'label', at: add(o.at, scale(leftOf(direction(o.azimuthDeg)), o.width / 2)), text: `${o.name}, ${formatQuantity(o.height, 'length', units)} high`, ink: 'pencil', sides: ['above', 'below', 'centre'] },
+  ]);
+  const lines = plan.site.powerLines.flatMap((line): Shape[] => {
+    const needed = line.volts === null ? null : attempt(cranePowerLine, { volts: line.volts });
+    const keep = needed?.ok ? `: keep ${formatQuantity(needed.output.clearance, 'length', units)} off` : ': voltage not known';
+    return [
+      { shape: 'line', points: [line.from, line.to], style: { stroke: 'ink', width: 1.4, dash: 'dashdot' }, of: { kind: 'powerLine', id: line.id } },
+      { shape: 'label', at: mix(line.from, line.to, 0.32), text: line.name + keep, ink: 'ink', sides: ['below', 'above'] },
+    ];
+  });
+  return [...things, ...lines];
+}
+
+function bearingShapes(plan: Plan, moment: Moment): Shape[] {
+  return plan.bearings.flatMap((bearing): Shape[] => {
+    const ready = moment.bearingsReady[bearing.id] ?? false;
+    const azimuth = lineAzimuth(plan, bearing.id);
+    const size = Math.max(bearing.seatLength, bearing.seatWidth, 0.3);
+    return [
+      {
+        shape: 'polygon',
+        points: rectangle(bearing.at, Math.max(bearing.seatLength, size * 0.8), Math.max(bearing.seatWidth, size), azimuth),
+        style: ready ? { fill: 'timber', stroke: 'timberEdge', width: 1.4 } : { fill: 'paper', stroke: 'timberEdge', width: 1.4, dash: 'dash' },
+        of: { kind: 'bearing', id: bearing.id },
+        solid: true,
+      },
+      { shape: 'label', at: bearing.at, text: ready ? bearing.name : `${bearing.name}, not ready`, ink: 'ink', bold: true, sides: ['below', 'above', 'left', 'right'], of: { kind: 'bearing', id: bearing.id } },
+    ];
+  });
+}
+
+function lineAzimuth(plan: Plan, bearing: string): number {
+  const piece = plan.pieces.find((one) => one.seat.left === bearing || one.seat.right === bearing);
+  const left = plan.bearings.find((one) => one.id === piece?.seat.left);
+  const right = plan.bearings.find((one) => one.id === piece?.seat.right);
+  if (!left || !right) return 0;
+  return (Math.atan2(right.at.y - left.at.y, right.at.x - left.at.x) * 180) / Math.PI;
+}
+
+function outline(leftEnd: Vec, azimuthDeg: number, length: number, width: number): Vec[] {
+  return rectangle(add(leftEnd, scale(direction(azimuthDeg), length / 2)), length, width, azimuthDeg);
+}
+
+function pieceShapes(pose: Pose): Shape[] {
+  const { context, piece: at, state } = pose;
+  const { piece, weight, seat } = context;
+  const width = weight instanceof Missing ? 0.2 : weight.section.width;
+  const shapes: Shape[] = [];
+  const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
+  const onTruck = state.where === 'away' || state.where === 'delivered' || state.where === 'slung';
+  shapes.push({ shape: 'polygon', points: rectangle({ x: piece.start.x, y: piece.start.y }, piece.length + 0.6, 2.4, piece.start.azimuthDeg), style: { fill: 'paper', stroke: 'pencil', width: 1, dash: onTruck ? undefined : 'dot' }, of: { kind: 'start', id: piece.id } });
+  shapes.push({ shape: 'label', at: add({ x: piece.start.x, y: piece.start.y }, scale(leftOf(direction(piece.start.azimuthDeg)), 1.2)), text: onTruck ? `Truck with ${piece.mark}` : 'Truck', ink: 'pencil', sides: ['above', 'right', 'below'], of: { kind: 'start', id: piece.id } });
+  if (state.where === 'away') shapes.push({ shape: 'polygon', points: outline(startEnd, piece.start.azimuthDeg, piece.length, width), style: { stroke: 'pencil', width: 1, dash: 'dash' }, of: { kind: 'start', id: piece.id } });
+  if (!(seat instanceof Missing) && onTruck) {
+    shapes.push({ shape: 'polygon', points: outline(seat.leftEnd, seat.azimuthDeg, piece.length, width), style: { stroke: 'steel', width: 1, dash: 'dash' }, of: { kind: 'piece', id: piece.id } });
+    shapes.push({ shape: 'label', at: mix(seat.left.at, seat.right.at, 0.3), text: `${piece.mark} lands here`, ink: 'steel', bold: true, sides: ['above', 'below'] });
+  }
+  if (at) {
+    shapes.push({ shape: 'polygon', points: outline(at.leftEnd, at.azimuthDeg, piece.length, width), style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 }, of: onTruck ? { kind: 'start', id: piece.id } : { kind: 'piece', id: piece.id }, solid: true });
+    if (!onTruck) shapes.push({ shape: 'label', at: add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length * 0.28)), text: state.where === 'hanging' ? `${piece.mark} on the hook` : piece.mark, ink: 'steel', bold: true, large: true, sides: ['above', 'below'] });
+  }
+  return shapes;
+}
+
+function craneShapes(pose: Pose): Shape[] {
+  const { context, hook, craneThere } = pose;
+  const { stand, crane, pick } = context;
+  const front = direction(stand.azimuthDeg);
+  const side = leftOf(front);
+  const stroke = craneThere ? ('gear' as const) : ('pencil' as const);
+  const of = { kind: 'stand' as const, id: stand.id };
+  const dash = craneThere ? undefined : ('dash' as const);
+  const corners = [1, -1].flatMap((f) => [1, -1].map((s) => add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(side, (s * crane.baseWidth) / 2)))));
+  const shapes: Shape[] = corners.flatMap((corner, i): Shape[] => {
+    const f = i < 2 ? 1 : -1;
+    const root = add(stand.at, scale(front, (f * crane.baseLength) / 2));
+    const pad = Math.sqrt(context.stand.padArea ?? 0.25);
+    return [
+      { shape: 'line', points: [root, corner], style: { stroke, width: 4, dash }, of },
+      { shape: 'polygon', points: rectangle(corner, pad, pad, stand.azimuthDeg), style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1, dash }, of, solid: true },
+    ];
+  });
+  shapes.push({ shape: 'polygon', points: rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg), style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash }, of, solid: true });
+  shapes.push({ shape: 'circle', centre: stand.at, radius: crane.tailRadius, style: { stroke: 'stop', width: 1, dash: 'dash', opacity: 0.7 }, of });
+  if (hook) {
+    const out = direction(hook.station.bearingDeg);
+    const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
+    const tailEnd = add(stand.at, scale(out, -crane.tailRadius + 0.1));
+    shapes.push({ shape: 'polygon', points: rectangle(mix(tailEnd, add(stand.at, scale(out, 0.9)), 0.5), crane.tailRadius + 0.8, 1.9, hook.station.bearingDeg), style: craneThere ? { fill: 'gear', stroke: 'gear', width: 1 } : { stroke: 'pencil', width: 1, dash: 'dash' }, of, solid: true });
+    if (craneThere) shapes.push({ shape: 'line', points: [add(stand.at, scale(out, -crane.pivotBack)), hook.station.hook], style: { stroke: line ? 'gear' : 'stop', width: 5 }, of, solid: false });
+  }
+  shapes.push({ shape: 'label', at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)), text: `${stand.name} · ${crane.name}`, ink: craneThere ? 'ink' : 'pencil', bold: true, sides: ['below', 'right', 'above', 'left'], of });
+  return shapes;
+}
+
+function pathShapes(plan: Plan, pose: Pose): Shape[] {
+  const { path } = pose.context;
+  if (path instanceof Missing) return [];
+  const first = path.stations[0]!;
+  const last = path.stations[path.stations.length - 1]!;
+  const hooks = path.stations.map((station) => station.hook);
+  const shapes: Shape[] = [
+    { shape: 'line', points: hooks, style: { stroke: 'ink', width: 1.6, dash: 'dash' } },
+    { shape: 'dot', centre: first.hook, size: 3, style: { fill: 'ink' } },
+    { shape: 'dot', centre: last.hook, size: 3, style: { fill: 'ink' } },
+  ];
+  const worst = worstRadius(plan, pose);
+  if (worst) {
+    const arc = arcPoints(path.stand.at, worst.radius, first.bearingDeg - 12, first.bearingDeg + path.slewDeg + Math.sign(path.slewDeg || 1) * 12);
+    shapes.push({ shape: 'line', points: arc, style: { stroke: worst.capacity === null ? 'stop' : 'pencil', width: 1, dash: 'dot' } });
+  }
+  return shapes;
+}
+
+function arcPoints(centre: Vec, radius: number, fromDeg: number, toDeg: number): Vec[] {
+  const steps = Math.max(8, Math.ceil(Math.abs(toDeg - fromDeg) / 4));
+  return Array.from({ length: steps + 1 }, (_, i) => add(centre, scale(direction(fromDeg + ((toDeg - fromDeg) * i) / steps), radius)));
+}
+
+/** The radius on the way where the chart allows least; capacity null when the way leaves the chart there. */
+export function worstRadius(plan: Plan, pose: Pose): { radius: number; capacity: number | null } | null {
+  const { path, crane, pick } = pose.context;
+  if (path instanceof Missing) return null;
+  if (!crane.chart) return { radius: path.most, capacity: null };
+  let worst: { radius: number; capacity: number } | null = null;
+  for (const radius of radiiToRead(path, crane.chart.radii)) {
+    const { capacity } = chartLookup(crane.chart, radius, pick.boom, plan.job.chartRule);
+    if (capacity === null) return { radius, capacity };
+    if (worst === null || capacity <= worst.capacity) worst = { radius, capacity };
+  }
+  return worst;
+}
+
+function measureShapes(plan: Plan, pose: Pose): Shape[] {
+  const { units } = plan.job;
+  const { path, seat, stand } = pose.context;
+  const shapes: Shape[] = [];
+  if (!(seat instanceof Missing)) shapes.push({ shape: 'dimension', from: seat.left.at, to: seat.right.at, offset: 30, text: formatQuantity(seat.span, 'length', units), ink: 'ink' });
+  if (path instanceof Missing) return shapes;
+  const worst = worstRadius(plan, pose);
+  const first = path.stations[0]!;
+  const last = path.stations[path.stations.length - 1]!;
+  for (const station of [first, last]) {
+    const isWorst = worst !== null && Math.abs(station.radius - worst.radius) < 1e-6;
+    const at = add(stand.at, scale(sub(station.hook, stand.at), 0.56));
+    if (station === first || !pose.craneThere || pose.hook?.station !== station)
+      shapes.push({ shape: 'line', points: [stand.at, station.hook], style: { stroke: isWorst ? 'steel' : 'pencil', width: 1, dash: 'dash' } });
+    shapes.push({ shape: 'label', at, text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`, ink: isWorst ? 'steel' : 'ink', bold: isWorst, large: isWorst, sides: ['right', 'left', 'above', 'below'] });
+  }
+  return shapes;
+}

@@ -1,0 +1,29 @@
+import { elevationScene, type Look } from '../drawing/elevation-scene';
+import type { Drawing } from '../drawing/draw-list';
+import { planScene } from '../drawing/plan-scene';
+import { evaluate, type Evaluation } from './evaluate';
+import type { Plan } from './schema';
+
+/** Everything a screen shows of a plan at a moment: the checks and both drawings. */
+export interface Survey {
+  evaluation: Evaluation;
+  above: Drawing;
+  side: Drawing;
+}
+
+export interface Scenes {
+  above: Drawing;
+  side: Drawing;
+}
+
+/** Index of the move the moment comes after; −1 before the first. */
+export function scenesAt(plan: Plan, evaluation: Evaluation, cursor: number, look: Look): Scenes {
+  const { replay } = evaluation;
+  const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
+  return { above: planScene(plan, moment), side: elevationScene(plan, moment, look) };
+}
+
+export function surveyPlan(plan: Plan, cursor: number, look: Look): Survey {
+  const evaluation = evaluate(plan);
+  return { evaluation, ...scenesAt(plan, evaluation, cursor, look) };
+}

@@ -1,0 +1,113 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import { worst } from '@/core/plan/check';
+import { moveWords } from '@/core/plan/move-words';
+import { Strip, type Card } from '@/ui/strip/strip';
+import { Board } from './board';
+import { CommandPalette } from './command-palette';
+import { ConflictBanner } from './conflict-banner';
+import { GearStation } from './gear';
+import { Header } from './header';
+import { JobContext, useJob, usePlan, useAct } from './job-context';
+import { createJobStore, type FirstState } from './job-store';
+import { KeysDialog } from './keys-dialog';
+import { MeasureStation } from './measure';
+import { MoveTools } from './move-tools';
+import { PicksStation } from './picks';
+import { RulesDialog } from './rules-dialog';
+import { RunSheetStation } from './run-sheet';
+import { standing } from './standing';
+import { SteelStation } from './steel';
+import { useKeys, type OpenDialog } from './use-keys';
+import { Walk } from './walk';
+
+/** The frame of every job screen: the walk, the board, the strip of moves, the workings. */
+export function JobScreen(first: FirstState) {
+  const [store] = useState(() => createJobStore(first));
+  useEffect(() => store.start(), [store]);
+  return (
+    <JobContext.Provider value={store}>
+      <Frame />
+    </JobContext.Provider>
+  );
+}
+
+function Frame() {
+  const [dialog, setDialog] = useState<OpenDialog>(null);
+  useKeys(setDialog);
+  const name = usePlan().job.name;
+  useEffect(() => {
+    document.title = `${name} · Keen Trestle`;
+  }, [name]);
+  return (
+    <div className="grid h-dvh grid-cols-[150px_minmax(0,1fr)_348px] grid-rows-[46px_auto_minmax(0,1fr)_136px] max-[1180px]:grid-cols-[132px_minmax(0,1fr)_318px] max-[900px]:h-auto max-[900px]:grid-cols-1 max-[900px]:grid-rows-none">
+      <div className="col-span-full">
+        <Header onDialog={setDialog} />
+      </div>
+      <div className="col-span-full">
+        <ConflictBanner />
+      </div>
+      <div className="border-r border-line max-[900px]:border-0">
+        <Walk />
+      </div>
+      <main className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
+        <h1 className="sr-only">{name}</h1>
+        <Board />
+      </main>
+      <aside aria-label="Workings" className="row-span-2 overflow-y-auto border-l border-line bg-paper">
+        <Workings />
+      </aside>
+      <div className="col-span-2 min-h-0 border-t border-line max-[900px]:col-span-1 max-[900px]:h-[136px]">
+        <Moves />
+      </div>
+      <RulesDialog open={dialog === 'rules'} onOpenChange={(open) => setDialog(open ? 'rules' : null)} />
+      <KeysDialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} />
+      <CommandPalette open={dialog === 'palette'} onOpenChange={(open) => setDialog(open ? 'palette' : null)} onDialog={setDialog} />
+    </div>
+  );
+}
+
+function Workings() {
+  const station = useJob((state) => state.station);
+  switch (station) {
+    case 'measure':
+      return <MeasureStation />;
+    case 'steel':
+      return <SteelStation />;
+    case 'gear':
+      return <GearStation />;
+    case 'picks':
+      return <PicksStation />;
+    default:
+      return <RunSheetStation />;
+  }
+}
+
+function Moves() {
+  const plan = usePlan();
+  const act = useAct();
+  const { checks, replay } = useJob((state) => state.survey.evaluation);
+  const cursor = useJob((state) => state.cursor);
+  const goTo = useJob((state) => state.goTo);
+  const openStation = useJob((state) => state.openStation);
+  const cards = useMemo(
+    () =>
+      plan.moves.map((move, i): Card => {
+        const { title, about } = moveWords(plan, move);
+        return { id: move.id, number: i + 1, title, about, verdict: worst(checks.filter((check) => check.move === move.id).map((check) => check.verdict)) };
+      }),
+    [plan, checks],
+  );
+  const start = worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
+  const moment = replay.steps[cursor]?.after ?? replay.before;
+  const go = (to: number) => {
+    goTo(to);
+    openStation('runSheet');
+  };
+  const shift = (id: string, to: number) => {
+    act('shiftMove', { id, to });
+    go(to);
+  };
+  const known = plan.pieces.every((piece) => moment.pieces[piece.id]) && plan.bearings.every((bearing) => bearing.id in moment.bearingsReady);
+  return <Strip cards={cards} start={start} cursor={cursor} standing={known ? standing(plan, moment, checks) : ''} tools={<MoveTools />} onGo={go} onShift={shift} />;
+}

@@ -1,0 +1,215 @@
+'use client';
+import { wrap, type Remote } from 'comlink';
+import { createStore } from 'zustand/vanilla';
+import type { Fault } from '@/core/calc/schema';
+import type { Ref } from '@/core/drawing/draw-list';
+import type { Look } from '@/core/drawing/elevation-scene';
+import { canonicalJson } from '@/core/plan/canonical';
+import type { StationId } from '@/core/plan/check';
+import type { Command } from '@/core/plan/commands/table';
+import { perform, redo, seal, startHistory, undo, type History } from '@/core/plan/history';
+import { openPlan } from '@/core/plan/open';
+import type { Plan } from '@/core/plan/schema';
+import type { Survey } from '@/core/plan/survey';
+import type { SurveyWorker } from '@/workers/survey.worker';
+
+export type Saving =
+  | { state: 'saved' }
+  | { state: 'unsaved' }
+  | { state: 'saving' }
+  | { state: 'offline'; why: string }
+  /** someone else saved meanwhile; nothing is overwritten until the person chooses */
+  | { state: 'conflict'; theirs: Plan; theirRevision: number };
+
+export interface JobState {
+  id: string;
+  history: History;
+  /** revision the plan on screen was built on */
+  revision: number;
+  saving: Saving;
+  survey: Survey;
+  cursor: number;
+  look: Look;
+  station: StationId;
+  chosen: Ref | null;
+}
+
+export interface JobActions {
+  act(command: Command, group?: string): Fault[] | null;
+  done(): void;
+  undo(): void;
+  redo(): void;
+  goTo(cursor: number): void;
+  lookAlong(look: Look): void;
+  openStation(station: StationId): void;
+  choose(ref: Ref | null): void;
+  takeTheirs(): void;
+  keepMine(): void;
+  saveNow(): Promise<void>;
+}
+
+export type JobStore = ReturnType<typeof createJobStore>;
+
+const SAVE_AFTER_MS = 400;
+const RETRY_MS = 3000;
+const draftKey = (id: string) => `keen-trestle/draft/${id}`;
+
+export interface FirstState {
+  id: string;
+  revision: number;
+  plan: Plan;
+  survey: Survey;
+  cursor: number;
+  station: StationId;
+}
+
+/** The state of one open job: the plan with its history, what the worker made of it, and where saving stands. */
+export function createJobStore(first: FirstState) {
+  let worker: Remote<SurveyWorker> | null = null;
+  let surveyed = 0;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let lastSent: string | null = null;
+
+  const store = createStore<JobState & JobActions>()((set, get) => {
+    /** Ask the worker; an answer overtaken by a newer question is dropped. */
+    const resurvey = async (plan: Plan) => {
+      const ticket = (surveyed += 1);
+      const { cursor, look } = get();
+      if (!worker) return;
+      const survey = await worker.survey(plan, cursor, look);
+      if (ticket === surveyed) set({ survey });
+    };
+    const redraw = async () => {
+      const ticket = surveyed;
+      const { cursor, look } = get();
+      const scenes = await worker?.scenes(null, cursor, look);
+      if (scenes && ticket === surveyed && get().cursor === cursor) set((state) => ({ survey: { ...state.survey, ...scenes } }));
+    };
+    const changed = (history: History) => {
+      if (history.plan === get().history.plan) return set({ history });
+      set({ history });
+      void resurvey(history.plan);
+      if (get().saving.state !== 'conflict') {
+        set({ saving: { state: 'unsaved' } });
+        keepDraft();
+        schedule(SAVE_AFTER_MS);
+      }
+    };
+    const keepDraft = () => sessionStorage.setItem(draftKey(get().id), JSON.stringify({ revision: get().revision, plan: get().history.plan }));
+    const schedule = (after: number) => {
+      if (timer) clearTimeout(timer);
+      timer = setTimeout(() => void get().saveNow(), after);
+    };
+    const saved = (revision: number, plan: Plan) => {
+      const current = get().history.plan === plan;
+      set({ revision, saving: { state: current ? 'saved' : 'unsaved' } });
+      if (current) sessionStorage.removeItem(draftKey(get().id));
+      else {
+        keepDraft();
+        schedule(SAVE_AFTER_MS);
+      }
+    };
+
+    return {
+      id: first.id,
+      history: startHistory(first.plan),
+      revision: first.revision,
+      saving: { state: 'saved' },
+      survey: first.survey,
+      cursor: first.cursor,
+      look: 'beam',
+      station: first.station,
+      chosen: null,
+      act(command, group) {
+        const change = perform(get().history, command, group ?? null);
+        if (!change.ok) return change.faults;
+        changed(change.history);
+        return null;
+      },
+      done: () => set((state) => ({ history: seal(state.history) })),
+      undo: () => changed(undo(get().history)),
+      redo: () => changed(redo(get().history)),
+      goTo(cursor) {
+        set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)) });
+        void redraw();
+      },
+      lookAlong(look) {
+        set({ look });
+        void redraw();
+      },
+      openStation: (station) => set({ station }),
+      choose: (chosen) => set({ chosen }),
+      takeTheirs() {
+        const { saving } = get();
+        if (saving.state !== 'conflict') return;
+        set({ history: startHistory(saving.theirs), revision: saving.theirRevision, saving: { state: 'saved' } });
+        sessionStorage.removeItem(draftKey(get().id));
+        void resurvey(saving.theirs);
+      },
+      keepMine() {
+        const { saving } = get();
+        if (saving.state !== 'conflict') return;
+        set({ revision: saving.theirRevision, saving: { state: 'unsaved' } });
+        keepDraft();
+        void get().saveNow();
+      },
+      async saveNow() {
+        const { saving, id, revision, history } = get();
+        if (saving.state === 'saving' || saving.state === 'conflict' || saving.state === 'saved') return;
+        const { plan } = history;
+        set({ saving: { state: 'saving' } });
+        lastSent = canonicalJson(plan);
+        try {
+          const response = await fetch(`/api/jobs/${id}/plan`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` }, body: JSON.stringify(plan) });
+          if (response.ok) return saved(((await response.json()) as { revision: number }).revision, plan);
+          if (response.status !== 412) throw new Error(((await response.json()) as { detail?: string }).detail ?? `the server answered ${response.status}`);
+          const current = await fetch(`/api/jobs/${id}/plan`, { cache: 'no-store' });
+          const opened = openPlan(await current.json());
+          const theirRevision = Number(/\d+/.exec(current.headers.get('etag') ?? '')?.[0]);
+          if (!opened.ok) throw new Error('the newer revision cannot be read');
+          // Our own save, sent while the page was closing, may be what stands there.
+          if (canonicalJson(opened.plan) === lastSent) return saved(theirRevision, plan);
+          set({ saving: { state: 'conflict', theirs: opened.plan, theirRevision } });
+        } catch (problem) {
+          set({ saving: { state: 'offline', why: (problem as Error).message } });
+          schedule(RETRY_MS);
+        }
+      },
+    };
+  });
+
+  /** Start what only a browser has: the worker, the draft of a reload, the last save of a closing page. */
+  const start = () => {
+    const thread = new Worker(new URL('../workers/survey.worker.ts', import.meta.url), { type: 'module' });
+    worker = wrap<SurveyWorker>(thread);
+    const { getState, setState } = store;
+    const { history, cursor, look } = getState();
+    void worker.survey(history.plan, cursor, look);
+    const draft = sessionStorage.getItem(draftKey(first.id));
+    if (draft) {
+      try {
+        const { revision, plan } = JSON.parse(draft) as { revision: number; plan: unknown };
+        const opened = openPlan(plan);
+        if (opened.ok && canonicalJson(opened.plan) !== canonicalJson(history.plan)) {
+          setState({ history: startHistory(opened.plan), revision, saving: { state: 'unsaved' } });
+          void worker.survey(opened.plan, cursor, look).then((survey) => setState({ survey }));
+          void getState().saveNow();
+        } else sessionStorage.removeItem(draftKey(first.id));
+      } catch {
+        sessionStorage.removeItem(draftKey(first.id));
+      }
+    }
+    const leave = () => {
+      const { saving, id, revision, history: now } = getState();
+      if (saving.state !== 'unsaved' && saving.state !== 'offline') return;
+      void fetch(`/api/jobs/${id}/plan`, { method: 'PUT', keepalive: true, headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` }, body: JSON.stringify(now.plan) });
+    };
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      thread.terminate();
+      worker = null;
+    };
+  };
+  return { ...store, start };
+}

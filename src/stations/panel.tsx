@@ -1,0 +1,42 @@
+'use client';
+import type { ReactNode } from 'react';
+import type { StationId } from '@/core/plan/check';
+import { CheckList } from '@/ui/workings/check-list';
+import { useJob, usePlan } from './job-context';
+
+/** Head of the workings: what it is about, its inputs, then its checks, worst first. */
+export function Panel({ title, about, children, station, filter }: { title: ReactNode; about: ReactNode; children?: ReactNode; station?: StationId; filter?: (move: string | null) => boolean }) {
+  const system = usePlan().job.units;
+  const all = useJob((state) => state.survey.evaluation.checks);
+  const checks = all.filter((check) => (station ? check.station === station : filter ? filter(check.move) : false));
+  return (
+    <div className="pb-6">
+      <header className="px-3.5 pt-3 pb-2">
+        <h2 className="text-[22px] leading-6">{title}</h2>
+        <p className="text-[13px] text-soft">{about}</p>
+      </header>
+      {children && <div className="space-y-4 px-3.5 pb-3.5">{children}</div>}
+      <CheckList checks={checks} system={system} empty="Nothing is checked here yet." />
+    </div>
+  );
+}
+
+export function Group({ title, tools, children }: { title: string; tools?: ReactNode; children: ReactNode }) {
+  return (
+    <section>
+      <div className="mb-1 flex items-baseline justify-between">
+        <h3 className="text-[15px] text-gear">{title}</h3>
+        {tools}
+      </div>
+      <div className="grid grid-cols-2 gap-x-4 gap-y-2">{children}</div>
+    </section>
+  );
+}
+
+export function SmallButton({ onClick, children, label, danger }: { onClick: () => void; children: ReactNode; label?: string; danger?: boolean }) {
+  return (
+    <button type="button" aria-label={label} title={label} onClick={onClick} className={`inline-flex items-center gap-1 border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}>
+      {children}
+    </button>
+  );
+}

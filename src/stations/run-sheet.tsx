@@ -1,0 +1,65 @@
+'use client';
+import { Trash2 } from 'lucide-react';
+import type { Move } from '@/core/plan/schema';
+import { moveWords } from '@/core/plan/move-words';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { useAct, useJob, usePlan } from './job-context';
+import { Group, Panel, SmallButton } from './panel';
+
+/** The move the moment stands at: what can be changed in it and what is checked at it. */
+export function RunSheetStation() {
+  const plan = usePlan();
+  const cursor = useJob((state) => state.cursor);
+  const move = plan.moves[cursor];
+  if (!move) {
+    return (
+      <Panel title="Before work" about="What must agree before the first move" filter={(id) => id === null}>
+        <PeopleFields />
+      </Panel>
+    );
+  }
+  return <MovePanel key={move.id} move={move} number={cursor + 1} />;
+}
+
+function MovePanel({ move, number }: { move: Move; number: number }) {
+  const plan = usePlan();
+  const act = useAct();
+  const done = useJob((state) => state.done);
+  const { title, about } = moveWords(plan, move);
+  const edit = (changes: { bolts?: number | null; note?: string; what?: string }, field: string) => act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
+  return (
+    <Panel title={`Move ${number} · ${title}`} about={about} filter={(id) => id === move.id}>
+      <Group
+        title="This move"
+        tools={
+          <SmallButton danger label={`Remove move ${number}`} onClick={() => act('removeMove', { id: move.id })}>
+            <Trash2 size={13} aria-hidden /> Remove
+          </SmallButton>
+        }
+      >
+        {move.kind === 'end.bolt' && <QuantityField label="Bolts put in" kind="count" system={plan.job.units} value={move.bolts} clearable onValue={(bolts) => edit({ bolts }, 'bolts')} onDone={done} />}
+        {move.kind === 'other' && <TextField label="What is done" value={move.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />}
+        <div className="col-span-2">
+          <TextField label="Note for the crew" value={move.note ?? ''} onValue={(note) => edit({ note }, 'note')} onDone={done} />
+        </div>
+      </Group>
+    </Panel>
+  );
+}
+
+function PeopleFields() {
+  const { people } = usePlan();
+  const act = useAct();
+  const done = useJob((state) => state.done);
+  const field = (label: string, key: keyof typeof people) => <TextField label={label} value={people[key]} placeholder="left blank on the sheet" onValue={(value) => act('editPeople', { changes: { [key]: value } }, key)} onDone={done} />;
+  return (
+    <Group title="People, for the sheets">
+      {field('Planned by', 'planner')}
+      {field('Checked by', 'checker')}
+      {field('One caller', 'caller')}
+      {field('Crane operator', 'operator')}
+      {field('Radio channel', 'radioChannel')}
+    </Group>
+  );
+}

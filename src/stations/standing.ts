@@ -1,0 +1,29 @@
+import { bearingOf } from '@/core/plan/lookups';
+import type { Moment } from '@/core/plan/replay';
+import type { Check } from '@/core/plan/check';
+import type { Plan } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+
+/** What stands, hangs and is loose at a moment, and what carries it, in one line. */
+export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): string {
+  const ready = plan.bearings.filter((bearing) => moment.bearingsReady[bearing.id]).map((bearing) => bearing.name);
+  const parts = [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`];
+  for (const piece of plan.pieces) {
+    const state = moment.pieces[piece.id]!;
+    const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id).name);
+    const carry = seats.map((name) => {
+      const check = checks.find((one) => one.finding.code === 'set.postLoad' && one.subject === name);
+      return check?.finding.code === 'set.postLoad' ? `${name} ${formatQuantity(check.finding.reaction, 'force', plan.job.units)}` : `${name} not known`;
+    });
+    const said: Record<typeof state.where, string> = {
+      away: `${piece.mark} not here yet`,
+      delivered: `${piece.mark} on the truck`,
+      slung: `${piece.mark} on the truck, slung`,
+      hanging: `${piece.mark} on the hook over its seats`,
+      landed: `${piece.mark} landed, hook still holding, ${state.bolts.left ?? '?'} + ${state.bolts.right ?? '?'} bolts`,
+      free: `${piece.mark} set: ${carry.join(', ')}${state.tightened ? ', tightened' : state.plumbed ? ', plumbed' : ', not yet plumbed'}`,
+    };
+    parts.push(said[state.where]);
+  }
+  return parts.join(' · ');
+}

@@ -1,0 +1,146 @@
+import type { Vec } from '@/core/geometry/plane';
+import type { Ink, Ref, Shape, Style } from '@/core/drawing/draw-list';
+import { sameRef } from '@/core/drawing/draw-list';
+import type { PlacedLabel } from '@/core/drawing/labels';
+import { toScreen, type View } from '@/core/drawing/view';
+
+export const inkColour: Record<Ink, string> = {
+  ink: 'var(--color-ink)',
+  pencil: 'var(--color-pencil)',
+  faint: '#ece6d8',
+  steel: 'var(--color-steel)',
+  steelEdge: 'var(--color-steel-edge)',
+  timber: 'var(--color-timber)',
+  timberEdge: 'var(--color-timber-edge)',
+  gear: 'var(--color-gear)',
+  gearPale: 'var(--color-gear-pale)',
+  paper: 'var(--color-paper)',
+  ground: 'var(--color-ink)',
+  stop: 'var(--color-stop)',
+  tight: 'var(--color-tight)',
+  clear: 'var(--color-clear)',
+};
+
+/** Words are darker than lines of the same ink, for contrast. */
+const wordColour = (ink: Ink): string => (ink === 'pencil' ? '#696456' : inkColour[ink]);
+
+const dashes = { dash: '7 5', dot: '2 4', dashdot: '14 4 3 4' } as const;
+
+function paint(style: Style, chosen: boolean, hatchId: string) {
+  return {
+    fill: style.hatch ? `url(#${hatchId})` : style.fill ? inkColour[style.fill] : 'none',
+    stroke: chosen ? 'var(--color-steel)' : style.stroke ? inkColour[style.stroke] : 'none',
+    strokeWidth: (style.width ?? 1) + (chosen ? 1 : 0),
+    strokeDasharray: style.dash ? dashes[style.dash] : undefined,
+    opacity: style.opacity,
+    strokeLinejoin: 'round' as const,
+  };
+}
+
+const list = (points: readonly Vec[], view: View): string => points.map((p) => toScreen(view, p)).map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ');
+
+export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view: View; chosen: Ref | null; hatchId: string }) {
+  if (shape.shape === 'label') return null;
+  if (shape.shape === 'dimension') return <DimensionView shape={shape} view={view} />;
+  const picked = shape.of !== undefined && sameRef(shape.of, chosen);
+  const look = paint(shape.style, picked, hatchId);
+  const data = shape.of ? { 'data-ref': refKey(shape.of) } : {};
+  switch (shape.shape) {
+    case 'polygon':
+      return (
+        <g {...data}>
+          {shape.style.hatch && <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />}
+          <polygon points={list(shape.points, view)} {...look} pointerEvents="all" />
+        </g>
+      );
+    case 'line':
+      return <polyline points={list(shape.points, view)} {...look} fill="none" strokeLinecap={shape.style.dash ? 'butt' : 'round'} {...data} />;
+    case 'circle': {
+      const c = toScreen(view, shape.centre);
+      return <circle cx={c.x} cy={c.y} r={shape.radius * view.scale} {...look} pointerEvents={shape.style.fill ? undefined : 'none'} {...data} />;
+    }
+    case 'dot': {
+      const c = toScreen(view, shape.centre);
+      return (
+        <g {...data}>
+          <circle cx={c.x} cy={c.y} r={shape.size} {...look} />
+          {shape.of?.kind === 'pickPoint' && <circle cx={c.x} cy={c.y} r={12} fill="transparent" />}
+        </g>
+      );
+    }
+  }
+}
+
+export const refKey = (ref: Ref): string => `${ref.kind}:${ref.id}${'end' in ref ? `:${ref.end}` : ''}`;
+
+export function parseRef(key: string): Ref | null {
+  const [kind, id, end] = key.split(':');
+  if (!kind || !id) return null;
+  return (end ? { kind, id, end } : { kind, id }) as Ref;
+}
+
+export const labelFont = (bold: boolean, large: boolean): string => (bold ? `600 ${large ? 16 : 14}px "Barlow Condensed", sans-serif` : `400 ${large ? 14 : 12.5}px "Source Sans 3", sans-serif`);
+
+/** Width of a label in pixels, near enough to keep labels apart without measuring. */
+export const labelWidth = (text: string, bold: boolean, large: boolean): number => text.length * (bold ? (large ? 7.1 : 6.3) : large ? 6.9 : 6.15);
+
+export function LabelView({ placed }: { placed: PlacedLabel }) {
+  const { label } = placed;
+  return (
+    <text
+      x={placed.x}
+      y={placed.baseline}
+      fill={wordColour(label.ink)}
+      stroke="var(--color-board)"
+      strokeWidth={3.5}
+      paintOrder="stroke"
+      style={{ font: labelFont(label.bold ?? false, label.large ?? false) }}
+      {...(label.of ? { 'data-ref': refKey(label.of) } : { pointerEvents: 'none' as const })}
+    >
+      {label.text}
+    </text>
+  );
+}
+
+function DimensionView({ shape, view }: { shape: Extract<Shape, { shape: 'dimension' }>; view: View }) {
+  const a = toScreen(view, shape.from);
+  const b = toScreen(view, shape.to);
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  if (length < 8) return null;
+  const ux = (b.x - a.x) / length;
+  const uy = (b.y - a.y) / length;
+  // Screen y runs down: this normal is to the right of the way from → to on paper.
+  const nx = -uy;
+  const ny = ux;
+  const p = { x: a.x + nx * shape.offset, y: a.y + ny * shape.offset };
+  const r = { x: b.x + nx * shape.offset, y: b.y + ny * shape.offset };
+  const tick = (at: Vec) => <line x1={at.x - nx * 5} y1={at.y - ny * 5} x2={at.x + nx * 5} y2={at.y + ny * 5} />;
+  const upright = Math.abs(uy) > 0.7;
+  const middle = { x: (p.x + r.x) / 2, y: (p.y + r.y) / 2 };
+  const colour = wordColour(shape.ink);
+  return (
+    <g stroke={colour} strokeWidth={1} fill="none" pointerEvents="none">
+      {shape.offset !== 0 && (
+        <g strokeWidth={0.6} opacity={0.7}>
+          <line x1={a.x + nx * 6 * Math.sign(shape.offset)} y1={a.y + ny * 6 * Math.sign(shape.offset)} x2={p.x} y2={p.y} />
+          <line x1={b.x + nx * 6 * Math.sign(shape.offset)} y1={b.y + ny * 6 * Math.sign(shape.offset)} x2={r.x} y2={r.y} />
+        </g>
+      )}
+      <line x1={p.x} y1={p.y} x2={r.x} y2={r.y} />
+      {tick(p)}
+      {tick(r)}
+      <text
+        x={middle.x + (upright ? -6 : 0)}
+        y={middle.y + (upright ? 4 : -4)}
+        textAnchor={upright ? 'end' : 'middle'}
+        fill={colour}
+        stroke="var(--color-board)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        style={{ font: labelFont(true, false) }}
+      >
+        {shape.text}
+      </text>
+    </g>
+  );
+}

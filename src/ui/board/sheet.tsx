@@ -1,0 +1,222 @@
+'use client';
+import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { Drawing, Ref } from '@/core/drawing/draw-list';
+import { placeLabels } from '@/core/drawing/labels';
+import { fit, toSite, type Margins, type View } from '@/core/drawing/view';
+import type { Vec } from '@/core/geometry/plane';
+import { LabelView, ShapeView, labelWidth, parseRef } from './shapes';
+import { useSize } from './use-size';
+
+export interface Drag {
+  ref: Ref;
+  /** where the pointer took hold and where it is, on site */
+  from: Vec;
+  to: Vec;
+  free: boolean;
+  first: boolean;
+}
+
+interface SheetProps {
+  title: ReactNode;
+  name: string;
+  drawing: Drawing;
+  chosen: Ref | null;
+  margins?: Margins;
+  measureText: (metres: number) => string;
+  onChoose: (ref: Ref | null) => void;
+  draggable: (ref: Ref) => boolean;
+  onDrag: (drag: Drag) => void;
+  onDrop: () => void;
+  onNudge: (ref: Ref, by: Vec) => void;
+  /** metres for one arrow key */
+  nudgeStep: number;
+  tools?: ReactNode;
+}
+
+const FIRST = { width: 785, height: 320 };
+/** Fitting again is worth it once the drawing has grown this far past the frame it was fitted to. */
+const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) => Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
+
+/** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
+export function Sheet(props: SheetProps) {
+  const { drawing, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, tools } = props;
+  const frame = useRef<HTMLDivElement>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const size = useSize(frame, FIRST);
+  const hatchId = useId().replace(/[^\w]/g, '');
+  const [transform, setTransform] = useState(zoomIdentity);
+  const [extent, setExtent] = useState(drawing.extent);
+  const [measuring, setMeasuring] = useState(false);
+  const [measure, setMeasure] = useState<{ from: Vec; to: Vec } | null>(null);
+  const held = useRef<{ ref: Ref; from: Vec; moved: boolean } | null>(null);
+  const zoomer = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+
+  // While nobody has zoomed and nothing is held, the frame follows the drawing.
+  if (transform === zoomIdentity && !sameExtent(extent, drawing.extent) && held.current === null) setExtent(drawing.extent);
+
+  const base = useMemo(() => fit(extent, size.width, size.height, margins), [extent, size.width, size.height, margins]);
+  const view: View = useMemo(() => {
+    const scale = base.scale * transform.k;
+    return { ...base, scale, centre: { x: base.centre.x + (base.width / 2 - (base.width / 2) * transform.k - transform.x) / scale, y: base.centre.y - (base.height / 2 - (base.height / 2) * transform.k - transform.y) / scale } };
+  }, [base, transform]);
+
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    const behaviour = zoom<SVGSVGElement, unknown>()
+      .scaleExtent([0.4, 14])
+      .filter((event: Event) => {
+        if (event.type === 'dblclick') return false;
+        const target = event.target as Element;
+        return event.type === 'wheel' || (!target.closest('[data-grab]') && !element.hasAttribute('data-measuring'));
+      })
+      .on('zoom', (event: { transform: typeof zoomIdentity }) => setTransform(event.transform));
+    zoomer.current = behaviour;
+    select(element).call(behaviour).on('dblclick.zoom', null);
+    return () => void select(element).on('.zoom', null);
+  }, []);
+
+  const zoomBy = (factor: number) => svg.current && zoomer.current && select(svg.current).call(zoomer.current.scaleBy, factor);
+  const refit = useCallback(() => {
+    if (svg.current && zoomer.current) select(svg.current).call(zoomer.current.transform, zoomIdentity);
+    setTransform(zoomIdentity);
+    setExtent(drawing.extent);
+  }, [drawing.extent]);
+
+  const place = (event: React.PointerEvent): Vec => {
+    const box = svg.current!.getBoundingClientRect();
+    return toSite(view, { x: event.clientX - box.left, y: event.clientY - box.top });
+  };
+  const down = (event: React.PointerEvent<SVGSVGElement>) => {
+    if (event.button !== 0) return;
+    const at = place(event);
+    if (measuring) {
+      setMeasure({ from: at, to: at });
+      event.currentTarget.setPointerCapture(event.pointerId);
+      return;
+    }
+    const key = (event.target as Element).closest('[data-ref]')?.getAttribute('data-ref');
+    const ref = key ? parseRef(key) : null;
+    onChoose(ref);
+    if (ref && draggable(ref)) {
+      held.current = { ref, from: at, moved: false };
+      event.currentTarget.setPointerCapture(event.pointerId);
+    }
+  };
+  const move = (event: React.PointerEvent<SVGSVGElement>) => {
+    if (measuring && measure && event.buttons === 1) return setMeasure({ from: measure.from, to: place(event) });
+    const grip = held.current;
+    if (!grip) return;
+    onDrag({ ref: grip.ref, from: grip.from, to: place(event), free: event.altKey, first: !grip.moved });
+    grip.moved = true;
+  };
+  const up = () => {
+    if (held.current) onDrop();
+    held.current = null;
+  };
+  const key = (event: React.KeyboardEvent) => {
+    const steps: Record<string, Vec> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: 1 }, ArrowDown: { x: 0, y: -1 } };
+    const step = steps[event.key];
+    if (!step || !chosen || !draggable(chosen)) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const size = nudgeStep * (event.shiftKey ? 10 : 1);
+    onNudge(chosen, { x: step.x * size, y: step.y * size });
+  };
+
+  const labels = useMemo(() => placeLabels(drawing.shapes, view, labelWidth, [{ x: 0, y: 0, width: 230, height: 28 }, { x: view.width - 150, y: 0, width: 150, height: 30 }]), [drawing.shapes, view]);
+  const grab = chosen && draggable(chosen);
+  return (
+    <section ref={frame} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-board" aria-label={name}>
+      <div className="pointer-events-none absolute top-1.5 left-3 z-10">
+        <h2 className="text-[16px]">{title}</h2>
+      </div>
+      <div className="absolute top-1.5 right-2 z-10 flex items-center border border-line bg-paper">
+        {tools}
+        <Tool label={`Measure on ${name.toLowerCase()}`} pressed={measuring} onClick={() => (setMeasuring(!measuring), setMeasure(null))}>
+          <Ruler size={15} />
+        </Tool>
+        <Tool label={`Smaller, ${name.toLowerCase()}`} onClick={() => zoomBy(1 / 1.3)}>
+          <Minus size={15} />
+        </Tool>
+        <Tool label={`Larger, ${name.toLowerCase()}`} onClick={() => zoomBy(1.3)}>
+          <Plus size={15} />
+        </Tool>
+        <Tool label={`Fit ${name.toLowerCase()}`} onClick={refit}>
+          <Maximize size={14} />
+        </Tool>
+      </div>
+      <svg
+        ref={svg}
+        width="100%"
+        height="100%"
+        viewBox={`0 0 ${size.width} ${size.height}`}
+        preserveAspectRatio="none"
+        role="application"
+        aria-label={`${name}. Click a thing to choose it; drag it or use the arrow keys to move it.`}
+        tabIndex={0}
+        data-measuring={measuring ? '' : undefined}
+        data-sheet={name}
+        className={`block touch-none select-none ${measuring ? 'cursor-crosshair' : grab ? 'cursor-move' : ''}`}
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={up}
+        onKeyDown={key}
+      >
+        <defs>
+          <pattern id={hatchId} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <line x1="0" y1="0" x2="0" y2="8" stroke="#cfc8b8" strokeWidth="2.5" />
+          </pattern>
+        </defs>
+        {drawing.shapes.map((shape, i) => {
+          const of = 'of' in shape ? shape.of : undefined;
+          const view_ = <ShapeView key={i} shape={shape} view={view} chosen={chosen} hatchId={hatchId} />;
+          return of && draggable(of) ? (
+            <g key={i} data-grab="" className="cursor-move">
+              {view_}
+            </g>
+          ) : (
+            view_
+          );
+        })}
+        {labels.map((placed, i) => (
+          <LabelView key={i} placed={placed} />
+        ))}
+        {measure && <MeasureLine view={view} measure={measure} text={measureText(Math.hypot(measure.to.x - measure.from.x, measure.to.y - measure.from.y))} />}
+        <ScaleBar view={view} text={measureText} />
+      </svg>
+    </section>
+  );
+}
+
+function Tool({ label, pressed, onClick, children }: { label: string; pressed?: boolean; onClick: () => void; children: ReactNode }) {
+  return (
+    <button type="button" aria-label={label} title={label} aria-pressed={pressed} onClick={onClick} className={`grid h-6 w-7 place-items-center ${pressed ? 'bg-ink text-white' : 'hover:bg-tray'}`}>
+      {children}
+    </button>
+  );
+}
+
+function MeasureLine({ view, measure, text }: { view: View; measure: { from: Vec; to: Vec }; text: string }) {
+  const shapes = [{ shape: 'dimension' as const, from: measure.from, to: measure.to, offset: 0, text, ink: 'stop' as const }];
+  return <>{shapes.map((shape, i) => <ShapeView key={i} shape={shape} view={view} chosen={null} hatchId="" />)}</>;
+}
+
+function ScaleBar({ view, text }: { view: View; text: (metres: number) => string }) {
+  const metres = [0.5, 1, 2, 5, 10, 20].find((m) => m * view.scale >= 46) ?? 50;
+  const width = metres * view.scale;
+  const x = view.width - width - 14;
+  const y = view.height - 12;
+  return (
+    <g pointerEvents="none" fill="none" stroke="var(--color-pencil)">
+      <path d={`M${x} ${y - 4}v4h${width}v-4`} />
+      <text x={x + width / 2} y={y - 3} textAnchor="middle" stroke="none" fill="#696456" style={{ font: '12px "Source Sans 3"' }}>
+        {text(metres)}
+      </text>
+    </g>
+  );
+}

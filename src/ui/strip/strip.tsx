@@ -1,0 +1,113 @@
+'use client';
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { useEffect, useRef, type ReactNode } from 'react';
+import type { Verdict } from '@/core/plan/check';
+import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+
+export interface Card {
+  id: string;
+  number: number;
+  title: string;
+  about: string;
+  verdict: Verdict;
+}
+
+interface StripProps {
+  cards: Card[];
+  start: Verdict;
+  cursor: number;
+  standing: string;
+  tools: ReactNode;
+  onGo: (cursor: number) => void;
+  onShift: (id: string, to: number) => void;
+}
+
+/** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
+export function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: StripProps) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }));
+  const rail = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    const card = rail.current?.children[cursor + 1] as HTMLElement | undefined;
+    card?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [cursor]);
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    onShift(String(active.id), cards.findIndex((card) => card.id === over.id));
+  };
+  const title = (id: string | number) => cards.find((card) => card.id === id)?.title ?? '';
+  return (
+    <section aria-label="Moves" className="flex h-full min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2">
+      <div className="flex items-baseline gap-3 overflow-hidden">
+        <h2 className="text-[17px]">Moves</h2>
+        <p className="min-w-0 flex-1 truncate text-[13px] text-soft" aria-live="polite">
+          {standing}
+        </p>
+        {tools}
+      </div>
+      <DndContext
+        id="moves"
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+        accessibility={{
+          screenReaderInstructions: { draggable: 'Press space to pick the move up, arrow keys to shift it, space to put it down, escape to leave it.' },
+          announcements: {
+            onDragStart: ({ active }) => `Picked up ${title(active.id)}.`,
+            onDragOver: ({ active, over }) => (over ? `${title(active.id)} is over ${title(over.id)}.` : undefined),
+            onDragEnd: ({ active, over }) => (over ? `${title(active.id)} put at ${title(over.id)}.` : undefined),
+            onDragCancel: ({ active }) => `${title(active.id)} left where it was.`,
+          },
+        }}
+      >
+        <SortableContext items={cards.map((card) => card.id)} strategy={horizontalListSortingStrategy}>
+          <ol ref={rail} className="mt-1 flex min-h-0 flex-1 items-stretch gap-1.5 overflow-x-auto overflow-y-hidden px-1 pt-1.5 pb-1.5">
+            <li className="shrink-0">
+              <button
+                type="button"
+                onClick={() => onGo(-1)}
+                aria-current={cursor === -1 ? 'step' : undefined}
+                className={`flex h-full w-[58px] flex-col justify-between border px-2 py-1.5 text-left ${cursor === -1 ? '-translate-y-1 border-ink bg-white ring-2 ring-ink' : 'border-line bg-board'}`}
+              >
+                <VerdictMark verdict={start} size={15} />
+                <span className="sign text-[14px] leading-[1.1]">Before work</span>
+              </button>
+            </li>
+            {cards.map((card, i) => (
+              <MoveCard key={card.id} card={card} state={i === cursor ? 'now' : i < cursor ? 'done' : 'ahead'} onGo={() => onGo(i)} />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+    </section>
+  );
+}
+
+function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | 'ahead'; onGo: () => void }) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: card.id });
+  const edge = card.verdict === 'stop' ? 'border-stop border-2' : card.verdict === 'missing' ? 'border-missing border-dashed border-2' : card.verdict === 'tight' ? 'border-tight border-2' : 'border-line';
+  const ground = state === 'now' ? 'bg-white ring-2 ring-ink -translate-y-1 shadow-[2px_3px_0_rgba(34,40,44,.2)]' : state === 'done' ? 'bg-[#efe9db]' : 'bg-paper';
+  return (
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`min-w-[88px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}>
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        onClick={onGo}
+        aria-current={state === 'now' ? 'step' : undefined}
+        aria-label={`Move ${card.number}: ${card.title}, ${card.about}. ${verdictWord[card.verdict]}.`}
+        data-move={card.id}
+        data-verdict={card.verdict}
+        className={`flex h-full w-full flex-col border px-2 py-1 text-left ${edge} ${ground}`}
+      >
+        <span className="flex w-full items-center justify-between">
+          <span className="sign text-[16px] leading-5">{card.number}</span>
+          <VerdictMark verdict={card.verdict} size={14} bare />
+        </span>
+        <span className="sign line-clamp-2 text-[15px] leading-[1.12]">{card.title}</span>
+        <span className="mt-auto w-full truncate text-[12px] leading-4 text-soft">{card.about}</span>
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+import { Accordion } from 'radix-ui';
+import { registry } from '@/core/calc/registry';
+import type { WorkLine } from '@/core/calc/work';
+import type { Check } from '@/core/plan/check';
+import { describe } from '@/core/plan/describe';
+import { formatQuantity, type Quantity, type UnitSystem } from '@/core/units';
+import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+
+export const checkKey = (check: Check): string => `${check.id}/${check.subject}/${check.move ?? 'before'}`;
+
+/** One check: sentence, demand against capacity as a bar with the limit marked, ratio. Opened, the working and its source. */
+export function CheckLine({ check, system }: { check: Check; system: UnitSystem }) {
+  const loud = check.verdict === 'stop';
+  const sentence = describe(check, system);
+  return (
+    <Accordion.Item value={checkKey(check)} className={`rule-b ${loud ? 'bg-stop text-white' : ''}`} data-check={check.id} data-subject={check.subject} data-verdict={check.verdict}>
+      <Accordion.Header asChild>
+        <h3 className="font-text font-normal">
+          <Accordion.Trigger className={`grid w-full grid-cols-[18px_1fr_auto] items-start gap-x-2.5 px-3.5 py-2 text-left ${loud ? 'hover:bg-[#9c1f18]' : 'hover:bg-board'}`}>
+            <span className={loud ? 'mt-px rounded-sm ring-1 ring-white' : 'mt-px'}>
+              <VerdictMark verdict={check.verdict} size={17} />
+            </span>
+            <span className={`${loud ? 'sign text-[17.5px] leading-[1.2]' : 'text-[14px] leading-[1.32]'}`}>
+              {sentence}
+              <Bar check={check} />
+            </span>
+            <span className={`sign text-[17px] leading-5 ${loud ? 'text-white' : ''}`}>
+              <Ratio check={check} />
+            </span>
+          </Accordion.Trigger>
+        </h3>
+      </Accordion.Header>
+      <Accordion.Content className={loud ? 'bg-paper text-ink' : ''}>
+        <Working check={check} system={system} />
+      </Accordion.Content>
+    </Accordion.Item>
+  );
+}
+
+function Ratio({ check }: { check: Check }) {
+  if (check.verdict === 'missing') return <span aria-label="no result">–</span>;
+  if (check.ratio === null) return null;
+  if (!Number.isFinite(check.ratio)) return <span>over</span>;
+  if (check.quantity === 'count') return <span className="text-[14px]">{check.id === 'release.bolts' ? `${check.capacity ?? 0} of ${check.demand ?? 0}` : ''}</span>;
+  return <span>{check.ratio >= 9.995 ? '> 10' : check.ratio.toFixed(2)}</span>;
+}
+
+function Bar({ check }: { check: Check }) {
+  const { ratio, verdict, caution } = check;
+  if (ratio === null || check.quantity === 'count' || verdict === 'missing') return null;
+  const shown = Math.min(Number.isFinite(ratio) ? ratio : 2, 1.25) / 1.25;
+  const at = (share: number) => `${(share / 1.25) * 100}%`;
+  const fill = verdict === 'stop' ? 'bg-white' : verdict === 'tight' ? 'hatched' : 'bg-clear';
+  return (
+    <span aria-hidden className={`relative mt-1.5 block h-[5px] ${verdict === 'stop' ? 'bg-[#7d1711]' : 'bg-[#e2dbcb]'}`}>
+      <span className={`absolute inset-y-0 left-0 ${fill}`} style={{ width: `${shown * 100}%` }} />
+      {caution !== null && caution < 1 && <span className={`absolute -top-px h-[7px] w-px ${verdict === 'stop' ? 'bg-white/70' : 'bg-pencil'}`} style={{ left: at(caution) }} />}
+      <span className={`absolute -top-[3px] h-[11px] w-[2px] ${verdict === 'stop' ? 'bg-white' : 'bg-ink'}`} style={{ left: at(1) }} />
+    </span>
+  );
+}
+
+function show(result: Quantity | string, system: UnitSystem): string {
+  return typeof result === 'string' ? result : formatQuantity(result.value, result.kind, system);
+}
+
+function Working({ check, system }: { check: Check; system: UnitSystem }) {
+  return (
+    <div className="border-t border-dotted border-line bg-white/60 px-3.5 pt-2 pb-2.5">
+      {check.traces.map((trace, i) => {
+        const calc = registry.get(trace.calc);
+        if (!calc) return null;
+        return (
+          <section key={i} className="mb-1.5" aria-label={calc.title}>
+            <h4 className="sign text-[14px] text-gear">{calc.title}</h4>
+            <WorkTable lines={calc.work(trace.input as never, trace.output as never)} system={system} />
+          </section>
+        );
+      })}
+      {check.demand !== null && check.capacity !== null && check.ratio !== null && check.quantity !== 'count' && (
+        <p className="border-t border-dotted border-faint pt-1 font-semibold">
+          {formatQuantity(check.demand, check.quantity, system)} / {formatQuantity(check.capacity, check.quantity, system)} = {Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : 'over'}: {verdictWord[check.verdict]}
+          {check.caution !== null && `, tight from ${check.caution.toFixed(2)}`}
+        </p>
+      )}
+      <p className="mt-1 text-[12.5px] text-soft">{check.source}</p>
+    </div>
+  );
+}
+
+function WorkTable({ lines, system }: { lines: WorkLine[]; system: UnitSystem }) {
+  return (
+    <table className="w-full text-[12.5px] leading-[1.3]">
+      <tbody>
+        {lines.map((line, i) => (
+          <tr key={i} className="border-b border-dotted border-line align-baseline last:border-0">
+            <td className="py-1 pr-2">
+              {line.label}
+              {line.formula && <span className="block text-soft italic">{line.formula}</span>}
+              {line.numbers && <span className="block">= {line.numbers.map((part) => show(part, system)).join('')}</span>}
+            </td>
+            <td className="py-1 text-right font-semibold whitespace-nowrap [&:has(span)]:whitespace-normal">{typeof line.result === 'string' ? <span className="block max-w-[130px] text-left font-normal">{line.result}</span> : show(line.result, system)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
