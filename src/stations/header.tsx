@@ -37,8 +37,8 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
       </div>
       <p className="flex shrink-0 gap-1.5" aria-label="How the plan stands">
         {verdicts.map((verdict) => (
-          <span key={verdict} data-count={verdict} className={`flex items-center gap-1 rounded-sm bg-paper px-1.5 py-0.5 text-ink ${counts[verdict] === 0 ? 'opacity-45' : ''}`}>
-            <VerdictMark verdict={verdict} size={14} bare />
+          <span key={verdict} data-count={verdict} className={`flex items-center gap-1 rounded-sm px-1.5 py-0.5 ${counts[verdict] === 0 ? 'text-[#b8b4aa]' : 'bg-paper text-ink'}`}>
+            {counts[verdict] > 0 && <VerdictMark verdict={verdict} size={14} bare />}
             <span className="sign text-[15px] leading-5">
               {counts[verdict]} <span className="max-[1180px]:sr-only">{verdictWord[verdict]}</span>
             </span>

@@ -16,7 +16,7 @@ import { MoveTools } from './move-tools';
 import { PicksStation } from './picks';
 import { RulesDialog } from './rules-dialog';
 import { RunSheetStation } from './run-sheet';
-import { standing } from './standing';
+import { standing } from '@/core/plan/standing';
 import { SteelStation } from './steel';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
@@ -54,10 +54,10 @@ function Frame() {
         <h1 className="sr-only">{name}</h1>
         <Board />
       </main>
-      <aside aria-label="Workings" className="row-span-2 overflow-y-auto border-l border-line bg-paper">
+      <aside aria-label="Workings" className="min-h-0 overflow-y-auto border-l border-line bg-paper">
         <Workings />
       </aside>
-      <div className="col-span-2 min-h-0 border-t border-line max-[900px]:col-span-1 max-[900px]:h-[136px]">
+      <div className="col-span-full min-h-0 border-t border-line max-[900px]:h-[136px]">
         <Moves />
       </div>
       <RulesDialog open={dialog === 'rules'} onOpenChange={(open) => setDialog(open ? 'rules' : null)} />

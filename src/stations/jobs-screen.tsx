@@ -54,7 +54,7 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
       <main className="mx-auto w-full max-w-[1120px] flex-1 px-6 py-7">
         <div className="flex flex-wrap items-end justify-between gap-4">
           <div>
-            <h1 className="text-[34px] leading-9 font-bold">Jobs</h1>
+            <h1 className="mb-1 text-[34px] leading-9 font-bold">Jobs</h1>
             <p className="text-soft">Each lift, shore and landing is checked as you plan it. Open a job to see its first stop.</p>
           </div>
           <div className="flex gap-2">

@@ -56,7 +56,7 @@ function siteShapes(plan: Plan, along: (p: Vec) => number): Shape[] {
     const range = span(rectangle(o.at, o.length, o.width, o.azimuthDeg), along);
     return [
       { shape: 'polygon', points: upright(range, 0, o.height), style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true, opacity: 0.75 }, of: { kind: 'obstruction', id: o.id } },
-      { shape: 'label', at: { x: range[0] + (range[1] - range[0]) * 0.82, y: o.height * 0.55 }, text: o.name, ink: 'pencil', sides: ['centre', 'above'] },
+      { shape: 'label', at: { x: range[0] + (range[1] - range[0]) * 0.5, y: o.height * 0.6 }, text: o.name, ink: 'pencil', sides: ['centre', 'above', 'right', 'left', 'below'] },
     ];
   });
 }
@@ -141,7 +141,7 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     }),
     { shape: 'dot', centre: corner(weight.cg.x, weight.cg.z), size: 4, style: { fill: 'paper', stroke: 'ink', width: 1.6 }, of },
   ];
-  shapes.push({ shape: 'label', at: corner(piece.length * 0.3, 0), text: `${piece.mark} · ${weight.section.designation}`, ink: 'steel', bold: true, large: true, sides: ['below', 'above'], of });
+  shapes.push({ shape: 'label', at: corner(0, depth / 2), text: `${piece.mark} · ${weight.section.designation}`, ink: 'steel', bold: true, large: true, sides: ['left', 'below', 'above', 'right'], of });
   return shapes;
 }
 

@@ -38,6 +38,46 @@ function boxAt(point: Vec, side: Side, width: number, height: number): Box {
   }
 }
 
+/** What a label must not cover besides other labels: dimension figures and their lines, and dots. */
+function markBoxes(shape: Shape, view: View, widthOf: (text: string, bold: boolean, large: boolean) => number): Box[] {
+  if (shape.shape === 'dot') {
+    const at = toScreen(view, shape.centre);
+    return [{ x: at.x - shape.size - 2, y: at.y - shape.size - 2, width: 2 * shape.size + 4, height: 2 * shape.size + 4 }];
+  }
+  if (shape.shape !== 'dimension') return [];
+  const line = dimensionLine(shape, view);
+  if (!line) return [];
+  const width = widthOf(shape.text, true, false);
+  const { text, from, to } = line;
+  const words: Box = { x: line.upright ? text.x - width : text.x - width / 2, y: text.y - 12, width, height: 15 };
+  const rule: Box = { x: Math.min(from.x, to.x) - 3, y: Math.min(from.y, to.y) - 3, width: Math.abs(from.x - to.x) + 6, height: Math.abs(from.y - to.y) + 6 };
+  return [words, rule];
+}
+
+export interface DimensionLine {
+  from: Vec;
+  to: Vec;
+  /** unit normal on screen, towards which `offset` moves the line */
+  normal: Vec;
+  upright: boolean;
+  /** anchor of the figure: its end when upright, its middle otherwise */
+  text: Vec;
+}
+
+/** Where a dimension stands on screen; null when it is too short to draw. */
+export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, view: View): DimensionLine | null {
+  const a = toScreen(view, shape.from);
+  const b = toScreen(view, shape.to);
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  if (length < 8) return null;
+  // Screen y runs down: this normal is to the right of the way from → to on paper.
+  const normal = { x: -(b.y - a.y) / length, y: (b.x - a.x) / length };
+  const shift = (p: Vec) => ({ x: p.x + normal.x * shape.offset, y: p.y + normal.y * shape.offset });
+  const [from, to] = [shift(a), shift(b)];
+  const upright = Math.abs(normal.x) > 0.7;
+  return { from, to, normal, upright, text: { x: (from.x + to.x) / 2 + (upright ? -6 : 0), y: (from.y + to.y) / 2 + (upright ? 4 : -4) } };
+}
+
 /** Each label on the side where it covers least of the other labels and of the solid shapes; the first in the list chooses first. */
 export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text: string, bold: boolean, large: boolean) => number, reserved: readonly Box[] = []): PlacedLabel[] {
   const solids = shapes.flatMap((shape): Box[] => {
@@ -48,6 +88,7 @@ export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text
     const ys = points.map((p) => p.y);
     return [{ x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }];
   });
+  const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, widthOf))];
   const placed: PlacedLabel[] = [];
   const frame: Box = { x: 2, y: 2, width: view.width - 4, height: view.height - 4 };
   for (const label of shapes) {
@@ -62,7 +103,7 @@ export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text
       const cost =
         rank * LATER_SIDE_COST +
         outside * OUTSIDE_COST +
-        [...placed, ...reserved].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
+        [...placed, ...fixed].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
         solids.reduce((sum, solid) => sum + overlapArea(box, solid), 0);
       if (best === null || cost < best.cost) best = { box, cost };
     });

@@ -1,7 +1,7 @@
 import type { Vec } from '@/core/geometry/plane';
 import type { Ink, Ref, Shape, Style } from '@/core/drawing/draw-list';
 import { sameRef } from '@/core/drawing/draw-list';
-import type { PlacedLabel } from '@/core/drawing/labels';
+import { dimensionLine, type PlacedLabel } from '@/core/drawing/labels';
 import { toScreen, type View } from '@/core/drawing/view';
 
 export const inkColour: Record<Ink, string> = {
@@ -103,42 +103,26 @@ export function LabelView({ placed }: { placed: PlacedLabel }) {
 }
 
 function DimensionView({ shape, view }: { shape: Extract<Shape, { shape: 'dimension' }>; view: View }) {
+  const line = dimensionLine(shape, view);
+  if (!line) return null;
+  const { from, to, normal, upright, text } = line;
   const a = toScreen(view, shape.from);
   const b = toScreen(view, shape.to);
-  const length = Math.hypot(b.x - a.x, b.y - a.y);
-  if (length < 8) return null;
-  const ux = (b.x - a.x) / length;
-  const uy = (b.y - a.y) / length;
-  // Screen y runs down: this normal is to the right of the way from → to on paper.
-  const nx = -uy;
-  const ny = ux;
-  const p = { x: a.x + nx * shape.offset, y: a.y + ny * shape.offset };
-  const r = { x: b.x + nx * shape.offset, y: b.y + ny * shape.offset };
-  const tick = (at: Vec) => <line x1={at.x - nx * 5} y1={at.y - ny * 5} x2={at.x + nx * 5} y2={at.y + ny * 5} />;
-  const upright = Math.abs(uy) > 0.7;
-  const middle = { x: (p.x + r.x) / 2, y: (p.y + r.y) / 2 };
+  const side = Math.sign(shape.offset);
+  const tick = (at: Vec) => <line x1={at.x - normal.x * 5} y1={at.y - normal.y * 5} x2={at.x + normal.x * 5} y2={at.y + normal.y * 5} />;
   const colour = wordColour(shape.ink);
   return (
     <g stroke={colour} strokeWidth={1} fill="none" pointerEvents="none">
-      {shape.offset !== 0 && (
+      {side !== 0 && (
         <g strokeWidth={0.6} opacity={0.7}>
-          <line x1={a.x + nx * 6 * Math.sign(shape.offset)} y1={a.y + ny * 6 * Math.sign(shape.offset)} x2={p.x} y2={p.y} />
-          <line x1={b.x + nx * 6 * Math.sign(shape.offset)} y1={b.y + ny * 6 * Math.sign(shape.offset)} x2={r.x} y2={r.y} />
+          <line x1={a.x + normal.x * 6 * side} y1={a.y + normal.y * 6 * side} x2={from.x} y2={from.y} />
+          <line x1={b.x + normal.x * 6 * side} y1={b.y + normal.y * 6 * side} x2={to.x} y2={to.y} />
         </g>
       )}
-      <line x1={p.x} y1={p.y} x2={r.x} y2={r.y} />
-      {tick(p)}
-      {tick(r)}
-      <text
-        x={middle.x + (upright ? -6 : 0)}
-        y={middle.y + (upright ? 4 : -4)}
-        textAnchor={upright ? 'end' : 'middle'}
-        fill={colour}
-        stroke="var(--color-board)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        style={{ font: labelFont(true, false) }}
-      >
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+      {tick(from)}
+      {tick(to)}
+      <text x={text.x} y={text.y} textAnchor={upright ? 'end' : 'middle'} fill={colour} stroke="var(--color-board)" strokeWidth={4} paintOrder="stroke" style={{ font: labelFont(true, false) }}>
         {shape.text}
       </text>
     </g>

@@ -89,7 +89,7 @@ function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | '
   const edge = card.verdict === 'stop' ? 'border-stop border-2' : card.verdict === 'missing' ? 'border-missing border-dashed border-2' : card.verdict === 'tight' ? 'border-tight border-2' : 'border-line';
   const ground = state === 'now' ? 'bg-white ring-2 ring-ink -translate-y-1 shadow-[2px_3px_0_rgba(34,40,44,.2)]' : state === 'done' ? 'bg-[#efe9db]' : 'bg-paper';
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`min-w-[88px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}>
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`min-w-[78px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}>
       <button
         type="button"
         {...attributes}

@@ -1,8 +1,8 @@
-import { bearingOf } from '@/core/plan/lookups';
-import type { Moment } from '@/core/plan/replay';
-import type { Check } from '@/core/plan/check';
-import type { Plan } from '@/core/plan/schema';
-import { formatQuantity } from '@/core/units';
+import { bearingOf } from './lookups';
+import type { Moment } from './replay';
+import type { Check } from './check';
+import type { Plan } from './schema';
+import { formatQuantity } from '../units';
 
 /** What stands, hangs and is loose at a moment, and what carries it, in one line. */
 export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): string {

@@ -1,0 +1,109 @@
+import { Page, Path, Polygon, Rect, StyleSheet, Svg, Text, View, Circle } from '@react-pdf/renderer';
+import type { ReactNode } from 'react';
+import type { Verdict } from '@/core/plan/check';
+import type { Plan } from '@/core/plan/schema';
+import { ruleSetName } from '@/core/rules/rule-sets';
+import { SHEET_FONT } from './fonts';
+
+export type Paper = 'A4' | 'LETTER';
+
+export const CAUTION =
+  'Temporary works and lifts can kill. This sheet computes and records; it does not approve. Local codes, the maker’s own chart, and a licensed engineer or appointed competent person decide. A missing input is never a pass.';
+
+export const styles = StyleSheet.create({
+  page: { fontFamily: SHEET_FONT, fontSize: 8.2, lineHeight: 1.28, paddingTop: 26, paddingBottom: 66, paddingHorizontal: 30, color: '#000' },
+  title: { fontSize: 17, fontWeight: 700, lineHeight: 1.1 },
+  bold: { fontWeight: 700 },
+  small: { fontSize: 7, color: '#333' },
+  box: { borderWidth: 1, borderColor: '#000' },
+  row: { flexDirection: 'row' },
+  heading: { fontSize: 9.2, fontWeight: 700, borderBottomWidth: 1, borderColor: '#000', marginTop: 7, marginBottom: 2, paddingBottom: 1 },
+  foot: { position: 'absolute', left: 30, right: 30, bottom: 22 },
+});
+
+export interface SheetHead {
+  plan: Plan;
+  revision: number;
+  sha256: string;
+  savedAt: Date;
+}
+
+/** A page with the job at its head and, at its foot, the caution and the line that says which revision this is. */
+export function SheetPage({ paper, title, head, children }: { paper: Paper; title: string; head: SheetHead; children: ReactNode }) {
+  const { plan, revision, sha256, savedAt } = head;
+  return (
+    <Page size={paper} style={styles.page}>
+      <View style={[styles.row, { justifyContent: 'space-between', alignItems: 'flex-end', borderBottomWidth: 2, paddingBottom: 4 }]} fixed>
+        <View>
+          <Text style={styles.title}>{title}</Text>
+          <Text>
+            {plan.job.name}
+            {plan.job.place ? ` · ${plan.job.place}` : ''}
+          </Text>
+        </View>
+        <View style={{ alignItems: 'flex-end' }}>
+          <Text style={styles.bold}>Revision {revision}</Text>
+          <Text style={styles.small}>
+            saved {savedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC · {sha256.slice(0, 12)}
+          </Text>
+          <Text style={styles.small}>{ruleSetName[plan.job.ruleSet]}</Text>
+        </View>
+      </View>
+      {children}
+      <View style={styles.foot} fixed>
+        <Text style={{ fontSize: 7.2, fontWeight: 700, borderTopWidth: 1, paddingTop: 3 }}>{CAUTION}</Text>
+        <Text style={[styles.small, { textAlign: 'right' }]} render={({ pageNumber, totalPages }) => `Keen Trestle · page ${pageNumber} of ${totalPages}`} />
+      </View>
+    </Page>
+  );
+}
+
+/** The same shapes as on the screen, told apart without colour. */
+export function Mark({ verdict, size = 9 }: { verdict: Verdict; size?: number }) {
+  return (
+    <Svg width={size} height={size} viewBox="0 0 16 16">
+      {verdict === 'clear' && <Circle cx={8} cy={8} r={6} fill="none" stroke="#000" strokeWidth={1.4} />}
+      {verdict === 'clear' && <Path d="M5 8.2 L7.2 10.4 L11.2 6" fill="none" stroke="#000" strokeWidth={1.4} />}
+      {verdict === 'tight' && <Polygon points="8,1 15,8 8,15 1,8" fill="none" stroke="#000" strokeWidth={1.4} />}
+      {verdict === 'tight' && <Polygon points="8,1 15,8 8,15" fill="#000" />}
+      {verdict === 'stop' && <Rect x={1} y={1} width={14} height={14} fill="#000" />}
+      {verdict === 'stop' && <Rect x={3.5} y={6.5} width={9} height={3} fill="#fff" />}
+      {verdict === 'missing' && <Circle cx={8} cy={8} r={6.3} fill="none" stroke="#000" strokeWidth={1.4} strokeDasharray="2.6 1.8" />}
+      {verdict === 'missing' && <Path d="M6.2 6.4 C6.2 5.2 7 4.5 8.1 4.5 C9.2 4.5 10 5.2 10 6.2 C10 7.5 8.2 7.6 8.2 9.1 M8.1 11.3 L8.1 11.8" fill="none" stroke="#000" strokeWidth={1.4} />}
+    </Svg>
+  );
+}
+
+export function Line2({ label, value, strong }: { label: string; value: string; strong?: boolean }) {
+  return (
+    <View style={[styles.row, { justifyContent: 'space-between', borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1 }]}>
+      <Text style={[{ flexShrink: 1, paddingRight: 6 }, strong ? styles.bold : {}]}>{label}</Text>
+      <Text style={strong ? styles.bold : {}}>{value}</Text>
+    </View>
+  );
+}
+
+export function Blank({ label, value, width }: { label: string; value?: string; width: string }) {
+  return (
+    <View style={{ width, paddingRight: 10, marginTop: 5 }}>
+      <Text style={{ borderBottomWidth: 0.8, minHeight: 12, paddingTop: 1 }}>{value || ' '}</Text>
+      <Text style={styles.small}>{label}</Text>
+    </View>
+  );
+}
+
+export function Signatures({ plan }: { plan: Plan }) {
+  return (
+    <View wrap={false}>
+      <Text style={styles.heading}>Names and signatures</Text>
+      <View style={[styles.row, { flexWrap: 'wrap' }]}>
+        <Blank width="50%" label="Planned by, name and signature" value={plan.people.planner} />
+        <Blank width="50%" label="Engineer or appointed competent person, name and signature" value={plan.people.checker} />
+        <Blank width="25%" label="Date and time" />
+        <Blank width="25%" label="Wind now" />
+        <Blank width="25%" label="One caller" value={plan.people.caller} />
+        <Blank width="25%" label="Operator" value={plan.people.operator} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,130 @@
+import { Document, Text, View } from '@react-pdf/renderer';
+import { elevationScene } from '@/core/drawing/elevation-scene';
+import { planScene } from '@/core/drawing/plan-scene';
+import type { Check } from '@/core/plan/check';
+import { describe } from '@/core/plan/describe';
+import { evaluate, pickContext } from '@/core/plan/evaluate';
+import { worstOutrigger } from '@/core/plan/evaluate/stand';
+import { Missing } from '@/core/plan/missing';
+import type { Pick, Plan } from '@/core/plan/schema';
+import { cornerName } from '@/core/cranes/outriggers.calc';
+import { formatQuantity, type QuantityKind } from '@/core/units';
+import { worstFirst } from '@/core/plan/worst-first';
+import { DrawingOnPaper } from './drawing';
+import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+
+const UNKNOWN = 'NOT KNOWN';
+
+interface Entry {
+  label: string;
+  value: string;
+  strong?: boolean;
+}
+
+/** The figures of one pick, in the order a lift leader reads them. */
+function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entry[]; crane: Entry[]; rigging: Entry[] } {
+  const show = (value: number | null, kind: QuantityKind) => (value === null ? UNKNOWN : formatQuantity(value, kind, plan.job.units));
+  const { crane, stand, weight, hanging, path, gross } = pickContext(plan, pick);
+  const chart = checks.find((check) => check.finding.code === 'lift.chart');
+  const wind = checks.find((check) => check.finding.code === 'lift.wind');
+  const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
+  const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
+  const ground = path instanceof Missing || gross instanceof Missing ? null : worstOutrigger(crane, stand, pick.boom, path, gross.mass);
+  const load: Entry[] = [
+    ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
+    { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
+    { label: 'Balance point from the left end', value: weight instanceof Missing ? UNKNOWN : show(weight.cg.x, 'length') },
+  ];
+  const corner = ground === null || ground instanceof Missing ? UNKNOWN : 'tipsAtDeg' in ground ? 'TIPS' : `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`;
+  const craneLines: Entry[] = [
+    { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
+    { label: 'Boom', value: show(pick.boom, 'length') },
+    { label: 'Radius, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
+    { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
+    { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
+    { label: 'Chart read', value: plan.job.chartRule === 'step' ? 'next longer radius, lower boom' : 'straight line between cells' },
+    { label: 'Worst outrigger', value: corner },
+    { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
+  ];
+  const rigging: Entry[] = [
+    { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
+    { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
+    { label: 'Tension, left and right', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
+    { label: 'Leg angles from the horizontal', value: hung ? `${show(hung.angleDeg[0], 'angle')}, ${show(hung.angleDeg[1], 'angle')}` : UNKNOWN },
+    { label: 'Rating of one leg', value: show(pick.slingRating, 'mass') },
+    { label: 'Tilt while hanging', value: hung ? show(hung.tiltDeg, 'angle') : UNKNOWN },
+  ];
+  return { load, crane: craneLines, rigging };
+}
+
+export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; paper: Paper }) {
+  const { plan } = head;
+  const { checks, replay } = evaluate(plan);
+  const piece = plan.pieces.find((one) => one.id === pick.piece)!;
+  const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
+  const { load, crane, rigging } = figures(plan, pick, checks);
+  const mine = worstFirst(checks.filter((check) => check.station !== 'runSheet' || check.verdict !== 'clear'));
+  const bad = mine.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
+  const block = (title: string, entries: Entry[]) => (
+    <View>
+      <Text style={styles.heading}>{title}</Text>
+      {entries.map((entry) => (
+        <Line2 key={entry.label} {...entry} />
+      ))}
+    </View>
+  );
+  return (
+    <Document title={`Pick card ${piece.mark}, ${plan.job.name}`} creator="Keen Trestle">
+      <SheetPage paper={paper} title={`Pick card · ${piece.mark}`} head={head}>
+        {bad.length > 0 && (
+          <View style={{ borderWidth: 2.5, padding: 4, marginTop: 5 }}>
+            <Text style={{ fontSize: 11, fontWeight: 700 }}>
+              {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Not known is not clear.'}
+            </Text>
+            {bad.slice(0, 4).map((check, i) => (
+              <Text key={i}>
+                {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
+              </Text>
+            ))}
+            {bad.length > 4 && <Text>and {bad.length - 4} more below.</Text>}
+          </View>
+        )}
+        <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
+          <View style={[styles.box, { width: '50%' }]}>
+            <DrawingOnPaper drawing={planScene(plan, at)} width={262} height={168} />
+          </View>
+          <View style={[styles.box, { width: '50%' }]}>
+            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam')} width={262} height={168} />
+          </View>
+        </View>
+        <View style={[styles.row, { gap: 12 }]}>
+          <View style={{ width: '33%' }}>{block('Load', load)}</View>
+          <View style={{ width: '35%' }}>{block('Crane', crane)}</View>
+          <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
+        </View>
+        <Text style={styles.heading}>Checks, worst first</Text>
+        {mine.map((check, i) => (
+          <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>
+            <View style={{ width: 13, paddingTop: 1 }}>
+              <Mark verdict={check.verdict} />
+            </View>
+            <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>{check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}</Text>
+            <Text style={{ flex: 1, paddingRight: 6 }}>{describe(check, plan.job.units)}</Text>
+            <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>{check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}</Text>
+          </View>
+        ))}
+        <View wrap={false}>
+          <Text style={styles.heading}>Before the hook goes up</Text>
+          <Text>One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is over the figure above.</Text>
+          <View style={[styles.row, { flexWrap: 'wrap' }]}>
+            <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
+            <Blank width="25%" label="Tag lines held by" />
+            <Blank width="25%" label="Exclusion set by" />
+            <Blank width="25%" label="Hook weight read" />
+          </View>
+        </View>
+        <Signatures plan={plan} />
+      </SheetPage>
+    </Document>
+  );
+}
