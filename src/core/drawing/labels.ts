@@ -15,7 +15,14 @@ export interface PlacedLabel extends Box {
   baseline: number;
 }
 
-const GAP = 8;
+/** Sizes of the words in the units of the view: pixels on a screen, points on paper. */
+export interface LabelMetrics {
+  height: number;
+  largeHeight: number;
+  gap: number;
+  widthOf: (text: string, bold: boolean, large: boolean) => number;
+}
+
 const LABEL_COST = 6;
 const OUTSIDE_COST = 4;
 const LATER_SIDE_COST = 40;
@@ -23,23 +30,23 @@ const LATER_SIDE_COST = 40;
 const overlapArea = (a: Box, b: Box): number =>
   Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
 
-function boxAt(point: Vec, side: Side, width: number, height: number): Box {
+function boxAt(point: Vec, side: Side, width: number, height: number, gap: number): Box {
   switch (side) {
     case 'right':
-      return { x: point.x + GAP, y: point.y - height / 2, width, height };
+      return { x: point.x + gap, y: point.y - height / 2, width, height };
     case 'left':
-      return { x: point.x - GAP - width, y: point.y - height / 2, width, height };
+      return { x: point.x - gap - width, y: point.y - height / 2, width, height };
     case 'above':
-      return { x: point.x - width / 2, y: point.y - GAP - height, width, height };
+      return { x: point.x - width / 2, y: point.y - gap - height, width, height };
     case 'below':
-      return { x: point.x - width / 2, y: point.y + GAP, width, height };
+      return { x: point.x - width / 2, y: point.y + gap, width, height };
     case 'centre':
       return { x: point.x - width / 2, y: point.y - height / 2, width, height };
   }
 }
 
 /** What a label must not cover besides other labels: dimension figures and their lines, and dots. */
-function markBoxes(shape: Shape, view: View, widthOf: (text: string, bold: boolean, large: boolean) => number): Box[] {
+function markBoxes(shape: Shape, view: View, { widthOf, height }: LabelMetrics): Box[] {
   if (shape.shape === 'dot') {
     const at = toScreen(view, shape.centre);
     return [{ x: at.x - shape.size - 2, y: at.y - shape.size - 2, width: 2 * shape.size + 4, height: 2 * shape.size + 4 }];
@@ -49,7 +56,7 @@ function markBoxes(shape: Shape, view: View, widthOf: (text: string, bold: boole
   if (!line) return [];
   const width = widthOf(shape.text, true, false);
   const { text, from, to } = line;
-  const words: Box = { x: line.upright ? text.x - width : text.x - width / 2, y: text.y - 12, width, height: 15 };
+  const words: Box = { x: line.upright ? text.x - width : text.x - width / 2, y: text.y - height * 0.86, width, height: height * 1.07 };
   const rule: Box = { x: Math.min(from.x, to.x) - 3, y: Math.min(from.y, to.y) - 3, width: Math.abs(from.x - to.x) + 6, height: Math.abs(from.y - to.y) + 6 };
   return [words, rule];
 }
@@ -79,7 +86,7 @@ export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, vie
 }
 
 /** Each label on the side where it covers least of the other labels and of the solid shapes; the first in the list chooses first. */
-export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text: string, bold: boolean, large: boolean) => number, reserved: readonly Box[] = []): PlacedLabel[] {
+export function placeLabels(shapes: readonly Shape[], view: View, metrics: LabelMetrics, reserved: readonly Box[] = []): PlacedLabel[] {
   const solids = shapes.flatMap((shape): Box[] => {
     if (!('solid' in shape) || !shape.solid) return [];
     const points = shape.shape === 'polygon' || shape.shape === 'line' ? shape.points.map((p) => toScreen(view, p)) : [];
@@ -88,17 +95,17 @@ export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text
     const ys = points.map((p) => p.y);
     return [{ x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }];
   });
-  const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, widthOf))];
+  const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, metrics))];
   const placed: PlacedLabel[] = [];
   const frame: Box = { x: 2, y: 2, width: view.width - 4, height: view.height - 4 };
   for (const label of shapes) {
     if (label.shape !== 'label') continue;
-    const height = label.large ? 17 : 14;
-    const width = widthOf(label.text, label.bold ?? false, label.large ?? false);
+    const height = label.large ? metrics.largeHeight : metrics.height;
+    const width = metrics.widthOf(label.text, label.bold ?? false, label.large ?? false);
     const point = toScreen(view, label.at);
     let best: { box: Box; cost: number } | null = null;
     label.sides.forEach((side, rank) => {
-      const box = boxAt(point, side, width, height);
+      const box = boxAt(point, side, width, height, metrics.gap);
       const outside = width * height - overlapArea(box, frame);
       const cost =
         rank * LATER_SIDE_COST +
@@ -108,7 +115,7 @@ export function placeLabels(shapes: readonly Shape[], view: View, widthOf: (text
       if (best === null || cost < best.cost) best = { box, cost };
     });
     const chosen = best as { box: Box; cost: number } | null;
-    if (chosen) placed.push({ ...chosen.box, label, baseline: chosen.box.y + height - 3.5 });
+    if (chosen) placed.push({ ...chosen.box, label, baseline: chosen.box.y + height * 0.76 });
   }
   return placed;
 }

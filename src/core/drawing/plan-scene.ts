@@ -167,10 +167,10 @@ function measureShapes(plan: Plan, pose: Pose): Shape[] {
   const last = path.stations[path.stations.length - 1]!;
   for (const station of [first, last]) {
     const isWorst = worst !== null && Math.abs(station.radius - worst.radius) < 1e-6;
-    const at = add(stand.at, scale(sub(station.hook, stand.at), 0.56));
+    const at = add(stand.at, scale(sub(station.hook, stand.at), isWorst ? 0.6 : 0.46));
     if (station === first || !pose.craneThere || pose.hook?.station !== station)
       shapes.push({ shape: 'line', points: [stand.at, station.hook], style: { stroke: isWorst ? 'steel' : 'pencil', width: 1, dash: 'dash' } });
-    shapes.push({ shape: 'label', at, text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`, ink: isWorst ? 'steel' : 'ink', bold: isWorst, large: isWorst, sides: ['right', 'left', 'above', 'below'] });
+    shapes.push({ shape: 'label', at, text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`, ink: isWorst ? 'steel' : 'ink', bold: isWorst, large: isWorst, sides: isWorst ? ['right', 'left', 'above', 'below'] : ['above', 'right', 'below', 'left'] });
   }
   return shapes;
 }

@@ -28,14 +28,14 @@ const widthOf = (text: string, bold: boolean): number => text.length * (bold ? 3
 /** The board's own drawing on paper. */
 export function DrawingOnPaper({ drawing, width, height }: { drawing: Drawing; width: number; height: number }) {
   const view = fit(drawing.extent, width, height, { top: 12, right: 12, bottom: 12, left: 16 });
-  const labels = placeLabels(drawing.shapes, view, widthOf);
+  const labels = placeLabels(drawing.shapes, view, { height: 8.4, largeHeight: 8.4, gap: 4, widthOf });
   return (
     <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
       {drawing.shapes.map((shape, i) => (
         <ShapeOnPaper key={i} shape={shape} view={view} />
       ))}
       {labels.map((placed, i) => (
-        <Text key={i} x={placed.x} y={placed.baseline - 3} style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: placed.label.bold ? 700 : 400 }} fill={placed.label.ink === 'pencil' ? '#444444' : '#000000'}>
+        <Text key={i} x={placed.x} y={placed.baseline} style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: placed.label.bold ? 700 : 400 }} fill={placed.label.ink === 'pencil' ? '#444444' : '#000000'}>
           {placed.label.text}
         </Text>
       ))}

@@ -18,7 +18,7 @@ export const styles = StyleSheet.create({
   box: { borderWidth: 1, borderColor: '#000' },
   row: { flexDirection: 'row' },
   heading: { fontSize: 9.2, fontWeight: 700, borderBottomWidth: 1, borderColor: '#000', marginTop: 7, marginBottom: 2, paddingBottom: 1 },
-  foot: { position: 'absolute', left: 30, right: 30, bottom: 22 },
+  foot: { position: 'absolute', left: 30, right: 30, bottom: 20, height: 40 },
 });
 
 export interface SheetHead {
@@ -52,7 +52,9 @@ export function SheetPage({ paper, title, head, children }: { paper: Paper; titl
       {children}
       <View style={styles.foot} fixed>
         <Text style={{ fontSize: 7.2, fontWeight: 700, borderTopWidth: 1, paddingTop: 3 }}>{CAUTION}</Text>
-        <Text style={[styles.small, { textAlign: 'right' }]} render={({ pageNumber, totalPages }) => `Keen Trestle · page ${pageNumber} of ${totalPages}`} />
+        <Text style={[styles.small, { textAlign: 'right' }]}>
+          Keen Trestle · {title} · revision {revision}
+        </Text>
       </View>
     </Page>
   );

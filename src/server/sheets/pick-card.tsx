@@ -13,6 +13,9 @@ import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
 
+/** Checks told in full, so that a card with nothing wrong stays one page. */
+const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
+
 const UNKNOWN = 'NOT KNOWN';
 
 interface Entry {
@@ -52,7 +55,7 @@ function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entr
     { label: 'Tension, left and right', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
     { label: 'Leg angles from the horizontal', value: hung ? `${show(hung.angleDeg[0], 'angle')}, ${show(hung.angleDeg[1], 'angle')}` : UNKNOWN },
     { label: 'Rating of one leg', value: show(pick.slingRating, 'mass') },
-    { label: 'Tilt while hanging', value: hung ? show(hung.tiltDeg, 'angle') : UNKNOWN },
+    { label: 'Tilt while hanging', value: hung ? `${show(Math.abs(hung.tiltDeg), 'angle')} low at the ${hung.tiltDeg > 0 ? 'left' : 'right'}` : UNKNOWN },
   ];
   return { load, crane: craneLines, rigging };
 }
@@ -64,6 +67,10 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
   const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
   const { load, crane, rigging } = figures(plan, pick, checks);
   const mine = worstFirst(checks.filter((check) => check.station !== 'runSheet' || check.verdict !== 'clear'));
+  // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
+  const told = mine.filter((check, i) => check.verdict !== 'clear' || i < TOLD[paper]);
+  const rest = mine.slice(told.length);
+  const nextRatio = rest.find((check) => check.ratio !== null && check.quantity !== 'count')?.ratio ?? null;
   const bad = mine.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
   const block = (title: string, entries: Entry[]) => (
     <View>
@@ -91,10 +98,10 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
         )}
         <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={planScene(plan, at)} width={262} height={168} />
+            <DrawingOnPaper drawing={planScene(plan, at)} width={262} height={200} />
           </View>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam')} width={262} height={168} />
+            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam')} width={262} height={200} />
           </View>
         </View>
         <View style={[styles.row, { gap: 12 }]}>
@@ -103,7 +110,7 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
           <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
         </View>
         <Text style={styles.heading}>Checks, worst first</Text>
-        {mine.map((check, i) => (
+        {told.map((check, i) => (
           <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>
             <View style={{ width: 13, paddingTop: 1 }}>
               <Mark verdict={check.verdict} />
@@ -113,6 +120,11 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
             <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>{check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}</Text>
           </View>
         ))}
+        {rest.length > 0 && (
+          <Text style={styles.small}>
+            and {rest.length} more, all clear{nextRatio === null ? '' : `, none over ${nextRatio.toFixed(2)}`}; every one stands in the plan of this revision.
+          </Text>
+        )}
         <View wrap={false}>
           <Text style={styles.heading}>Before the hook goes up</Text>
           <Text>One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is over the figure above.</Text>

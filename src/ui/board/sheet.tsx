@@ -36,6 +36,7 @@ interface SheetProps {
   tools?: ReactNode;
 }
 
+const SCREEN_LABELS = { height: 14, largeHeight: 17, gap: 8, widthOf: labelWidth };
 const FIRST = { width: 785, height: 320 };
 /** Fitting again is worth it once the drawing has grown this far past the frame it was fitted to. */
 const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) => Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
@@ -127,7 +128,7 @@ export function Sheet(props: SheetProps) {
     onNudge(chosen, { x: step.x * size, y: step.y * size });
   };
 
-  const labels = useMemo(() => placeLabels(drawing.shapes, view, labelWidth, [{ x: 0, y: 0, width: 230, height: 28 }, { x: view.width - 150, y: 0, width: 150, height: 30 }]), [drawing.shapes, view]);
+  const labels = useMemo(() => placeLabels(drawing.shapes, view, SCREEN_LABELS, [{ x: 0, y: 0, width: 230, height: 28 }, { x: view.width - 150, y: 0, width: 150, height: 30 }]), [drawing.shapes, view]);
   const grab = chosen && draggable(chosen);
   return (
     <section ref={frame} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-board" aria-label={name}>

@@ -26,13 +26,17 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const { pick, piece, crane, path, weight, hanging } = picked;
   const lift = moveFor(plan, 'pick.lift', pick.id);
   const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({ id, subject: piece.mark, station: 'gear', move: lift, calc: calc.id, source: sourced(calc.source.text, rules, ...keys) });
-  const checks: Check[] = [chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution'))];
+  const chart = chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution'));
+  // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
+  if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
+    const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
+    return chart.verdict === 'missing' ? [chart, short] : [short];
+  }
+  const checks: Check[] = [chart];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
     const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
     return [...checks, missingCheck(at('lift.headRoom', headRoom), 'length', `Head room cannot be worked out. ${why}`), missingCheck(at('lift.boomGap', craneBoom), 'length', `The gap to the boom cannot be worked out. ${why}`)];
   }
-  const reaching = path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null);
-  if (!reaching) return [...checks, flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, [])];
   const travel = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
   checks.push(
     headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),

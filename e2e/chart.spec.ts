@@ -1,0 +1,64 @@
+import type { Page } from '@playwright/test';
+import { check, count, expect, planOf, saved, station, test } from './job';
+
+const dialog = (page: Page) => page.getByRole('dialog', { name: /Chart of/ });
+
+async function openChart(page: Page) {
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+}
+
+test('a pasted chart is read, used, and undone as one step', async ({ page, job, request }) => {
+  await openChart(page);
+  await page.getByLabel('Table, as').fill('radius m;10;15;20\n4;12,5;11;9\n8;8,2;7,9;7\n12;;5,1;4,6');
+  await dialog(page).getByRole('combobox', { name: 'Capacities are in' }).click();
+  await page.getByRole('option', { name: /metric tonne/ }).click();
+  await expect(dialog(page)).toContainText('3 radii, 3 booms read.');
+  await page.getByRole('button', { name: 'Use this chart' }).click();
+  await expect(check(page, 'lift.chart')).toContainText('5 100 kg');
+  await saved(page);
+  expect((await planOf(request, job)).cranes[0]!.chart!.capacity[2]).toEqual([null, 5100, 4600]);
+  await page.keyboard.press('Control+z');
+  await expect(check(page, 'lift.chart')).toContainText('1 500 kg');
+});
+
+test('text in a cell, a hole and a bare ton are each named with the remedy, and nothing changes', async ({ page, job, request }) => {
+  await openChart(page);
+  const text = page.getByLabel('Table, as');
+  await text.fill('m / kg,10,15\n4,9000,8000\n8,abc,7000');
+  await expect(dialog(page)).toContainText('Row 3, column 2');
+  await expect(dialog(page)).toContainText('“abc” at radius 8, boom 10 is not a capacity');
+  await expect(page.getByRole('button', { name: 'Use this chart' })).toBeDisabled();
+  await text.fill('m / kg,10,15\n4,9000,8000\n8,,7000\n12,3000,2900');
+  await expect(dialog(page)).toContainText('Radius 8, boom 10 is blank between two figures');
+  await expect(page.getByRole('button', { name: 'Use this chart' })).toBeEnabled();
+  await text.fill('ft / tons,30,50\n10,9,8');
+  await expect(dialog(page)).toContainText('Which?');
+  await expect(page.getByRole('button', { name: 'Use this chart' })).toBeDisabled();
+  await page.getByRole('button', { name: /short ton, 2000 lb/ }).click();
+  await expect(page.getByRole('button', { name: 'Use this chart' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Close' }).click();
+  expect((await planOf(request, job)).cranes[0]!.chart!.radii).toHaveLength(13);
+});
+
+test('a CSV file is imported', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await openChart(page);
+  await page.locator('input[type=file]').setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('\ufeffradius m / capacity kg,12,16\r\n3,9000,8000\r\n14,2000,1800\r\n') });
+  await page.getByRole('button', { name: 'Use this chart' }).click();
+  await expect(page.getByText('chart.csv')).toBeVisible();
+  await expect(check(page, 'lift.chart')).toContainText('1 800 kg');
+});
+
+test('a cell is typed in; emptied it is a blank and the pick off the chart', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Gear');
+  const cell = page.getByRole('textbox', { name: 'Capacity at radius 12.0, boom 15.0' });
+  await cell.fill('1100');
+  await expect(check(page, 'lift.chart')).toHaveAttribute('data-verdict', 'stop');
+  await cell.fill('twelve');
+  await expect(page.getByRole('alert').filter({ hasText: 'boom 15.00 m: “twelve”' })).toBeVisible();
+  await cell.fill('');
+  await expect(check(page, 'lift.offChart')).toContainText('blank at radius 12 m, boom 15 m');
+  await expect(count(page, 'stop')).toContainText('1');
+});

@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { check, count, expect, field, move, openJob, saved, station, test } from './job';
+
+const accessible = async (page: Page) => {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).slice(0, 4).join(' | ')}`)).toEqual([]);
+};
+
+test('the jobs table shows the demo and how it stands', async ({ page }) => {
+  await page.goto('/');
+  const row = page.getByRole('row').filter({ has: page.locator('a[href="/jobs/demo-luggage-hall"]') });
+  await expect(row).toContainText('Wrenholm ferry terminal');
+  await expect(row).toContainText('clear');
+  await row.getByRole('link').click();
+  await expect(page.getByRole('heading', { name: 'Move 7 · Lift, swing, over' })).toBeVisible();
+});
+
+test('from “New job” to a pick with everything known', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New job' });
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Give the job a name.');
+  await dialog.getByLabel('Name').fill('Ticket office lintel');
+  await dialog.getByLabel('Place').fill('Wrenholm ferry terminal');
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(count(page, 'missing')).not.toContainText(/^0/);
+  await expect(count(page, 'stop')).toContainText('0');
+  await station(page, 'Picks');
+  await field(page, 'Rating of one leg').fill('1 t');
+  await field(page, 'Slings and shackles weigh').fill('30');
+  await expect(check(page, 'rigging.tension')).toHaveAttribute('data-verdict', 'clear');
+  await saved(page);
+});
+
+test('no such job is said plainly', async ({ page }) => {
+  const response = await page.goto('/jobs/none');
+  expect(response?.status()).toBe(404);
+  await expect(page.getByRole('heading')).toContainText('no such page');
+});
+
+test('nothing is asked of any other host', async ({ page, job }) => {
+  const asked = new Set<string>();
+  page.on('request', (request) => {
+    const { protocol, host } = new URL(request.url());
+    if (protocol.startsWith('http')) asked.add(host);
+  });
+  await openJob(page, job);
+  await page.goto('/');
+  expect([...asked]).toEqual(['localhost:4312']);
+});
+
+test('every screen passes the accessibility checks', async ({ page, job }) => {
+  test.setTimeout(90_000);
+  expect(job).toBeTruthy();
+  for (const name of ['Measure', 'Steel', 'Gear', 'Picks', 'Run sheet']) {
+    await station(page, name);
+    await accessible(page);
+  }
+  await move(page, 'm10').click();
+  await field(page, 'Bolts put in').fill('1');
+  await move(page, 'm11').click();
+  await check(page, 'release.bolts').getByRole('button').click();
+  await accessible(page);
+  await page.keyboard.press('r');
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await page.goto('/');
+  await accessible(page);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await accessible(page);
+});
+
+test('at tablet width nothing is pushed off the screen, and a phone can read the moves', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  for (const [width, height] of [[1024, 768], [390, 844]] as const) {
+    await page.setViewportSize({ width, height });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  }
+  await expect(page.getByRole('button', { name: /Move 7:/ })).toBeVisible();
+});

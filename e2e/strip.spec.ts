@@ -1,0 +1,74 @@
+import { check, count, expect, field, move, saved, test } from './job';
+
+test('the arrow keys step the moment, and the board and the words follow', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: /Move 8 · Land/ })).toBeVisible();
+  await expect(page.getByText('TB1 landed, hook still holding, 0 + 0 bolts')).toBeVisible();
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('heading', { name: 'Before work' })).toBeVisible();
+  await expect(page.getByText('No bearing is ready')).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(page.getByText(/TB1 set: P1 4\.91 kN, P2 5\.08 kN, tightened/)).toBeVisible();
+});
+
+test('reordering into a bad order stops the right move, with its reason', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm2').click();
+  for (let i = 0; i < 6; i += 1) await page.getByRole('button', { name: 'Later' }).click();
+  await expect(move(page, 'm8')).toHaveAttribute('data-verdict', 'stop');
+  await expect(count(page, 'stop')).toContainText('1');
+  await move(page, 'm8').click();
+  await expect(check(page, 'move.order')).toContainText('Too early: not yet done is that P2 is ready.');
+});
+
+test('a card is dragged to its new place', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  const from = (await move(page, 'm11').boundingBox())!;
+  const to = (await move(page, 'm9').boundingBox())!;
+  await page.mouse.move(from.x + 30, from.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y + 40, { steps: 5 });
+  await page.mouse.move(to.x + 20, to.y + 40, { steps: 8 });
+  await page.mouse.up();
+  await expect(move(page, 'm11')).toHaveAttribute('data-verdict', 'stop');
+  await expect(check(page, 'release.bolts')).toContainText('no bolt at P1 and no bolt at P2');
+});
+
+test('a card is moved from the keyboard alone', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm13').focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('ArrowLeft');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('Space');
+  await expect(move(page, 'm13')).toHaveAttribute('data-verdict', 'stop');
+});
+
+test('one bolt at P2 stops the hook; a second lets it go', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm10').click();
+  await field(page, 'Bolts put in').fill('1');
+  await expect(move(page, 'm11')).toHaveAttribute('data-verdict', 'stop');
+  await move(page, 'm11').click();
+  await expect(check(page, 'release.bolts')).toContainText('one bolt at P2. 2 an end are needed.');
+  await move(page, 'm10').click();
+  await field(page, 'Bolts put in').fill('2');
+  await expect(move(page, 'm11')).toHaveAttribute('data-verdict', 'clear');
+});
+
+test('moves are added, noted and removed; a plan that never lets go is not finished', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
+  await page.getByRole('menuitem', { name: /in your own words/ }).click();
+  await field(page, 'What is done').fill('Clear the hall');
+  await expect(page.getByRole('button', { name: /Move 8: Clear the hall/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove move 8' }).click();
+  await expect(page.locator('[data-move]')).toHaveCount(14);
+  await move(page, 'm11').click();
+  await page.getByRole('button', { name: 'Remove move 11' }).click();
+  await page.keyboard.press('Home');
+  await expect(check(page, 'moves.complete')).toHaveAttribute('data-verdict', 'missing');
+  await saved(page);
+});

@@ -1,0 +1,25 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 4312;
+
+/** The real interface in Debian's Chromium, on the built app and a database of its own (npm run test:e2e sets it up). */
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json', { outputFile: process.env.KEEN_TRESTLE_E2E_JSON ?? 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'UTC',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: { command: `npx --no-install next start --hostname 127.0.0.1 --port ${port}`, url: `http://localhost:${port}/api/openapi.json`, reuseExistingServer: false, timeout: 60_000 },
+});

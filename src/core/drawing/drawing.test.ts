@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { demoPlan } from '../../../tests/demo-plan';
+import { surveyPlan } from '../plan/survey';
+import { newPlan } from '../plan/new-plan';
+import { placeLabels } from './labels';
+import { fit, panned, snap, toScreen, toSite, zoomAbout, type View } from './view';
+
+const view: View = { scale: 20, centre: { x: 3, y: -2 }, width: 800, height: 300 };
+const point = fc.record({ x: fc.double({ min: -50, max: 50, noNaN: true }), y: fc.double({ min: -50, max: 50, noNaN: true }) });
+
+describe('view', () => {
+  test('screen and site are each other’s inverse, up is up', () => {
+    fc.assert(fc.property(point, (p) => {
+      const back = toSite(view, toScreen(view, p));
+      expect(back.x).toBeCloseTo(p.x, 9);
+      expect(back.y).toBeCloseTo(p.y, 9);
+    }));
+    expect(toScreen(view, { x: 0, y: 1 }).y).toBeLessThan(toScreen(view, { x: 0, y: 0 }).y);
+  });
+  test('zooming keeps the point under the pointer', () => {
+    fc.assert(fc.property(point, fc.double({ min: 0.5, max: 2, noNaN: true }), (p, factor) => {
+      const at = toScreen(view, p);
+      const moved = toScreen(zoomAbout(view, at, factor), p);
+      expect(moved.x).toBeCloseTo(at.x, 6);
+      expect(moved.y).toBeCloseTo(at.y, 6);
+    }));
+  });
+  test('a pan moves what is seen with the pointer', () => {
+    const before = toScreen(view, { x: 1, y: 1 });
+    const after = toScreen(panned(view, 30, -12), { x: 1, y: 1 });
+    expect([after.x - before.x, after.y - before.y]).toEqual([expect.closeTo(30, 9), expect.closeTo(-12, 9)]);
+  });
+  test('a fitted extent lies inside the frame', () => {
+    const extent = { min: { x: -7, y: 1 }, max: { x: 22, y: 9 } };
+    const fitted = fit(extent, 640, 300);
+    for (const corner of [extent.min, extent.max]) {
+      const at = toScreen(fitted, corner);
+      expect(at.x).toBeGreaterThanOrEqual(15.9);
+      expect(at.x).toBeLessThanOrEqual(624.1);
+      expect(at.y).toBeGreaterThanOrEqual(33.9);
+      expect(at.y).toBeLessThanOrEqual(284.1);
+    }
+  });
+  test('snapping leaves no dust', () => expect(snap(1.2300000001, 0.05)).toBe(1.25));
+});
+
+describe('scenes', () => {
+  test('every moment of the demo draws, both ways round, with finite coordinates', () => {
+    const plan = demoPlan();
+    for (let cursor = -1; cursor < plan.moves.length; cursor += 1)
+      for (const look of ['beam', 'boom'] as const) {
+        const { above, side } = surveyPlan(plan, cursor, look);
+        expect(JSON.stringify([above, side])).not.toContain('null');
+        expect(above.shapes.length).toBeGreaterThan(20);
+        expect(side.shapes.length).toBeGreaterThan(15);
+      }
+  });
+  test('the piece is drawn as deep as it is, where the plan sets it', () => {
+    const { side } = surveyPlan(demoPlan(), 8, 'beam');
+    const piece = side.shapes.find((shape) => shape.shape === 'polygon' && shape.of?.kind === 'piece');
+    const ys = piece?.shape === 'polygon' ? piece.points.map((p) => p.y) : [];
+    expect(Math.min(...ys)).toBeCloseTo(3.6, 9);
+    expect(Math.max(...ys)).toBeCloseTo(3.6 + 0.5331, 3);
+  });
+  test('a new plan with nothing known still draws', () => {
+    const plan = newPlan({ name: 'N', place: '', units: 'metric', ruleSet: 'eu-ls' });
+    plan.pieces[0]!.section = 'nothing';
+    plan.pieces[0]!.seat.leftBearing = null;
+    expect(() => surveyPlan(plan, 6, 'boom')).not.toThrow();
+  });
+  test('labels of the demo stay apart', () => {
+    const { above } = surveyPlan(demoPlan(), 6, 'beam');
+    const fitted = fit(above.extent, 785, 310);
+    const placed = placeLabels(above.shapes, fitted, { height: 14, largeHeight: 17, gap: 8, widthOf: (text) => text.length * 6.2 });
+    const overlaps = placed.flatMap((a, i) => placed.slice(i + 1).filter((b) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height).map((b) => `${a.label.text} / ${b.label.text}`));
+    expect(overlaps).toEqual([]);
+  });
+});

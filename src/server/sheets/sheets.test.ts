@@ -1,0 +1,58 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoPlan } from '../../../tests/demo-plan';
+import type { Plan } from '@/core/plan/schema';
+import { renderSheet, type SheetName } from './render';
+import type { Paper } from './parts';
+
+/** The words on the paper, as a reader gets them: by extracting them from the PDF. */
+async function wordsOf(name: SheetName, plan: Plan, paper: Paper = 'A4'): Promise<{ text: string; info: string }> {
+  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, paper);
+  const file = join(mkdtempSync(join(tmpdir(), 'sheet-')), 'sheet.pdf');
+  writeFileSync(file, pdf!);
+  const run = (command: string, args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
+  return { text: run('pdftotext', ['-layout', file, '-']).replace(/[\s\u00a0]+/g, ' '), info: run('pdfinfo', [file]) };
+}
+
+const caution = 'Temporary works and lifts can kill. This sheet computes and records; it does not approve.';
+
+describe.each(['A4', 'LETTER'] as const)('on %s', (paper) => {
+  test('the pick card is one page with its figures, the caution and room to sign', async () => {
+    const { text, info } = await wordsOf('pick-card', demoPlan(), paper);
+    expect(info).toMatch(/Pages:\s+1\n/);
+    expect(info).toMatch(paper === 'A4' ? /595\.\d+ x 841/ : /612 x 792/);
+    for (const words of ['Pick card · TB1', 'Revision 7', '1 187 kg', '10.23 m', '1 500 kg', '79.1 %', 'next longer radius', '47.3°', '4.9 m/s', caution, 'Engineer or appointed competent person']) expect(text).toContain(words);
+  });
+  test('the run sheet has every move in order, the caution and room to sign', async () => {
+    const { text } = await wordsOf('run-sheet', demoPlan(), paper);
+    const places = ['P1 ready', 'Crane to S1', 'Sling TB1', 'Lift, swing, over', 'Land on P1, P2', 'Let the hook go', 'Crane leaves S1'].map((words) => text.indexOf(words));
+    expect(Math.min(...places)).toBeGreaterThan(0);
+    expect([...places].sort((a, b) => a - b)).toEqual(places);
+    expect(text).toContain(caution);
+    expect(text).toContain('Engineer or appointed competent person');
+  });
+});
+
+test('a stop stands at the head of the card in words, and on its move in the run sheet', async () => {
+  const plan = demoPlan();
+  const bolt = plan.moves.find((move) => move.id === 'm10');
+  if (bolt?.kind === 'end.bolt') bolt.bolts = 1;
+  plan.picks[0]!.slingRating = null;
+  const card = (await wordsOf('pick-card', plan)).text;
+  expect(card).toContain('STOP. Do not lift on this card.');
+  expect(card).toContain('MISSING: What is one sling leg rated for?');
+  expect(card).toContain('NOT KNOWN');
+  expect((await wordsOf('run-sheet', plan)).text).toContain('STOP: The hook would let go with one bolt at P2.');
+});
+
+test('US units print in feet, inches and pounds, and no glyph is lost', async () => {
+  const plan = demoPlan();
+  plan.job.units = 'us';
+  plan.job.place = 'glyphs ≤ ≥ ² ⁴ √ → − × Δ σ φ';
+  const { text } = await wordsOf('pick-card', plan);
+  expect(text).toContain('glyphs ≤ ≥ ² ⁴ √ → − × Δ σ φ');
+  expect(text).toMatch(/2,617 lb/);
+  expect(text).toMatch(/33' 6 1\d*\/?\d*"|33' \d+/);
+});
