@@ -3,14 +3,19 @@ const shared = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { module: { type: 'es6' }, jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } }],
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { module: { type: 'es6' }, jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } },
+    ],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 };
 
-export default {
+const config = {
   projects: [
     { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/{core,ui,stations}/**/*.test.ts?(x)', '<rootDir>/scripts/**/*.test.ts'] },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/src/{server,app}/**/*.test.ts'] },
   ],
 };
+
+export default config;

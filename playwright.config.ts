@@ -18,8 +18,21 @@ export default defineConfig({
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  webServer: { command: `npx --no-install next start --hostname 127.0.0.1 --port ${port}`, url: `http://localhost:${port}/api/openapi.json`, reuseExistingServer: false, timeout: 60_000 },
+  webServer: {
+    command: `npx --no-install next start --hostname 127.0.0.1 --port ${port}`,
+    url: `http://localhost:${port}/api/openapi.json`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
 });

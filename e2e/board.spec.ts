@@ -78,7 +78,12 @@ test('drawings zoom, pan, fit, measure, stand alone and turn', async ({ page, jo
   await page.getByRole('button', { name: 'Measure on plan' }).click();
   const [a, b] = [await middle(page, 'bearing:p1'), await middle(page, 'bearing:p2')];
   await drag(page, a, { x: b.x - a.x, y: 0 });
-  await expect(page.locator('svg[data-sheet="Plan"]').getByText(/^8\.[78]\d m$/).last()).toBeVisible();
+  await expect(
+    page
+      .locator('svg[data-sheet="Plan"]')
+      .getByText(/^8\.[78]\d\sm$/)
+      .last(),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Measure on plan' }).click();
   await page.getByRole('button', { name: 'Look square to the boom' }).click();
   await expect(page.getByRole('button', { name: 'Look square to the beam' })).toBeVisible();

@@ -44,7 +44,9 @@ test('text in a cell, a hole and a bare ton are each named with the remedy, and 
 test('a CSV file is imported', async ({ page, job }) => {
   expect(job).toBeTruthy();
   await openChart(page);
-  await page.locator('input[type=file]').setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('\ufeffradius m / capacity kg,12,16\r\n3,9000,8000\r\n14,2000,1800\r\n') });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('\ufeffradius m / capacity kg,12,16\r\n3,9000,8000\r\n14,2000,1800\r\n') });
   await page.getByRole('button', { name: 'Use this chart' }).click();
   await expect(page.getByText('chart.csv')).toBeVisible();
   await expect(check(page, 'lift.chart')).toContainText('1 800 kg');

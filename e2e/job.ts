@@ -12,25 +12,29 @@ export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => 
 
 export async function openJob(page: Page, id: string): Promise<void> {
   await page.goto(`/jobs/${id}`);
-  await expect(page.getByRole('status')).toContainText('Saved');
+  await expect(page.locator('[data-saving]')).toContainText('Saved');
 }
 
-export const station = (page: Page, name: string) => page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name: new RegExp(name) }).click();
+export const station = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('button', { name: new RegExp(name) })
+    .click();
 export const field = (page: Page, name: string) => page.getByRole('complementary', { name: 'Workings' }).getByRole('textbox', { name, exact: true });
 export const check = (page: Page, id: string, subject?: string) => page.locator(`[data-check="${id}"]${subject ? `[data-subject="${subject}"]` : ''}`);
 export const count = (page: Page, verdict: string) => page.locator(`[data-count="${verdict}"]`);
 export const move = (page: Page, id: string) => page.locator(`[data-move="${id}"]`);
-export const saved = (page: Page) => expect(page.getByRole('status')).toHaveAttribute('data-saving', 'saved');
+export const saved = (page: Page) => expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
 export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> => (await (await request.get(`/api/jobs/${id}/plan`)).json()) as Plan;
 
 /** A page with a job of its own, made from the demo. A script error anywhere fails the test. */
 export const test = base.extend<{ job: string }>({
-  job: async ({ page, request }, use) => {
+  job: async ({ page, request }, hand) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     const id = await makeJob(request);
     await openJob(page, id);
-    await use(id);
+    await hand(id);
     expect(errors).toEqual([]);
   },
 });

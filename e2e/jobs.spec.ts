@@ -4,7 +4,15 @@ import { check, count, expect, field, move, openJob, saved, station, test } from
 
 const accessible = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).slice(0, 4).join(' | ')}`)).toEqual([]);
+  expect(
+    violations.map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 4)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
 };
 
 test('the jobs table shows the demo and how it stands', async ({ page }) => {
@@ -74,7 +82,10 @@ test('every screen passes the accessibility checks', async ({ page, job }) => {
 
 test('at tablet width nothing is pushed off the screen, and a phone can read the moves', async ({ page, job }) => {
   expect(job).toBeTruthy();
-  for (const [width, height] of [[1024, 768], [390, 844]] as const) {
+  for (const [width, height] of [
+    [1024, 768],
+    [390, 844],
+  ] as const) {
     await page.setViewportSize({ width, height });
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
   }

@@ -26,7 +26,7 @@ test('two tabs cannot overwrite each other silently: take theirs, keep a copy, o
 
   await field(other, 'Left end to pick').fill('1.9');
   await other.getByRole('button', { name: 'Keep mine as a copy' }).click();
-  await expect(other.getByText('(my copy)')).toBeVisible();
+  await expect(other.getByRole('banner')).toContainText('(my copy)');
   expect((await planOf(request, job)).picks[0]!.left).toBe(2.1);
 });
 
@@ -34,7 +34,7 @@ test('with the server away it says so, keeps the work, and saves when it is back
   await station(page, 'Picks');
   await page.route('**/plan', (route) => route.abort());
   await field(page, 'Left end to pick').fill('2.05');
-  await expect(page.getByRole('status')).toContainText('Not saved');
+  await expect(page.locator('[data-saving]')).toContainText('Not saved');
   await page.unroute('**/plan');
   await saved(page);
   expect((await planOf(request, job)).picks[0]!.left).toBe(2.05);
@@ -71,7 +71,8 @@ test('a plan file with an unknown field, of a later version, with a negative wei
 
 test('the sheets open as PDF', async ({ page, job }) => {
   await page.getByRole('button', { name: 'Print' }).click();
-  for (const name of ['Pick card, A4', 'Pick card, Letter', 'Run sheet, A4', 'Run sheet, Letter']) await expect(page.getByRole('menuitem', { name })).toBeVisible();
+  for (const name of ['Pick card, A4', 'Pick card, Letter', 'Run sheet, A4', 'Run sheet, Letter'])
+    await expect(page.getByRole('menuitem', { name })).toBeVisible();
   const [popup] = await Promise.all([page.waitForEvent('popup'), page.getByRole('menuitem', { name: 'Pick card, Letter' }).click()]);
   expect(popup.url()).toContain(`/api/jobs/${job}/sheets/pick-card?paper=letter`);
   for (const sheet of ['pick-card', 'run-sheet'])

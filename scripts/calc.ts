@@ -38,7 +38,10 @@ function main([first, second]: string[]): void {
   const json = readJson(text, second);
   if (!json.ok) return finish({ error: json.error, path: '' }, 2);
   if (!Array.isArray(json.value)) return finish({ error: `${second} is not a JSON array of { id, input }.`, path: '' }, 2);
-  finish((json.value as { id?: unknown; input?: unknown }[]).map((one) => answer(one?.id, one?.input).value), 0);
+  finish(
+    (json.value as { id?: unknown; input?: unknown }[]).map((one) => answer(one?.id, one?.input).value),
+    0,
+  );
 }
 
 main(process.argv.slice(2));

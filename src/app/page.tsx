@@ -12,7 +12,17 @@ export default async function Page() {
   const jobs = await listJobs(database(), actor.owner);
   const rows = jobs.map(({ id, plan, revision, savedAt }): JobRow => {
     const { verdict, counts } = evaluate(plan);
-    return { id, name: plan.job.name, place: plan.job.place, verdict, counts, pieces: plan.pieces.map((piece) => piece.mark), moves: plan.moves.length, revision, savedAt: savedAt.toISOString() };
+    return {
+      id,
+      name: plan.job.name,
+      place: plan.job.place,
+      verdict,
+      counts,
+      pieces: plan.pieces.map((piece) => piece.mark),
+      moves: plan.moves.length,
+      revision,
+      savedAt: savedAt.toISOString(),
+    };
   });
   return <JobsScreen rows={rows} />;
 }

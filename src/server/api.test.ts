@@ -18,7 +18,11 @@ afterAll(() => pool().end());
 
 const host = { host: 'localhost:4310' };
 const request = (method: string, body?: unknown, headers: Record<string, string> = {}) =>
-  new Request('http://localhost:4310/x', { method, headers: { ...host, ...headers }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }) });
+  new Request('http://localhost:4310/x', {
+    method,
+    headers: { ...host, ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
 const at = <P>(params: P) => ({ params: Promise.resolve(params) });
 
 async function problemOf(response: Response, status: number): Promise<{ title: string; detail: string; path?: string; revision?: number }> {
@@ -38,8 +42,12 @@ describe('calculations', () => {
     const response = await calc(request('POST', { length: 60, deltaT: 25, coefficient: 1.2e-5 }), at({ id: 'fit.thermal' }));
     expect(await response.json()).toEqual({ change: expect.closeTo(0.018, 12) as unknown });
   });
-  test('a bad input is a problem with its path', async () => expect(await problemOf(await calc(request('POST', { length: -1, deltaT: 1, coefficient: 1 }), at({ id: 'fit.thermal' })), 422)).toMatchObject({ path: 'length' }));
-  test('an unknown id is not found', async () => expect((await problemOf(await calc(request('POST', {}), at({ id: 'fit.thermol' })), 404)).detail).toContain('fit.thermal'));
+  test('a bad input is a problem with its path', async () =>
+    expect(await problemOf(await calc(request('POST', { length: -1, deltaT: 1, coefficient: 1 }), at({ id: 'fit.thermal' })), 422)).toMatchObject({
+      path: 'length',
+    }));
+  test('an unknown id is not found', async () =>
+    expect((await problemOf(await calc(request('POST', {}), at({ id: 'fit.thermol' })), 404)).detail).toContain('fit.thermal'));
   test('text that is no JSON is said to be so', async () => void (await problemOf(await calc(request('POST', '{"a":'), at({ id: 'fit.thermal' })), 400)));
 });
 
@@ -62,7 +70,9 @@ describe('plans', () => {
   test('no revision, no save', async () => void (await problemOf(await writePlan(request('PUT', demoPlan()), at({ id: await newJob() })), 428)));
   test('what is not a plan is refused and what was saved stays', async () => {
     const id = await newJob();
-    expect(await problemOf(await writePlan(request('PUT', { ...demoPlan(), surprise: 1 }, { 'if-match': '"1"' }), at({ id })), 422)).toMatchObject({ path: 'surprise' });
+    expect(await problemOf(await writePlan(request('PUT', { ...demoPlan(), surprise: 1 }, { 'if-match': '"1"' }), at({ id })), 422)).toMatchObject({
+      path: 'surprise',
+    });
     expect((await readPlan(request('GET'), at({ id }))).headers.get('etag')).toBe('"1"');
   });
   test('no such job', async () => void (await problemOf(await readPlan(request('GET'), at({ id: 'nope' })), 404)));
@@ -74,8 +84,10 @@ describe('plans', () => {
 });
 
 describe('who may ask', () => {
-  test('a request that names another host is refused', async () => void (await problemOf(await readPlan(request('GET', undefined, { host: 'evil.example' }), at({ id: 'x' })), 403)));
-  test('a write from a page of elsewhere is refused', async () => void (await problemOf(await makeJob(request('POST', demoPlan(), { origin: 'http://evil.example' }), at({})), 403)));
+  test('a request that names another host is refused', async () =>
+    void (await problemOf(await readPlan(request('GET', undefined, { host: 'evil.example' }), at({ id: 'x' })), 403)));
+  test('a write from a page of elsewhere is refused', async () =>
+    void (await problemOf(await makeJob(request('POST', demoPlan(), { origin: 'http://evil.example' }), at({})), 403)));
 });
 
 test('the API document lists every calculation with the schema it runs on', async () => {
@@ -106,7 +118,14 @@ describe('the commands', () => {
     expect(JSON.parse(bad.out)).toMatchObject({ path: 'lashingSpacing' });
   }, 30000);
   test('calc --batch keeps order and puts an error where one fails', () => {
-    const batch = file('batch.json', JSON.stringify([{ id: 'hoist.bracket', input: { load: 10, arm: 2, lashingSpacing: 4 } }, { id: 'no.such', input: {} }, { id: 'fit.thermal', input: { length: 1, deltaT: 1, coefficient: 1 } }]));
+    const batch = file(
+      'batch.json',
+      JSON.stringify([
+        { id: 'hoist.bracket', input: { load: 10, arm: 2, lashingSpacing: 4 } },
+        { id: 'no.such', input: {} },
+        { id: 'fit.thermal', input: { length: 1, deltaT: 1, coefficient: 1 } },
+      ]),
+    );
     const { code, out } = run(['scripts/calc.ts', '--batch', batch]);
     expect(code).toBe(0);
     expect(JSON.parse(out)).toEqual([{ moment: 20, lashing: 5 }, { error: expect.any(String) as unknown, path: 'id' }, { change: 1 }]);

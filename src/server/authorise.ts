@@ -19,7 +19,8 @@ const hostOf = (value: string): string => value.replace(/^https?:\/\//, '').repl
  */
 export function authorise(headers: Headers, action: Action): Actor {
   const host = headers.get('host');
-  if (!host || !LOOPBACK.has(hostOf(host))) throw new Refused(`This program answers on this machine only, not as “${host ?? ''}”: open it at http://localhost.`);
+  if (!host || !LOOPBACK.has(hostOf(host)))
+    throw new Refused(`This program answers on this machine only, not as “${host ?? ''}”: open it at http://localhost.`);
   const origin = headers.get('origin');
   if (action === 'write' && origin !== null && origin.replace(/^https?:\/\//, '') !== host) throw new Refused(`A page of ${origin} may not change plans here.`);
   return { owner: 'local', name: 'this machine' };

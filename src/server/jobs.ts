@@ -49,7 +49,10 @@ function readStored(id: string, value: unknown): Plan {
 export async function createJob(db: Database, owner: string, savedBy: string, plan: Plan, id: string = randomUUID()): Promise<StoredPlan> {
   return db.transaction(async (tx) => {
     await tx.insert(jobs).values({ id, owner, name: plan.job.name, place: plan.job.place, revision: 1 });
-    const [row] = await tx.insert(revisions).values({ job: id, revision: 1, plan, sha256: sha256(plan), savedBy }).returning({ savedAt: revisions.savedAt });
+    const [row] = await tx
+      .insert(revisions)
+      .values({ job: id, revision: 1, plan, sha256: sha256(plan), savedBy })
+      .returning({ savedAt: revisions.savedAt });
     return { id, revision: 1, plan, savedAt: row?.savedAt ?? new Date() };
   });
 }
@@ -57,12 +60,19 @@ export async function createJob(db: Database, owner: string, savedBy: string, pl
 /** Save on top of the revision the editor started from; anything newer refuses the save and says which. */
 export async function savePlan(db: Database, owner: string, savedBy: string, id: string, from: number, plan: Plan): Promise<SaveOutcome> {
   return db.transaction(async (tx): Promise<SaveOutcome> => {
-    const [job] = await tx.select({ revision: jobs.revision, updatedAt: jobs.updatedAt }).from(jobs).where(and(eq(jobs.owner, owner), eq(jobs.id, id))).for('update');
+    const [job] = await tx
+      .select({ revision: jobs.revision, updatedAt: jobs.updatedAt })
+      .from(jobs)
+      .where(and(eq(jobs.owner, owner), eq(jobs.id, id)))
+      .for('update');
     if (!job) return { ok: false, reason: 'absent' };
     if (job.revision !== from) return { ok: false, reason: 'stale', revision: job.revision, savedAt: job.updatedAt };
     const revision = from + 1;
     await tx.insert(revisions).values({ job: id, revision, plan, sha256: sha256(plan), savedBy });
-    await tx.update(jobs).set({ name: plan.job.name, place: plan.job.place, revision, updatedAt: new Date() }).where(and(eq(jobs.owner, owner), eq(jobs.id, id)));
+    await tx
+      .update(jobs)
+      .set({ name: plan.job.name, place: plan.job.place, revision, updatedAt: new Date() })
+      .where(and(eq(jobs.owner, owner), eq(jobs.id, id)));
     return { ok: true, revision };
   });
 }

@@ -24,7 +24,10 @@ export function ChartDialog({ crane }: { crane: Crane }) {
   const corner = useMemo(() => readChartCsv(text, { radius: 'm', capacity: 'kg' }), [text]);
   const radiusUnit = radius ?? corner.radiusUnit ?? (system === 'us' ? 'ft' : 'm');
   const capacityUnit = capacity ?? corner.capacityUnit ?? (corner.bareTon ? null : system === 'us' ? 'lb' : 'kg');
-  const reading = useMemo(() => (capacityUnit ? readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit }) : corner), [text, radiusUnit, capacityUnit, corner]);
+  const reading = useMemo(
+    () => (capacityUnit ? readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit }) : corner),
+    [text, radiusUnit, capacityUnit, corner],
+  );
   const ready = capacityUnit !== null && reading.chart !== null;
 
   const begin = (next: boolean) => {
@@ -65,19 +68,46 @@ export function ChartDialog({ crane }: { crane: Crane }) {
           <label className="block text-[12.5px] text-soft" htmlFor="chart-text">
             Table, as comma-, semicolon- or tab-separated text
           </label>
-          <textarea id="chart-text" value={text} onChange={(event) => setText(event.target.value)} placeholder={example} rows={13} spellCheck={false} className="w-full border-[1.5px] border-ink bg-white p-2 font-mono text-[12.5px] leading-5 placeholder:text-pencil" />
+          <textarea
+            id="chart-text"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder={example}
+            rows={13}
+            spellCheck={false}
+            className="w-full border-[1.5px] border-ink bg-white p-2 font-mono text-[12.5px] leading-5 placeholder:text-pencil"
+          />
           <div className="mt-1 flex flex-wrap items-center gap-2">
             <label className="text-[13px]">
               or a file{' '}
-              <input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" onChange={(event) => void load(event.target.files?.[0])} className="text-[12.5px]" />
+              <input
+                type="file"
+                accept=".csv,.txt,.tsv,text/csv,text/plain"
+                onChange={(event) => void load(event.target.files?.[0])}
+                className="text-[12.5px]"
+              />
             </label>
-            {crane.chart && <SmallButton onClick={() => saveFile(`${crane.name} chart.csv`, writeChartCsv(crane.chart!), 'text/csv')}>Save the present chart as CSV</SmallButton>}
+            {crane.chart && (
+              <SmallButton onClick={() => saveFile(`${crane.name} chart.csv`, writeChartCsv(crane.chart!), 'text/csv')}>
+                Save the present chart as CSV
+              </SmallButton>
+            )}
           </div>
         </div>
         <div className="space-y-3">
-          <ChoiceField label="Radii and booms are in" value={radiusUnit} choices={Object.keys(radiusUnits).map((unit) => ({ value: unit as RadiusUnit, label: unit }))} onValue={setRadius} />
+          <ChoiceField
+            label="Radii and booms are in"
+            value={radiusUnit}
+            choices={Object.keys(radiusUnits).map((unit) => ({ value: unit as RadiusUnit, label: unit }))}
+            onValue={setRadius}
+          />
           {capacityUnit ? (
-            <ChoiceField label="Capacities are in" value={capacityUnit} choices={Object.keys(capacityUnits).map((unit) => ({ value: unit as CapacityUnit, label: unit === 't' ? 't (metric tonne)' : unit }))} onValue={setCapacity} />
+            <ChoiceField
+              label="Capacities are in"
+              value={capacityUnit}
+              choices={Object.keys(capacityUnits).map((unit) => ({ value: unit as CapacityUnit, label: unit === 't' ? 't (metric tonne)' : unit }))}
+              onValue={setCapacity}
+            />
           ) : (
             <div role="alert" className="text-[13px]">
               <p className="font-semibold text-stop">The table says “ton”. Which?</p>

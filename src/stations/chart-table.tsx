@@ -29,7 +29,14 @@ export function ChartTable({ crane }: { crane: Crane }) {
   const type = (i: number, j: number, text: string) => {
     if (text.trim() === '') return setDraft({ i, j, text, problem: put(i, j, null) });
     const parsed = parseQuantity(text, 'mass', system);
-    setDraft({ i, j, text, problem: parsed.ok ? put(i, j, parsed.value) : `Radius ${formatQuantity(chart.radii[i]!, 'length', system)}, boom ${formatQuantity(chart.booms[j]!, 'length', system)}: ${parsed.reason}` });
+    setDraft({
+      i,
+      j,
+      text,
+      problem: parsed.ok
+        ? put(i, j, parsed.value)
+        : `Radius ${formatQuantity(chart.radii[i]!, 'length', system)}, boom ${formatQuantity(chart.booms[j]!, 'length', system)}: ${parsed.reason}`,
+    });
   };
   const leave = () => {
     if (draft?.problem === null) setDraft(null);
@@ -65,7 +72,7 @@ export function ChartTable({ crane }: { crane: Crane }) {
                   <td key={boom} className={`p-0 ${readHere ? 'bg-[#f1ddd2] font-semibold' : ''}`}>
                     <input
                       aria-label={`Capacity at radius ${heading(radius)}, boom ${heading(boom)}`}
-                      className="w-full min-w-0 bg-transparent px-0.5 py-px text-right outline-none focus:bg-white"
+                      className="w-full min-w-0 bg-transparent px-0.5 py-[3.5px] text-right outline-none focus:bg-white"
                       value={mine ? draft.text : value === null ? '' : formatForInput(Math.round(value * 1000) / 1000, 'mass', system).replace(/^≈/, '')}
                       aria-invalid={mine && draft.problem ? true : undefined}
                       onChange={(event) => type(i, j, event.target.value)}

@@ -12,7 +12,15 @@ interface Entry {
 }
 
 /** Everything that can be done, found by its words. */
-export function CommandPalette({ open, onOpenChange, onDialog }: { open: boolean; onOpenChange: (open: boolean) => void; onDialog: (dialog: OpenDialog) => void }) {
+export function CommandPalette({
+  open,
+  onOpenChange,
+  onDialog,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  onDialog: (dialog: OpenDialog) => void;
+}) {
   const plan = usePlan();
   const act = useAct();
   const id = useJob((state) => state.id);
@@ -25,8 +33,14 @@ export function CommandPalette({ open, onOpenChange, onDialog }: { open: boolean
   const entries: Entry[] = [
     ...walk.filter((one) => one.made).map((one) => ({ name: `Open ${one.name}`, run: () => openStation(one.id) })),
     ...plan.moves.map((move, i) => ({ name: `Go to move ${i + 1}: ${moveWords(plan, move).title}`, run: () => (goTo(i), openStation('runSheet')) })),
-    { name: plan.job.units === 'us' ? 'Show metric units' : 'Show US units', run: () => void act('editJob', { changes: { units: plan.job.units === 'us' ? 'metric' : 'us' } }) },
-    { name: plan.job.ruleSet === 'us-asd' ? 'Use European rules' : 'Use US rules', run: () => void act('editJob', { changes: { ruleSet: plan.job.ruleSet === 'us-asd' ? 'eu-ls' : 'us-asd' } }) },
+    {
+      name: plan.job.units === 'us' ? 'Show metric units' : 'Show US units',
+      run: () => void act('editJob', { changes: { units: plan.job.units === 'us' ? 'metric' : 'us' } }),
+    },
+    {
+      name: plan.job.ruleSet === 'us-asd' ? 'Use European rules' : 'Use US rules',
+      run: () => void act('editJob', { changes: { ruleSet: plan.job.ruleSet === 'us-asd' ? 'eu-ls' : 'us-asd' } }),
+    },
     { name: 'Turn the elevation', run: () => lookAlong(look === 'beam' ? 'boom' : 'beam') },
     { name: 'Undo', run: undo },
     { name: 'Redo', run: redo },
@@ -42,10 +56,17 @@ export function CommandPalette({ open, onOpenChange, onDialog }: { open: boolean
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/45" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-[18%] left-1/2 z-40 w-[min(520px,94vw)] -translate-x-1/2 border-2 border-ink bg-paper shadow-[6px_6px_0_rgba(34,40,44,.3)]">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[18%] left-1/2 z-40 w-[min(520px,94vw)] -translate-x-1/2 border-2 border-ink bg-paper shadow-[6px_6px_0_rgba(34,40,44,.3)]"
+        >
           <Dialog.Title className="sr-only">Find a command</Dialog.Title>
           <Command label="Find a command">
-            <Command.Input autoFocus placeholder="What do you want to do?" className="w-full border-b border-line bg-transparent px-3 py-2.5 text-[16px] outline-none" />
+            <Command.Input
+              autoFocus
+              placeholder="What do you want to do?"
+              className="w-full border-b border-line bg-transparent px-3 py-2.5 text-[16px] outline-none"
+            />
             <Command.List className="max-h-80 overflow-auto">
               <Command.Empty className="px-3 py-3 text-soft">Nothing here by that name.</Command.Empty>
               {entries.map((entry) => (

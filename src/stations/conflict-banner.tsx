@@ -23,9 +23,14 @@ export function ConflictBanner() {
     router.push(`/jobs/${id}`);
   };
   return (
-    <div role="alertdialog" aria-label="Someone saved this job meanwhile" className="flex flex-wrap items-center gap-3 border-b-4 border-stop bg-[#fdeceb] px-4 py-2">
+    <div
+      role="alertdialog"
+      aria-label="Someone saved this job meanwhile"
+      className="flex flex-wrap items-center gap-3 border-b-4 border-stop bg-[#fdeceb] px-4 py-2"
+    >
       <p className="min-w-0 flex-1">
-        <strong>Revision {saving.theirRevision} was saved somewhere else</strong> while you worked on revision {revision}. Your changes are still here and nothing has been overwritten. {problem}
+        <strong>Revision {saving.theirRevision} was saved somewhere else</strong> while you worked on revision {revision}. Your changes are still here and
+        nothing has been overwritten. {problem}
       </p>
       <PlainButton onClick={takeTheirs}>Drop mine, take theirs</PlainButton>
       <PlainButton onClick={() => void copy()}>Keep mine as a copy</PlainButton>

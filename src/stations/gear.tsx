@@ -35,12 +35,58 @@ function StandFields({ stand }: { stand: Stand }) {
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
   return (
     <Group title={`Stand ${stand.name}`}>
-      <QuantityField label="East" kind="length" system={system} value={stand.at.x} onValue={(x) => edit({ at: { ...stand.at, x: x ?? 0 } }, 'stand x')} onDone={done} />
-      <QuantityField label="North" kind="length" system={system} value={stand.at.y} onValue={(y) => edit({ at: { ...stand.at, y: y ?? 0 } }, 'stand y')} onDone={done} />
-      <QuantityField label="Front turned from east" kind="angle" system={system} value={stand.azimuthDeg} onValue={(azimuthDeg) => edit({ azimuthDeg: azimuthDeg ?? 0 }, 'stand turn')} onDone={done} />
-      {pick && <QuantityField label="Boom" kind="length" system={system} value={pick.boom} onValue={(boom) => act('editPick', { id: pick.id, changes: { boom: boom ?? 0 } }, 'boom')} onDone={done} />}
-      <QuantityField label="Mat under each outrigger" kind="floorArea" system={system} value={stand.padArea} clearable onValue={(padArea) => edit({ padArea }, 'pad')} onDone={done} />
-      <QuantityField label="Ground may take" kind="pressure" system={system} value={stand.groundAllowable} clearable onValue={(groundAllowable) => edit({ groundAllowable }, 'ground')} onDone={done} />
+      <QuantityField
+        label="East"
+        kind="length"
+        system={system}
+        value={stand.at.x}
+        onValue={(x) => edit({ at: { ...stand.at, x: x ?? 0 } }, 'stand x')}
+        onDone={done}
+      />
+      <QuantityField
+        label="North"
+        kind="length"
+        system={system}
+        value={stand.at.y}
+        onValue={(y) => edit({ at: { ...stand.at, y: y ?? 0 } }, 'stand y')}
+        onDone={done}
+      />
+      <QuantityField
+        label="Front turned from east"
+        kind="angle"
+        system={system}
+        value={stand.azimuthDeg}
+        onValue={(azimuthDeg) => edit({ azimuthDeg: azimuthDeg ?? 0 }, 'stand turn')}
+        onDone={done}
+      />
+      {pick && (
+        <QuantityField
+          label="Boom"
+          kind="length"
+          system={system}
+          value={pick.boom}
+          onValue={(boom) => act('editPick', { id: pick.id, changes: { boom: boom ?? 0 } }, 'boom')}
+          onDone={done}
+        />
+      )}
+      <QuantityField
+        label="Mat under each outrigger"
+        kind="floorArea"
+        system={system}
+        value={stand.padArea}
+        clearable
+        onValue={(padArea) => edit({ padArea }, 'pad')}
+        onDone={done}
+      />
+      <QuantityField
+        label="Ground may take"
+        kind="pressure"
+        system={system}
+        value={stand.groundAllowable}
+        clearable
+        onValue={(groundAllowable) => edit({ groundAllowable }, 'ground')}
+        onDone={done}
+      />
     </Group>
   );
 }
@@ -54,7 +100,11 @@ function ChartFields({ crane }: { crane: Crane }) {
         <h3 className="text-[15px] text-gear">Chart</h3>
         <ChartDialog crane={crane} />
       </div>
-      {crane.chart ? <ChartTable crane={crane} /> : <p className="font-semibold text-missing">No chart yet: paste or import the maker’s chart for this set-up.</p>}
+      {crane.chart ? (
+        <ChartTable crane={crane} />
+      ) : (
+        <p className="font-semibold text-missing">No chart yet: paste or import the maker’s chart for this set-up.</p>
+      )}
       <div className="mt-2">
         <ChoiceField
           label="Between rows"
@@ -84,7 +134,15 @@ function CraneFields({ crane }: { crane: Crane }) {
     <>
       <Group title="The crane">
         <TextField label="Name" value={crane.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-        <QuantityField label="Hook block weighs" kind="mass" system={system} value={crane.hookBlockMass} clearable onValue={(hookBlockMass) => edit({ hookBlockMass }, 'block')} onDone={done} />
+        <QuantityField
+          label="Hook block weighs"
+          kind="mass"
+          system={system}
+          value={crane.hookBlockMass}
+          clearable
+          onValue={(hookBlockMass) => edit({ hookBlockMass }, 'block')}
+          onDone={done}
+        />
         {length('Boom tip to hook, block up', 'hookDrop')}
         {length('Foot pin behind slew centre', 'pivotBack')}
         {length('Foot pin above ground', 'pivotHeight')}
@@ -93,7 +151,15 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Tail swing radius', 'tailRadius')}
         {length('Outriggers, front to rear', 'baseLength')}
         {length('Outriggers, side to side', 'baseWidth')}
-        <QuantityField label="Chart is good up to gusts of" kind="speed" system={system} value={crane.chartGust} clearable onValue={(chartGust) => edit({ chartGust }, 'gust')} onDone={done} />
+        <QuantityField
+          label="Chart is good up to gusts of"
+          kind="speed"
+          system={system}
+          value={crane.chartGust}
+          clearable
+          onValue={(chartGust) => edit({ chartGust }, 'gust')}
+          onDone={done}
+        />
       </Group>
       <Group title="What its parts weigh, for the ground">
         {crane.parts.map((one, i) => (
@@ -128,8 +194,10 @@ function SiteFields() {
   const act = useAct();
   const done = useJob((state) => state.done);
   const system = plan.job.units;
-  const addThing = () => act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
-  const addLine = () => act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: { x: -5, y: 14 }, to: { x: 20, y: 14 }, height: 8, volts: null } });
+  const addThing = () =>
+    act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
+  const addLine = () =>
+    act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: { x: -5, y: 14 }, to: { x: 20, y: 14 }, height: 8, volts: null } });
   return (
     <section className="space-y-3">
       <Group
@@ -145,16 +213,45 @@ function SiteFields() {
           </span>
         }
       >
-        <QuantityField label="Gusts forecast" kind="speed" system={system} value={plan.site.forecastGust} clearable onValue={(gust) => act('setForecast', { gust }, 'forecast')} onDone={done} />
+        <QuantityField
+          label="Gusts forecast"
+          kind="speed"
+          system={system}
+          value={plan.site.forecastGust}
+          clearable
+          onValue={(gust) => act('setForecast', { gust }, 'forecast')}
+          onDone={done}
+        />
       </Group>
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2">
             <TextField label="Thing" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-            <QuantityField label="Length" kind="length" system={system} value={one.length} onValue={(length) => edit({ length: length ?? 0 }, 'length')} onDone={done} />
-            <QuantityField label="Width" kind="length" system={system} value={one.width} onValue={(width) => edit({ width: width ?? 0 }, 'width')} onDone={done} />
-            <QuantityField label="Height" kind="length" system={system} value={one.height} onValue={(height) => edit({ height: height ?? 0 }, 'height')} onDone={done} />
+            <QuantityField
+              label="Length"
+              kind="length"
+              system={system}
+              value={one.length}
+              onValue={(length) => edit({ length: length ?? 0 }, 'length')}
+              onDone={done}
+            />
+            <QuantityField
+              label="Width"
+              kind="length"
+              system={system}
+              value={one.width}
+              onValue={(width) => edit({ width: width ?? 0 }, 'width')}
+              onDone={done}
+            />
+            <QuantityField
+              label="Height"
+              kind="length"
+              system={system}
+              value={one.height}
+              onValue={(height) => edit({ height: height ?? 0 }, 'height')}
+              onDone={done}
+            />
             <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removeObstruction', { id: one.id })}>
               <X size={14} />
             </SmallButton>
@@ -166,8 +263,23 @@ function SiteFields() {
         return (
           <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_auto] items-end gap-2">
             <TextField label="Power line" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-            <QuantityField label="Voltage" kind="voltage" system={system} value={one.volts} clearable onValue={(volts) => edit({ volts }, 'volts')} onDone={done} />
-            <QuantityField label="Height" kind="length" system={system} value={one.height} onValue={(height) => edit({ height: height ?? 0 }, 'height')} onDone={done} />
+            <QuantityField
+              label="Voltage"
+              kind="voltage"
+              system={system}
+              value={one.volts}
+              clearable
+              onValue={(volts) => edit({ volts }, 'volts')}
+              onDone={done}
+            />
+            <QuantityField
+              label="Height"
+              kind="length"
+              system={system}
+              value={one.height}
+              onValue={(height) => edit({ height: height ?? 0 }, 'height')}
+              onDone={done}
+            />
             <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removePowerLine', { id: one.id })}>
               <X size={14} />
             </SmallButton>

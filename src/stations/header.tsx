@@ -27,7 +27,7 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
   const { job } = plan;
   const icon = 'grid size-7 place-items-center text-[#e9e4d8] hover:bg-gear disabled:text-[#6d7478] disabled:hover:bg-transparent';
   return (
-    <header className="flex h-[46px] items-center gap-3 bg-ink px-3 text-white">
+    <header className="flex h-[46px] items-center gap-3 bg-ink px-3 text-white max-[900px]:h-auto max-[900px]:flex-wrap max-[900px]:py-2">
       <Link href="/" className="sign shrink-0 text-[20px] font-bold tracking-[0.02em]">
         Keen<span className="text-timber">·</span>Trestle
       </Link>
@@ -37,7 +37,11 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
       </div>
       <p className="flex shrink-0 gap-1.5" aria-label="How the plan stands">
         {verdicts.map((verdict) => (
-          <span key={verdict} data-count={verdict} className={`flex items-center gap-1 rounded-sm px-1.5 py-0.5 ${counts[verdict] === 0 ? 'text-[#b8b4aa]' : 'bg-paper text-ink'}`}>
+          <span
+            key={verdict}
+            data-count={verdict}
+            className={`flex items-center gap-1 rounded-sm px-1.5 py-0.5 ${counts[verdict] === 0 ? 'text-[#b8b4aa]' : 'bg-paper text-ink'}`}
+          >
             {counts[verdict] > 0 && <VerdictMark verdict={verdict} size={14} bare />}
             <span className="sign text-[15px] leading-5">
               {counts[verdict]} <span className="max-[1180px]:sr-only">{verdictWord[verdict]}</span>
@@ -55,7 +59,13 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
       </span>
       <span className="flex shrink-0 border border-[#5c656a]" role="group" aria-label="Units">
         {(['us', 'metric'] as const).map((units) => (
-          <button key={units} type="button" aria-pressed={job.units === units} onClick={() => act('editJob', { changes: { units } })} className={`sign px-2 text-[15px] leading-6 ${job.units === units ? 'bg-paper text-ink' : 'text-[#e9e4d8] hover:bg-gear'}`}>
+          <button
+            key={units}
+            type="button"
+            aria-pressed={job.units === units}
+            onClick={() => act('editJob', { changes: { units } })}
+            className={`sign px-2 text-[15px] leading-6 ${job.units === units ? 'bg-paper text-ink' : 'text-[#e9e4d8] hover:bg-gear'}`}
+          >
             {units === 'us' ? 'ft lb' : 'm kg'}
           </button>
         ))}
@@ -65,10 +75,19 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
           {job.ruleSet === 'us-asd' ? 'US rules' : 'European rules'} ▾
         </Select.Trigger>
         <Select.Portal>
-          <Select.Content position="popper" sideOffset={4} align="end" className="z-50 border border-ink bg-white text-ink shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+          <Select.Content
+            position="popper"
+            sideOffset={4}
+            align="end"
+            className="z-50 border border-ink bg-white text-ink shadow-[3px_3px_0_rgba(34,40,44,.18)]"
+          >
             <Select.Viewport>
               {(Object.keys(ruleSetName) as RuleSetId[]).map((rule) => (
-                <Select.Item key={rule} value={rule} className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray data-[state=checked]:font-semibold">
+                <Select.Item
+                  key={rule}
+                  value={rule}
+                  className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray data-[state=checked]:font-semibold"
+                >
                   <Select.ItemText>{ruleSetName[rule]}</Select.ItemText>
                 </Select.Item>
               ))}
@@ -107,7 +126,11 @@ function Sheets({ id, className }: { id: string; className: string }) {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={6} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
           {sheets.map(({ sheet, paper, name }) => (
-            <DropdownMenu.Item key={name} onSelect={() => void print(sheet, paper)} className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray">
+            <DropdownMenu.Item
+              key={name}
+              onSelect={() => void print(sheet, paper)}
+              className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray"
+            >
               {name}
             </DropdownMenu.Item>
           ))}
@@ -129,7 +152,12 @@ function SavedState() {
   }[saving.state];
   const bad = saving.state === 'offline' || saving.state === 'conflict';
   return (
-    <p role="status" data-saving={saving.state} title={saving.state === 'offline' ? saving.why : undefined} className={`w-[92px] shrink-0 truncate text-right text-[12.5px] ${bad ? 'bg-stop px-1 font-semibold text-white' : 'text-[#c9c4b8]'}`}>
+    <p
+      role="status"
+      data-saving={saving.state}
+      title={saving.state === 'offline' ? saving.why : undefined}
+      className={`w-[92px] shrink-0 truncate text-right text-[12.5px] ${bad ? 'bg-stop px-1 font-semibold text-white' : 'text-[#c9c4b8]'}`}
+    >
       {words}
     </p>
   );

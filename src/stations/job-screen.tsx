@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { worst } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
 import { Strip, type Card } from '@/ui/strip/strip';
@@ -8,7 +8,7 @@ import { CommandPalette } from './command-palette';
 import { ConflictBanner } from './conflict-banner';
 import { GearStation } from './gear';
 import { Header } from './header';
-import { JobContext, useJob, usePlan, useAct } from './job-context';
+import { JobContext, useJob, useJobStore, usePlan } from './job-context';
 import { createJobStore, type FirstState } from './job-store';
 import { KeysDialog } from './keys-dialog';
 import { MeasureStation } from './measure';
@@ -83,31 +83,44 @@ function Workings() {
   }
 }
 
+const moveTools = <MoveTools />;
+
+/** A list that stays the same object while what it says stays the same, so that what shows it need not draw again. */
+function useSteady<T>(value: T): T {
+  const text = JSON.stringify(value);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the text stands for the value
+  return useMemo(() => value, [text]);
+}
+
 function Moves() {
   const plan = usePlan();
-  const act = useAct();
+  const store = useJobStore();
   const { checks, replay } = useJob((state) => state.survey.evaluation);
   const cursor = useJob((state) => state.cursor);
-  const goTo = useJob((state) => state.goTo);
-  const openStation = useJob((state) => state.openStation);
-  const cards = useMemo(
-    () =>
-      plan.moves.map((move, i): Card => {
-        const { title, about } = moveWords(plan, move);
-        return { id: move.id, number: i + 1, title, about, verdict: worst(checks.filter((check) => check.move === move.id).map((check) => check.verdict)) };
-      }),
-    [plan, checks],
+  const cards = useSteady(
+    plan.moves.map((move, i): Card => {
+      const { title, about } = moveWords(plan, move);
+      return { id: move.id, number: i + 1, title, about, verdict: worst(checks.filter((check) => check.move === move.id).map((check) => check.verdict)) };
+    }),
   );
   const start = worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
   const moment = replay.steps[cursor]?.after ?? replay.before;
-  const go = (to: number) => {
-    goTo(to);
-    openStation('runSheet');
-  };
-  const shift = (id: string, to: number) => {
-    act('shiftMove', { id, to });
-    go(to);
-  };
+  const go = useCallback(
+    (to: number) => {
+      store.getState().goTo(to);
+      store.getState().openStation('runSheet');
+    },
+    [store],
+  );
+  const shift = useCallback(
+    (id: string, to: number) => {
+      store.getState().act({ name: 'shiftMove', args: { id, to } });
+      go(to);
+    },
+    [store, go],
+  );
   const known = plan.pieces.every((piece) => moment.pieces[piece.id]) && plan.bearings.every((bearing) => bearing.id in moment.bearingsReady);
-  return <Strip cards={cards} start={start} cursor={cursor} standing={known ? standing(plan, moment, checks) : ''} tools={<MoveTools />} onGo={go} onShift={shift} />;
+  return (
+    <Strip cards={cards} start={start} cursor={cursor} standing={known ? standing(plan, moment, checks) : ''} tools={moveTools} onGo={go} onShift={shift} />
+  );
 }

@@ -46,12 +46,15 @@ export interface JobActions {
   takeTheirs(): void;
   keepMine(): void;
   saveNow(): Promise<void>;
+  /** ask the worker about the plan on screen again */
+  resurvey(): void;
 }
 
 export type JobStore = ReturnType<typeof createJobStore>;
 
 const SAVE_AFTER_MS = 400;
 const RETRY_MS = 3000;
+const nextFrame = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
 const draftKey = (id: string) => `keen-trestle/draft/${id}`;
 
 export interface FirstState {
@@ -74,15 +77,19 @@ export function createJobStore(first: FirstState) {
     /** Ask the worker; an answer overtaken by a newer question is dropped. */
     const resurvey = async (plan: Plan) => {
       const ticket = (surveyed += 1);
-      const { cursor, look } = get();
       if (!worker) return;
-      const survey = await worker.survey(plan, cursor, look);
-      if (ticket === surveyed) set({ survey });
+      const evaluation = await worker.check(plan);
+      if (ticket !== surveyed) return;
+      set((state) => ({ survey: { ...state.survey, evaluation } }));
+      // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
+      await nextFrame();
+      const drawn = ticket === surveyed ? await worker?.scenes(get().cursor, get().look) : null;
+      if (drawn && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...drawn } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
       const { cursor, look } = get();
-      const scenes = await worker?.scenes(null, cursor, look);
+      const scenes = await worker?.scenes(cursor, look);
       if (scenes && ticket === surveyed && get().cursor === cursor) set((state) => ({ survey: { ...state.survey, ...scenes } }));
     };
     const changed = (history: History) => {
@@ -90,12 +97,10 @@ export function createJobStore(first: FirstState) {
       set({ history });
       void resurvey(history.plan);
       if (get().saving.state !== 'conflict') {
-        set({ saving: { state: 'unsaved' } });
-        keepDraft();
+        if (get().saving.state !== 'unsaved') set({ saving: { state: 'unsaved' } });
         schedule(SAVE_AFTER_MS);
       }
     };
-    const keepDraft = () => sessionStorage.setItem(draftKey(get().id), JSON.stringify({ revision: get().revision, plan: get().history.plan }));
     const schedule = (after: number) => {
       if (timer) clearTimeout(timer);
       timer = setTimeout(() => void get().saveNow(), after);
@@ -103,11 +108,7 @@ export function createJobStore(first: FirstState) {
     const saved = (revision: number, plan: Plan) => {
       const current = get().history.plan === plan;
       set({ revision, saving: { state: current ? 'saved' : 'unsaved' } });
-      if (current) sessionStorage.removeItem(draftKey(get().id));
-      else {
-        keepDraft();
-        schedule(SAVE_AFTER_MS);
-      }
+      if (!current) schedule(SAVE_AFTER_MS);
     };
 
     return {
@@ -137,20 +138,19 @@ export function createJobStore(first: FirstState) {
         set({ look });
         void redraw();
       },
+      resurvey: () => void resurvey(get().history.plan),
       openStation: (station) => set({ station }),
       choose: (chosen) => set({ chosen }),
       takeTheirs() {
         const { saving } = get();
         if (saving.state !== 'conflict') return;
         set({ history: startHistory(saving.theirs), revision: saving.theirRevision, saving: { state: 'saved' } });
-        sessionStorage.removeItem(draftKey(get().id));
         void resurvey(saving.theirs);
       },
       keepMine() {
         const { saving } = get();
         if (saving.state !== 'conflict') return;
         set({ revision: saving.theirRevision, saving: { state: 'unsaved' } });
-        keepDraft();
         void get().saveNow();
       },
       async saveNow() {
@@ -160,7 +160,11 @@ export function createJobStore(first: FirstState) {
         set({ saving: { state: 'saving' } });
         lastSent = canonicalJson(plan);
         try {
-          const response = await fetch(`/api/jobs/${id}/plan`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` }, body: JSON.stringify(plan) });
+          const response = await fetch(`/api/jobs/${id}/plan`, {
+            method: 'PUT',
+            headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+            body: JSON.stringify(plan),
+          });
           if (response.ok) return saved(((await response.json()) as { revision: number }).revision, plan);
           if (response.status !== 412) throw new Error(((await response.json()) as { detail?: string }).detail ?? `the server answered ${response.status}`);
           const current = await fetch(`/api/jobs/${id}/plan`, { cache: 'no-store' });
@@ -183,30 +187,42 @@ export function createJobStore(first: FirstState) {
     const thread = new Worker(new URL('../workers/survey.worker.ts', import.meta.url), { type: 'module' });
     worker = wrap<SurveyWorker>(thread);
     const { getState, setState } = store;
-    const { history, cursor, look } = getState();
-    void worker.survey(history.plan, cursor, look);
+    const { history } = getState();
+    void worker.check(history.plan);
+    // The first check of a plan compiles its schema: better now than under the first keystroke.
+    const warm = setTimeout(() => openPlan(history.plan), 300);
     const draft = sessionStorage.getItem(draftKey(first.id));
+    sessionStorage.removeItem(draftKey(first.id));
     if (draft) {
       try {
         const { revision, plan } = JSON.parse(draft) as { revision: number; plan: unknown };
         const opened = openPlan(plan);
         if (opened.ok && canonicalJson(opened.plan) !== canonicalJson(history.plan)) {
           setState({ history: startHistory(opened.plan), revision, saving: { state: 'unsaved' } });
-          void worker.survey(opened.plan, cursor, look).then((survey) => setState({ survey }));
+          getState().resurvey();
           void getState().saveNow();
-        } else sessionStorage.removeItem(draftKey(first.id));
+        }
       } catch {
-        sessionStorage.removeItem(draftKey(first.id));
+        // A draft that cannot be read is nobody's work: the saved revision stands.
       }
     }
     const leave = () => {
       const { saving, id, revision, history: now } = getState();
-      if (saving.state !== 'unsaved' && saving.state !== 'offline') return;
-      void fetch(`/api/jobs/${id}/plan`, { method: 'PUT', keepalive: true, headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` }, body: JSON.stringify(now.plan) });
+      if (saving.state === 'saved') return;
+      // The tab's own memory survives a reload even when the last save does not arrive.
+      sessionStorage.setItem(draftKey(id), JSON.stringify({ revision, plan: now.plan }));
+      if (saving.state === 'conflict') return;
+      void fetch(`/api/jobs/${id}/plan`, {
+        method: 'PUT',
+        keepalive: true,
+        headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+        body: JSON.stringify(now.plan),
+      });
     };
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('pagehide', leave);
+      clearTimeout(warm);
       thread.terminate();
       worker = null;
     };

@@ -30,7 +30,11 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
   const file = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<{ name: string; list: Fault[] } | null>(null);
   // Times are shown in the reader's own zone, which only the browser knows.
-  const inBrowser = useSyncExternalStore(never, () => true, () => false);
+  const inBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
   const bring = async (chosen: File | undefined) => {
     if (!chosen) return;
     const opened = openPlanText(await chosen.text());
@@ -59,7 +63,15 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
           </div>
           <div className="flex gap-2">
             <PlainButton onClick={() => file.current?.click()}>Open a plan file</PlainButton>
-            <input ref={file} type="file" accept=".json,application/json" aria-label="Plan file" className="sr-only" tabIndex={-1} onChange={(event) => (void bring(event.target.files?.[0]), (event.target.value = ''))} />
+            <input
+              ref={file}
+              type="file"
+              accept=".json,application/json"
+              aria-label="Plan file"
+              className="sr-only"
+              tabIndex={-1}
+              onChange={(event) => (void bring(event.target.files?.[0]), (event.target.value = ''))}
+            />
             <NewJobDialog />
           </div>
         </div>
@@ -78,7 +90,9 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
           </section>
         )}
         {rows.length === 0 ? (
-          <p className="mt-10 border border-line bg-board px-5 py-8 text-[16px]">No jobs yet. Begin with “New job”, or stop the program and start it again: the demo job comes back with it.</p>
+          <p className="mt-10 border border-line bg-board px-5 py-8 text-[16px]">
+            No jobs yet. Begin with “New job”, or stop the program and start it again: the demo job comes back with it.
+          </p>
         ) : (
           <table className="mt-6 w-full border-t-2 border-ink text-left">
             <thead>
@@ -131,7 +145,8 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
         )}
       </main>
       <footer className="border-t border-line bg-board px-6 py-3 text-[13px] text-soft">
-        Temporary works and lifts can kill. This program computes and records; it does not approve. Local codes, the maker’s own chart, and a licensed engineer or appointed competent person decide. A missing input is never a pass.
+        Temporary works and lifts can kill. This program computes and records; it does not approve. Local codes, the maker’s own chart, and a licensed engineer
+        or appointed competent person decide. A missing input is never a pass.
       </footer>
     </div>
   );

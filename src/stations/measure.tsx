@@ -19,7 +19,13 @@ export function MeasureStation() {
   const seat = piece ? seatOf(plan, piece) : null;
   const known = seat && !(seat instanceof Missing) ? seat : null;
   return (
-    <Panel title="Measure" about={known ? `${formatQuantity(known.clear, 'length', system)} clear, ${formatQuantity(known.span, 'length', system)} between centres` : 'Bearing points'} station="measure">
+    <Panel
+      title="Measure"
+      about={
+        known ? `${formatQuantity(known.clear, 'length', system)} clear, ${formatQuantity(known.span, 'length', system)} between centres` : 'Bearing points'
+      }
+      station="measure"
+    >
       {piece && (
         <Group title={`${piece.mark} on its seats`}>
           <QuantityField
@@ -32,7 +38,15 @@ export function MeasureStation() {
             onDone={done}
             note={known ? `leaves ${formatQuantity(known.bearing.right, 'dimension', system)} at ${known.right.name}` : undefined}
           />
-          <QuantityField label="Span by drawing" kind="length" system={system} value={piece.seat.statedSpan} clearable onValue={(statedSpan) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span')} onDone={done} />
+          <QuantityField
+            label="Span by drawing"
+            kind="length"
+            system={system}
+            value={piece.seat.statedSpan}
+            clearable
+            onValue={(statedSpan) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span')}
+            onDone={done}
+          />
         </Group>
       )}
       {plan.bearings.map((bearing) => (
@@ -50,11 +64,47 @@ function BearingFields({ bearing }: { bearing: Bearing }) {
   const edit = (changes: Partial<Omit<Bearing, 'id'>>, field: string) => act('editBearing', { id: bearing.id, changes }, `${bearing.id} ${field}`);
   return (
     <Group title={bearing.name}>
-      <QuantityField label="East" kind="length" system={system} value={bearing.at.x} onValue={(x) => edit({ at: { ...bearing.at, x: x ?? 0 } }, 'x')} onDone={done} />
-      <QuantityField label="North" kind="length" system={system} value={bearing.at.y} onValue={(y) => edit({ at: { ...bearing.at, y: y ?? 0 } }, 'y')} onDone={done} />
-      <QuantityField label="Seat level" kind="length" system={system} value={bearing.level} onValue={(level) => edit({ level: level ?? 0 }, 'level')} onDone={done} />
-      <QuantityField label="Seat along the piece" kind="dimension" system={system} value={bearing.seatLength} onValue={(seatLength) => edit({ seatLength: seatLength ?? 0 }, 'seat')} onDone={done} />
-      <QuantityField label="May carry" kind="force" system={system} value={bearing.capacity} clearable onValue={(capacity) => edit({ capacity }, 'capacity')} onDone={done} />
+      <QuantityField
+        label="East"
+        kind="length"
+        system={system}
+        value={bearing.at.x}
+        onValue={(x) => edit({ at: { ...bearing.at, x: x ?? 0 } }, 'x')}
+        onDone={done}
+      />
+      <QuantityField
+        label="North"
+        kind="length"
+        system={system}
+        value={bearing.at.y}
+        onValue={(y) => edit({ at: { ...bearing.at, y: y ?? 0 } }, 'y')}
+        onDone={done}
+      />
+      <QuantityField
+        label="Seat level"
+        kind="length"
+        system={system}
+        value={bearing.level}
+        onValue={(level) => edit({ level: level ?? 0 }, 'level')}
+        onDone={done}
+      />
+      <QuantityField
+        label="Seat along the piece"
+        kind="dimension"
+        system={system}
+        value={bearing.seatLength}
+        onValue={(seatLength) => edit({ seatLength: seatLength ?? 0 }, 'seat')}
+        onDone={done}
+      />
+      <QuantityField
+        label="May carry"
+        kind="force"
+        system={system}
+        value={bearing.capacity}
+        clearable
+        onValue={(capacity) => edit({ capacity }, 'capacity')}
+        onDone={done}
+      />
       <ChoiceField
         label="That figure is"
         value={bearing.capacityBasis}
@@ -64,7 +114,13 @@ function BearingFields({ bearing }: { bearing: Bearing }) {
         ]}
         onValue={(capacityBasis) => edit({ capacityBasis }, 'basis')}
       />
-      <TextField label="It is a" value={bearing.carriedBy} placeholder="post on a pad" onValue={(carriedBy) => edit({ carriedBy }, 'carried by')} onDone={done} />
+      <TextField
+        label="It is a"
+        value={bearing.carriedBy}
+        placeholder="post on a pad"
+        onValue={(carriedBy) => edit({ carriedBy }, 'carried by')}
+        onDone={done}
+      />
       <ChoiceField
         label="Stands on"
         value={footing.kind}
@@ -76,8 +132,24 @@ function BearingFields({ bearing }: { bearing: Bearing }) {
       />
       {footing.kind === 'concrete' ? (
         <>
-          <QuantityField label="Strength intended" kind="strength" system={system} value={footing.intended} clearable onValue={(intended) => edit({ footing: { ...footing, intended } }, 'intended')} onDone={done} />
-          <QuantityField label="Test result" kind="strength" system={system} value={footing.result} clearable onValue={(result) => edit({ footing: { ...footing, result } }, 'result')} onDone={done} />
+          <QuantityField
+            label="Strength intended"
+            kind="strength"
+            system={system}
+            value={footing.intended}
+            clearable
+            onValue={(intended) => edit({ footing: { ...footing, intended } }, 'intended')}
+            onDone={done}
+          />
+          <QuantityField
+            label="Test result"
+            kind="strength"
+            system={system}
+            value={footing.result}
+            clearable
+            onValue={(result) => edit({ footing: { ...footing, result } }, 'result')}
+            onDone={done}
+          />
           <TextField label="Tested by" value={footing.by} placeholder="not known" onValue={(by) => edit({ footing: { ...footing, by } }, 'by')} onDone={done} />
           <TextField label="Tested on" type="date" value={footing.on} onValue={(on) => edit({ footing: { ...footing, on } }, 'on')} onDone={done} />
         </>

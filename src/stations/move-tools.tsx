@@ -13,7 +13,12 @@ function possible(plan: Plan): Move[] {
   for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.set', stand: stand.id });
   for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.deliver', piece: piece.id });
   for (const pick of plan.picks)
-    moves.push({ id: '', kind: 'piece.sling', pick: pick.id }, { id: '', kind: 'pick.trial', pick: pick.id }, { id: '', kind: 'pick.lift', pick: pick.id }, { id: '', kind: 'piece.land', pick: pick.id });
+    moves.push(
+      { id: '', kind: 'piece.sling', pick: pick.id },
+      { id: '', kind: 'pick.trial', pick: pick.id },
+      { id: '', kind: 'pick.lift', pick: pick.id },
+      { id: '', kind: 'piece.land', pick: pick.id },
+    );
   for (const piece of plan.pieces) for (const end of ['left', 'right'] as const) moves.push({ id: '', kind: 'end.bolt', piece: piece.id, end, bolts: null });
   for (const pick of plan.picks) moves.push({ id: '', kind: 'hook.release', pick: pick.id });
   for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.plumb', piece: piece.id }, { id: '', kind: 'piece.tighten', piece: piece.id });
@@ -39,7 +44,8 @@ export function MoveTools() {
     act('shiftMove', { id: move.id, to: cursor + by });
     goTo(cursor + by);
   };
-  const button = 'inline-flex h-6 items-center gap-1 border border-[#c9c0ac] bg-board px-2 text-[12.5px] hover:border-ink disabled:text-pencil disabled:hover:border-[#c9c0ac]';
+  const button =
+    'inline-flex h-6 items-center gap-1 border border-[#c9c0ac] bg-board px-2 text-[12.5px] hover:border-ink disabled:text-pencil disabled:hover:border-[#c9c0ac]';
   return (
     <span className="flex shrink-0 gap-1">
       <button type="button" className={button} disabled={cursor < 1} onClick={() => shift(-1)}>
@@ -53,7 +59,11 @@ export function MoveTools() {
           <Plus size={13} aria-hidden /> Move
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" sideOffset={4} className="z-50 max-h-[60vh] overflow-auto border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            className="z-50 max-h-[60vh] overflow-auto border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]"
+          >
             <DropdownMenu.Label className="px-3 pt-1.5 pb-1 text-[12.5px] text-soft">Add after this one</DropdownMenu.Label>
             {possible(plan).map((move, i) => (
               <DropdownMenu.Item key={i} onSelect={() => add(move)} className="cursor-pointer px-3 py-1 outline-none data-[highlighted]:bg-tray">

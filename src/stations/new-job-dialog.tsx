@@ -18,7 +18,11 @@ export function NewJobDialog() {
   };
   const make = async () => {
     if (draft.name.trim() === '') return setProblem('Give the job a name.');
-    const response = await fetch('/api/jobs', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(newPlan({ ...draft, name: draft.name.trim() })) });
+    const response = await fetch('/api/jobs', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(newPlan({ ...draft, name: draft.name.trim() })),
+    });
     if (!response.ok) return setProblem(((await response.json()) as { detail?: string }).detail ?? 'The server did not take it. Try again.');
     const { id } = (await response.json()) as { id: string };
     router.push(`/jobs/${id}`);
@@ -54,7 +58,13 @@ export function NewJobDialog() {
           onValue={(units) => set('units', units)}
           note="Switch at any time; nothing typed is rounded."
         />
-        <ChoiceField label="Rule set" value={draft.ruleSet} choices={(Object.keys(ruleSetName) as RuleSetId[]).map((value) => ({ value, label: ruleSetName[value] }))} onValue={(ruleSet) => set('ruleSet', ruleSet)} note="Every threshold can be seen and changed." />
+        <ChoiceField
+          label="Rule set"
+          value={draft.ruleSet}
+          choices={(Object.keys(ruleSetName) as RuleSetId[]).map((value) => ({ value, label: ruleSetName[value] }))}
+          onValue={(ruleSet) => set('ruleSet', ruleSet)}
+          note="Every threshold can be seen and changed."
+        />
         {problem && (
           <p role="alert" className="font-semibold text-stop">
             {problem}

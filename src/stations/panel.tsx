@@ -1,14 +1,26 @@
 'use client';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { StationId } from '@/core/plan/check';
 import { CheckList } from '@/ui/workings/check-list';
 import { useJob, usePlan } from './job-context';
 
 /** Head of the workings: what it is about, its inputs, then its checks, worst first. */
-export function Panel({ title, about, children, station, filter }: { title: ReactNode; about: ReactNode; children?: ReactNode; station?: StationId; filter?: (move: string | null) => boolean }) {
+export function Panel({
+  title,
+  about,
+  children,
+  station,
+  move,
+}: {
+  title: ReactNode;
+  about: ReactNode;
+  children?: ReactNode;
+  station?: StationId;
+  /** the checks of one move; null: before the first */ move?: string | null;
+}) {
   const system = usePlan().job.units;
   const all = useJob((state) => state.survey.evaluation.checks);
-  const checks = all.filter((check) => (station ? check.station === station : filter ? filter(check.move) : false));
+  const checks = useMemo(() => all.filter((check) => (station ? check.station === station : move !== undefined && check.move === move)), [all, station, move]);
   return (
     <div className="pb-6">
       <header className="px-3.5 pt-3 pb-2">
@@ -35,7 +47,13 @@ export function Group({ title, tools, children }: { title: string; tools?: React
 
 export function SmallButton({ onClick, children, label, danger }: { onClick: () => void; children: ReactNode; label?: string; danger?: boolean }) {
   return (
-    <button type="button" aria-label={label} title={label} onClick={onClick} className={`inline-flex items-center gap-1 border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}>
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className={`inline-flex items-center gap-1 border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
+    >
       {children}
     </button>
   );

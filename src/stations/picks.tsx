@@ -23,16 +23,63 @@ function PickFields({ pick }: { pick: Pick }) {
   const system = plan.job.units;
   const { piece, path, gross } = pickContext(plan, pick);
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, field);
-  const about = path instanceof Missing ? path.questions[0] : `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'length', system)} to ${formatQuantity(path.most, 'length', system)}`;
+  const about =
+    path instanceof Missing
+      ? path.questions[0]
+      : `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'length', system)} to ${formatQuantity(path.most, 'length', system)}`;
   return (
     <Panel title={`Pick · ${piece.mark}`} about={about} station="picks">
       <Group title="Pick points and slings">
-        <QuantityField label="Left end to pick" kind="length" system={system} value={pick.left} onValue={(left) => edit({ left: left ?? 0 }, 'left')} onDone={done} />
-        <QuantityField label="Right end to pick" kind="length" system={system} value={pick.right} onValue={(right) => edit({ right: right ?? 0 }, 'right')} onDone={done} />
-        <QuantityField label="Left leg" kind="length" system={system} value={pick.legs.left} onValue={(left) => edit({ legs: { ...pick.legs, left: left ?? 0 } }, 'leg left')} onDone={done} />
-        <QuantityField label="Right leg" kind="length" system={system} value={pick.legs.right} onValue={(right) => edit({ legs: { ...pick.legs, right: right ?? 0 } }, 'leg right')} onDone={done} />
-        <QuantityField label="Rating of one leg" kind="mass" system={system} value={pick.slingRating} clearable onValue={(slingRating) => edit({ slingRating }, 'rating')} onDone={done} />
-        <QuantityField label="Slings and shackles weigh" kind="mass" system={system} value={pick.riggingMass} clearable onValue={(riggingMass) => edit({ riggingMass }, 'rigging')} onDone={done} />
+        <QuantityField
+          label="Left end to pick"
+          kind="length"
+          system={system}
+          value={pick.left}
+          onValue={(left) => edit({ left: left ?? 0 }, 'left')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Right end to pick"
+          kind="length"
+          system={system}
+          value={pick.right}
+          onValue={(right) => edit({ right: right ?? 0 }, 'right')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Left leg"
+          kind="length"
+          system={system}
+          value={pick.legs.left}
+          onValue={(left) => edit({ legs: { ...pick.legs, left: left ?? 0 } }, 'leg left')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Right leg"
+          kind="length"
+          system={system}
+          value={pick.legs.right}
+          onValue={(right) => edit({ legs: { ...pick.legs, right: right ?? 0 } }, 'leg right')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Rating of one leg"
+          kind="mass"
+          system={system}
+          value={pick.slingRating}
+          clearable
+          onValue={(slingRating) => edit({ slingRating }, 'rating')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Slings and shackles weigh"
+          kind="mass"
+          system={system}
+          value={pick.riggingMass}
+          clearable
+          onValue={(riggingMass) => edit({ riggingMass }, 'rigging')}
+          onDone={done}
+        />
       </Group>
       <Group title="The way">
         <QuantityField label="Boom" kind="length" system={system} value={pick.boom} onValue={(boom) => edit({ boom: boom ?? 0 }, 'boom')} onDone={done} />
@@ -46,8 +93,24 @@ function PickFields({ pick }: { pick: Pick }) {
           ]}
           onValue={(swing) => edit({ swing }, 'swing')}
         />
-        <QuantityField label="Radius while slewing" kind="length" system={system} value={pick.swingRadius} clearable placeholder="straight over" onValue={(swingRadius) => edit({ swingRadius }, 'swing radius')} onDone={done} />
-        <QuantityField label="Over the seats before lowering" kind="length" system={system} value={pick.liftOver} onValue={(liftOver) => edit({ liftOver: liftOver ?? 0 }, 'lift over')} onDone={done} />
+        <QuantityField
+          label="Radius while slewing"
+          kind="length"
+          system={system}
+          value={pick.swingRadius}
+          clearable
+          placeholder="straight over"
+          onValue={(swingRadius) => edit({ swingRadius }, 'swing radius')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Over the seats before lowering"
+          kind="length"
+          system={system}
+          value={pick.liftOver}
+          onValue={(liftOver) => edit({ liftOver: liftOver ?? 0 }, 'lift over')}
+          onDone={done}
+        />
       </Group>
     </Panel>
   );

@@ -14,7 +14,13 @@ export function RulesDialog({ open, onOpenChange }: { open: boolean; onOpenChang
   const rules = rulesOf(job.ruleSet, job.thresholds);
   const other: RuleSetId = job.ruleSet === 'us-asd' ? 'eu-ls' : 'us-asd';
   return (
-    <Modal wide title={`Rules: ${ruleSetName[job.ruleSet]}`} about={`${rules.steel.source}. Change a value to use your own for this job; local codes come first.`} open={open} onOpenChange={onOpenChange}>
+    <Modal
+      wide
+      title={`Rules: ${ruleSetName[job.ruleSet]}`}
+      about={`${rules.steel.source}. Change a value to use your own for this job; local codes come first.`}
+      open={open}
+      onOpenChange={onOpenChange}
+    >
       <table className="w-full text-[13.5px]">
         <thead>
           <tr className="border-b-2 border-ink text-left">
@@ -32,10 +38,19 @@ export function RulesDialog({ open, onOpenChange }: { open: boolean; onOpenChang
               <tr key={key} className="border-b border-dotted border-line align-top">
                 <td className="py-2 pr-3">{one.title}</td>
                 <td className="pb-2">
-                  <QuantityField label="" kind={one.kind} system={job.units} value={rules.value(key)} onValue={(value) => act('setThreshold', { key, value }, `threshold ${key}`)} onDone={done} />
+                  <QuantityField
+                    label=""
+                    kind={one.kind}
+                    system={job.units}
+                    value={rules.value(key)}
+                    onValue={(value) => act('setThreshold', { key, value }, `threshold ${key}`)}
+                    onDone={done}
+                  />
                   {own && (
                     <span className="mt-1 block">
-                      <SmallButton onClick={() => act('setThreshold', { key, value: null })}>Back to {formatQuantity(one.value[job.ruleSet], one.kind, job.units)}</SmallButton>
+                      <SmallButton onClick={() => act('setThreshold', { key, value: null })}>
+                        Back to {formatQuantity(one.value[job.ruleSet], one.kind, job.units)}
+                      </SmallButton>
                     </span>
                   )}
                 </td>

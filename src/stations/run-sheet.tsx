@@ -14,7 +14,7 @@ export function RunSheetStation() {
   const move = plan.moves[cursor];
   if (!move) {
     return (
-      <Panel title="Before work" about="What must agree before the first move" filter={(id) => id === null}>
+      <Panel title="Before work" about="What must agree before the first move" move={null}>
         <PeopleFields />
       </Panel>
     );
@@ -27,9 +27,10 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
   const act = useAct();
   const done = useJob((state) => state.done);
   const { title, about } = moveWords(plan, move);
-  const edit = (changes: { bolts?: number | null; note?: string; what?: string }, field: string) => act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
+  const edit = (changes: { bolts?: number | null; note?: string; what?: string }, field: string) =>
+    act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
   return (
-    <Panel title={`Move ${number} · ${title}`} about={about} filter={(id) => id === move.id}>
+    <Panel title={`Move ${number} · ${title}`} about={about} move={move.id}>
       <Group
         title="This move"
         tools={
@@ -38,7 +39,17 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
           </SmallButton>
         }
       >
-        {move.kind === 'end.bolt' && <QuantityField label="Bolts put in" kind="count" system={plan.job.units} value={move.bolts} clearable onValue={(bolts) => edit({ bolts }, 'bolts')} onDone={done} />}
+        {move.kind === 'end.bolt' && (
+          <QuantityField
+            label="Bolts put in"
+            kind="count"
+            system={plan.job.units}
+            value={move.bolts}
+            clearable
+            onValue={(bolts) => edit({ bolts }, 'bolts')}
+            onDone={done}
+          />
+        )}
         {move.kind === 'other' && <TextField label="What is done" value={move.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />}
         <div className="col-span-2">
           <TextField label="Note for the crew" value={move.note ?? ''} onValue={(note) => edit({ note }, 'note')} onDone={done} />
@@ -52,7 +63,15 @@ function PeopleFields() {
   const { people } = usePlan();
   const act = useAct();
   const done = useJob((state) => state.done);
-  const field = (label: string, key: keyof typeof people) => <TextField label={label} value={people[key]} placeholder="left blank on the sheet" onValue={(value) => act('editPeople', { changes: { [key]: value } }, key)} onDone={done} />;
+  const field = (label: string, key: keyof typeof people) => (
+    <TextField
+      label={label}
+      value={people[key]}
+      placeholder="left blank on the sheet"
+      onValue={(value) => act('editPeople', { changes: { [key]: value } }, key)}
+      onDone={done}
+    />
+  );
   return (
     <Group title="People, for the sheets">
       {field('Planned by', 'planner')}

@@ -39,12 +39,22 @@ function PieceFields({ piece }: { piece: Piece }) {
   const weight = pieceWeight(piece, rules);
   const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, field);
   const grade = grades.find((one) => one.name === piece.grade)?.name ?? 'other';
-  const about = weight instanceof Missing ? weight.questions[0] : `${formatQuantity(weight.mass, 'mass', system)} with allowance, ${formatQuantity(weight.weight, 'force', system)}`;
+  const about =
+    weight instanceof Missing
+      ? weight.questions[0]
+      : `${formatQuantity(weight.mass, 'mass', system)} with allowance, ${formatQuantity(weight.weight, 'force', system)}`;
   return (
     <Panel title={`Steel · ${piece.mark}`} about={about} station="steel">
       <Group title="The piece">
         <TextField label="Mark" value={piece.mark} onValue={(mark) => edit({ mark }, 'mark')} onDone={done} />
-        <QuantityField label="Length" kind="length" system={system} value={piece.length} onValue={(length) => edit({ length: length ?? 0 }, 'length')} onDone={done} />
+        <QuantityField
+          label="Length"
+          kind="length"
+          system={system}
+          value={piece.length}
+          onValue={(length) => edit({ length: length ?? 0 }, 'length')}
+          onDone={done}
+        />
         <div className="col-span-2">
           <SectionField label="Section" value={piece.section} system={system} onValue={(section) => (edit({ section }, 'section'), done())} />
         </div>
@@ -57,7 +67,14 @@ function PieceFields({ piece }: { piece: Piece }) {
             edit({ grade: name, ...(known ? { yield: known.yield } : {}) }, 'grade');
           }}
         />
-        <QuantityField label="Yield strength" kind="stress" system={system} value={piece.yield} onValue={(strength) => edit({ yield: strength ?? 0 }, 'yield')} onDone={done} />
+        <QuantityField
+          label="Yield strength"
+          kind="stress"
+          system={system}
+          value={piece.yield}
+          onValue={(strength) => edit({ yield: strength ?? 0 }, 'yield')}
+          onDone={done}
+        />
         <QuantityField
           label="Allowance on the weight"
           kind="fraction"
@@ -71,16 +88,60 @@ function PieceFields({ piece }: { piece: Piece }) {
         />
       </Group>
       <Group title="What others say" tools={<span className="text-[12px] text-soft">two figures that differ are both shown</span>}>
-        <QuantityField label="Bare weight, stated" kind="mass" system={system} value={piece.stated.mass} clearable onValue={(mass) => edit({ stated: { ...piece.stated, mass } }, 'stated mass')} onDone={done} />
-        <QuantityField label="Length by drawing" kind="length" system={system} value={piece.stated.length} clearable onValue={(length) => edit({ stated: { ...piece.stated, length } }, 'stated length')} onDone={done} />
+        <QuantityField
+          label="Bare weight, stated"
+          kind="mass"
+          system={system}
+          value={piece.stated.mass}
+          clearable
+          onValue={(mass) => edit({ stated: { ...piece.stated, mass } }, 'stated mass')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Length by drawing"
+          kind="length"
+          system={system}
+          value={piece.stated.length}
+          clearable
+          onValue={(length) => edit({ stated: { ...piece.stated, length } }, 'stated length')}
+          onDone={done}
+        />
       </Group>
       <PackingFields piece={piece} />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">
-        <QuantityField label="Middle, east" kind="length" system={system} value={piece.start.x} onValue={(x) => edit({ start: { ...piece.start, x: x ?? 0 } }, 'start x')} onDone={done} />
-        <QuantityField label="Middle, north" kind="length" system={system} value={piece.start.y} onValue={(y) => edit({ start: { ...piece.start, y: y ?? 0 } }, 'start y')} onDone={done} />
-        <QuantityField label="Turned from east" kind="angle" system={system} value={piece.start.azimuthDeg} onValue={(azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg: azimuthDeg ?? 0 } }, 'start turn')} onDone={done} />
-        <QuantityField label="Underside level" kind="length" system={system} value={piece.start.level} onValue={(level) => edit({ start: { ...piece.start, level: level ?? 0 } }, 'start level')} onDone={done} />
+        <QuantityField
+          label="Middle, east"
+          kind="length"
+          system={system}
+          value={piece.start.x}
+          onValue={(x) => edit({ start: { ...piece.start, x: x ?? 0 } }, 'start x')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Middle, north"
+          kind="length"
+          system={system}
+          value={piece.start.y}
+          onValue={(y) => edit({ start: { ...piece.start, y: y ?? 0 } }, 'start y')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Turned from east"
+          kind="angle"
+          system={system}
+          value={piece.start.azimuthDeg}
+          onValue={(azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg: azimuthDeg ?? 0 } }, 'start turn')}
+          onDone={done}
+        />
+        <QuantityField
+          label="Underside level"
+          kind="length"
+          system={system}
+          value={piece.start.level}
+          onValue={(level) => edit({ start: { ...piece.start, level: level ?? 0 } }, 'start level')}
+          onDone={done}
+        />
       </Group>
     </Panel>
   );
@@ -90,7 +151,11 @@ function PackingFields({ piece }: { piece: Piece }) {
   const act = useAct();
   const done = useJob((state) => state.done);
   const system = usePlan().job.units;
-  const add = () => act('addPacking', { piece: piece.id, packing: { id: freshId('pk'), what: 'Timber packing', massPerLength: 6, from: 0, to: piece.length, side: 'top', thickness: 0.05 } });
+  const add = () =>
+    act('addPacking', {
+      piece: piece.id,
+      packing: { id: freshId('pk'), what: 'Timber packing', massPerLength: 6, from: 0, to: piece.length, side: 'top', thickness: 0.05 },
+    });
   return (
     <section>
       <div className="mb-1 flex items-baseline justify-between">
@@ -101,16 +166,38 @@ function PackingFields({ piece }: { piece: Piece }) {
       </div>
       {piece.packing.length === 0 && <p className="text-soft">None. Packing can use up the whole margin of a small hoist.</p>}
       {piece.packing.map((one) => {
-        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editPacking', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
+        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) =>
+          act('editPacking', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="mb-2 grid grid-cols-[1fr_auto] gap-2">
             <div className="grid grid-cols-2 gap-x-4 gap-y-2">
               <div className="col-span-2">
                 <TextField label="What" value={one.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />
               </div>
-              <QuantityField label="Weight along it" kind="massPerLength" system={system} value={one.massPerLength} onValue={(massPerLength) => edit({ massPerLength: massPerLength ?? 0 }, 'mass')} onDone={done} />
-              <QuantityField label="Thickness" kind="dimension" system={system} value={one.thickness} onValue={(thickness) => edit({ thickness: thickness ?? 0 }, 'thickness')} onDone={done} />
-              <QuantityField label="From the left end" kind="length" system={system} value={one.from} onValue={(from) => edit({ from: from ?? 0 }, 'from')} onDone={done} />
+              <QuantityField
+                label="Weight along it"
+                kind="massPerLength"
+                system={system}
+                value={one.massPerLength}
+                onValue={(massPerLength) => edit({ massPerLength: massPerLength ?? 0 }, 'mass')}
+                onDone={done}
+              />
+              <QuantityField
+                label="Thickness"
+                kind="dimension"
+                system={system}
+                value={one.thickness}
+                onValue={(thickness) => edit({ thickness: thickness ?? 0 }, 'thickness')}
+                onDone={done}
+              />
+              <QuantityField
+                label="From the left end"
+                kind="length"
+                system={system}
+                value={one.from}
+                onValue={(from) => edit({ from: from ?? 0 }, 'from')}
+                onDone={done}
+              />
               <QuantityField label="to" kind="length" system={system} value={one.to} onValue={(to) => edit({ to: to ?? 0 }, 'to')} onDone={done} />
               <ChoiceField
                 label="On the"
@@ -147,7 +234,8 @@ function AttachmentFields({ piece }: { piece: Piece }) {
         </SmallButton>
       </div>
       {piece.attachments.map((one) => {
-        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editAttachment', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
+        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) =>
+          act('editAttachment', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="mb-1.5 grid grid-cols-[1.6fr_1fr_1fr_auto] items-end gap-2">
             <TextField label="What" value={one.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />

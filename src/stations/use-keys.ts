@@ -21,7 +21,9 @@ export const keyList: readonly { keys: string; does: string }[] = [
   { keys: 'Space on a move', does: 'pick it up, arrows shift it, space puts it down' },
 ];
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"], [role="dialog"], [role="listbox"], [role="menu"]') !== null;
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable="true"], [role="dialog"], [role="listbox"], [role="menu"]') !== null;
 
 export function useKeys(setDialog: (dialog: OpenDialog) => void): void {
   const store = useJobStore();

@@ -28,27 +28,57 @@ export function Walk() {
   const checks = useJob((state) => state.survey.evaluation.checks);
   const station = useJob((state) => state.station);
   const open = useJob((state) => state.openStation);
-  const counts = { pieces: plan.pieces.length, bearings: plan.bearings.length, picks: plan.picks.length, moves: plan.moves.length, crane: plan.cranes[0]?.name ?? 'no crane' };
+  const counts = {
+    pieces: plan.pieces.length,
+    bearings: plan.bearings.length,
+    picks: plan.picks.length,
+    moves: plan.moves.length,
+    crane: plan.cranes[0]?.name ?? 'no crane',
+  };
   const unmade = walk.filter((one) => !one.made).map((one) => one.name);
   return (
     <nav aria-label="Stations" className="flex h-full flex-col overflow-y-auto bg-board max-[900px]:h-auto max-[900px]:flex-row max-[900px]:overflow-x-auto">
       {walk
         .filter((one) => one.made)
         .map((one) => (
-          <StationButton key={one.id} number={walk.indexOf(one) + 1} name={one.name} note={about(one.id, counts)} checks={checks.filter((check) => check.station === one.id)} here={station === one.id} onOpen={() => open(one.id)} />
+          <StationButton
+            key={one.id}
+            number={walk.indexOf(one) + 1}
+            name={one.name}
+            note={about(one.id, counts)}
+            checks={checks.filter((check) => check.station === one.id)}
+            here={station === one.id}
+            onOpen={() => open(one.id)}
+          />
         ))}
       <div className="mt-auto max-[900px]:hidden">
         <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
           <span className="sign block text-[14px] text-ink">Not checked here</span>
           {unmade.join(', ')}: this release does not look at them. Look yourself.
         </p>
-        <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">Plans are checked here, not approved. Local codes, the maker’s chart and the engineer decide.</p>
+        <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
+          Plans are checked here, not approved. Local codes, the maker’s chart and the engineer decide.
+        </p>
       </div>
     </nav>
   );
 }
 
-function StationButton({ number, name, note, checks, here, onOpen }: { number: number; name: string; note: string; checks: Check[]; here: boolean; onOpen: () => void }) {
+function StationButton({
+  number,
+  name,
+  note,
+  checks,
+  here,
+  onOpen,
+}: {
+  number: number;
+  name: string;
+  note: string;
+  checks: Check[];
+  here: boolean;
+  onOpen: () => void;
+}) {
   const verdict = checks.length > 0 ? worst(checks.map((check) => check.verdict)) : null;
   const missing = checks.filter((check) => check.verdict === 'missing').length;
   const stops = checks.filter((check) => check.verdict === 'stop').length;
@@ -65,7 +95,9 @@ function StationButton({ number, name, note, checks, here, onOpen }: { number: n
         <span className="sign block text-[18px] leading-5">{name}</span>
         <span className={`block truncate text-[12.5px] leading-4 ${here ? 'text-[#d8d3c6]' : 'text-soft'}`}>{trouble || note}</span>
       </span>
-      <span className={here ? 'grid place-items-center rounded-sm bg-white p-0.5' : 'grid place-items-center'}>{verdict && <VerdictMark verdict={verdict} size={16} />}</span>
+      <span className={here ? 'grid place-items-center rounded-sm bg-white p-0.5' : 'grid place-items-center'}>
+        {verdict && <VerdictMark verdict={verdict} size={16} />}
+      </span>
     </button>
   );
 }

@@ -2,19 +2,19 @@ import { expose } from 'comlink';
 import type { Look } from '@/core/drawing/elevation-scene';
 import { evaluate, type Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
-import { scenesAt, surveyPlan, type Scenes, type Survey } from '@/core/plan/survey';
+import { scenesAt, type Scenes } from '@/core/plan/survey';
 
 let held: { plan: Plan; evaluation: Evaluation } | null = null;
 
 /** Thin shell: the core off the main thread. The plan is sent only when it changed. */
 const api = {
-  survey(plan: Plan, cursor: number, look: Look): Survey {
-    const result = surveyPlan(plan, cursor, look);
-    held = { plan, evaluation: result.evaluation };
-    return result;
+  /** The verdicts come first: they are what a person waits for. The drawings follow by `scenes`. */
+  check(plan: Plan): Evaluation {
+    const evaluation = evaluate(plan);
+    held = { plan, evaluation };
+    return evaluation;
   },
-  scenes(plan: Plan | null, cursor: number, look: Look): Scenes | null {
-    if (plan) held = { plan, evaluation: evaluate(plan) };
+  scenes(cursor: number, look: Look): Scenes | null {
     return held ? scenesAt(held.plan, held.evaluation, cursor, look) : null;
   },
 };

@@ -26,5 +26,12 @@ export const accessCorner = defineCalc({
     }
     return { longest: Math.max(room((low + high) / 2), a, b) };
   },
-  work: (i, o) => [{ label: 'Longest piece', formula: 'min over θ of (a·cos θ + b·sin θ − w)/(sin θ·cos θ)', numbers: phrase`a = ${q(i.corridorA, 'length')}, b = ${q(i.corridorB, 'length')}, w = ${q(i.width, 'length')}`, result: q(o.longest, 'length') }],
+  work: (i, o) => [
+    {
+      label: 'Longest piece',
+      formula: 'min over θ of (a·cos θ + b·sin θ − w)/(sin θ·cos θ)',
+      numbers: phrase`a = ${q(i.corridorA, 'length')}, b = ${q(i.corridorB, 'length')}, w = ${q(i.width, 'length')}`,
+      result: q(o.longest, 'length'),
+    },
+  ],
 });

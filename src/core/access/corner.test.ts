@@ -17,16 +17,22 @@ function passesTurning(a: number, b: number, width: number, length: number): boo
 
 test('the corner formula agrees with turning the piece step by step', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.6, max: 3, noNaN: true }), fc.double({ min: 0.6, max: 3, noNaN: true }), fc.double({ min: 0, max: 0.8, noNaN: true }), (a, b, share) => {
-      const width = share * Math.min(a, b);
-      const outcome = runCalc('access.corner', { corridorA: a, corridorB: b, width });
-      if (!outcome.ok) throw new Error(outcome.error);
-      const longest = outcome.output.longest as number;
-      const sideways = longest === Math.max(a, b);
-      expect(passesTurning(a, b, width, longest * 0.999) || sideways).toBe(true);
-      expect(passesTurning(a, b, width, longest * 1.005)).toBe(false);
-    }),
+    fc.property(
+      fc.double({ min: 0.6, max: 3, noNaN: true }),
+      fc.double({ min: 0.6, max: 3, noNaN: true }),
+      fc.double({ min: 0, max: 0.8, noNaN: true }),
+      (a, b, share) => {
+        const width = share * Math.min(a, b);
+        const outcome = runCalc('access.corner', { corridorA: a, corridorB: b, width });
+        if (!outcome.ok) throw new Error(outcome.error);
+        const longest = outcome.output.longest as number;
+        const sideways = longest === Math.max(a, b);
+        expect(passesTurning(a, b, width, longest * 0.999) || sideways).toBe(true);
+        expect(passesTurning(a, b, width, longest * 1.005)).toBe(false);
+      },
+    ),
     { numRuns: 60 },
   );
 });
-test('too wide for a corridor is refused', () => expect(runCalc('access.corner', { corridorA: 1, corridorB: 2, width: 1 })).toMatchObject({ ok: false, path: 'width' }));
+test('too wide for a corridor is refused', () =>
+  expect(runCalc('access.corner', { corridorA: 1, corridorB: 2, width: 1 })).toMatchObject({ ok: false, path: 'width' }));

@@ -40,7 +40,11 @@ export const beamContinuous = defineCalc({
   work: (i, o) =>
     o.stable
       ? [
-          ...(o.reactions ?? []).map((reaction, n) => ({ label: `Support ${n + 1}`, formula: reaction === 0 ? 'lifted off' : 'reaction', result: q(reaction, 'force') })),
+          ...(o.reactions ?? []).map((reaction, n) => ({
+            label: `Support ${n + 1}`,
+            formula: reaction === 0 ? 'lifted off' : 'reaction',
+            result: q(reaction, 'force'),
+          })),
           { label: 'Largest sagging', formula: 'M = M₀ + V·x − w·x²/2', result: q(o.maxSagging ?? 0, 'moment') },
           { label: 'Largest hogging', result: q(o.maxHogging ?? 0, 'moment') },
         ]

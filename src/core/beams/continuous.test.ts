@@ -3,7 +3,15 @@ import { Matrix, solve } from 'ml-matrix';
 import { solveContinuous, type ContinuousBeam } from './continuous';
 import { solveSymmetric } from './solve';
 
-const beam = (over: Partial<ContinuousBeam>): ContinuousBeam => ({ length: 10, stiffness: 1e8, load: 1000, supports: [{ x: 0 }, { x: 10 }], pointLoads: [], upliftFree: true, ...over });
+const beam = (over: Partial<ContinuousBeam>): ContinuousBeam => ({
+  length: 10,
+  stiffness: 1e8,
+  load: 1000,
+  supports: [{ x: 0 }, { x: 10 }],
+  pointLoads: [],
+  upliftFree: true,
+  ...over,
+});
 const stable = (b: ContinuousBeam) => {
   const result = solveContinuous(b);
   if (!result.stable) throw new Error('it tips');
@@ -31,12 +39,25 @@ describe('hand answers', () => {
     expect(stable({ ...over, upliftFree: false }).reactions[1]).toBeLessThan(0);
   });
   test('springs share like springs: a stiff beam on three equal springs takes a third each', () => {
-    const { reactions } = stable(beam({ load: 300, stiffness: 1e14, supports: [{ x: 1, spring: 1e6 }, { x: 5, spring: 1e6 }, { x: 9, spring: 1e6 }] }));
+    const { reactions } = stable(
+      beam({
+        load: 300,
+        stiffness: 1e14,
+        supports: [
+          { x: 1, spring: 1e6 },
+          { x: 5, spring: 1e6 },
+          { x: 9, spring: 1e6 },
+        ],
+      }),
+    );
     for (const r of reactions) expect(r).toBeCloseTo(1000, 1);
   });
   test.each([
     ['one support off the middle', { supports: [{ x: 3 }] }],
-    ['a weightless beam loaded beyond its last support', { length: 12, load: 0, supports: [{ x: 0 }, { x: 4 }, { x: 9 }], pointLoads: [{ x: 12, force: 1000 }] }],
+    [
+      'a weightless beam loaded beyond its last support',
+      { length: 12, load: 0, supports: [{ x: 0 }, { x: 4 }, { x: 9 }], pointLoads: [{ x: 12, force: 1000 }] },
+    ],
     ['load far out over two supports', { length: 20, load: 10, supports: [{ x: 0 }, { x: 4 }], pointLoads: [{ x: 20, force: 50000 }] }],
   ])('%s tips', (_, over) => expect(solveContinuous(beam(over))).toEqual({ stable: false }));
 });
@@ -67,25 +88,44 @@ test('uneven spans agree with the three-moment theorem', () => {
 
 test('whatever lifts off, the reactions carry the load and its moment', () => {
   fc.assert(
-    fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { minLength: 2, maxLength: 6 }), fc.array(fc.record({ x: fc.integer({ min: 0, max: 40 }), force: fc.integer({ min: 1, max: 50000 }) }), { maxLength: 4 }), (places, pointLoads) => {
-      const supports = places.sort((a, b) => a - b).map((x) => ({ x: x / 2 }));
-      const loads = pointLoads.map((p) => ({ x: p.x / 2, force: p.force }));
-      const result = solveContinuous(beam({ length: 20, supports, pointLoads: loads }));
-      if (!result.stable) return;
-      const total = 20000 + loads.reduce((sum, p) => sum + p.force, 0);
-      const moment = 200000 + loads.reduce((sum, p) => sum + p.force * p.x, 0);
-      expect(result.reactions.reduce((sum, r) => sum + r, 0) / total).toBeCloseTo(1, 5);
-      expect(result.reactions.reduce((sum, r, i) => sum + r * supports[i]!.x, 0) / moment).toBeCloseTo(1, 5);
-      expect(Math.min(...result.reactions)).toBeGreaterThanOrEqual(-1e-6 * total);
-    }),
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { minLength: 2, maxLength: 6 }),
+      fc.array(fc.record({ x: fc.integer({ min: 0, max: 40 }), force: fc.integer({ min: 1, max: 50000 }) }), { maxLength: 4 }),
+      (places, pointLoads) => {
+        const supports = places.sort((a, b) => a - b).map((x) => ({ x: x / 2 }));
+        const loads = pointLoads.map((p) => ({ x: p.x / 2, force: p.force }));
+        const result = solveContinuous(beam({ length: 20, supports, pointLoads: loads }));
+        if (!result.stable) return;
+        const total = 20000 + loads.reduce((sum, p) => sum + p.force, 0);
+        const moment = 200000 + loads.reduce((sum, p) => sum + p.force * p.x, 0);
+        expect(result.reactions.reduce((sum, r) => sum + r, 0) / total).toBeCloseTo(1, 5);
+        expect(result.reactions.reduce((sum, r, i) => sum + r * supports[i]!.x, 0) / moment).toBeCloseTo(1, 5);
+        expect(Math.min(...result.reactions)).toBeGreaterThanOrEqual(-1e-6 * total);
+      },
+    ),
     { numRuns: 200 },
   );
 });
 
 describe('the solver', () => {
   test('brings its residual', () => {
-    const solved = solveSymmetric([[4, 1], [1, 3]], [1, 2]);
+    const solved = solveSymmetric(
+      [
+        [4, 1],
+        [1, 3],
+      ],
+      [1, 2],
+    );
     expect(solved).toMatchObject({ ok: true, u: [expect.closeTo(1 / 11, 12), expect.closeTo(7 / 11, 12)] });
   });
-  test('calls a mechanism a mechanism', () => expect(solveSymmetric([[1, -1], [-1, 1]], [1, 1])).toEqual({ ok: false, at: 1 }));
+  test('calls a mechanism a mechanism', () =>
+    expect(
+      solveSymmetric(
+        [
+          [1, -1],
+          [-1, 1],
+        ],
+        [1, 1],
+      ),
+    ).toEqual({ ok: false, at: 1 }));
 });

@@ -13,8 +13,7 @@ export interface ContinuousBeam {
 }
 
 export type ContinuousResult =
-  | { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: { x: number; down: number }[] }
-  | { stable: false };
+  { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: { x: number; down: number }[] } | { stable: false };
 
 /**
  * Euler beam by the stiffness method, two freedoms a node (downwards deflection, rotation).
@@ -87,7 +86,10 @@ function solveHeld(beam: ContinuousBeam, xs: readonly number[], nodeOf: readonly
     else full[dof]![dof]! += support.spring;
   });
   const free = Array.from({ length: size }, (_, i) => i).filter((i) => !rigid.has(i));
-  const solved = solveSymmetric(free.map((i) => free.map((j) => full[i]![j]!)), free.map((i) => load[i]!));
+  const solved = solveSymmetric(
+    free.map((i) => free.map((j) => full[i]![j]!)),
+    free.map((i) => load[i]!),
+  );
   if (!solved.ok || !(solved.residual < 1e-4)) return null;
   const u = new Array<number>(size).fill(0);
   free.forEach((dof, i) => (u[dof] = solved.u[i]!));

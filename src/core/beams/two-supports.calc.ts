@@ -15,7 +15,12 @@ export const twoSupports = defineCalc({
     return { left: weight - atRight, right: atRight };
   },
   work: (i, o) => [
-    { label: 'Right bearing', formula: 'R = W·(x_g − x_l)/(x_r − x_l)', numbers: phrase`${q(i.weight, 'force')} × (${q(i.cg, 'length')} − ${q(i.left, 'length')}) / ${q(i.right - i.left, 'length')}`, result: q(o.right, 'force') },
+    {
+      label: 'Right bearing',
+      formula: 'R = W·(x_g − x_l)/(x_r − x_l)',
+      numbers: phrase`${q(i.weight, 'force')} × (${q(i.cg, 'length')} − ${q(i.left, 'length')}) / ${q(i.right - i.left, 'length')}`,
+      result: q(o.right, 'force'),
+    },
     { label: 'Left bearing', formula: 'W − R', result: q(o.left, 'force') },
   ],
 });

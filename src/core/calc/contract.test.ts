@@ -3,13 +3,39 @@ import { registry } from './registry';
 import { runCalc } from './run';
 import { faultsOf } from './schema';
 
-const samples = new Map((goldens as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[]).filter((g) => !g.expect.error).map((g) => [g.id, g.input]));
+const samples = new Map(
+  (goldens as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[]).filter((g) => !g.expect.error).map((g) => [g.id, g.input]),
+);
 
 const fixedIds = [
-  'steel.section', 'steel.plateGirder', 'steel.weight', 'rigging.hook', 'rigging.twoPointPick', 'crane.chart', 'crane.tandem', 'crane.outriggers', 'crane.windLimit',
-  'crane.boom', 'crane.powerLine', 'move.ramp', 'hoist.bracket', 'shore.overhang', 'shore.timberPost', 'shore.steelProp', 'member.flexureAisc', 'member.columnAisc',
-  'member.webAisc', 'member.columnEn', 'member.flexureEn', 'member.hanging', 'member.pairGlobal', 'member.windRollover', 'connection.boltShearAisc', 'access.corner',
-  'fit.thermal', 'beam.continuous',
+  'steel.section',
+  'steel.plateGirder',
+  'steel.weight',
+  'rigging.hook',
+  'rigging.twoPointPick',
+  'crane.chart',
+  'crane.tandem',
+  'crane.outriggers',
+  'crane.windLimit',
+  'crane.boom',
+  'crane.powerLine',
+  'move.ramp',
+  'hoist.bracket',
+  'shore.overhang',
+  'shore.timberPost',
+  'shore.steelProp',
+  'member.flexureAisc',
+  'member.columnAisc',
+  'member.webAisc',
+  'member.columnEn',
+  'member.flexureEn',
+  'member.hanging',
+  'member.pairGlobal',
+  'member.windRollover',
+  'connection.boltShearAisc',
+  'access.corner',
+  'fit.thermal',
+  'beam.continuous',
 ];
 
 test('every fixed id is registered', () => {
@@ -56,7 +82,8 @@ describe.each([...registry.values()].map((calc) => [calc.id, calc] as const))('%
 });
 
 describe('the door for outsiders', () => {
-  test('an unknown id names the nearest', () => expect(runCalc('crane.charts', {})).toMatchObject({ ok: false, path: 'id', error: expect.stringContaining('crane.chart') as unknown }));
+  test('an unknown id names the nearest', () =>
+    expect(runCalc('crane.charts', {})).toMatchObject({ ok: false, path: 'id', error: expect.stringContaining('crane.chart') as unknown }));
   test.each([null, 5, 'text', [], undefined])('%p as input is refused, not thrown', (input) => expect(runCalc('fit.thermal', input).ok).toBe(false));
   test('NaN and Infinity never get in, and an answer too large to be a number never gets out', () => {
     expect(runCalc('fit.thermal', { length: Infinity, deltaT: 1, coefficient: 1 }).ok).toBe(false);

@@ -16,8 +16,7 @@ export const nonNegative = (unit: string, description?: string, options: FieldOp
   Type.Number({ unit, minimum: 0, ...(description ? { description } : {}), ...options });
 export const positiveInteger = (description?: string) => Type.Integer({ minimum: 1, ...(description ? { description } : {}) });
 
-export const closed = <P extends Record<string, TSchema>>(properties: P) =>
-  Type.Object(properties, { additionalProperties: false });
+export const closed = <P extends Record<string, TSchema>>(properties: P) => Type.Object(properties, { additionalProperties: false });
 
 export const nullable = <S extends TSchema>(schema: S) => Type.Union([schema, Type.Null()]);
 

@@ -31,7 +31,10 @@ export function faultsOf(schema: TSchema, value: unknown): Fault[] {
 }
 
 const dotted = (pointer: string, leaf = ''): string => {
-  const parts = pointer.split('/').slice(1).map((part) => part.replace(/~1/g, '/').replace(/~0/g, '~'));
+  const parts = pointer
+    .split('/')
+    .slice(1)
+    .map((part) => part.replace(/~1/g, '/').replace(/~0/g, '~'));
   if (leaf) parts.push(leaf);
   return parts.reduce((path, part) => (/^\d+$/.test(part) ? `${path}[${part}]` : path ? `${path}.${part}` : part), '');
 };
@@ -48,8 +51,7 @@ function pickBranches(errors: ErrorObject[]): ErrorObject[] {
       const branch = error.schemaPath.slice(union.schemaPath.length + 1).split('/')[0] ?? '';
       branches.set(branch, [...(branches.get(branch) ?? []), error]);
     }
-    const cost = (list: ErrorObject[]) =>
-      list.length + (list.some((e) => e.keyword === 'type' && e.instancePath === union.instancePath) ? 100 : 0);
+    const cost = (list: ErrorObject[]) => list.length + (list.some((e) => e.keyword === 'type' && e.instancePath === union.instancePath) ? 100 : 0);
     const best = [...branches.values()].sort((a, b) => cost(a) - cost(b))[0] ?? [];
     kept = kept.filter((error) => error !== union && (!inside.includes(error) || best.includes(error)));
   }
@@ -111,6 +113,14 @@ function describe(error: ErrorObject): Fault {
 }
 
 function describeType(type: unknown): string {
-  const names: Record<string, string> = { number: 'a number', integer: 'a whole number', string: 'text', object: 'an object', array: 'a list', boolean: 'true or false', null: 'null' };
+  const names: Record<string, string> = {
+    number: 'a number',
+    integer: 'a whole number',
+    string: 'text',
+    object: 'an object',
+    array: 'a list',
+    boolean: 'true or false',
+    null: 'null',
+  };
   return (Array.isArray(type) ? type : [type]).map((one) => names[String(one)] ?? String(one)).join(' or ');
 }

@@ -10,7 +10,12 @@ export const concreteGate = defineCalc({
   source: { basis: 'published', text: '29 CFR 1926.752(a)(1): 75 % of the intended minimum, in writing; the designer’s figure decides' },
   compute: ({ intended, result, share }) => ({ needed: intended * share, reached: result / intended }),
   work: (i, o) => [
-    { label: 'Needed', formula: 'share × intended', numbers: phrase`${q(i.share, 'fraction')} × ${q(i.intended, 'strength')}`, result: q(o.needed, 'strength') },
+    {
+      label: 'Needed',
+      formula: 'share × intended',
+      numbers: phrase`${q(i.share, 'fraction')} × ${q(i.intended, 'strength')}`,
+      result: q(o.needed, 'strength'),
+    },
     { label: 'Test result', formula: 'share of intended reached', numbers: phrase`${q(i.result, 'strength')}`, result: q(o.reached, 'fraction') },
   ],
 });

@@ -10,5 +10,8 @@ export const sequenceNeeds = defineCalc({
   output: closed({ lacking: Type.Array(Type.String()) }),
   source: { basis: 'practice', text: 'Order of work (common practice): what a move needs is done by an earlier move' },
   compute: ({ needs }) => ({ lacking: needs.filter(({ done }) => !done).map(({ what }) => what) }),
-  work: ({ needs }) => (needs.length > 0 ? needs.map(({ what, done }) => ({ label: what, result: done ? 'done before' : 'not done yet' })) : [{ label: 'Needs', result: 'nothing before it' }]),
+  work: ({ needs }) =>
+    needs.length > 0
+      ? needs.map(({ what, done }) => ({ label: what, result: done ? 'done before' : 'not done yet' }))
+      : [{ label: 'Needs', result: 'nothing before it' }],
 });

@@ -19,15 +19,36 @@ export const craneBoom = defineCalc({
   source: { basis: 'geometry', text: 'Plane geometry of a straight boom; boom deflection left out' },
   compute({ pivotBack, pivotHeight, boom, radius, point: at }) {
     const line = boomLine(pivotBack, pivotHeight, boom, radius);
-    if (!line) refuse('boom', `A ${boom} m boom cannot reach a radius of ${radius} m from a foot pin ${pivotBack} m behind the slew centre: lengthen it or come nearer.`);
+    if (!line)
+      refuse(
+        'boom',
+        `A ${boom} m boom cannot reach a radius of ${radius} m from a foot pin ${pivotBack} m behind the slew centre: lengthen it or come nearer.`,
+      );
     const shared = { angleDeg: (line.angleRad * 180) / Math.PI, tipHeight: line.tipHeight };
     return at ? { ...shared, clearance: belowBoom(line, at) } : shared;
   },
   work: (i, o) => [
-    { label: 'Boom angle', formula: 'cos α = (R + b)/L', numbers: phrase`(${q(i.radius, 'length')} + ${q(i.pivotBack, 'length')}) / ${q(i.boom, 'length')}`, result: q(o.angleDeg, 'angle') },
-    { label: 'Boom tip above ground', formula: 'z = h + L·sin α', numbers: phrase`${q(i.pivotHeight, 'length')} + ${q(i.boom, 'length')} × sin ${q(o.angleDeg, 'angle')}`, result: q(o.tipHeight, 'length') },
+    {
+      label: 'Boom angle',
+      formula: 'cos α = (R + b)/L',
+      numbers: phrase`(${q(i.radius, 'length')} + ${q(i.pivotBack, 'length')}) / ${q(i.boom, 'length')}`,
+      result: q(o.angleDeg, 'angle'),
+    },
+    {
+      label: 'Boom tip above ground',
+      formula: 'z = h + L·sin α',
+      numbers: phrase`${q(i.pivotHeight, 'length')} + ${q(i.boom, 'length')} × sin ${q(o.angleDeg, 'angle')}`,
+      result: q(o.tipHeight, 'length'),
+    },
     ...(i.point && o.clearance !== undefined
-      ? [{ label: 'Point to boom centreline', formula: 'c = (x + b)·sin α − (z − h)·cos α', numbers: phrase`point ${q(i.point.x, 'length')} out, ${q(i.point.z, 'length')} up`, result: q(o.clearance, 'length') }]
+      ? [
+          {
+            label: 'Point to boom centreline',
+            formula: 'c = (x + b)·sin α − (z − h)·cos α',
+            numbers: phrase`point ${q(i.point.x, 'length')} out, ${q(i.point.z, 'length')} up`,
+            result: q(o.clearance, 'length'),
+          },
+        ]
       : []),
   ],
 });

@@ -7,8 +7,20 @@ const good = 'radius m / capacity kg,10,14\n4,9000,8200\n6,5200,5000\n8,,3100\n'
 
 describe('a chart as text', () => {
   test('comma, semicolon with decimal commas, tabs, BOM and CRLF all read alike', () => {
-    const want: Chart = { radii: [4, 6, 8], booms: [10.5, 14], capacity: [[9000, 8200], [5200, 5000], [null, 3100]] };
-    for (const text of ['r,10.5,14\n4,9000,8200\n6,5200,5000\n8,-,3100', '\ufeffr;10,5;14\r\n4;9000;8200\r\n6;5200;5000\r\n8;n/a;3100\r\n', 'r\t10.5\t14\n4\t9,000\t8,200\n6\t5,200\t5,000\n8\t\t3,100'])
+    const want: Chart = {
+      radii: [4, 6, 8],
+      booms: [10.5, 14],
+      capacity: [
+        [9000, 8200],
+        [5200, 5000],
+        [null, 3100],
+      ],
+    };
+    for (const text of [
+      'r,10.5,14\n4,9000,8200\n6,5200,5000\n8,-,3100',
+      '\ufeffr;10,5;14\r\n4;9000;8200\r\n6;5200;5000\r\n8;n/a;3100\r\n',
+      'r\t10.5\t14\n4\t9,000\t8,200\n6\t5,200\t5,000\n8\t\t3,100',
+    ])
       expect(readChartCsv(text, metric)).toMatchObject({ chart: want, faults: [] });
   });
   test('units come from the corner when it says them', () => {
@@ -16,7 +28,8 @@ describe('a chart as text', () => {
     expect(readChartCsv('ft \\ lb,30,40\n10,9000,8000', metric)).toMatchObject({ radiusUnit: 'ft', capacityUnit: 'lb' });
     expect(readChartCsv('radius ft / short tons,30,40\n10,9,8', metric)).toMatchObject({ capacityUnit: 'short ton' });
   });
-  test('a bare ton is not taken for any of the three', () => expect(readChartCsv('ft / tons,30\n10,9', metric)).toMatchObject({ capacityUnit: null, bareTon: true }));
+  test('a bare ton is not taken for any of the three', () =>
+    expect(readChartCsv('ft / tons,30\n10,9', metric)).toMatchObject({ capacityUnit: null, bareTon: true }));
   test('feet and pounds become metres and kilograms', () => {
     const { chart } = readChartCsv('r,30\n10,2000', { radius: 'ft', capacity: 'lb' });
     expect(chart?.radii[0]).toBeCloseTo(3.048, 12);
@@ -50,5 +63,9 @@ describe('a chart as text', () => {
       }),
     );
   });
-  test('no text makes it throw', () => fc.assert(fc.property(fc.string(), (text) => void readChartCsv(text, metric)), { numRuns: 400 }));
+  test('no text makes it throw', () =>
+    fc.assert(
+      fc.property(fc.string(), (text) => void readChartCsv(text, metric)),
+      { numRuns: 400 },
+    ));
 });

@@ -8,7 +8,13 @@ import { chartFault, type Chart } from './chart-shape';
  */
 
 export const radiusUnits = { m: metresPer.m, ft: metresPer.ft } as const;
-export const capacityUnits = { kg: 1, t: kilogramsPer.tonne, lb: kilogramsPer.lb, 'short ton': kilogramsPer.shortTon, 'long ton': kilogramsPer.longTon } as const;
+export const capacityUnits = {
+  kg: 1,
+  t: kilogramsPer.tonne,
+  lb: kilogramsPer.lb,
+  'short ton': kilogramsPer.shortTon,
+  'long ton': kilogramsPer.longTon,
+} as const;
 export type RadiusUnit = keyof typeof radiusUnits;
 export type CapacityUnit = keyof typeof capacityUnits;
 
@@ -84,13 +90,19 @@ export function readChartCsv(text: string, units: { radius: RadiusUnit; capacity
     const radius = numberOf(row[0] ?? '', false);
     if (radius === null || !(radius > 0)) fault(i, 0, `“${row[0] ?? ''}” is not a radius: write a number in ${units.radius}.`);
     radii.push(Number(((radius ?? 0) * metres).toPrecision(12)));
-    if (row.length > width && row.slice(width).some((cell) => cell !== '')) fault(i, width, `This row has ${row.length - 1} capacities for ${width - 1} booms: is a comma used for decimals in a comma-separated table?`);
+    if (row.length > width && row.slice(width).some((cell) => cell !== ''))
+      fault(i, width, `This row has ${row.length - 1} capacities for ${width - 1} booms: is a comma used for decimals in a comma-separated table?`);
     capacity.push(
       Array.from({ length: width - 1 }, (_, j) => {
         const cell = row[j + 1] ?? '';
         if (BLANK.test(cell)) return null;
         const value = numberOf(cell, thousands);
-        if (value === null) fault(i, j + 1, `“${cell}” at radius ${row[0]}, boom ${header[j + 1]} is not a capacity: write a number in ${units.capacity}, or leave it blank as the maker does.`);
+        if (value === null)
+          fault(
+            i,
+            j + 1,
+            `“${cell}” at radius ${row[0]}, boom ${header[j + 1]} is not a capacity: write a number in ${units.capacity}, or leave it blank as the maker does.`,
+          );
         else if (value < 0) fault(i, j + 1, `${cell} at radius ${row[0]}, boom ${header[j + 1]} is below zero: a capacity is 0 or more.`);
         return value === null ? null : Number((value * kilograms).toPrecision(12));
       }),
@@ -107,12 +119,17 @@ export function readChartCsv(text: string, units: { radius: RadiusUnit; capacity
   for (let j = 0; j < booms.length; j += 1)
     for (let i = 1; i < radii.length - 1; i += 1)
       if (capacity[i]![j] === null && capacity.slice(0, i).some((row) => row[j] !== null) && capacity.slice(i + 1).some((row) => row[j] !== null))
-        holes.push(`Radius ${cells[i + 1]![0]}, boom ${header[j + 1]} is blank between two figures: a pick there is stopped. Fill it in unless the maker leaves it blank.`);
+        holes.push(
+          `Radius ${cells[i + 1]![0]}, boom ${header[j + 1]} is blank between two figures: a pick there is stopped. Fill it in unless the maker leaves it blank.`,
+        );
   return { ...corner, chart, faults, holes };
 }
 
 /** The chart as CSV that `readChartCsv` reads back. */
 export function writeChartCsv(chart: Chart): string {
-  const rows = [['radius m / capacity kg', ...chart.booms.map(String)], ...chart.radii.map((radius, i) => [String(radius), ...chart.capacity[i]!.map((value) => (value === null ? '' : String(value)))])];
+  const rows = [
+    ['radius m / capacity kg', ...chart.booms.map(String)],
+    ...chart.radii.map((radius, i) => [String(radius), ...chart.capacity[i]!.map((value) => (value === null ? '' : String(value)))]),
+  ];
   return Papa.unparse(rows, { newline: '\n' }) + '\n';
 }

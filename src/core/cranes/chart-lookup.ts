@@ -53,5 +53,7 @@ function outside(name: string, at: number, values: readonly number[]): string {
   const first = values[0] ?? 0;
   const last = values[values.length - 1] ?? 0;
   const short = (value: number) => Number(value.toFixed(3));
-  return at < first ? `${name} ${short(at)} m is short of the chart's first, ${short(first)} m` : `${name} ${short(at)} m is past the chart's last, ${short(last)} m`;
+  return at < first
+    ? `${name} ${short(at)} m is short of the chart's first, ${short(first)} m`
+    : `${name} ${short(at)} m is past the chart's last, ${short(last)} m`;
 }

@@ -20,12 +20,16 @@ const ascends = (values: readonly number[]) => values.findIndex((value, i) => i 
 export function chartFault(chart: Chart): ChartFault | null {
   for (const axis of ['radii', 'booms'] as const) {
     const at = ascends(chart[axis]);
-    if (at > 0) return { path: `${axis}[${at}]`, error: `${axis}[${at}] is ${chart[axis][at]} m after ${chart[axis][at - 1]} m: list them in rising order, each once.` };
+    if (at > 0)
+      return { path: `${axis}[${at}]`, error: `${axis}[${at}] is ${chart[axis][at]} m after ${chart[axis][at - 1]} m: list them in rising order, each once.` };
   }
   if (chart.capacity.length !== chart.radii.length)
     return { path: 'capacity', error: `The chart has ${chart.radii.length} radii and ${chart.capacity.length} rows of capacity: give one row a radius.` };
   for (const [i, row] of chart.capacity.entries())
     if (row.length !== chart.booms.length)
-      return { path: `capacity[${i}]`, error: `The row at radius ${chart.radii[i]} m has ${row.length} capacities for ${chart.booms.length} booms: give one a boom, null where blank.` };
+      return {
+        path: `capacity[${i}]`,
+        error: `The row at radius ${chart.radii[i]} m has ${row.length} capacities for ${chart.booms.length} booms: give one a boom, null where blank.`,
+      };
   return null;
 }

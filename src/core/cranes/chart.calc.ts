@@ -11,14 +11,21 @@ export const craneChart = defineCalc({
   title: 'Capacity off the crane chart',
   input: closed({ chart: chartSchema, radius: positive('m'), boom: positive('m'), rule: oneOf(['step', 'linear']) }),
   output: closed({ capacity: nullable(nonNegative('kg')), reason: Type.Optional(Type.String()) }),
-  source: { basis: 'practice', text: 'Common practice: next longer radius, lower of the bounding boom lengths, never outside the chart or across a blank. The maker’s own chart decides' },
+  source: {
+    basis: 'practice',
+    text: 'Common practice: next longer radius, lower of the bounding boom lengths, never outside the chart or across a blank. The maker’s own chart decides',
+  },
   compute({ chart, radius, boom, rule }) {
     const fault = chartFault(chart);
     if (fault) refuse(`chart.${fault.path}`, fault.error);
     return chartLookup(chart, radius, boom, rule);
   },
   work: ({ radius, boom, rule }, o) => [
-    { label: 'Read at', numbers: phrase`radius ${q(radius, 'length')}, boom ${q(boom, 'length')}`, result: rule === 'step' ? 'next longer radius, lower of the bounding booms' : 'straight line between the bounding cells' },
+    {
+      label: 'Read at',
+      numbers: phrase`radius ${q(radius, 'length')}, boom ${q(boom, 'length')}`,
+      result: rule === 'step' ? 'next longer radius, lower of the bounding booms' : 'straight line between the bounding cells',
+    },
     { label: 'Chart gives', result: o.capacity === null ? `no capacity: ${o.reason}` : q(o.capacity, 'mass') },
   ],
 });

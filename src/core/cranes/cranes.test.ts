@@ -5,7 +5,16 @@ import { chartLookup } from './chart-lookup';
 import { chartFault, type Chart } from './chart-shape';
 import { craneOutriggers } from './outriggers.calc';
 
-const chart: Chart = { radii: [3, 5, 8, 12], booms: [10, 16], capacity: [[10000, null], [6000, 5500], [2500, 2600], [null, 1200]] };
+const chart: Chart = {
+  radii: [3, 5, 8, 12],
+  booms: [10, 16],
+  capacity: [
+    [10000, null],
+    [6000, 5500],
+    [2500, 2600],
+    [null, 1200],
+  ],
+};
 
 describe('chart', () => {
   test('on a cell both rules give the cell', () => {
@@ -23,10 +32,20 @@ describe('chart', () => {
     [NaN, 16, 'past'],
     [5, NaN, 'past'],
   ])('radius %p, boom %p has no answer', (radius, boom, why) => {
-    for (const rule of ['step', 'linear'] as const) expect(chartLookup(chart, radius, boom, rule)).toMatchObject({ capacity: null, reason: expect.stringContaining(why) as unknown });
+    for (const rule of ['step', 'linear'] as const)
+      expect(chartLookup(chart, radius, boom, rule)).toMatchObject({ capacity: null, reason: expect.stringContaining(why) as unknown });
   });
   test('on a chart that falls with radius the step never gives more than the line', () => {
-    const full: Chart = { radii: [3, 5, 8, 12], booms: [10, 16], capacity: [[10000, 8000], [6000, 5500], [2500, 2600], [900, 1200]] };
+    const full: Chart = {
+      radii: [3, 5, 8, 12],
+      booms: [10, 16],
+      capacity: [
+        [10000, 8000],
+        [6000, 5500],
+        [2500, 2600],
+        [900, 1200],
+      ],
+    };
     fc.assert(
       fc.property(fc.double({ min: 3, max: 12, noNaN: true }), fc.double({ min: 10, max: 16, noNaN: true }), (radius, boom) => {
         const step = chartLookup(full, radius, boom, 'step').capacity!;
@@ -46,7 +65,14 @@ describe('chart', () => {
 });
 
 describe('outriggers', () => {
-  const part = fc.oneof(fc.record({ weight: fc.double({ min: 1e3, max: 3e5, noNaN: true }), x: fc.double({ min: -2, max: 2, noNaN: true }), y: fc.double({ min: -2, max: 2, noNaN: true }) }), fc.record({ weight: fc.double({ min: 1e3, max: 1e5, noNaN: true }), r: fc.double({ min: -3, max: 12, noNaN: true }) }));
+  const part = fc.oneof(
+    fc.record({
+      weight: fc.double({ min: 1e3, max: 3e5, noNaN: true }),
+      x: fc.double({ min: -2, max: 2, noNaN: true }),
+      y: fc.double({ min: -2, max: 2, noNaN: true }),
+    }),
+    fc.record({ weight: fc.double({ min: 1e3, max: 1e5, noNaN: true }), r: fc.double({ min: -3, max: 12, noNaN: true }) }),
+  );
   test('reactions hold up the weight and both moments, whatever lifts', () => {
     fc.assert(
       fc.property(fc.array(part, { minLength: 1, maxLength: 5 }), fc.double({ min: -180, max: 180, noNaN: true }), (parts, azimuthDeg) => {
@@ -67,7 +93,17 @@ describe('outriggers', () => {
     );
   });
   test('a load beyond the base tips it, and no reaction is given', () => {
-    expect(craneOutriggers.compute({ baseLength: 4, baseWidth: 4, parts: [{ weight: 1e5, x: 0, y: 0 }, { weight: 1e5, r: 6 }], azimuthDeg: 0 })).toEqual({ reaction: null, tips: true });
+    expect(
+      craneOutriggers.compute({
+        baseLength: 4,
+        baseWidth: 4,
+        parts: [
+          { weight: 1e5, x: 0, y: 0 },
+          { weight: 1e5, r: 6 },
+        ],
+        azimuthDeg: 0,
+      }),
+    ).toEqual({ reaction: null, tips: true });
   });
 });
 
@@ -83,7 +119,11 @@ describe('boom', () => {
     expect(line.tipHeight).toBeCloseTo(8, 12);
     expect(belowBoom(line, { x: 6, z: 0 })).toBeCloseTo(4.8, 12);
   });
-  test.each([[1, 2, 5, 9], [0, 0, 5, NaN], [-9, 0, 5, 3]])('it cannot reach: %p', (back, height, boom, radius) => expect(boomLine(back, height, boom, radius)).toBeNull());
+  test.each([
+    [1, 2, 5, 9],
+    [0, 0, 5, NaN],
+    [-9, 0, 5, 3],
+  ])('it cannot reach: %p', (back, height, boom, radius) => expect(boomLine(back, height, boom, radius)).toBeNull());
 });
 
 test('power line: each step of Table A, and above it no answer', () => {
@@ -93,7 +133,8 @@ test('power line: each step of Table A, and above it no answer', () => {
 });
 
 test('a larger sail lowers the permitted gust and a smaller one never raises it', () => {
-  const limit = (area: number) => (runCalc('crane.windLimit', { chartGust: 10, mass: 5000, area, drag: 1 }) as unknown as { output: { limit: number } }).output.limit;
+  const limit = (area: number) =>
+    (runCalc('crane.windLimit', { chartGust: 10, mass: 5000, area, drag: 1 }) as unknown as { output: { limit: number } }).output.limit;
   expect(limit(1)).toBe(10);
   expect(limit(24)).toBeCloseTo(5, 9);
 });

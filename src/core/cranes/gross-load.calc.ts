@@ -11,5 +11,8 @@ export const grossLoad = defineCalc({
   output: closed({ mass: nonNegative('kg') }),
   source: { basis: 'practice', text: 'Gross load: piece, packing, rigging and hook block (common practice; the maker’s chart says what it counts)' },
   compute: ({ parts }) => ({ mass: parts.reduce((sum, part) => sum + part.mass, 0) }),
-  work: ({ parts }, o) => [...parts.map((part) => ({ label: part.what, result: q(part.mass, 'mass') })), { label: 'Gross load', formula: 'Σ', result: q(o.mass, 'mass') }],
+  work: ({ parts }, o) => [
+    ...parts.map((part) => ({ label: part.what, result: q(part.mass, 'mass') })),
+    { label: 'Gross load', formula: 'Σ', result: q(o.mass, 'mass') },
+  ],
 });

@@ -18,7 +18,17 @@ export const headRoom = defineCalc({
   source: { basis: 'geometry', text: 'Geometry; reserve below the highest hook position from the rule set' },
   compute: (i) => ({ needed: i.underside + i.loadDepth + i.hookAbovePick, available: i.tipHeight - i.hookDrop - i.reserve }),
   work: (i, o) => [
-    { label: 'Hook must be up', formula: 'underside + depth to the pick + slings', numbers: phrase`${q(i.underside, 'length')} + ${q(i.loadDepth, 'length')} + ${q(i.hookAbovePick, 'length')}`, result: q(o.needed, 'length') },
-    { label: 'Hook can be up', formula: 'tip − block − reserve', numbers: phrase`${q(i.tipHeight, 'length')} − ${q(i.hookDrop, 'length')} − ${q(i.reserve, 'length')}`, result: q(o.available, 'length') },
+    {
+      label: 'Hook must be up',
+      formula: 'underside + depth to the pick + slings',
+      numbers: phrase`${q(i.underside, 'length')} + ${q(i.loadDepth, 'length')} + ${q(i.hookAbovePick, 'length')}`,
+      result: q(o.needed, 'length'),
+    },
+    {
+      label: 'Hook can be up',
+      formula: 'tip − block − reserve',
+      numbers: phrase`${q(i.tipHeight, 'length')} − ${q(i.hookDrop, 'length')} − ${q(i.reserve, 'length')}`,
+      result: q(o.available, 'length'),
+    },
   ],
 });

@@ -54,10 +54,22 @@ export const craneOutriggers = defineCalc({
     return { reaction, tips: false };
   },
   work: (i, o) => [
-    { label: 'All weights', formula: 'V = Σ W', result: q(i.parts.reduce((sum, part) => sum + part.weight, 0), 'force') },
+    {
+      label: 'All weights',
+      formula: 'V = Σ W',
+      result: q(
+        i.parts.reduce((sum, part) => sum + part.weight, 0),
+        'force',
+      ),
+    },
     { label: 'Boom stands', formula: '0° over the front, + to the left', result: q(i.azimuthDeg, 'angle') },
     ...(o.reaction
-      ? names.map((name) => ({ label: cornerName[name], formula: 'V/4 ± Mx/2a ± My/2b', numbers: phrase`a = ${q(i.baseLength, 'length')}, b = ${q(i.baseWidth, 'length')}`, result: q(o.reaction![name], 'force') }))
+      ? names.map((name) => ({
+          label: cornerName[name],
+          formula: 'V/4 ± Mx/2a ± My/2b',
+          numbers: phrase`a = ${q(i.baseLength, 'length')}, b = ${q(i.baseWidth, 'length')}`,
+          result: q(o.reaction![name], 'force'),
+        }))
       : [{ label: 'Base', result: 'three corners cannot hold it: the crane tips' }]),
   ],
 });

@@ -9,5 +9,7 @@ export const padPressure = defineCalc({
   output: closed({ pressure: nonNegative('Pa') }),
   source: { basis: 'statics', text: 'Reaction over pad area; a stiff pad' },
   compute: ({ reaction, area }) => ({ pressure: reaction / area }),
-  work: (i, o) => [{ label: 'Pressure', formula: 'p = R/A', numbers: phrase`${q(i.reaction, 'force')} / ${q(i.area, 'floorArea')}`, result: q(o.pressure, 'pressure') }],
+  work: (i, o) => [
+    { label: 'Pressure', formula: 'p = R/A', numbers: phrase`${q(i.reaction, 'force')} / ${q(i.area, 'floorArea')}`, result: q(o.pressure, 'pressure') },
+  ],
 });

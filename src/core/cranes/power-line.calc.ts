@@ -24,5 +24,7 @@ export const cranePowerLine = defineCalc({
     if (!row) refuse('volts', `${volts / 1000} kV is above the table’s 1000 kV: the line’s owner or a registered electrical engineer must set the clearance.`);
     return { clearance: row.feet * metresPer.ft };
   },
-  work: ({ volts }, o) => [{ label: `Table A at ${volts / 1000} kV`, formula: 'least distance of any part of crane, line or load', result: q(o.clearance, 'length') }],
+  work: ({ volts }, o) => [
+    { label: `Table A at ${volts / 1000} kV`, formula: 'least distance of any part of crane, line or load', result: q(o.clearance, 'length') },
+  ],
 });

@@ -18,11 +18,17 @@ export const craneTandem = defineCalc({
   compute({ weight, pickSpacing, cgFromA, cgBelowPicks, tiltDeg }) {
     const b = (weight * (cgFromA + cgBelowPicks * Math.tan((tiltDeg * Math.PI) / 180))) / pickSpacing;
     const a = weight - b;
-    if (a < 0 || b < 0) refuse('cgFromA', `The centre of gravity hangs outside the two hooks: hook ${a < 0 ? 'A' : 'B'} would have to push. Move the hooks to straddle it.`);
+    if (a < 0 || b < 0)
+      refuse('cgFromA', `The centre of gravity hangs outside the two hooks: hook ${a < 0 ? 'A' : 'B'} would have to push. Move the hooks to straddle it.`);
     return { a, b };
   },
   work: (i, o) => [
-    { label: 'Hook B', formula: 'B = W·(c + h·tan δ)/s', numbers: phrase`${q(i.weight, 'force')} × (${q(i.cgFromA, 'length')} + ${q(i.cgBelowPicks, 'length')} × tan ${q(i.tiltDeg, 'angle')}) / ${q(i.pickSpacing, 'length')}`, result: q(o.b, 'force') },
+    {
+      label: 'Hook B',
+      formula: 'B = W·(c + h·tan δ)/s',
+      numbers: phrase`${q(i.weight, 'force')} × (${q(i.cgFromA, 'length')} + ${q(i.cgBelowPicks, 'length')} × tan ${q(i.tiltDeg, 'angle')}) / ${q(i.pickSpacing, 'length')}`,
+      result: q(o.b, 'force'),
+    },
     { label: 'Hook A', formula: 'A = W − B', result: q(o.a, 'force') },
   ],
 });

@@ -16,7 +16,17 @@ export const craneWindLimit = defineCalc({
   source: { basis: 'memory', text: 'EN 13000 and FEM 5.016, from memory: v = v_chart·√(1.2 m²/t × m / (A·c_d)), never above v_chart' },
   compute: ({ chartGust, mass, area, drag }) => ({ limit: Math.min(chartGust, chartGust * Math.sqrt((1.2 * (mass / 1000)) / (area * drag))) }),
   work: (i, o) => [
-    { label: 'Sail of the load', formula: 'A·c_d', numbers: phrase`${q(i.area, 'floorArea')} × ${q(i.drag, 'factor')}`, result: q(i.area * i.drag, 'floorArea') },
-    { label: 'Permitted gust', formula: 'v = v_chart·√(1.2·m/(A·c_d)) ≤ v_chart', numbers: phrase`${q(i.chartGust, 'speed')}, load ${q(i.mass, 'mass')}`, result: q(o.limit, 'speed') },
+    {
+      label: 'Sail of the load',
+      formula: 'A·c_d',
+      numbers: phrase`${q(i.area, 'floorArea')} × ${q(i.drag, 'factor')}`,
+      result: q(i.area * i.drag, 'floorArea'),
+    },
+    {
+      label: 'Permitted gust',
+      formula: 'v = v_chart·√(1.2·m/(A·c_d)) ≤ v_chart',
+      numbers: phrase`${q(i.chartGust, 'speed')}, load ${q(i.mass, 'mass')}`,
+      result: q(o.limit, 'speed'),
+    },
   ],
 });

@@ -2,7 +2,8 @@ import type { Vec } from '../geometry/plane';
 
 /** A drawing as a value: shapes in metres, words in labels, nothing about screens or paper. */
 
-export type Ink = 'ink' | 'pencil' | 'faint' | 'steel' | 'steelEdge' | 'timber' | 'timberEdge' | 'gear' | 'gearPale' | 'paper' | 'ground' | 'stop' | 'tight' | 'clear';
+export type Ink =
+  'ink' | 'pencil' | 'faint' | 'steel' | 'steelEdge' | 'timber' | 'timberEdge' | 'gear' | 'gearPale' | 'paper' | 'ground' | 'stop' | 'tight' | 'clear';
 
 export interface Style {
   fill?: Ink;
@@ -24,7 +25,8 @@ export type Ref =
   | { kind: 'powerLine'; id: string }
   | { kind: 'pickPoint'; id: string; end: 'left' | 'right' };
 
-export const sameRef = (a: Ref | null, b: Ref | null): boolean => a !== null && b !== null && a.kind === b.kind && a.id === b.id && (!('end' in a) || !('end' in b) || a.end === b.end);
+export const sameRef = (a: Ref | null, b: Ref | null): boolean =>
+  a !== null && b !== null && a.kind === b.kind && a.id === b.id && (!('end' in a) || !('end' in b) || a.end === b.end);
 
 interface Common {
   style: Style;
@@ -39,7 +41,16 @@ export type Shape =
   | ({ shape: 'circle'; centre: Vec; radius: number } & Common)
   /** a mark of a fixed size on paper, whatever the scale */
   | ({ shape: 'dot'; centre: Vec; size: number } & Common)
-  | { shape: 'label'; at: Vec; text: string; ink: Ink; bold?: boolean; large?: boolean; /** where it may stand round its point, best first */ sides: readonly Side[]; of?: Ref }
+  | {
+      shape: 'label';
+      at: Vec;
+      text: string;
+      ink: Ink;
+      bold?: boolean;
+      large?: boolean;
+      /** where it may stand round its point, best first */ sides: readonly Side[];
+      of?: Ref;
+    }
   /** from, to, moved square to itself by `offset` screen pixels */
   | { shape: 'dimension'; from: Vec; to: Vec; offset: number; text: string; ink: Ink };
 

@@ -10,20 +10,24 @@ const point = fc.record({ x: fc.double({ min: -50, max: 50, noNaN: true }), y: f
 
 describe('view', () => {
   test('screen and site are each other’s inverse, up is up', () => {
-    fc.assert(fc.property(point, (p) => {
-      const back = toSite(view, toScreen(view, p));
-      expect(back.x).toBeCloseTo(p.x, 9);
-      expect(back.y).toBeCloseTo(p.y, 9);
-    }));
+    fc.assert(
+      fc.property(point, (p) => {
+        const back = toSite(view, toScreen(view, p));
+        expect(back.x).toBeCloseTo(p.x, 9);
+        expect(back.y).toBeCloseTo(p.y, 9);
+      }),
+    );
     expect(toScreen(view, { x: 0, y: 1 }).y).toBeLessThan(toScreen(view, { x: 0, y: 0 }).y);
   });
   test('zooming keeps the point under the pointer', () => {
-    fc.assert(fc.property(point, fc.double({ min: 0.5, max: 2, noNaN: true }), (p, factor) => {
-      const at = toScreen(view, p);
-      const moved = toScreen(zoomAbout(view, at, factor), p);
-      expect(moved.x).toBeCloseTo(at.x, 6);
-      expect(moved.y).toBeCloseTo(at.y, 6);
-    }));
+    fc.assert(
+      fc.property(point, fc.double({ min: 0.5, max: 2, noNaN: true }), (p, factor) => {
+        const at = toScreen(view, p);
+        const moved = toScreen(zoomAbout(view, at, factor), p);
+        expect(moved.x).toBeCloseTo(at.x, 6);
+        expect(moved.y).toBeCloseTo(at.y, 6);
+      }),
+    );
   });
   test('a pan moves what is seen with the pointer', () => {
     const before = toScreen(view, { x: 1, y: 1 });
@@ -72,7 +76,12 @@ describe('scenes', () => {
     const { above } = surveyPlan(demoPlan(), 6, 'beam');
     const fitted = fit(above.extent, 785, 310);
     const placed = placeLabels(above.shapes, fitted, { height: 14, largeHeight: 17, gap: 8, widthOf: (text) => text.length * 6.2 });
-    const overlaps = placed.flatMap((a, i) => placed.slice(i + 1).filter((b) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height).map((b) => `${a.label.text} / ${b.label.text}`));
+    const overlaps = placed.flatMap((a, i) =>
+      placed
+        .slice(i + 1)
+        .filter((b) => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height)
+        .map((b) => `${a.label.text} / ${b.label.text}`),
+    );
     expect(overlaps).toEqual([]);
   });
 });

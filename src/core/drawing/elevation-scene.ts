@@ -24,7 +24,14 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look): Drawing 
   const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : []));
   const extent = extentOf(points, 0.4);
   extent.min.y = Math.min(extent.min.y, -0.6);
-  shapes.unshift({ shape: 'line', points: [{ x: extent.min.x - 60, y: 0 }, { x: extent.max.x + 60, y: 0 }], style: { stroke: 'ground', width: 1.6 } });
+  shapes.unshift({
+    shape: 'line',
+    points: [
+      { x: extent.min.x - 60, y: 0 },
+      { x: extent.max.x + 60, y: 0 },
+    ],
+    style: { stroke: 'ground', width: 1.6 },
+  });
   return { shapes, extent };
 }
 
@@ -55,8 +62,19 @@ function siteShapes(plan: Plan, along: (p: Vec) => number): Shape[] {
   return plan.site.obstructions.flatMap((o): Shape[] => {
     const range = span(rectangle(o.at, o.length, o.width, o.azimuthDeg), along);
     return [
-      { shape: 'polygon', points: upright(range, 0, o.height), style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true, opacity: 0.75 }, of: { kind: 'obstruction', id: o.id } },
-      { shape: 'label', at: { x: range[0] + (range[1] - range[0]) * 0.5, y: o.height * 0.6 }, text: o.name, ink: 'pencil', sides: ['centre', 'above', 'right', 'left', 'below'] },
+      {
+        shape: 'polygon',
+        points: upright(range, 0, o.height),
+        style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true, opacity: 0.75 },
+        of: { kind: 'obstruction', id: o.id },
+      },
+      {
+        shape: 'label',
+        at: { x: range[0] + (range[1] - range[0]) * 0.5, y: o.height * 0.6 },
+        text: o.name,
+        ink: 'pencil',
+        sides: ['centre', 'above', 'right', 'left', 'below'],
+      },
     ];
   });
 }
@@ -67,12 +85,27 @@ function bearingShapes(plan: Plan, moment: Moment, along: (p: Vec) => number): S
     const half = bearing.seatLength / 2;
     const ready = moment.bearingsReady[bearing.id] ?? false;
     const of = { kind: 'bearing' as const, id: bearing.id };
-    const style = ready ? ({ fill: 'timber', stroke: 'timberEdge', width: 1.2 } as const) : ({ fill: 'paper', stroke: 'timberEdge', width: 1.2, dash: 'dash' } as const);
+    const style = ready
+      ? ({ fill: 'timber', stroke: 'timberEdge', width: 1.2 } as const)
+      : ({ fill: 'paper', stroke: 'timberEdge', width: 1.2, dash: 'dash' } as const);
     return [
       { shape: 'polygon', points: upright([u - half * 0.8, u + half * 0.8], 0.1, bearing.level - 0.05), style, of, solid: true },
-      { shape: 'polygon', points: upright([u - half, u + half], bearing.level - 0.05, bearing.level), style: { fill: 'steelEdge', stroke: 'steelEdge', width: 0.8 }, of },
+      {
+        shape: 'polygon',
+        points: upright([u - half, u + half], bearing.level - 0.05, bearing.level),
+        style: { fill: 'steelEdge', stroke: 'steelEdge', width: 0.8 },
+        of,
+      },
       { shape: 'polygon', points: upright([u - 0.45, u + 0.45], -0.35, 0.1), style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: !ready }, of },
-      { shape: 'label', at: { x: u, y: -0.35 }, text: ready ? bearing.name : `${bearing.name}, not ready`, ink: 'ink', bold: true, sides: ['below', 'right', 'left'], of },
+      {
+        shape: 'label',
+        at: { x: u, y: -0.35 },
+        text: ready ? bearing.name : `${bearing.name}, not ready`,
+        ink: 'ink',
+        bold: true,
+        sides: ['below', 'right', 'left'],
+        of,
+      },
     ];
   });
 }
@@ -85,25 +118,62 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const dash = there ? undefined : ('dash' as const);
   const front = direction(stand.azimuthDeg);
   const body = span(rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg), along);
-  const corners = [1, -1].flatMap((f) => [1, -1].map((s) => along(add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(leftOf(front), (s * crane.baseWidth) / 2))))));
+  const corners = [1, -1].flatMap((f) =>
+    [1, -1].map((s) => along(add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(leftOf(front), (s * crane.baseWidth) / 2))))),
+  );
   const shapes: Shape[] = [
     { shape: 'polygon', points: upright(body, 0.45, 1.15), style: { fill: there ? 'gearPale' : 'paper', stroke, width: 1.4, dash }, of, solid: true },
     ...corners.flatMap((u): Shape[] => [
-      { shape: 'line', points: [{ x: u, y: 0.8 }, { x: u, y: 0.1 }], style: { stroke, width: 3, dash }, of },
-      { shape: 'polygon', points: upright([u - 0.32, u + 0.32], 0, 0.1), style: { fill: there ? 'timber' : 'paper', stroke: there ? 'timberEdge' : 'pencil', width: 1 }, of },
+      {
+        shape: 'line',
+        points: [
+          { x: u, y: 0.8 },
+          { x: u, y: 0.1 },
+        ],
+        style: { stroke, width: 3, dash },
+        of,
+      },
+      {
+        shape: 'polygon',
+        points: upright([u - 0.32, u + 0.32], 0, 0.1),
+        style: { fill: there ? 'timber' : 'paper', stroke: there ? 'timberEdge' : 'pencil', width: 1 },
+        of,
+      },
     ]),
   ];
   const { hook } = pose;
-  shapes.push({ shape: 'label', at: { x: (body[0] + body[1]) / 2, y: 0 }, text: `${stand.name} · ${crane.name}`, ink: there ? 'ink' : 'pencil', bold: true, sides: ['below', 'above'], of });
+  shapes.push({
+    shape: 'label',
+    at: { x: (body[0] + body[1]) / 2, y: 0 },
+    text: `${stand.name} · ${crane.name}`,
+    ink: there ? 'ink' : 'pencil',
+    bold: true,
+    sides: ['below', 'above'],
+    of,
+  });
   if (!hook) return shapes;
   const out = direction(hook.station.bearingDeg);
   const tail = span([add(stand.at, scale(out, -crane.tailRadius)), add(stand.at, scale(out, 0.9))], along);
-  shapes.push({ shape: 'polygon', points: upright([Math.min(tail[0], along(stand.at) - 0.9), Math.max(tail[1], along(stand.at) + 0.9)], 1.15, crane.pivotHeight + 0.35), style: there ? { fill: 'gear', stroke: 'gear', width: 1 } : { stroke: 'pencil', width: 1, dash: 'dash' }, of, solid: true });
+  shapes.push({
+    shape: 'polygon',
+    points: upright([Math.min(tail[0], along(stand.at) - 0.9), Math.max(tail[1], along(stand.at) + 0.9)], 1.15, crane.pivotHeight + 0.35),
+    style: there ? { fill: 'gear', stroke: 'gear', width: 1 } : { stroke: 'pencil', width: 1, dash: 'dash' },
+    of,
+    solid: true,
+  });
   const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
   if (!line) return shapes;
   const foot = along(add(stand.at, scale(out, -crane.pivotBack)));
   const tip = along(add(stand.at, scale(out, hook.station.radius)));
-  shapes.push({ shape: 'line', points: [{ x: foot, y: crane.pivotHeight }, { x: tip, y: line.tipHeight }], style: { stroke, width: there ? 6 : 2, dash }, of });
+  shapes.push({
+    shape: 'line',
+    points: [
+      { x: foot, y: crane.pivotHeight },
+      { x: tip, y: line.tipHeight },
+    ],
+    style: { stroke, width: there ? 6 : 2, dash },
+    of,
+  });
   return shapes;
 }
 
@@ -128,7 +198,15 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const ends = span([at.leftEnd, add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length))], along);
   if (ends[1] - ends[0] < width) {
     const middle = (ends[0] + ends[1]) / 2;
-    return [{ shape: 'polygon', points: upright([middle - width / 2, middle + width / 2], at.underside, at.underside + depth), style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 }, of, solid: true }];
+    return [
+      {
+        shape: 'polygon',
+        points: upright([middle - width / 2, middle + width / 2], at.underside, at.underside + depth),
+        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        of,
+        solid: true,
+      },
+    ];
   }
   const band = (from: number, to: number, low: number, high: number) => [corner(from, low), corner(to, low), corner(to, high), corner(from, high)];
   const shapes: Shape[] = [
@@ -137,11 +215,25 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     { shape: 'line', points: [corner(0, depth - flange), corner(piece.length, depth - flange)], style: { stroke: 'steelEdge', width: 0.7 }, of },
     ...piece.packing.map((one): Shape => {
       const [low, high] = one.side === 'top' ? [depth, depth + one.thickness] : one.side === 'bottom' ? [-one.thickness, 0] : [depth * 0.3, depth * 0.7];
-      return { shape: 'polygon', points: band(Math.max(0, one.from), Math.min(piece.length, one.to), low, high), style: { fill: 'timber', stroke: 'timberEdge', width: 0.6 }, of };
+      return {
+        shape: 'polygon',
+        points: band(Math.max(0, one.from), Math.min(piece.length, one.to), low, high),
+        style: { fill: 'timber', stroke: 'timberEdge', width: 0.6 },
+        of,
+      };
     }),
     { shape: 'dot', centre: corner(weight.cg.x, weight.cg.z), size: 4, style: { fill: 'paper', stroke: 'ink', width: 1.6 }, of },
   ];
-  shapes.push({ shape: 'label', at: corner(0, depth / 2), text: `${piece.mark} · ${weight.section.designation}`, ink: 'steel', bold: true, large: true, sides: ['left', 'below', 'above', 'right'], of });
+  shapes.push({
+    shape: 'label',
+    at: corner(0, depth / 2),
+    text: `${piece.mark} · ${weight.section.designation}`,
+    ink: 'steel',
+    bold: true,
+    large: true,
+    sides: ['left', 'below', 'above', 'right'],
+    of,
+  });
   return shapes;
 }
 
@@ -152,10 +244,26 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const u = along(hook.station.hook);
   const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
   const shapes: Shape[] = [];
-  if (line) shapes.push({ shape: 'line', points: [{ x: u, y: line.tipHeight }, { x: u, y: hook.height }], style: { stroke: 'gear', width: 1.4 } });
-  shapes.push({ shape: 'polygon', points: upright([u - 0.16, u + 0.16], hook.height, hook.height + 0.5), style: { fill: 'gear', stroke: 'gear', width: 1 }, solid: true });
+  if (line)
+    shapes.push({
+      shape: 'line',
+      points: [
+        { x: u, y: line.tipHeight },
+        { x: u, y: hook.height },
+      ],
+      style: { stroke: 'gear', width: 1.4 },
+    });
+  shapes.push({
+    shape: 'polygon',
+    points: upright([u - 0.16, u + 0.16], hook.height, hook.height + 0.5),
+    style: { fill: 'gear', stroke: 'gear', width: 1 },
+    solid: true,
+  });
   if (hook.loaded && pose.piece && !(weight instanceof Missing)) {
-    for (const [end, x] of [['left', pick.left], ['right', piece.length - pick.right]] as const) {
+    for (const [end, x] of [
+      ['left', pick.left],
+      ['right', piece.length - pick.right],
+    ] as const) {
       const at = onPiece(pose, along, x, weight.section.depth);
       shapes.push({ shape: 'line', points: [{ x: u, y: hook.height }, at], style: { stroke: 'ink', width: 1.5 } });
       shapes.push({ shape: 'dot', centre: at, size: 4.5, style: { fill: 'ink', stroke: 'paper', width: 1 }, of: { kind: 'pickPoint', id: pick.id, end } });
@@ -174,14 +282,29 @@ function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape
     const low = Math.min(seat.left.level, seat.right.level) * 0.32;
     if (Math.abs(r - l) > 0.5) shapes.push({ shape: 'dimension', from: { x: l, y: low }, to: { x: r, y: low }, offset: 0, text: show(seat.span), ink: 'ink' });
     const outer = l < r ? seat.left : seat.right;
-    shapes.push({ shape: 'dimension', from: { x: along(outer.at), y: 0 }, to: { x: along(outer.at), y: outer.level }, offset: 26, text: show(outer.level), ink: 'ink' });
+    shapes.push({
+      shape: 'dimension',
+      from: { x: along(outer.at), y: 0 },
+      to: { x: along(outer.at), y: outer.level },
+      offset: 26,
+      text: show(outer.level),
+      ink: 'ink',
+    });
   }
   const { hook } = pose;
   const line = hook ? boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius) : null;
   if (hook && line && pose.craneThere && hook.loaded) {
     const u = along(hook.station.hook);
     const highest = line.tipHeight - crane.hookDrop;
-    if (highest > hook.height) shapes.push({ shape: 'dimension', from: { x: u, y: hook.height }, to: { x: u, y: highest }, offset: 24, text: `head room ${show(highest - hook.height)}`, ink: 'gear' });
+    if (highest > hook.height)
+      shapes.push({
+        shape: 'dimension',
+        from: { x: u, y: hook.height },
+        to: { x: u, y: highest },
+        offset: 24,
+        text: `head room ${show(highest - hook.height)}`,
+        ink: 'gear',
+      });
   }
   return shapes;
 }

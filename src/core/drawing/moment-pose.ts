@@ -41,12 +41,26 @@ export function poseAt(plan: Plan, moment: Moment): Pose | null {
   switch (state.where) {
     case 'away':
     case 'delivered':
-      return { context, state, piece: state.where === 'away' ? null : atStart, hook: { station: first, height: hookOver(atStart.underside) + 1, loaded: false }, travel, craneThere };
+      return {
+        context,
+        state,
+        piece: state.where === 'away' ? null : atStart,
+        hook: { station: first, height: hookOver(atStart.underside) + 1, loaded: false },
+        travel,
+        craneThere,
+      };
     case 'slung':
       return { context, state, piece: atStart, hook: { station: first, height: hookOver(atStart.underside), loaded: true }, travel, craneThere };
     case 'hanging': {
       const underside = level + context.pick.liftOver;
-      return { context, state, piece: atSeat && { ...atSeat, underside, tiltDeg: hung?.tiltDeg ?? 0 }, hook: { station: last, height: hookOver(underside), loaded: true }, travel, craneThere };
+      return {
+        context,
+        state,
+        piece: atSeat && { ...atSeat, underside, tiltDeg: hung?.tiltDeg ?? 0 },
+        hook: { station: last, height: hookOver(underside), loaded: true },
+        travel,
+        craneThere,
+      };
     }
     case 'landed':
       return { context, state, piece: atSeat, hook: { station: last, height: hookOver(level), loaded: true }, travel, craneThere };

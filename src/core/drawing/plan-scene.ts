@@ -14,16 +14,35 @@ import { poseAt, type Pose } from './moment-pose';
 /** The site from above at a moment. */
 export function planScene(plan: Plan, moment: Moment): Drawing {
   const pose = poseAt(plan, moment);
-  const shapes: Shape[] = [...siteShapes(plan), ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose)] : []), ...bearingShapes(plan, moment), ...(pose ? pieceShapes(pose) : []), ...(pose ? measureShapes(plan, pose) : [])];
-  const points = shapes.flatMap((shape) => (shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : []));
+  const shapes: Shape[] = [
+    ...siteShapes(plan),
+    ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
+    ...bearingShapes(plan, moment),
+    ...(pose ? measureShapes(plan, pose) : []),
+  ];
+  const points = shapes.flatMap((shape) =>
+    shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : [],
+  );
   return { shapes, extent: extentOf(points, 0.5) };
 }
 
 function siteShapes(plan: Plan): Shape[] {
   const { units } = plan.job;
   const things = plan.site.obstructions.flatMap((o): Shape[] => [
-    { shape: 'polygon', points: rectangle(o.at, o.length, o.width, o.azimuthDeg), style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true }, of: { kind: 'obstruction', id: o.id }, solid: true },
-    { shape: 'label', at: add(o.at, scale(leftOf(direction(o.azimuthDeg)), o.width / 2)), text: `${o.name}, ${formatQuantity(o.height, 'length', units)} high`, ink: 'pencil', sides: ['above', 'below', 'centre'] },
+    {
+      shape: 'polygon',
+      points: rectangle(o.at, o.length, o.width, o.azimuthDeg),
+      style: { fill: 'faint', stroke: 'pencil', width: 1, hatch: true },
+      of: { kind: 'obstruction', id: o.id },
+      solid: true,
+    },
+    {
+      shape: 'label',
+      at: add(o.at, scale(leftOf(direction(o.azimuthDeg)), o.width / 2)),
+      text: `${o.name}, ${formatQuantity(o.height, 'length', units)} high`,
+      ink: 'pencil',
+      sides: ['above', 'below', 'centre'],
+    },
   ]);
   const lines = plan.site.powerLines.flatMap((line): Shape[] => {
     const needed = line.volts === null ? null : attempt(cranePowerLine, { volts: line.volts });
@@ -49,7 +68,15 @@ function bearingShapes(plan: Plan, moment: Moment): Shape[] {
         of: { kind: 'bearing', id: bearing.id },
         solid: true,
       },
-      { shape: 'label', at: bearing.at, text: ready ? bearing.name : `${bearing.name}, not ready`, ink: 'ink', bold: true, sides: ['below', 'above', 'left', 'right'], of: { kind: 'bearing', id: bearing.id } },
+      {
+        shape: 'label',
+        at: bearing.at,
+        text: ready ? bearing.name : `${bearing.name}, not ready`,
+        ink: 'ink',
+        bold: true,
+        sides: ['below', 'above', 'left', 'right'],
+        of: { kind: 'bearing', id: bearing.id },
+      },
     ];
   });
 }
@@ -73,16 +100,61 @@ function pieceShapes(pose: Pose): Shape[] {
   const shapes: Shape[] = [];
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   const onTruck = state.where === 'away' || state.where === 'delivered' || state.where === 'slung';
-  shapes.push({ shape: 'polygon', points: rectangle({ x: piece.start.x, y: piece.start.y }, piece.length + 0.6, 2.4, piece.start.azimuthDeg), style: { fill: 'paper', stroke: 'pencil', width: 1, dash: onTruck ? undefined : 'dot' }, of: { kind: 'start', id: piece.id } });
-  shapes.push({ shape: 'label', at: add({ x: piece.start.x, y: piece.start.y }, scale(leftOf(direction(piece.start.azimuthDeg)), 1.2)), text: onTruck ? `Truck with ${piece.mark}` : 'Truck', ink: 'pencil', sides: ['above', 'right', 'below'], of: { kind: 'start', id: piece.id } });
-  if (state.where === 'away') shapes.push({ shape: 'polygon', points: outline(startEnd, piece.start.azimuthDeg, piece.length, width), style: { stroke: 'pencil', width: 1, dash: 'dash' }, of: { kind: 'start', id: piece.id } });
+  shapes.push({
+    shape: 'polygon',
+    points: rectangle({ x: piece.start.x, y: piece.start.y }, piece.length + 0.6, 2.4, piece.start.azimuthDeg),
+    style: { fill: 'paper', stroke: 'pencil', width: 1, dash: onTruck ? undefined : 'dot' },
+    of: { kind: 'start', id: piece.id },
+  });
+  shapes.push({
+    shape: 'label',
+    at: add({ x: piece.start.x, y: piece.start.y }, scale(leftOf(direction(piece.start.azimuthDeg)), 1.2)),
+    text: onTruck ? `Truck with ${piece.mark}` : 'Truck',
+    ink: 'pencil',
+    sides: ['above', 'right', 'below'],
+    of: { kind: 'start', id: piece.id },
+  });
+  if (state.where === 'away')
+    shapes.push({
+      shape: 'polygon',
+      points: outline(startEnd, piece.start.azimuthDeg, piece.length, width),
+      style: { stroke: 'pencil', width: 1, dash: 'dash' },
+      of: { kind: 'start', id: piece.id },
+    });
   if (!(seat instanceof Missing) && onTruck) {
-    shapes.push({ shape: 'polygon', points: outline(seat.leftEnd, seat.azimuthDeg, piece.length, width), style: { stroke: 'steel', width: 1, dash: 'dash' }, of: { kind: 'piece', id: piece.id } });
-    shapes.push({ shape: 'label', at: mix(seat.left.at, seat.right.at, 0.3), text: `${piece.mark} lands here`, ink: 'steel', bold: true, sides: ['above', 'below'] });
+    shapes.push({
+      shape: 'polygon',
+      points: outline(seat.leftEnd, seat.azimuthDeg, piece.length, width),
+      style: { stroke: 'steel', width: 1, dash: 'dash' },
+      of: { kind: 'piece', id: piece.id },
+    });
+    shapes.push({
+      shape: 'label',
+      at: mix(seat.left.at, seat.right.at, 0.3),
+      text: `${piece.mark} lands here`,
+      ink: 'steel',
+      bold: true,
+      sides: ['above', 'below'],
+    });
   }
   if (at) {
-    shapes.push({ shape: 'polygon', points: outline(at.leftEnd, at.azimuthDeg, piece.length, width), style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 }, of: onTruck ? { kind: 'start', id: piece.id } : { kind: 'piece', id: piece.id }, solid: true });
-    if (!onTruck) shapes.push({ shape: 'label', at: add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length * 0.28)), text: state.where === 'hanging' ? `${piece.mark} on the hook` : piece.mark, ink: 'steel', bold: true, large: true, sides: ['above', 'below'] });
+    shapes.push({
+      shape: 'polygon',
+      points: outline(at.leftEnd, at.azimuthDeg, piece.length, width),
+      style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+      of: onTruck ? { kind: 'start', id: piece.id } : { kind: 'piece', id: piece.id },
+      solid: true,
+    });
+    if (!onTruck)
+      shapes.push({
+        shape: 'label',
+        at: add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length * 0.28)),
+        text: state.where === 'hanging' ? `${piece.mark} on the hook` : piece.mark,
+        ink: 'steel',
+        bold: true,
+        large: true,
+        sides: ['above', 'below'],
+      });
   }
   return shapes;
 }
@@ -95,26 +167,61 @@ function craneShapes(pose: Pose): Shape[] {
   const stroke = craneThere ? ('gear' as const) : ('pencil' as const);
   const of = { kind: 'stand' as const, id: stand.id };
   const dash = craneThere ? undefined : ('dash' as const);
-  const corners = [1, -1].flatMap((f) => [1, -1].map((s) => add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(side, (s * crane.baseWidth) / 2)))));
+  const corners = [1, -1].flatMap((f) =>
+    [1, -1].map((s) => add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(side, (s * crane.baseWidth) / 2)))),
+  );
   const shapes: Shape[] = corners.flatMap((corner, i): Shape[] => {
     const f = i < 2 ? 1 : -1;
     const root = add(stand.at, scale(front, (f * crane.baseLength) / 2));
     const pad = Math.sqrt(context.stand.padArea ?? 0.25);
     return [
       { shape: 'line', points: [root, corner], style: { stroke, width: 4, dash }, of },
-      { shape: 'polygon', points: rectangle(corner, pad, pad, stand.azimuthDeg), style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1, dash }, of, solid: true },
+      {
+        shape: 'polygon',
+        points: rectangle(corner, pad, pad, stand.azimuthDeg),
+        style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1, dash },
+        of,
+        solid: true,
+      },
     ];
   });
-  shapes.push({ shape: 'polygon', points: rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg), style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash }, of, solid: true });
+  shapes.push({
+    shape: 'polygon',
+    points: rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg),
+    style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash },
+    of,
+    solid: true,
+  });
   shapes.push({ shape: 'circle', centre: stand.at, radius: crane.tailRadius, style: { stroke: 'stop', width: 1, dash: 'dash', opacity: 0.7 }, of });
   if (hook) {
     const out = direction(hook.station.bearingDeg);
     const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
     const tailEnd = add(stand.at, scale(out, -crane.tailRadius + 0.1));
-    shapes.push({ shape: 'polygon', points: rectangle(mix(tailEnd, add(stand.at, scale(out, 0.9)), 0.5), crane.tailRadius + 0.8, 1.9, hook.station.bearingDeg), style: craneThere ? { fill: 'gear', stroke: 'gear', width: 1 } : { stroke: 'pencil', width: 1, dash: 'dash' }, of, solid: true });
-    if (craneThere) shapes.push({ shape: 'line', points: [add(stand.at, scale(out, -crane.pivotBack)), hook.station.hook], style: { stroke: line ? 'gear' : 'stop', width: 5 }, of, solid: false });
+    shapes.push({
+      shape: 'polygon',
+      points: rectangle(mix(tailEnd, add(stand.at, scale(out, 0.9)), 0.5), crane.tailRadius + 0.8, 1.9, hook.station.bearingDeg),
+      style: craneThere ? { fill: 'gear', stroke: 'gear', width: 1 } : { stroke: 'pencil', width: 1, dash: 'dash' },
+      of,
+      solid: true,
+    });
+    if (craneThere)
+      shapes.push({
+        shape: 'line',
+        points: [add(stand.at, scale(out, -crane.pivotBack)), hook.station.hook],
+        style: { stroke: line ? 'gear' : 'stop', width: 5 },
+        of,
+        solid: false,
+      });
   }
-  shapes.push({ shape: 'label', at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)), text: `${stand.name} · ${crane.name}`, ink: craneThere ? 'ink' : 'pencil', bold: true, sides: ['below', 'right', 'above', 'left'], of });
+  shapes.push({
+    shape: 'label',
+    at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)),
+    text: `${stand.name} · ${crane.name}`,
+    ink: craneThere ? 'ink' : 'pencil',
+    bold: true,
+    sides: ['below', 'right', 'above', 'left'],
+    of,
+  });
   return shapes;
 }
 
@@ -160,7 +267,8 @@ function measureShapes(plan: Plan, pose: Pose): Shape[] {
   const { units } = plan.job;
   const { path, seat, stand } = pose.context;
   const shapes: Shape[] = [];
-  if (!(seat instanceof Missing)) shapes.push({ shape: 'dimension', from: seat.left.at, to: seat.right.at, offset: 30, text: formatQuantity(seat.span, 'length', units), ink: 'ink' });
+  if (!(seat instanceof Missing))
+    shapes.push({ shape: 'dimension', from: seat.left.at, to: seat.right.at, offset: 30, text: formatQuantity(seat.span, 'length', units), ink: 'ink' });
   if (path instanceof Missing) return shapes;
   const worst = worstRadius(plan, pose);
   const first = path.stations[0]!;
@@ -170,7 +278,15 @@ function measureShapes(plan: Plan, pose: Pose): Shape[] {
     const at = add(stand.at, scale(sub(station.hook, stand.at), isWorst ? 0.6 : 0.46));
     if (station === first || !pose.craneThere || pose.hook?.station !== station)
       shapes.push({ shape: 'line', points: [stand.at, station.hook], style: { stroke: isWorst ? 'steel' : 'pencil', width: 1, dash: 'dash' } });
-    shapes.push({ shape: 'label', at, text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`, ink: isWorst ? 'steel' : 'ink', bold: isWorst, large: isWorst, sides: isWorst ? ['right', 'left', 'above', 'below'] : ['above', 'right', 'below', 'left'] });
+    shapes.push({
+      shape: 'label',
+      at,
+      text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`,
+      ink: isWorst ? 'steel' : 'ink',
+      bold: isWorst,
+      large: isWorst,
+      sides: isWorst ? ['right', 'left', 'above', 'below'] : ['above', 'right', 'below', 'left'],
+    });
   }
   return shapes;
 }

@@ -14,8 +14,14 @@ export interface View {
 export const LEAST_SCALE = 2;
 export const MOST_SCALE = 400;
 
-export const toScreen = (view: View, p: Vec): Vec => ({ x: (p.x - view.centre.x) * view.scale + view.width / 2, y: (view.centre.y - p.y) * view.scale + view.height / 2 });
-export const toSite = (view: View, p: Vec): Vec => ({ x: (p.x - view.width / 2) / view.scale + view.centre.x, y: view.centre.y - (p.y - view.height / 2) / view.scale });
+export const toScreen = (view: View, p: Vec): Vec => ({
+  x: (p.x - view.centre.x) * view.scale + view.width / 2,
+  y: (view.centre.y - p.y) * view.scale + view.height / 2,
+});
+export const toSite = (view: View, p: Vec): Vec => ({
+  x: (p.x - view.width / 2) / view.scale + view.centre.x,
+  y: view.centre.y - (p.y - view.height / 2) / view.scale,
+});
 
 export interface Margins {
   top: number;
@@ -47,6 +53,9 @@ export function zoomAbout(view: View, at: Vec, factor: number): View {
   return { ...view, scale, centre: { x: fixed.x - (at.x - view.width / 2) / scale, y: fixed.y + (at.y - view.height / 2) / scale } };
 }
 
-export const panned = (view: View, dx: number, dy: number): View => ({ ...view, centre: { x: view.centre.x - dx / view.scale, y: view.centre.y + dy / view.scale } });
+export const panned = (view: View, dx: number, dy: number): View => ({
+  ...view,
+  centre: { x: view.centre.x - dx / view.scale, y: view.centre.y + dy / view.scale },
+});
 
 export const snap = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(9));

@@ -27,8 +27,18 @@ export const bearingLength = defineCalc({
     return { clear, overLeft: left, overRight, bearingLeft: Math.min(left, seatLeft), bearingRight: Math.max(0, Math.min(overRight, seatRight)) };
   },
   work: (i, o) => [
-    { label: 'Clear between the seats', formula: 'span − half of each seat', numbers: phrase`${q(i.span, 'length')} − ${q(i.seatLeft / 2, 'length')} − ${q(i.seatRight / 2, 'length')}`, result: q(o.clear, 'length') },
-    { label: 'Over the right seat', formula: 'length − clear − left', numbers: phrase`${q(i.length, 'length')} − ${q(o.clear, 'length')} − ${q(i.left, 'length')}`, result: q(o.overRight, 'length') },
+    {
+      label: 'Clear between the seats',
+      formula: 'span − half of each seat',
+      numbers: phrase`${q(i.span, 'length')} − ${q(i.seatLeft / 2, 'length')} − ${q(i.seatRight / 2, 'length')}`,
+      result: q(o.clear, 'length'),
+    },
+    {
+      label: 'Over the right seat',
+      formula: 'length − clear − left',
+      numbers: phrase`${q(i.length, 'length')} − ${q(o.clear, 'length')} − ${q(i.left, 'length')}`,
+      result: q(o.overRight, 'length'),
+    },
     { label: 'Bears at the left', formula: 'no more than the seat', result: q(o.bearingLeft, 'dimension') },
     { label: 'Bears at the right', formula: 'no more than the seat', result: q(o.bearingRight, 'dimension') },
   ],

@@ -10,5 +10,12 @@ export const fitThermal = defineCalc({
   output: closed({ change: real('m') }),
   source: { basis: 'published', text: 'ΔL = α·L·ΔT; steel 12e-6 per K (EN 1991-1-5 Annex C)' },
   compute: ({ length, deltaT, coefficient }) => ({ change: coefficient * length * deltaT }),
-  work: (i, o) => [{ label: 'Change of length', formula: 'ΔL = α·L·ΔT', numbers: phrase`${i.coefficient.toExponential(1)} × ${q(i.length, 'length')} × ${q(i.deltaT, 'temperature')}`, result: q(o.change, 'dimension') }],
+  work: (i, o) => [
+    {
+      label: 'Change of length',
+      formula: 'ΔL = α·L·ΔT',
+      numbers: phrase`${i.coefficient.toExponential(1)} × ${q(i.length, 'length')} × ${q(i.deltaT, 'temperature')}`,
+      result: q(o.change, 'dimension'),
+    },
+  ],
 });

@@ -16,7 +16,12 @@ export const moveRamp = defineCalc({
     return { pullUp: down + grip, holdBack: Math.max(0, down - grip) };
   },
   work: (i, o) => [
-    { label: 'Pull up the slope', formula: 'P = W·(sin α + μ·cos α)', numbers: phrase`${q(i.weight, 'force')} at ${q(i.slopeDeg, 'angle')}, μ = ${q(i.friction, 'factor')}`, result: q(o.pullUp, 'force') },
+    {
+      label: 'Pull up the slope',
+      formula: 'P = W·(sin α + μ·cos α)',
+      numbers: phrase`${q(i.weight, 'force')} at ${q(i.slopeDeg, 'angle')}, μ = ${q(i.friction, 'factor')}`,
+      result: q(o.pullUp, 'force'),
+    },
     { label: 'Hold-back line', formula: 'H = W·(sin α − μ·cos α), not below 0', result: q(o.holdBack, 'force') },
   ],
 });

@@ -14,7 +14,14 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'weight':
       return `${f.mark} weighs ${show(f.mass, 'mass')} with ${show(f.allowance, 'fraction')} allowed; its balance point is ${show(f.cg, 'length')} from the left end.`;
     case 'statement.mass':
-      return twoFigures(`${f.mark}, bare`, show(f.stated, 'mass'), show(f.computed, 'mass'), show(f.difference, 'fraction'), 'the section and length make', verdict);
+      return twoFigures(
+        `${f.mark}, bare`,
+        show(f.stated, 'mass'),
+        show(f.computed, 'mass'),
+        show(f.difference, 'fraction'),
+        'the section and length make',
+        verdict,
+      );
     case 'statement.length':
       return twoFigures(f.mark, show(f.stated, 'length'), show(f.computed, 'length'), show(f.difference, 'fraction'), 'the plan has', verdict);
     case 'statement.span':
@@ -54,7 +61,9 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'lift.headRoom':
       return `The hook must be ${show(f.needed, 'length')} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${show(f.available, 'length')}.`;
     case 'lift.boomGap':
-      return f.gap < 0 ? `The boom runs into ${f.what} by ${show(-f.gap, 'length')}.` : `The boom clears ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
+      return f.gap < 0
+        ? `The boom runs into ${f.what} by ${show(-f.gap, 'length')}.`
+        : `The boom clears ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
     case 'lift.wind':
       return `Gusts of ${show(f.gust, 'speed')} are forecast; this load may be lifted up to ${show(f.limit, 'speed')}.`;
     case 'pick.bending':
@@ -77,7 +86,8 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
       return f.lacking.length > 0 ? `Too early: not yet done is that ${listed(f.lacking)}.` : `What this move needs is done before it.`;
     case 'release': {
       const short = f.ends.filter((end) => end.bolts < f.least);
-      if (short.length === 0) return `Bolts in before the hook lets go: ${listed(f.ends.map((end) => `${end.bolts} at ${end.at}`))}; ${f.least} an end are needed.`;
+      if (short.length === 0)
+        return `Bolts in before the hook lets go: ${listed(f.ends.map((end) => `${end.bolts} at ${end.at}`))}; ${f.least} an end are needed.`;
       return `The hook would let go with ${listed(short.map((end) => `${bolts(end.bolts)} at ${end.at}`))}. ${f.least} an end are needed.`;
     }
   }

@@ -66,7 +66,22 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
       },
     ],
     stands: [{ id: 's1', name: 'S1', crane: 'c1', at: { x: 8, y: -6 }, azimuthDeg: 180, padArea: null, groundAllowable: null }],
-    picks: [{ id: 'k1', piece: 'b1', stand: 's1', left: 1.5, right: 1.5, legs: { left: 3, right: 3 }, slingRating: null, riggingMass: null, boom: 18, swing: 'short', swingRadius: null, liftOver: 0.5 }],
+    picks: [
+      {
+        id: 'k1',
+        piece: 'b1',
+        stand: 's1',
+        left: 1.5,
+        right: 1.5,
+        legs: { left: 3, right: 3 },
+        slingRating: null,
+        riggingMass: null,
+        boom: 18,
+        swing: 'short',
+        swingRadius: null,
+        liftOver: 0.5,
+      },
+    ],
     site: { obstructions: [], powerLines: [], forecastGust: null },
     moves: [
       { id: 'm1', kind: 'bearing.ready', bearing: 'p1' },

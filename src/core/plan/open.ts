@@ -10,11 +10,15 @@ const fail = (path: string, error: string): Opened => ({ ok: false, faults: [{ p
 
 /** The one door in for anything that claims to be a plan: text already parsed, any version ever released. */
 export function openPlan(value: unknown): Opened {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return fail('', 'This is not a plan: a plan file is one JSON object. Choose a file that ends in .trestle.json.');
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return fail('', 'This is not a plan: a plan file is one JSON object. Choose a file that ends in .trestle.json.');
   const { format, version } = value as { format?: unknown; version?: unknown };
-  if (format !== PLAN_FORMAT) return fail('format', `format is ${JSON.stringify(format) ?? 'missing'}: a plan file says “${PLAN_FORMAT}”. Choose a file exported here.`);
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('version', `version is ${JSON.stringify(version) ?? 'missing'}: give a whole number from 1 to ${PLAN_VERSION}.`);
-  if (version > PLAN_VERSION) return fail('version', `This plan is version ${version} and this program reads up to ${PLAN_VERSION}: open it in a later release.`);
+  if (format !== PLAN_FORMAT)
+    return fail('format', `format is ${JSON.stringify(format) ?? 'missing'}: a plan file says “${PLAN_FORMAT}”. Choose a file exported here.`);
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('version', `version is ${JSON.stringify(version) ?? 'missing'}: give a whole number from 1 to ${PLAN_VERSION}.`);
+  if (version > PLAN_VERSION)
+    return fail('version', `This plan is version ${version} and this program reads up to ${PLAN_VERSION}: open it in a later release.`);
   let current: unknown = value;
   for (let from = version; from < PLAN_VERSION; from += 1) current = migrations[from]!(current);
   const faults = faultsOf(planSchema, current);
@@ -54,7 +58,8 @@ function danglingFaults(plan: Plan): Fault[] {
   const faults: Fault[] = [];
   const known = { bearing: ids(plan.bearings), piece: ids(plan.pieces), crane: ids(plan.cranes), stand: ids(plan.stands), pick: ids(plan.picks) };
   const need = (kind: keyof typeof known, value: string, path: string) => {
-    if (!known[kind].has(value)) faults.push({ path, error: `${path} names ${kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.` });
+    if (!known[kind].has(value))
+      faults.push({ path, error: `${path} names ${kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.` });
   };
   for (const list of ['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves'] as const) {
     const seen = new Set<string>();
@@ -67,7 +72,8 @@ function danglingFaults(plan: Plan): Fault[] {
     need('bearing', piece.seat.left, `pieces[${i}].seat.left`);
     need('bearing', piece.seat.right, `pieces[${i}].seat.right`);
     piece.packing.forEach((one, j) => {
-      if (!(one.to > one.from)) faults.push({ path: `pieces[${i}].packing[${j}].to`, error: `Packing “${one.what}” runs from ${one.from} m to ${one.to} m: make “to” the larger.` });
+      if (!(one.to > one.from))
+        faults.push({ path: `pieces[${i}].packing[${j}].to`, error: `Packing “${one.what}” runs from ${one.from} m to ${one.to} m: make “to” the larger.` });
     });
   });
   plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));

@@ -47,7 +47,9 @@ export function pieceWeight(piece: Piece, rules: Rules): PieceWeight | Missing {
   const attachmentMass = piece.attachments.reduce((sum, one) => sum + one.mass, 0);
   const middle = section.depth / 2;
   const height = { top: (t: number) => section.depth + t / 2, bottom: (t: number) => -t / 2, web: () => middle };
-  const z = ((bareMass + attachmentMass) * middle + packed.reduce((sum, one) => sum + one.mass * height[one.side](one.thickness), 0)) / (bareMass + attachmentMass + packingMass);
+  const z =
+    ((bareMass + attachmentMass) * middle + packed.reduce((sum, one) => sum + one.mass * height[one.side](one.thickness), 0)) /
+    (bareMass + attachmentMass + packingMass);
   const deepest = (side: 'top' | 'bottom') => packed.filter((one) => one.side === side).reduce((most, one) => Math.max(most, one.thickness), 0);
   return {
     section,

@@ -139,8 +139,14 @@ describe('commands', () => {
   });
   test('a command that would break the plan is refused and says where', () => {
     const plan = demoPlan();
-    expect(applyCommand(plan, { name: 'editPiece', args: { id: 'tb1', changes: { length: -1 } } })).toMatchObject({ ok: false, faults: [{ path: 'pieces[0].length' }] });
-    expect(applyCommand(plan, { name: 'removeMove', args: { id: 'zz' } })).toMatchObject({ ok: false, faults: [{ error: expect.stringContaining('no move “zz”') as unknown }] });
+    expect(applyCommand(plan, { name: 'editPiece', args: { id: 'tb1', changes: { length: -1 } } })).toMatchObject({
+      ok: false,
+      faults: [{ path: 'pieces[0].length' }],
+    });
+    expect(applyCommand(plan, { name: 'removeMove', args: { id: 'zz' } })).toMatchObject({
+      ok: false,
+      faults: [{ error: expect.stringContaining('no move “zz”') as unknown }],
+    });
   });
   test('150 steps can be undone; keystrokes in one field are one step until it is left', () => {
     let history = startHistory(demoPlan());
@@ -166,7 +172,22 @@ describe('replay', () => {
   test('what stands after each move of the demo', () => {
     const { steps, before } = replay(demoPlan());
     expect(before.pieces.tb1?.where).toBe('away');
-    expect(steps.map((step) => step.after.pieces.tb1?.where)).toEqual(['away', 'away', 'away', 'delivered', 'slung', 'slung', 'hanging', 'landed', 'landed', 'landed', 'free', 'free', 'free', 'free']);
+    expect(steps.map((step) => step.after.pieces.tb1?.where)).toEqual([
+      'away',
+      'away',
+      'away',
+      'delivered',
+      'slung',
+      'slung',
+      'hanging',
+      'landed',
+      'landed',
+      'landed',
+      'free',
+      'free',
+      'free',
+      'free',
+    ]);
     expect(steps[9]!.after.pieces.tb1?.bolts).toEqual({ left: 2, right: 2 });
     expect(steps[13]!.after.cranesSet.s1).toBe(false);
   });
@@ -239,5 +260,7 @@ describe('judging', () => {
     [0, 0, null, true, 'clear'],
     [NaN, 1, 0.8, false, 'stop'],
     [1, NaN, 0.8, true, 'stop'],
-  ] as const)('%p against %p, caution %p, inclusive %p: %s', (demand, capacity, caution, inclusive, verdict) => expect(judge(demand, capacity, caution, inclusive).verdict).toBe(verdict));
+  ] as const)('%p against %p, caution %p, inclusive %p: %s', (demand, capacity, caution, inclusive, verdict) =>
+    expect(judge(demand, capacity, caution, inclusive).verdict).toBe(verdict),
+  );
 });

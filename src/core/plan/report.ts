@@ -51,5 +51,16 @@ export function report(plan: Plan): Report {
 
 function reportCheck(check: Check, plan: Plan): ReportCheck {
   const { id, subject, calc, demand, capacity, quantity, ratio, verdict, source } = check;
-  return { id, subject, calc, demand, capacity, unit: siUnit[quantity], ratio: ratio !== null && Number.isFinite(ratio) ? ratio : null, verdict, sentence: describe(check, plan.job.units), source };
+  return {
+    id,
+    subject,
+    calc,
+    demand,
+    capacity,
+    unit: siUnit[quantity],
+    ratio: ratio !== null && Number.isFinite(ratio) ? ratio : null,
+    verdict,
+    sentence: describe(check, plan.job.units),
+    source,
+  };
 }

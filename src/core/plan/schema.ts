@@ -53,8 +53,18 @@ const pieceSchema = closed({
   ),
   attachments: Type.Array(closed({ id: id(), what: text(), mass: nonNegative('kg'), at: real('m', { description: 'from the left end' }) })),
   stated: closed({ mass: nullable(positive('kg', 'bare weight by drawing or ticket')), length: nullable(positive('m', 'length by drawing')) }),
-  start: closed({ x: real('m'), y: real('m'), azimuthDeg: real('deg', { description: 'left end to right end' }), level: real('m', { description: 'underside as delivered' }) }),
-  seat: closed({ left: id(), right: id(), leftBearing: nullable(positive('m', 'length of bearing at the left end')), statedSpan: nullable(positive('m', 'centre to centre of bearings by drawing')) }),
+  start: closed({
+    x: real('m'),
+    y: real('m'),
+    azimuthDeg: real('deg', { description: 'left end to right end' }),
+    level: real('m', { description: 'underside as delivered' }),
+  }),
+  seat: closed({
+    left: id(),
+    right: id(),
+    leftBearing: nullable(positive('m', 'length of bearing at the left end')),
+    statedSpan: nullable(positive('m', 'centre to centre of bearings by drawing')),
+  }),
 });
 
 const cranePart = Type.Union([
@@ -115,7 +125,13 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('pick.trial'), pick: id() }),
   closed({ ...common, kind: Type.Literal('pick.lift'), pick: id() }),
   closed({ ...common, kind: Type.Literal('piece.land'), pick: id() }),
-  closed({ ...common, kind: Type.Literal('end.bolt'), piece: id(), end: oneOf(['left', 'right']), bolts: nullable(Type.Integer({ minimum: 0, maximum: 200 })) }),
+  closed({
+    ...common,
+    kind: Type.Literal('end.bolt'),
+    piece: id(),
+    end: oneOf(['left', 'right']),
+    bolts: nullable(Type.Integer({ minimum: 0, maximum: 200 })),
+  }),
   closed({ ...common, kind: Type.Literal('hook.release'), pick: id() }),
   closed({ ...common, kind: Type.Literal('piece.plumb'), piece: id() }),
   closed({ ...common, kind: Type.Literal('piece.tighten'), piece: id() }),

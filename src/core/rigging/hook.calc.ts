@@ -30,8 +30,10 @@ export const riggingHook = defineCalc({
     const [l1, l2] = legs as [number, number];
     if (!(p2.x > p1.x)) refuse('picks', `Pick 1 is at ${p1.x} m and pick 2 at ${p2.x} m: put the left pick first and keep them apart.`);
     const spread = Math.hypot(p2.x - p1.x, p2.z - p1.z);
-    if (!(l1 + l2 > spread)) refuse('legs', `Legs of ${l1} m and ${l2} m together do not reach between picks ${spread.toFixed(3)} m apart: use longer legs or bring the picks in.`);
-    if (!(Math.abs(l1 - l2) < spread)) refuse('legs', `Legs of ${l1} m and ${l2} m differ by more than the ${spread.toFixed(3)} m between the picks: the hook cannot hang between them.`);
+    if (!(l1 + l2 > spread))
+      refuse('legs', `Legs of ${l1} m and ${l2} m together do not reach between picks ${spread.toFixed(3)} m apart: use longer legs or bring the picks in.`);
+    if (!(Math.abs(l1 - l2) < spread))
+      refuse('legs', `Legs of ${l1} m and ${l2} m differ by more than the ${spread.toFixed(3)} m between the picks: the hook cannot hang between them.`);
     const ex = (p2.x - p1.x) / spread;
     const ez = (p2.z - p1.z) / spread;
     const along = (spread ** 2 + l1 ** 2 - l2 ** 2) / (2 * spread);
@@ -46,15 +48,39 @@ export const riggingHook = defineCalc({
     const t1 = Math.atan2(h.z - a.z, h.x - a.x);
     const t2 = Math.atan2(h.z - b.z, b.x - h.x);
     const tension = [(weight * Math.cos(t2)) / Math.sin(t1 + t2), (weight * Math.cos(t1)) / Math.sin(t1 + t2)];
-    if (!(tension[0]! > 0 && tension[1]! > 0)) refuse('cg', `The centre of gravity at ${cg.x} m hangs outside the picks: leg ${tension[0]! > 0 ? 2 : 1} goes slack. Move the picks so that they straddle it.`);
+    if (!(tension[0]! > 0 && tension[1]! > 0))
+      refuse(
+        'cg',
+        `The centre of gravity at ${cg.x} m hangs outside the picks: leg ${tension[0]! > 0 ? 2 : 1} goes slack. Move the picks so that they straddle it.`,
+      );
     return { tension, angleDeg: [t1 * degrees, t2 * degrees], tiltDeg: tilt * degrees, hookAbovePick: h.z - Math.max(a.z, b.z) };
   },
   work: ({ weight, picks, legs }, o) => [
     { label: 'Hanging weight', formula: 'W', result: q(weight, 'force') },
-    { label: 'Picks apart, legs', formula: 'the three sides fix the hook', numbers: phrase`${q(Math.hypot(picks[1]!.x - picks[0]!.x, picks[1]!.z - picks[0]!.z), 'length')}; ${q(legs[0]!, 'length')}, ${q(legs[1]!, 'length')}`, result: q(o.hookAbovePick, 'length') },
+    {
+      label: 'Picks apart, legs',
+      formula: 'the three sides fix the hook',
+      numbers: phrase`${q(Math.hypot(picks[1]!.x - picks[0]!.x, picks[1]!.z - picks[0]!.z), 'length')}; ${q(legs[0]!, 'length')}, ${q(legs[1]!, 'length')}`,
+      result: q(o.hookAbovePick, 'length'),
+    },
     { label: 'Tilt that puts the hook over the centre of gravity', formula: 'φ = atan((x_h − x_g)/(z_h − z_g))', result: q(o.tiltDeg, 'angle') },
-    { label: 'Angle of leg 1 and leg 2', formula: 'θ from the horizontal', numbers: phrase`leg 1 ${q(o.angleDeg[0]!, 'angle')}`, result: q(o.angleDeg[1]!, 'angle') },
-    { label: 'Tension in leg 1', formula: 'T₁ = W·cos θ₂ / sin(θ₁+θ₂)', numbers: phrase`${q(weight, 'force')} × cos ${q(o.angleDeg[1]!, 'angle')} / sin ${q(o.angleDeg[0]! + o.angleDeg[1]!, 'angle')}`, result: q(o.tension[0]!, 'force') },
-    { label: 'Tension in leg 2', formula: 'T₂ = W·cos θ₁ / sin(θ₁+θ₂)', numbers: phrase`${q(weight, 'force')} × cos ${q(o.angleDeg[0]!, 'angle')} / sin ${q(o.angleDeg[0]! + o.angleDeg[1]!, 'angle')}`, result: q(o.tension[1]!, 'force') },
+    {
+      label: 'Angle of leg 1 and leg 2',
+      formula: 'θ from the horizontal',
+      numbers: phrase`leg 1 ${q(o.angleDeg[0]!, 'angle')}`,
+      result: q(o.angleDeg[1]!, 'angle'),
+    },
+    {
+      label: 'Tension in leg 1',
+      formula: 'T₁ = W·cos θ₂ / sin(θ₁+θ₂)',
+      numbers: phrase`${q(weight, 'force')} × cos ${q(o.angleDeg[1]!, 'angle')} / sin ${q(o.angleDeg[0]! + o.angleDeg[1]!, 'angle')}`,
+      result: q(o.tension[0]!, 'force'),
+    },
+    {
+      label: 'Tension in leg 2',
+      formula: 'T₂ = W·cos θ₁ / sin(θ₁+θ₂)',
+      numbers: phrase`${q(weight, 'force')} × cos ${q(o.angleDeg[0]!, 'angle')} / sin ${q(o.angleDeg[0]! + o.angleDeg[1]!, 'angle')}`,
+      result: q(o.tension[1]!, 'force'),
+    },
   ],
 });

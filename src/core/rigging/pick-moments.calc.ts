@@ -42,12 +42,17 @@ export const pickMoments = defineCalc({
   source: { basis: 'statics', text: 'Statics of a beam on two picks' },
   compute(i) {
     const pickRight = i.length - i.right;
-    if (!(pickRight > i.left)) refuse('right', `Picks ${i.left} m and ${i.right} m from the ends of a ${i.length} m piece cross over: bring them nearer the ends.`);
-    const parts = [...i.runs.map((r) => ({ w: r.weightPerLength * (r.to - r.from), x: (r.from + r.to) / 2 })), ...i.lumps.map((l) => ({ w: l.weight, x: l.at }))];
+    if (!(pickRight > i.left))
+      refuse('right', `Picks ${i.left} m and ${i.right} m from the ends of a ${i.length} m piece cross over: bring them nearer the ends.`);
+    const parts = [
+      ...i.runs.map((r) => ({ w: r.weightPerLength * (r.to - r.from), x: (r.from + r.to) / 2 })),
+      ...i.lumps.map((l) => ({ w: l.weight, x: l.at })),
+    ];
     const weight = parts.reduce((sum, p) => sum + p.w, 0);
     const r2 = parts.reduce((sum, p) => sum + p.w * (p.x - i.left), 0) / (pickRight - i.left);
     const reaction: [number, number] = [weight - r2, r2];
-    if (reaction[0] < 0 || r2 < 0) refuse(r2 < 0 ? 'left' : 'right', 'The centre of gravity is outside the picks: the piece would tip out of its slings. Straddle it.');
+    if (reaction[0] < 0 || r2 < 0)
+      refuse(r2 < 0 ? 'left' : 'right', 'The centre of gravity is outside the picks: the piece would tip out of its slings. Straddle it.');
     const breaks = [...new Set([0, i.left, pickRight, i.length, ...i.runs.flatMap((r) => [r.from, r.to]), ...i.lumps.map((l) => l.at)])].sort((a, b) => a - b);
     let sagging = 0;
     breaks.slice(0, -1).forEach((a, k) => {
@@ -61,7 +66,12 @@ export const pickMoments = defineCalc({
     return { reaction, hogging, sagging, governing: Math.max(...hogging, sagging) };
   },
   work: (i, o) => [
-    { label: 'Picks carry', formula: 'by lever', numbers: phrase`${q(o.reaction[0]!, 'force')} at ${q(i.left, 'length')} from the left`, result: q(o.reaction[1]!, 'force') },
+    {
+      label: 'Picks carry',
+      formula: 'by lever',
+      numbers: phrase`${q(o.reaction[0]!, 'force')} at ${q(i.left, 'length')} from the left`,
+      result: q(o.reaction[1]!, 'force'),
+    },
     { label: 'Hogging over the left pick', formula: 'M = Σ w·x of the overhang', result: q(o.hogging[0]!, 'moment') },
     { label: 'Hogging over the right pick', result: q(o.hogging[1]!, 'moment') },
     { label: 'Sagging between the picks', formula: 'where the shear is zero', result: q(o.sagging, 'moment') },

@@ -11,7 +11,12 @@ export const slingRating = defineCalc({
   source: { basis: 'practice', text: 'Rated capacity on the sling’s tag, straight pull; a rating equal to the load is a stop' },
   compute: ({ tension, dynamicFactor, rating }) => ({ demand: tension * dynamicFactor, capacity: rating * GRAVITY }),
   work: (i, o) => [
-    { label: 'Tension with the dynamic factor', formula: 'T·ψ', numbers: phrase`${q(i.tension, 'force')} × ${q(i.dynamicFactor, 'factor')}`, result: q(o.demand, 'force') },
+    {
+      label: 'Tension with the dynamic factor',
+      formula: 'T·ψ',
+      numbers: phrase`${q(i.tension, 'force')} × ${q(i.dynamicFactor, 'factor')}`,
+      result: q(o.demand, 'force'),
+    },
     { label: 'Rating', formula: 'm·g', numbers: phrase`${q(i.rating, 'mass')} × 9.80665 m/s²`, result: q(o.capacity, 'force') },
   ],
 });

@@ -19,14 +19,20 @@ export const twoPointPick = defineCalc({
     if (!(between > 0)) refuse('right', `Picks ${left} m and ${right} m from the ends of a ${length} m piece cross over: bring them nearer the ends.`);
     const r1 = (w * length * (length / 2 - right)) / between;
     const r2 = w * length - r1;
-    if (r1 < 0 || r2 < 0) refuse(r1 < 0 ? 'right' : 'left', 'Both picks are on one side of the middle: the piece would tip out of its slings. Straddle the middle.');
+    if (r1 < 0 || r2 < 0)
+      refuse(r1 < 0 ? 'right' : 'left', 'Both picks are on one side of the middle: the piece would tip out of its slings. Straddle the middle.');
     const hogging = [(w * left ** 2) / 2, (w * right ** 2) / 2];
     const zeroShear = r1 / w;
     const sagging = Math.max(0, r1 * (zeroShear - left) - (w * zeroShear ** 2) / 2);
     return { reaction: [r1, r2], hogging, sagging, governing: Math.max(...hogging, sagging) };
   },
   work: (i, o) => [
-    { label: 'Pick 1 carries', formula: 'R₁ = w·L·(L/2 − b)/(L − a − b)', numbers: phrase`${q(i.weightPerLength, 'forcePerLength')} × ${q(i.length, 'length')}, a = ${q(i.left, 'length')}, b = ${q(i.right, 'length')}`, result: q(o.reaction[0]!, 'force') },
+    {
+      label: 'Pick 1 carries',
+      formula: 'R₁ = w·L·(L/2 − b)/(L − a − b)',
+      numbers: phrase`${q(i.weightPerLength, 'forcePerLength')} × ${q(i.length, 'length')}, a = ${q(i.left, 'length')}, b = ${q(i.right, 'length')}`,
+      result: q(o.reaction[0]!, 'force'),
+    },
     { label: 'Pick 2 carries', formula: 'R₂ = w·L − R₁', result: q(o.reaction[1]!, 'force') },
     { label: 'Hogging over pick 1', formula: 'M = w·a²/2', result: q(o.hogging[0]!, 'moment') },
     { label: 'Hogging over pick 2', formula: 'M = w·b²/2', result: q(o.hogging[1]!, 'moment') },

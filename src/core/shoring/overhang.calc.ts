@@ -15,7 +15,12 @@ export const shoreOverhang = defineCalc({
     return { shore, farBearing: w * span - shore, tipMoment: (w * setback ** 2) / 2 };
   },
   work: (i, o) => [
-    { label: 'Shore', formula: 'R = w·L²/(2·(L − a))', numbers: phrase`${q(i.loadPerLength, 'forcePerLength')}, L = ${q(i.span, 'length')}, a = ${q(i.setback, 'length')}`, result: q(o.shore, 'force') },
+    {
+      label: 'Shore',
+      formula: 'R = w·L²/(2·(L − a))',
+      numbers: phrase`${q(i.loadPerLength, 'forcePerLength')}, L = ${q(i.span, 'length')}, a = ${q(i.setback, 'length')}`,
+      result: q(o.shore, 'force'),
+    },
     { label: 'Far bearing', formula: 'w·L − R', result: q(o.farBearing, 'force') },
     { label: 'Moment over the shore', formula: 'w·a²/2', result: q(o.tipMoment, 'moment') },
   ],

@@ -23,6 +23,11 @@ export const steelProp = defineCalc({
     return { characteristic: 1000 * (byLength ? Math.min(cap, (k * maxLength) / length ** 2) : k) };
   },
   work: (i, o) => [
-    { label: `Class ${i.class} prop`, formula: classes[i.class].byLength ? `${classes[i.class].k}·l_max/l² ≤ ${classes[i.class].cap} kN` : `${classes[i.class].k} kN at any length`, numbers: phrase`l_max ${q(i.maxLength, 'length')}, l ${q(i.length, 'length')}`, result: q(o.characteristic, 'force') },
+    {
+      label: `Class ${i.class} prop`,
+      formula: classes[i.class].byLength ? `${classes[i.class].k}·l_max/l² ≤ ${classes[i.class].cap} kN` : `${classes[i.class].k} kN at any length`,
+      numbers: phrase`l_max ${q(i.maxLength, 'length')}, l ${q(i.length, 'length')}`,
+      result: q(o.characteristic, 'force'),
+    },
   ],
 });

@@ -24,7 +24,10 @@ export const timberPost = defineCalc({
   compute(i) {
     const slenderness = Math.max(i.unbracedWidth / i.width, i.unbracedDepth / i.depth);
     if (!(slenderness <= SLENDERNESS_LIMIT.construction))
-      refuse(i.unbracedWidth / i.width >= i.unbracedDepth / i.depth ? 'unbracedWidth' : 'unbracedDepth', `Slenderness ${slenderness.toFixed(1)} is over ${SLENDERNESS_LIMIT.construction}, the most NDS 3.7.1.4 lets a post have even during construction: brace it or use a thicker post.`);
+      refuse(
+        i.unbracedWidth / i.width >= i.unbracedDepth / i.depth ? 'unbracedWidth' : 'unbracedDepth',
+        `Slenderness ${slenderness.toFixed(1)} is over ${SLENDERNESS_LIMIT.construction}, the most NDS 3.7.1.4 lets a post have even during construction: brace it or use a thicker post.`,
+      );
     const fcStar = i.fc * i.loadDuration * i.sizeFactor;
     const ratio = (0.822 * i.eMin) / slenderness ** 2 / fcStar;
     const c = 0.8;
@@ -33,7 +36,12 @@ export const timberPost = defineCalc({
     return { slenderness, stability, allowable: stability * fcStar * i.width * i.depth };
   },
   work: (i, o) => [
-    { label: 'Slenderness', formula: 'l_e/d, the larger', numbers: phrase`${q(i.unbracedWidth, 'length')} / ${q(i.width, 'dimension')}; ${q(i.unbracedDepth, 'length')} / ${q(i.depth, 'dimension')}`, result: q(o.slenderness, 'factor') },
+    {
+      label: 'Slenderness',
+      formula: 'l_e/d, the larger',
+      numbers: phrase`${q(i.unbracedWidth, 'length')} / ${q(i.width, 'dimension')}; ${q(i.unbracedDepth, 'length')} / ${q(i.depth, 'dimension')}`,
+      result: q(o.slenderness, 'factor'),
+    },
     { label: 'Compression stress, factored', formula: 'F_c* = F_c·C_D·C_F', result: q(i.fc * i.loadDuration * i.sizeFactor, 'strength') },
     { label: 'Column stability factor', formula: 'C_P = (1+β)/1.6 − √(((1+β)/1.6)² − β/0.8), β = F_cE/F_c*', result: q(o.stability, 'factor') },
     { label: 'Allowable load', formula: 'P = C_P·F_c*·A', result: q(o.allowable, 'force') },

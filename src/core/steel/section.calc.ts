@@ -34,7 +34,10 @@ export const steelSection = defineCalc({
     const row = findSection(designation);
     if (row) return row;
     const near = nearestSections(designation);
-    return refuse('designation', `“${designation}” is not in the section tables${near.length ? `: nearest are ${near.join(', ')}` : '; give its dimensions as a plate girder or a plain weight'}.`);
+    return refuse(
+      'designation',
+      `“${designation}” is not in the section tables${near.length ? `: nearest are ${near.join(', ')}` : '; give its dimensions as a plate girder or a plain weight'}.`,
+    );
   },
   work: (_, s) => [
     { label: `Mass of ${s.designation}`, formula: 'nominal mass of the table', result: q(s.massPerLength, 'massPerLength') },

@@ -27,15 +27,34 @@ describe.each(sections.filter((s) => s.family !== 'HSS').map((s) => [s.designati
 
 describe('marks as people write them', () => {
   test.each([
-    ['W10x88', 'W10x88'], ['W10X88', 'W10x88'], ['w 10 x 88', 'W10x88'], ['W10×88', 'W10x88'], ['W10*88', 'W10x88'],
-    ['UB 254x146x37', 'UB 254x146x37'], ['ub254X146X37', 'UB 254x146x37'], ['254x146x37 UB', 'UB 254x146x37'], ['254 x 146 UB 37', 'UB 254x146x37'],
-    ['IPE 300', 'IPE 300'], ['ipe300', 'IPE 300'], ['HEA 200', 'HEA 200'], ['HE 200 A', 'HEA 200'], ['he200b', 'HEB 200'],
-    ['C10x20', 'C10x20'], ['HSS6x6x3/8', 'HSS6x6x3/8'], ['HSS 6 x 6 x 0.375', 'HSS6x6x3/8'], ['UC 203x203x46', 'UC 203x203x46'], ['PFC 200x75x23', 'PFC 200x75x23'],
+    ['W10x88', 'W10x88'],
+    ['W10X88', 'W10x88'],
+    ['w 10 x 88', 'W10x88'],
+    ['W10×88', 'W10x88'],
+    ['W10*88', 'W10x88'],
+    ['UB 254x146x37', 'UB 254x146x37'],
+    ['ub254X146X37', 'UB 254x146x37'],
+    ['254x146x37 UB', 'UB 254x146x37'],
+    ['254 x 146 UB 37', 'UB 254x146x37'],
+    ['IPE 300', 'IPE 300'],
+    ['ipe300', 'IPE 300'],
+    ['HEA 200', 'HEA 200'],
+    ['HE 200 A', 'HEA 200'],
+    ['he200b', 'HEB 200'],
+    ['C10x20', 'C10x20'],
+    ['HSS6x6x3/8', 'HSS6x6x3/8'],
+    ['HSS 6 x 6 x 0.375', 'HSS6x6x3/8'],
+    ['UC 203x203x46', 'UC 203x203x46'],
+    ['PFC 200x75x23', 'PFC 200x75x23'],
   ])('%s is %s', (typed, meant) => expect(findSection(typed)?.designation).toBe(meant));
   test.each(['W10x89', '', 'W', 'HEA', '10x88'])('“%s” is no mark', (typed) => expect(findSection(typed)).toBeUndefined());
   test('the nearest are offered from the same family', () => {
     expect(nearestSections('W10x89')).toContain('W10x88');
-    expect(runCalc('steel.section', { designation: 'W10x89' })).toMatchObject({ ok: false, path: 'designation', error: expect.stringContaining('W10x88') as unknown });
+    expect(runCalc('steel.section', { designation: 'W10x89' })).toMatchObject({
+      ok: false,
+      path: 'designation',
+      error: expect.stringContaining('W10x88') as unknown,
+    });
   });
   test('search puts marks that begin so first', () => expect(searchSections('ub 533')[0]?.designation).toMatch(/^UB 533/));
 });

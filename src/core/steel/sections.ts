@@ -44,7 +44,11 @@ export function nearestSections(designation: string, count = 4): string[] {
   const mark = normaliseMark(designation);
   const family = /^[A-Z]+/.exec(mark)?.[0] ?? '';
   const marks = [...byMark.keys()];
-  const near = nearest(mark, marks.filter((one) => one.startsWith(family)), count);
+  const near = nearest(
+    mark,
+    marks.filter((one) => one.startsWith(family)),
+    count,
+  );
   const found = near.length > 0 ? near : nearest(mark, marks, count);
   return found.map((one) => byMark.get(one)?.designation ?? one);
 }

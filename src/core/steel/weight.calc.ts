@@ -42,7 +42,12 @@ export const steelWeight = defineCalc({
       result: q(massOf(one), 'mass'),
     })),
     { label: 'Centre of gravity', formula: 'x = Σ m·x / Σ m', result: q(o.cg, 'length') },
-    { label: 'Mass with the allowance', formula: 'm = Σ m × (1 + allowance)', numbers: phrase`${q(o.mass / (1 + allowance), 'mass')} × (1 + ${q(allowance, 'fraction')})`, result: q(o.mass, 'mass') },
+    {
+      label: 'Mass with the allowance',
+      formula: 'm = Σ m × (1 + allowance)',
+      numbers: phrase`${q(o.mass / (1 + allowance), 'mass')} × (1 + ${q(allowance, 'fraction')})`,
+      result: q(o.mass, 'mass'),
+    },
     { label: 'Weight', formula: 'W = m·g', numbers: phrase`${q(o.mass, 'mass')} × 9.80665 m/s²`, result: q(o.weight, 'force') },
   ],
 });

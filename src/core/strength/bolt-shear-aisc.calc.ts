@@ -10,5 +10,12 @@ export const boltShearAisc = defineCalc({
   output: closed({ allowable: positive('N') }),
   source: { basis: 'published', text: 'AISC 360 J3.6, Ω 2.00' },
   compute: ({ diameter, nominalStress, planes }) => ({ allowable: (nominalStress * (Math.PI / 4) * diameter ** 2 * planes) / 2 }),
-  work: (i, o) => [{ label: 'Bolt', formula: 'F_nv·A_b·n/2.00', numbers: phrase`${q(i.diameter, 'dimension')}, ${q(i.nominalStress, 'stress')}, ${String(i.planes)} plane(s)`, result: q(o.allowable, 'force') }],
+  work: (i, o) => [
+    {
+      label: 'Bolt',
+      formula: 'F_nv·A_b·n/2.00',
+      numbers: phrase`${q(i.diameter, 'dimension')}, ${q(i.nominalStress, 'stress')}, ${String(i.planes)} plane(s)`,
+      result: q(o.allowable, 'force'),
+    },
+  ],
 });

@@ -19,7 +19,12 @@ export const columnAisc = defineCalc({
     return { slenderness, allowable: (critical * area) / OMEGA_COMPRESSION };
   },
   work: (i, o) => [
-    { label: 'Slenderness', formula: 'L_c/r', numbers: phrase`${q(i.effectiveLength, 'length')} / ${q(i.radius, 'dimension')}`, result: q(o.slenderness, 'factor') },
+    {
+      label: 'Slenderness',
+      formula: 'L_c/r',
+      numbers: phrase`${q(i.effectiveLength, 'length')} / ${q(i.radius, 'dimension')}`,
+      result: q(o.slenderness, 'factor'),
+    },
     { label: 'Critical stress', formula: 'F_cr = 0.658^(F_y/F_e)·F_y or 0.877·F_e', result: q((o.allowable * OMEGA_COMPRESSION) / i.area, 'stress') },
     { label: 'Allowable', formula: 'F_cr·A/1.67', result: q(o.allowable, 'force') },
   ],

@@ -34,14 +34,22 @@ export const flexureAisc = defineCalc({
     if (i.unbraced > lr) {
       const stress = ((i.cb * Math.PI ** 2 * i.modulus) / slender ** 2) * Math.sqrt(1 + 0.078 * jc * slender ** 2);
       nominal = Math.min(plastic, stress * i.sStrong);
-    } else if (i.unbraced > lp)
-      nominal = Math.min(plastic, i.cb * (plastic - (plastic - residual * i.sStrong) * ((i.unbraced - lp) / (lr - lp))));
+    } else if (i.unbraced > lp) nominal = Math.min(plastic, i.cb * (plastic - (plastic - residual * i.sStrong) * ((i.unbraced - lp) / (lr - lp))));
     return { nominal, allowable: nominal / OMEGA_FLEXURE, lp, lr };
   },
   work: (i, o) => [
     { label: 'Plastic moment', formula: 'M_p = F_y·Z', result: q(i.yield * i.zStrong, 'moment') },
-    { label: 'Free length against limits', formula: 'L_p, L_r (F2-5, F2-6)', numbers: phrase`L_b = ${q(i.unbraced, 'length')}, L_p = ${q(o.lp, 'length')}`, result: q(o.lr, 'length') },
-    { label: 'Nominal strength', formula: i.unbraced <= o.lp ? 'M_n = M_p (F2-1)' : i.unbraced <= o.lr ? 'F2-2' : 'F2-3, F2-4', result: q(o.nominal, 'moment') },
+    {
+      label: 'Free length against limits',
+      formula: 'L_p, L_r (F2-5, F2-6)',
+      numbers: phrase`L_b = ${q(i.unbraced, 'length')}, L_p = ${q(o.lp, 'length')}`,
+      result: q(o.lr, 'length'),
+    },
+    {
+      label: 'Nominal strength',
+      formula: i.unbraced <= o.lp ? 'M_n = M_p (F2-1)' : i.unbraced <= o.lr ? 'F2-2' : 'F2-3, F2-4',
+      result: q(o.nominal, 'moment'),
+    },
     { label: 'Allowable', formula: 'M_n/1.67', result: q(o.allowable, 'moment') },
   ],
 });

@@ -32,7 +32,12 @@ export const flexureEn = defineCalc({
     return { critical, chi, design: (chi * i.wPlastic * i.yield) / i.gammaM1 };
   },
   work: (i, o) => [
-    { label: 'Critical moment', formula: 'M_cr = C₁·π²EI_z/L²·√(I_w/I_z + L²GI_t/π²EI_z)', numbers: phrase`C₁ = ${q(i.c1, 'factor')}, L = ${q(i.unbraced, 'length')}`, result: q(o.critical, 'moment') },
+    {
+      label: 'Critical moment',
+      formula: 'M_cr = C₁·π²EI_z/L²·√(I_w/I_z + L²GI_t/π²EI_z)',
+      numbers: phrase`C₁ = ${q(i.c1, 'factor')}, L = ${q(i.unbraced, 'length')}`,
+      result: q(o.critical, 'moment'),
+    },
     { label: 'Reduction', formula: `χ_LT, curve ${i.curve}`, result: q(o.chi, 'factor') },
     { label: 'Design strength', formula: 'M_b,Rd = χ_LT·W_pl·f_y/γ_M1', result: q(o.design, 'moment') },
   ],

@@ -7,7 +7,14 @@ import { reduction } from './curves-en';
 export const hangingStrength = defineCalc({
   id: 'member.hangingStrength',
   title: 'Usable moment of a hanging piece',
-  input: closed({ critical: positive('N·m'), rule: oneOf(['aisc', 'en']), safety: positive('1'), plastic: positive('N·m', 'W_pl·f_y or Z·F_y'), curve: oneOf(['a', 'b', 'c', 'd']), gammaM1: positive('1') }),
+  input: closed({
+    critical: positive('N·m'),
+    rule: oneOf(['aisc', 'en']),
+    safety: positive('1'),
+    plastic: positive('N·m', 'W_pl·f_y or Z·F_y'),
+    curve: oneOf(['a', 'b', 'c', 'd']),
+    gammaM1: positive('1'),
+  }),
   output: closed({ usable: positive('N·m') }),
   source: { basis: 'practice', text: 'Critical moment over Ω, not above the plastic moment over Ω; or EN 1993-1-1 6.3.2.2 with that critical moment' },
   compute(i) {

@@ -29,14 +29,23 @@ export const hanging = defineCalc({
   output: closed({ cb: positive('1'), critical: positive('N·m') }),
   source: { basis: 'memory', text: 'Texas girder-lifting research quoted in FHWA-NHI-15-044, from memory' },
   compute(i) {
-    if (!(i.liftFromEnd < i.length / 2)) refuse('liftFromEnd', `A lift point ${i.liftFromEnd} m from the end of a ${i.length} m piece is at or past its middle: give the distance to the nearer end.`);
+    if (!(i.liftFromEnd < i.length / 2))
+      refuse(
+        'liftFromEnd',
+        `A lift point ${i.liftFromEnd} m from the end of a ${i.length} m piece is at or past its middle: give the distance to the nearer end.`,
+      );
     const cb = liftFactor(i.liftFromEnd / i.length);
     const weak = i.modulus * i.iWeak;
     const uniform = (Math.PI / i.length) * Math.sqrt(weak * i.shearModulus * i.torsion + ((Math.PI * i.modulus) / i.length) ** 2 * i.iWeak * i.warping);
     return { cb, critical: cb * uniform };
   },
   work: (i, o) => [
-    { label: 'Lift point', formula: 'a/L', numbers: phrase`${q(i.liftFromEnd, 'length')} / ${q(i.length, 'length')}`, result: q(i.liftFromEnd / i.length, 'factor') },
+    {
+      label: 'Lift point',
+      formula: 'a/L',
+      numbers: phrase`${q(i.liftFromEnd, 'length')} / ${q(i.length, 'length')}`,
+      result: q(i.liftFromEnd / i.length, 'factor'),
+    },
     { label: 'Factor for it', formula: 'C = 2.0 (≤ 0.225), 6.0 between, 4.0 (≥ 0.3)', result: q(o.cb, 'factor') },
     { label: 'Uniform-moment value', formula: 'M₀ = (π/L)·√(EI_w·GJ + (πE/L)²·I_w·C_w)', result: q(o.critical / o.cb, 'moment') },
     { label: 'Critical moment', formula: 'M_cr = C·M₀', result: q(o.critical, 'moment') },

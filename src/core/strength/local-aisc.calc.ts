@@ -11,7 +11,16 @@ import { OMEGA_FLEXURE } from './flexure-aisc.calc';
 export const localAisc = defineCalc({
   id: 'member.localAisc',
   title: 'Local slenderness of a rolled I-shape',
-  input: closed({ yield: positive('Pa'), modulus: positive('Pa'), zStrong: positive('m3'), sStrong: positive('m3'), width: positive('m'), flange: positive('m'), web: positive('m'), clearWeb: positive('m') }),
+  input: closed({
+    yield: positive('Pa'),
+    modulus: positive('Pa'),
+    zStrong: positive('m3'),
+    sStrong: positive('m3'),
+    width: positive('m'),
+    flange: positive('m'),
+    web: positive('m'),
+    clearWeb: positive('m'),
+  }),
   output: closed({ flangeRatio: positive('1'), webRatio: positive('1'), compact: Type.Boolean(), nominal: positive('N·m'), allowable: positive('N·m') }),
   source: { basis: 'published', text: 'AISC 360 Table B4.1b cases 10 and 15; F3' },
   compute(i) {

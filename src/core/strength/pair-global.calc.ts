@@ -6,7 +6,13 @@ import { phrase, q } from '../calc/work';
 export const pairGlobal = defineCalc({
   id: 'member.pairGlobal',
   title: 'Global stability of a girder pair',
-  input: closed({ modulus: positive('Pa'), iStrong: positive('m4'), iEffective: positive('m4', 'effective weak-axis inertia of one girder'), spacing: positive('m'), length: positive('m') }),
+  input: closed({
+    modulus: positive('Pa'),
+    iStrong: positive('m4'),
+    iEffective: positive('m4', 'effective weak-axis inertia of one girder'),
+    spacing: positive('m'),
+    length: positive('m'),
+  }),
   output: closed({ critical: positive('N·m'), limit: positive('N·m') }),
   source: { basis: 'memory', text: 'AASHTO LRFD BDS 6.10.3.4.2, C_bs 1.1, 70 % limit, from memory' },
   compute({ modulus, iStrong, iEffective, spacing, length }) {
@@ -14,7 +20,12 @@ export const pairGlobal = defineCalc({
     return { critical, limit: 0.7 * critical };
   },
   work: (i, o) => [
-    { label: 'Critical moment of the pair', formula: 'M_gs = 1.1·π²·s·E/L²·√(I_eff·I_x)', numbers: phrase`s = ${q(i.spacing, 'length')}, L = ${q(i.length, 'length')}`, result: q(o.critical, 'moment') },
+    {
+      label: 'Critical moment of the pair',
+      formula: 'M_gs = 1.1·π²·s·E/L²·√(I_eff·I_x)',
+      numbers: phrase`s = ${q(i.spacing, 'length')}, L = ${q(i.length, 'length')}`,
+      result: q(o.critical, 'moment'),
+    },
     { label: 'Limit', formula: '0.70·M_gs', result: q(o.limit, 'moment') },
   ],
 });

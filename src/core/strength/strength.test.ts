@@ -15,7 +15,18 @@ const kipFt = 1355.8179483;
 describe('AISC', () => {
   const w18 = findSection('W18x50')!;
   const flexure = (unbraced: number, cb = 1) =>
-    answer('member.flexureAisc', { yield: FY50, modulus: E, zStrong: w18.zStrong, sStrong: w18.sStrong, torsion: w18.torsion, rts: Math.sqrt(Math.sqrt(w18.iWeak * w18.warping!) / w18.sStrong!), flangeCentres: w18.depth - w18.flange, rWeak: w18.rWeak, unbraced, cb });
+    answer('member.flexureAisc', {
+      yield: FY50,
+      modulus: E,
+      zStrong: w18.zStrong,
+      sStrong: w18.sStrong,
+      torsion: w18.torsion,
+      rts: Math.sqrt(Math.sqrt(w18.iWeak * w18.warping!) / w18.sStrong!),
+      flangeCentres: w18.depth - w18.flange,
+      rWeak: w18.rWeak,
+      unbraced,
+      cb,
+    });
   test('W18x50: Lp 5.83 ft, Lr 16.9 ft, Mp/Ω 252 kip-ft (AISC Manual Table 3-2)', () => {
     const out = flexure(0);
     expect(out.lp! / 0.3048).toBeCloseTo(5.83, 1);
@@ -23,13 +34,26 @@ describe('AISC', () => {
     expect(out.allowable! / kipFt).toBeCloseTo(252, 0);
   });
   test('longer free length never helps, and the curve does not jump at Lp or Lr', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (l, more) => expect(flexure(l + more).nominal!).toBeLessThanOrEqual(flexure(l).nominal! + 1e-6)));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (l, more) =>
+        expect(flexure(l + more).nominal!).toBeLessThanOrEqual(flexure(l).nominal! + 1e-6),
+      ),
+    );
     const { lp, lr } = flexure(1);
     for (const edge of [lp!, lr!]) expect(flexure(edge + 1e-6).nominal! / flexure(edge - 1e-6).nominal!).toBeCloseTo(1, 2);
   });
   test('a slender flange loses some of its plastic moment (W6x15 at 50 ksi: b/2t 11.5 against 9.15)', () => {
     const w6 = findSection('W8x31')!;
-    const out = answer('member.localAisc', { yield: FY50, modulus: E, zStrong: w6.zStrong, sStrong: w6.sStrong, width: w6.width, flange: w6.flange, web: w6.web, clearWeb: w6.depth - 2 * w6.k! });
+    const out = answer('member.localAisc', {
+      yield: FY50,
+      modulus: E,
+      zStrong: w6.zStrong,
+      sStrong: w6.sStrong,
+      width: w6.width,
+      flange: w6.flange,
+      web: w6.web,
+      clearWeb: w6.depth - 2 * w6.k!,
+    });
     expect(out.flangeRatio).toBeCloseTo(9.19, 1);
     expect(out.compact).toBe(false);
     expect(out.nominal!).toBeLessThan(FY50 * w6.zStrong!);
@@ -50,25 +74,40 @@ describe('AISC', () => {
 describe('European', () => {
   test('reduction is 1 up to 0.2 and falls after (EN 1993-1-1 Fig. 6.4: curve b at 1.0 is 0.60)', () => {
     expect(reduction(0.2, 'b')).toBe(1);
-    expect(reduction(1, 'b')).toBeCloseTo(0.5970, 3);
+    expect(reduction(1, 'b')).toBeCloseTo(0.597, 3);
     expect(reduction(1, 'a0')).toBeCloseTo(0.7252, 3);
     expect(reduction(1, 'd')).toBeCloseTo(0.4671, 3);
   });
   test('column and beam both lose strength with length', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 12, noNaN: true }), fc.constantFrom('a0', 'a', 'b', 'c', 'd'), (l, curve) => {
-        const column = (length: number) => answer('member.columnEn', { yield: 355e6, modulus: 210e9, area: 0.005, radius: 0.04, effectiveLength: length, curve, gammaM1: 1 }).design!;
+        const column = (length: number) =>
+          answer('member.columnEn', { yield: 355e6, modulus: 210e9, area: 0.005, radius: 0.04, effectiveLength: length, curve, gammaM1: 1 }).design!;
         expect(column(l * 1.1)).toBeLessThanOrEqual(column(l));
       }),
     );
   });
   test('web over an end bearing, by hand (EN 1993-1-5 6.2 to 6.5, IPE 300, S275, ss 100 mm, c 0)', () => {
-    const out = answer('member.webEn', { yield: 275e6, modulus: 210e9, depth: 0.3, web: 0.0071, width: 0.15, flange: 0.0107, bearing: 0.1, endDistance: 0, gammaM1: 1 });
+    const out = answer('member.webEn', {
+      yield: 275e6,
+      modulus: 210e9,
+      depth: 0.3,
+      web: 0.0071,
+      width: 0.15,
+      flange: 0.0107,
+      bearing: 0.1,
+      endDistance: 0,
+      gammaM1: 1,
+    });
     const hw = 0.2786;
     const kf = 2 + (6 * 0.1) / hw;
     const m2 = 0.02 * (hw / 0.0107) ** 2;
     const le = Math.min((kf * 210e9 * 0.0071 ** 2) / (2 * 275e6 * hw), 0.1);
-    const ly = Math.min(0.1 + 2 * 0.0107 * (1 + Math.sqrt(0.15 / 0.0071 + m2)), le + 0.0107 * Math.sqrt(0.15 / 0.0071 / 2 + (le / 0.0107) ** 2 + m2), le + 0.0107 * Math.sqrt(0.15 / 0.0071 + m2));
+    const ly = Math.min(
+      0.1 + 2 * 0.0107 * (1 + Math.sqrt(0.15 / 0.0071 + m2)),
+      le + 0.0107 * Math.sqrt(0.15 / 0.0071 / 2 + (le / 0.0107) ** 2 + m2),
+      le + 0.0107 * Math.sqrt(0.15 / 0.0071 + m2),
+    );
     const slenderness = Math.sqrt((ly * 0.0071 * 275e6) / ((0.9 * kf * 210e9 * 0.0071 ** 3) / hw));
     // Here λ̄ ≤ 0.5 would drop m₂; it does not.
     expect(slenderness).toBeGreaterThan(0.5);
@@ -77,9 +116,14 @@ describe('European', () => {
 });
 
 describe('hanging', () => {
-  const at = (liftFromEnd: number) => answer('member.hanging', { modulus: 210e9, shearModulus: 81e9, iWeak: 1e-5, torsion: 1e-6, warping: 1e-7, length: 20, liftFromEnd }).cb;
+  const at = (liftFromEnd: number) =>
+    answer('member.hanging', { modulus: 210e9, shearModulus: 81e9, iWeak: 1e-5, torsion: 1e-6, warping: 1e-7, length: 20, liftFromEnd }).cb;
   test('factor by lift point, limits belonging to the lower one', () => expect([0, 4.5, 4.51, 5.99, 6, 9].map(at)).toEqual([2, 2, 6, 6, 4, 4]));
-  test('past the middle is refused', () => expect(runCalc('member.hanging', { modulus: 1, shearModulus: 1, iWeak: 1, torsion: 1, warping: 0, length: 20, liftFromEnd: 10 })).toMatchObject({ ok: false, path: 'liftFromEnd' }));
+  test('past the middle is refused', () =>
+    expect(runCalc('member.hanging', { modulus: 1, shearModulus: 1, iWeak: 1, torsion: 1, warping: 0, length: 20, liftFromEnd: 10 })).toMatchObject({
+      ok: false,
+      path: 'liftFromEnd',
+    }));
 });
 
 test('combined: H1-1a above 0.2, H1-1b below, plain sum in the European rule', () => {
@@ -90,7 +134,8 @@ test('combined: H1-1a above 0.2, H1-1b below, plain sum in the European rule', (
 });
 
 test('a timber post past slenderness 75 is refused and between 50 and 75 answered', () => {
-  const post = (unbracedWidth: number) => runCalc('shore.timberPost', { fc: 8e6, eMin: 3.5e9, width: 0.038, depth: 0.089, unbracedWidth, unbracedDepth: 2.4, loadDuration: 1.25, sizeFactor: 1.15 });
+  const post = (unbracedWidth: number) =>
+    runCalc('shore.timberPost', { fc: 8e6, eMin: 3.5e9, width: 0.038, depth: 0.089, unbracedWidth, unbracedDepth: 2.4, loadDuration: 1.25, sizeFactor: 1.15 });
   expect(post(0.038 * 64).ok).toBe(true);
   expect(post(0.038 * 76)).toMatchObject({ ok: false, path: 'unbracedWidth' });
 });

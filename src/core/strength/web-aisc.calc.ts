@@ -29,7 +29,12 @@ export const webAisc = defineCalc({
     return { yielding, crippling, allowable: Math.min(yielding, crippling) };
   },
   work: (i, o) => [
-    { label: 'Web yielding', formula: `F_y·t_w·(${i.atEnd ? '2.5' : '5'}k + l_b)/1.50`, numbers: phrase`t_w = ${q(i.web, 'dimension')}, k = ${q(i.k, 'dimension')}, l_b = ${q(i.bearing, 'dimension')}`, result: q(o.yielding, 'force') },
+    {
+      label: 'Web yielding',
+      formula: `F_y·t_w·(${i.atEnd ? '2.5' : '5'}k + l_b)/1.50`,
+      numbers: phrase`t_w = ${q(i.web, 'dimension')}, k = ${q(i.k, 'dimension')}, l_b = ${q(i.bearing, 'dimension')}`,
+      result: q(o.yielding, 'force'),
+    },
     { label: 'Web crippling', formula: `${i.atEnd ? '0.40' : '0.80'}·t_w²·[1 + …(t_w/t_f)^1.5]·√(E·F_y·t_f/t_w)/2.00`, result: q(o.crippling, 'force') },
     { label: 'The lower governs', formula: 'min', result: q(o.allowable, 'force') },
   ],

@@ -43,7 +43,12 @@ export const webEn = defineCalc({
     return { effectiveLength, slenderness, chi, design: (i.yield * chi * effectiveLength * i.web) / i.gammaM1 };
   },
   work: (i, o) => [
-    { label: 'Loaded length', formula: 'l_y, least of 6.10, 6.11, 6.12', numbers: phrase`s_s = ${q(i.bearing, 'dimension')}, c = ${q(i.endDistance, 'dimension')}`, result: q(o.effectiveLength, 'dimension') },
+    {
+      label: 'Loaded length',
+      formula: 'l_y, least of 6.10, 6.11, 6.12',
+      numbers: phrase`s_s = ${q(i.bearing, 'dimension')}, c = ${q(i.endDistance, 'dimension')}`,
+      result: q(o.effectiveLength, 'dimension'),
+    },
     { label: 'Slenderness', formula: 'λ̄_F = √(l_y·t_w·f_y/F_cr)', result: q(o.slenderness, 'factor') },
     { label: 'Reduction', formula: 'χ_F = 0.5/λ̄_F ≤ 1', result: q(o.chi, 'factor') },
     { label: 'Design strength', formula: 'F_Rd = f_y·χ_F·l_y·t_w/γ_M1', result: q(o.design, 'force') },

@@ -6,7 +6,15 @@ import { phrase, q } from '../calc/work';
 export const windRollover = defineCalc({
   id: 'member.windRollover',
   title: 'Roll-over of an unbraced girder in wind',
-  input: closed({ weight: positive('N'), length: positive('m'), depth: positive('m'), bearingWidth: positive('m'), gust: positive('m/s'), drag: positive('1'), airDensity: positive('kg/m3') }),
+  input: closed({
+    weight: positive('N'),
+    length: positive('m'),
+    depth: positive('m'),
+    bearingWidth: positive('m'),
+    gust: positive('m/s'),
+    drag: positive('1'),
+    airDensity: positive('kg/m3'),
+  }),
   output: closed({ overturning: positive('N·m'), righting: positive('N·m'), factor: positive('1') }),
   source: { basis: 'statics', text: 'Statics; wind pressure ½·ρ·v²' },
   compute(i) {
@@ -17,7 +25,12 @@ export const windRollover = defineCalc({
   work: (i, o) => [
     { label: 'Wind pressure', formula: 'q = ½·ρ·v²', numbers: phrase`gust ${q(i.gust, 'speed')}`, result: q((i.airDensity / 2) * i.gust ** 2, 'pressure') },
     { label: 'Overturning', formula: 'M_o = q·c·L·d·d/2', result: q(o.overturning, 'moment') },
-    { label: 'Righting', formula: 'M_r = W·b/2', numbers: phrase`${q(i.weight, 'force')} × ${q(i.bearingWidth, 'dimension')} / 2`, result: q(o.righting, 'moment') },
+    {
+      label: 'Righting',
+      formula: 'M_r = W·b/2',
+      numbers: phrase`${q(i.weight, 'force')} × ${q(i.bearingWidth, 'dimension')} / 2`,
+      result: q(o.righting, 'moment'),
+    },
     { label: 'Factor', formula: 'M_r/M_o', result: q(o.factor, 'factor') },
   ],
 });

@@ -1,11 +1,4 @@
-import {
-  GRAVITY,
-  kilogramsPer,
-  metresPer,
-  metresPerSecondPer,
-  newtonsPer,
-  pascalsPer,
-} from './factors';
+import { GRAVITY, kilogramsPer, metresPer, metresPerSecondPer, newtonsPer, pascalsPer } from './factors';
 import { formatQuantity } from './format';
 import { shownIn, type QuantityKind, type UnitSystem } from './quantity';
 
@@ -14,36 +7,86 @@ export interface Reading {
   value: number;
 }
 
-export type Parsed =
-  | { ok: true; value: number }
-  | { ok: false; reason: string; /** the readings a person may choose between */ choices?: Reading[] };
+export type Parsed = { ok: true; value: number } | { ok: false; reason: string; /** the readings a person may choose between */ choices?: Reading[] };
 
 type UnitTable = Record<string, number>;
 
 const lengthUnits: UnitTable = {
-  m: metresPer.m, metre: metresPer.m, metres: metresPer.m, meter: metresPer.m, meters: metresPer.m,
-  mm: metresPer.mm, cm: metresPer.cm,
-  in: metresPer.in, inch: metresPer.in, inches: metresPer.in, '"': metresPer.in,
-  ft: metresPer.ft, foot: metresPer.ft, feet: metresPer.ft, "'": metresPer.ft,
+  m: metresPer.m,
+  metre: metresPer.m,
+  metres: metresPer.m,
+  meter: metresPer.m,
+  meters: metresPer.m,
+  mm: metresPer.mm,
+  cm: metresPer.cm,
+  in: metresPer.in,
+  inch: metresPer.in,
+  inches: metresPer.in,
+  '"': metresPer.in,
+  ft: metresPer.ft,
+  foot: metresPer.ft,
+  feet: metresPer.ft,
+  "'": metresPer.ft,
 };
 const massUnits: UnitTable = {
-  kg: 1, kgs: 1, t: kilogramsPer.tonne, te: kilogramsPer.tonne, tonne: kilogramsPer.tonne, tonnes: kilogramsPer.tonne,
-  'metric ton': kilogramsPer.tonne, 'metric tons': kilogramsPer.tonne,
-  lb: kilogramsPer.lb, lbs: kilogramsPer.lb, '#': kilogramsPer.lb, pound: kilogramsPer.lb, pounds: kilogramsPer.lb,
-  kip: kilogramsPer.kip, kips: kilogramsPer.kip,
-  'short ton': kilogramsPer.shortTon, 'short tons': kilogramsPer.shortTon, 'us ton': kilogramsPer.shortTon, 'us tons': kilogramsPer.shortTon,
-  'long ton': kilogramsPer.longTon, 'long tons': kilogramsPer.longTon, 'uk ton': kilogramsPer.longTon, 'uk tons': kilogramsPer.longTon,
+  kg: 1,
+  kgs: 1,
+  t: kilogramsPer.tonne,
+  te: kilogramsPer.tonne,
+  tonne: kilogramsPer.tonne,
+  tonnes: kilogramsPer.tonne,
+  'metric ton': kilogramsPer.tonne,
+  'metric tons': kilogramsPer.tonne,
+  lb: kilogramsPer.lb,
+  lbs: kilogramsPer.lb,
+  '#': kilogramsPer.lb,
+  pound: kilogramsPer.lb,
+  pounds: kilogramsPer.lb,
+  kip: kilogramsPer.kip,
+  kips: kilogramsPer.kip,
+  'short ton': kilogramsPer.shortTon,
+  'short tons': kilogramsPer.shortTon,
+  'us ton': kilogramsPer.shortTon,
+  'us tons': kilogramsPer.shortTon,
+  'long ton': kilogramsPer.longTon,
+  'long tons': kilogramsPer.longTon,
+  'uk ton': kilogramsPer.longTon,
+  'uk tons': kilogramsPer.longTon,
 };
 const forceUnits: UnitTable = {
-  n: 1, kn: newtonsPer.kN, mn: newtonsPer.MN, lbf: newtonsPer.lbf, lb: newtonsPer.lbf, lbs: newtonsPer.lbf, '#': newtonsPer.lbf,
-  kip: newtonsPer.kipf, kips: newtonsPer.kipf, k: newtonsPer.kipf, kgf: newtonsPer.kgf, tf: 1000 * newtonsPer.kgf,
+  n: 1,
+  kn: newtonsPer.kN,
+  mn: newtonsPer.MN,
+  lbf: newtonsPer.lbf,
+  lb: newtonsPer.lbf,
+  lbs: newtonsPer.lbf,
+  '#': newtonsPer.lbf,
+  kip: newtonsPer.kipf,
+  kips: newtonsPer.kipf,
+  k: newtonsPer.kipf,
+  kgf: newtonsPer.kgf,
+  tf: 1000 * newtonsPer.kgf,
 };
 const stressUnits: UnitTable = {
-  pa: 1, kpa: pascalsPer.kPa, mpa: pascalsPer.MPa, gpa: pascalsPer.GPa, 'n/mm2': pascalsPer.MPa, 'n/mm²': pascalsPer.MPa,
-  'kn/m2': pascalsPer.kPa, 'kn/m²': pascalsPer.kPa, psi: pascalsPer.psi, ksi: pascalsPer.ksi, psf: pascalsPer.psf,
+  pa: 1,
+  kpa: pascalsPer.kPa,
+  mpa: pascalsPer.MPa,
+  gpa: pascalsPer.GPa,
+  'n/mm2': pascalsPer.MPa,
+  'n/mm²': pascalsPer.MPa,
+  'kn/m2': pascalsPer.kPa,
+  'kn/m²': pascalsPer.kPa,
+  psi: pascalsPer.psi,
+  ksi: pascalsPer.ksi,
+  psf: pascalsPer.psf,
 };
 const perLength = (base: UnitTable): UnitTable =>
-  Object.fromEntries(Object.entries(base).flatMap(([unit, factor]) => [[`${unit}/m`, factor], [`${unit}/ft`, factor / metresPer.ft]]));
+  Object.fromEntries(
+    Object.entries(base).flatMap(([unit, factor]) => [
+      [`${unit}/m`, factor],
+      [`${unit}/ft`, factor / metresPer.ft],
+    ]),
+  );
 
 const unitsOf: Partial<Record<QuantityKind, UnitTable>> = {
   length: lengthUnits,
@@ -55,7 +98,16 @@ const unitsOf: Partial<Record<QuantityKind, UnitTable>> = {
   stress: stressUnits,
   strength: stressUnits,
   pressure: stressUnits,
-  speed: { 'm/s': 1, 'km/h': metresPerSecondPer.kmh, kmh: metresPerSecondPer.kmh, kph: metresPerSecondPer.kmh, mph: metresPerSecondPer.mph, kn: metresPerSecondPer.knot, kt: metresPerSecondPer.knot, knots: metresPerSecondPer.knot },
+  speed: {
+    'm/s': 1,
+    'km/h': metresPerSecondPer.kmh,
+    kmh: metresPerSecondPer.kmh,
+    kph: metresPerSecondPer.kmh,
+    mph: metresPerSecondPer.mph,
+    kn: metresPerSecondPer.knot,
+    kt: metresPerSecondPer.knot,
+    knots: metresPerSecondPer.knot,
+  },
   angle: { '°': 1, deg: 1, degrees: 1 },
   fraction: { '%': 0.01 },
   voltage: { v: 1, kv: 1000 },
@@ -70,8 +122,7 @@ const expected: Partial<Record<QuantityKind, string>> = {
   force: 'write 40 kN, 9000 lb or 9 kip',
 };
 
-const hint = (kind: QuantityKind, system: UnitSystem): string =>
-  expected[kind] ?? `write a number in ${shownIn[kind][system].symbol || 'figures'}`;
+const hint = (kind: QuantityKind, system: UnitSystem): string => expected[kind] ?? `write a number in ${shownIn[kind][system].symbol || 'figures'}`;
 
 const vulgar: Record<string, string> = { '½': ' 1/2', '¼': ' 1/4', '¾': ' 3/4', '⅛': ' 1/8', '⅜': ' 3/8', '⅝': ' 5/8', '⅞': ' 7/8' };
 
@@ -155,11 +206,7 @@ function bareTon(amount: number, kind: 'mass' | 'force', system: UnitSystem): Pa
   return {
     ok: false,
     reason: 'Which ton? A short ton is 2,000 lb, a long ton 2,240 lb, a metric tonne 1 000 kg.',
-    choices: [
-      choice('short ton', kilogramsPer.shortTon),
-      choice('metric tonne', kilogramsPer.tonne),
-      choice('long ton', kilogramsPer.longTon),
-    ],
+    choices: [choice('short ton', kilogramsPer.shortTon), choice('metric tonne', kilogramsPer.tonne), choice('long ton', kilogramsPer.longTon)],
   };
 }
 
@@ -191,7 +238,11 @@ export function parseQuantity(text: string, kind: QuantityKind, system: UnitSyst
   if ((kind === 'mass' || kind === 'force') && (/^tons?$/.test(unit) || rawUnit === 'T')) return bareTon(number.value, kind, system);
   if (kind === 'force' && unit in massUnits && factor === null) {
     const newtons = number.value * (massUnits[unit] ?? 0) * GRAVITY;
-    return { ok: false, reason: `${clean} is a mass and a force is asked for.`, choices: [{ label: `its weight, ${formatQuantity(newtons, 'force', system)}`, value: newtons }] };
+    return {
+      ok: false,
+      reason: `${clean} is a mass and a force is asked for.`,
+      choices: [{ label: `its weight, ${formatQuantity(newtons, 'force', system)}`, value: newtons }],
+    };
   }
   if (factor === null) return { ok: false, reason: `“${rawUnit}” is not a unit of ${kindName[kind]}: ${hint(kind, system)}.` };
   return { ok: true, value: number.value * factor };
@@ -203,8 +254,27 @@ function factorOf(kind: QuantityKind, unit: string, system: UnitSystem): number 
 }
 
 export const kindName: Record<QuantityKind, string> = {
-  length: 'length', dimension: 'length', area: 'area', floorArea: 'area', mass: 'mass', massPerLength: 'mass per length', force: 'force',
-  forcePerLength: 'load per length', moment: 'moment', stress: 'stress', strength: 'strength', pressure: 'pressure', speed: 'speed',
-  inertia: 'second moment of area', sectionModulus: 'section modulus', warping: 'warping constant', stiffness: 'stiffness',
-  voltage: 'voltage', temperature: 'temperature difference', angle: 'angle', fraction: 'percentage', factor: 'number', count: 'count',
+  length: 'length',
+  dimension: 'length',
+  area: 'area',
+  floorArea: 'area',
+  mass: 'mass',
+  massPerLength: 'mass per length',
+  force: 'force',
+  forcePerLength: 'load per length',
+  moment: 'moment',
+  stress: 'stress',
+  strength: 'strength',
+  pressure: 'pressure',
+  speed: 'speed',
+  inertia: 'second moment of area',
+  sectionModulus: 'section modulus',
+  warping: 'warping constant',
+  stiffness: 'stiffness',
+  voltage: 'voltage',
+  temperature: 'temperature difference',
+  angle: 'angle',
+  fraction: 'percentage',
+  factor: 'number',
+  count: 'count',
 };

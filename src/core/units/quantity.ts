@@ -1,10 +1,4 @@
-import {
-  kilogramsPer,
-  metresPer,
-  metresPerSecondPer,
-  newtonsPer,
-  pascalsPer,
-} from './factors';
+import { kilogramsPer, metresPer, metresPerSecondPer, newtonsPer, pascalsPer } from './factors';
 
 export type UnitSystem = 'metric' | 'us';
 

@@ -98,10 +98,15 @@ describe('round trips', () => {
   });
   test('nothing a person can type makes the parser throw', () => {
     fc.assert(
-      fc.property(fc.string(), fc.constantFrom<QuantityKind>('length', 'mass', 'force', 'stress', 'angle'), fc.constantFrom<UnitSystem>('us', 'metric'), (text, kind, system) => {
-        const parsed = parseQuantity(text, kind, system);
-        if (parsed.ok) expect(Number.isFinite(parsed.value)).toBe(true);
-      }),
+      fc.property(
+        fc.string(),
+        fc.constantFrom<QuantityKind>('length', 'mass', 'force', 'stress', 'angle'),
+        fc.constantFrom<UnitSystem>('us', 'metric'),
+        (text, kind, system) => {
+          const parsed = parseQuantity(text, kind, system);
+          if (parsed.ok) expect(Number.isFinite(parsed.value)).toBe(true);
+        },
+      ),
       { numRuns: 500 },
     );
   });

@@ -21,7 +21,8 @@ const MOST_BYTES = 16 * 1024 * 1024;
 /** The JSON of a request, or the problem with it. */
 export async function readJson(request: Request): Promise<{ ok: true; value: unknown } | { ok: false; response: Response }> {
   const text = await request.text();
-  if (text.length > MOST_BYTES) return { ok: false, response: problem({ status: 413, title: 'Too large', detail: `The body is over ${MOST_BYTES / 1024 / 1024} MB.` }) };
+  if (text.length > MOST_BYTES)
+    return { ok: false, response: problem({ status: 413, title: 'Too large', detail: `The body is over ${MOST_BYTES / 1024 / 1024} MB.` }) };
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (failure) {

@@ -23,27 +23,57 @@ export function openApi(): unknown {
   );
   return {
     openapi: '3.1.0',
-    info: { title: 'Keen Trestle', version: '1', description: 'Calculations and plans. Plans are checked here, not approved: local codes, the maker’s chart and a licensed engineer or appointed competent person decide.' },
+    info: {
+      title: 'Keen Trestle',
+      version: '1',
+      description:
+        'Calculations and plans. Plans are checked here, not approved: local codes, the maker’s chart and a licensed engineer or appointed competent person decide.',
+    },
     paths: {
       ...calculations,
       '/api/jobs/{id}/plan': {
-        get: { operationId: 'readPlan', summary: 'The newest revision of a plan', parameters: [jobParameter], responses: { 200: { description: 'The plan; ETag holds its revision', content: json({ $ref: '#/components/schemas/Plan' }) }, 404: problemBody } },
+        get: {
+          operationId: 'readPlan',
+          summary: 'The newest revision of a plan',
+          parameters: [jobParameter],
+          responses: { 200: { description: 'The plan; ETag holds its revision', content: json({ $ref: '#/components/schemas/Plan' }) }, 404: problemBody },
+        },
         put: {
           operationId: 'savePlan',
           summary: 'Save a plan on top of the revision in If-Match',
           parameters: [jobParameter, { name: 'If-Match', in: 'header', required: true, schema: { type: 'string', examples: ['"14"'] } }],
           requestBody: { required: true, content: json({ $ref: '#/components/schemas/Plan' }) },
-          responses: { 200: { description: 'Saved', content: json({ type: 'object', properties: { revision: { type: 'integer' } } }) }, 412: problemBody, 422: problemBody, 428: problemBody },
+          responses: {
+            200: { description: 'Saved', content: json({ type: 'object', properties: { revision: { type: 'integer' } } }) },
+            412: problemBody,
+            422: problemBody,
+            428: problemBody,
+          },
         },
       },
       '/api/jobs': {
-        post: { operationId: 'createJob', summary: 'A new job from a plan', requestBody: { required: true, content: json({ $ref: '#/components/schemas/Plan' }) }, responses: { 201: { description: 'Made' }, 422: problemBody } },
+        post: {
+          operationId: 'createJob',
+          summary: 'A new job from a plan',
+          requestBody: { required: true, content: json({ $ref: '#/components/schemas/Plan' }) },
+          responses: { 201: { description: 'Made' }, 422: problemBody },
+        },
       },
     },
     components: {
       schemas: {
         Plan: planSchema,
-        Problem: { type: 'object', properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, detail: { type: 'string' }, path: { type: 'string' } }, required: ['title', 'status', 'detail'] },
+        Problem: {
+          type: 'object',
+          properties: {
+            type: { type: 'string' },
+            title: { type: 'string' },
+            status: { type: 'integer' },
+            detail: { type: 'string' },
+            path: { type: 'string' },
+          },
+          required: ['title', 'status', 'detail'],
+        },
       },
     },
   };

@@ -6,6 +6,7 @@ export interface Problem {
   [extra: string]: unknown;
 }
 
-export const problem = (body: Problem): Response => new Response(JSON.stringify({ type: 'about:blank', ...body }), { status: body.status, headers: { 'Content-Type': 'application/problem+json' } });
+export const problem = (body: Problem): Response =>
+  new Response(JSON.stringify({ type: 'about:blank', ...body }), { status: body.status, headers: { 'Content-Type': 'application/problem+json' } });
 
 export const notFound = (detail: string): Response => problem({ status: 404, title: 'Not found', detail });

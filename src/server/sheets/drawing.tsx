@@ -7,8 +7,20 @@ import { SHEET_FONT } from './fonts';
 
 /** Greys and line weights that stay apart on a black-and-white print. */
 const grey: Record<Ink, string> = {
-  ink: '#000000', pencil: '#777777', faint: '#eeeeee', steel: '#333333', steelEdge: '#000000', timber: '#cccccc', timberEdge: '#444444',
-  gear: '#222222', gearPale: '#dddddd', paper: '#ffffff', ground: '#000000', stop: '#000000', tight: '#000000', clear: '#000000',
+  ink: '#000000',
+  pencil: '#777777',
+  faint: '#eeeeee',
+  steel: '#333333',
+  steelEdge: '#000000',
+  timber: '#cccccc',
+  timberEdge: '#444444',
+  gear: '#222222',
+  gearPale: '#dddddd',
+  paper: '#ffffff',
+  ground: '#000000',
+  stop: '#000000',
+  tight: '#000000',
+  clear: '#000000',
 };
 const dashes = { dash: '5 3', dot: '1.5 2.5', dashdot: '8 2.5 1.5 2.5' } as const;
 /** Screen pixels to paper points. */
@@ -22,7 +34,11 @@ const paint = (style: Style) => ({
   ...(style.dash ? { strokeDasharray: dashes[style.dash] } : {}),
 });
 
-const list = (points: readonly Vec[], view: View): string => points.map((p) => toScreen(view, p)).map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ');
+const list = (points: readonly Vec[], view: View): string =>
+  points
+    .map((p) => toScreen(view, p))
+    .map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`)
+    .join(' ');
 const widthOf = (text: string, bold: boolean): number => text.length * (bold ? 3.75 : 3.45);
 
 /** The board's own drawing on paper. */
@@ -35,7 +51,13 @@ export function DrawingOnPaper({ drawing, width, height }: { drawing: Drawing; w
         <ShapeOnPaper key={i} shape={shape} view={view} />
       ))}
       {labels.map((placed, i) => (
-        <Text key={i} x={placed.x} y={placed.baseline} style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: placed.label.bold ? 700 : 400 }} fill={placed.label.ink === 'pencil' ? '#444444' : '#000000'}>
+        <Text
+          key={i}
+          x={placed.x}
+          y={placed.baseline}
+          style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: placed.label.bold ? 700 : 400 }}
+          fill={placed.label.ink === 'pencil' ? '#444444' : '#000000'}
+        >
           {placed.label.text}
         </Text>
       ))}
@@ -50,7 +72,16 @@ function ShapeOnPaper({ shape, view }: { shape: Shape; view: View }) {
     case 'polygon':
       return <Polygon points={list(shape.points, view)} {...paint(shape.style)} />;
     case 'line':
-      return <Polyline points={list(shape.points.map((p) => inside(p, view)), view)} {...paint(shape.style)} fill="none" />;
+      return (
+        <Polyline
+          points={list(
+            shape.points.map((p) => inside(p, view)),
+            view,
+          )}
+          {...paint(shape.style)}
+          fill="none"
+        />
+      );
     case 'circle': {
       const c = toScreen(view, shape.centre);
       return <Circle cx={c.x} cy={c.y} r={shape.radius * view.scale} {...paint(shape.style)} />;
@@ -67,7 +98,10 @@ function ShapeOnPaper({ shape, view }: { shape: Shape; view: View }) {
 /** Paper does not clip: long ground lines and power lines are kept to a little more than the frame. */
 function inside(p: Vec, view: View): Vec {
   const half = { x: view.width / 2 / view.scale, y: view.height / 2 / view.scale };
-  return { x: Math.min(view.centre.x + half.x, Math.max(view.centre.x - half.x, p.x)), y: Math.min(view.centre.y + half.y, Math.max(view.centre.y - half.y, p.y)) };
+  return {
+    x: Math.min(view.centre.x + half.x, Math.max(view.centre.x - half.x, p.x)),
+    y: Math.min(view.centre.y + half.y, Math.max(view.centre.y - half.y, p.y)),
+  };
 }
 
 function DimensionOnPaper({ shape, view }: { shape: Extract<Shape, { shape: 'dimension' }>; view: View }) {
@@ -81,7 +115,12 @@ function DimensionOnPaper({ shape, view }: { shape: Extract<Shape, { shape: 'dim
       <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} {...pen} />
       <Line {...tick(from)} {...pen} />
       <Line {...tick(to)} {...pen} />
-      <Text x={text.x - (upright ? widthOf(shape.text, true) - 3 : widthOf(shape.text, true) / 2)} y={text.y + (upright ? -1 : 1.5)} style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: 700 }} fill="#000000">
+      <Text
+        x={text.x - (upright ? widthOf(shape.text, true) - 3 : widthOf(shape.text, true) / 2)}
+        y={text.y + (upright ? -1 : 1.5)}
+        style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: 700 }}
+        fill="#000000"
+      >
         {shape.text}
       </Text>
     </G>

@@ -71,7 +71,14 @@ export function Mark({ verdict, size = 9 }: { verdict: Verdict; size?: number })
       {verdict === 'stop' && <Rect x={1} y={1} width={14} height={14} fill="#000" />}
       {verdict === 'stop' && <Rect x={3.5} y={6.5} width={9} height={3} fill="#fff" />}
       {verdict === 'missing' && <Circle cx={8} cy={8} r={6.3} fill="none" stroke="#000" strokeWidth={1.4} strokeDasharray="2.6 1.8" />}
-      {verdict === 'missing' && <Path d="M6.2 6.4 C6.2 5.2 7 4.5 8.1 4.5 C9.2 4.5 10 5.2 10 6.2 C10 7.5 8.2 7.6 8.2 9.1 M8.1 11.3 L8.1 11.8" fill="none" stroke="#000" strokeWidth={1.4} />}
+      {verdict === 'missing' && (
+        <Path
+          d="M6.2 6.4 C6.2 5.2 7 4.5 8.1 4.5 C9.2 4.5 10 5.2 10 6.2 C10 7.5 8.2 7.6 8.2 9.1 M8.1 11.3 L8.1 11.8"
+          fill="none"
+          stroke="#000"
+          strokeWidth={1.4}
+        />
+      )}
     </Svg>
   );
 }

@@ -38,7 +38,8 @@ function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entr
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
     { label: 'Balance point from the left end', value: weight instanceof Missing ? UNKNOWN : show(weight.cg.x, 'length') },
   ];
-  const corner = ground === null || ground instanceof Missing ? UNKNOWN : 'tipsAtDeg' in ground ? 'TIPS' : `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`;
+  const corner =
+    ground === null || ground instanceof Missing ? UNKNOWN : 'tipsAtDeg' in ground ? 'TIPS' : `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`;
   const craneLines: Entry[] = [
     { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
     { label: 'Boom', value: show(pick.boom, 'length') },
@@ -115,9 +116,13 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
             <View style={{ width: 13, paddingTop: 1 }}>
               <Mark verdict={check.verdict} />
             </View>
-            <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>{check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}</Text>
+            <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>
+              {check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}
+            </Text>
             <Text style={{ flex: 1, paddingRight: 6 }}>{describe(check, plan.job.units)}</Text>
-            <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>{check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}</Text>
+            <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>
+              {check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}
+            </Text>
           </View>
         ))}
         {rest.length > 0 && (
@@ -127,7 +132,10 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
         )}
         <View wrap={false}>
           <Text style={styles.heading}>Before the hook goes up</Text>
-          <Text>One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is over the figure above.</Text>
+          <Text>
+            One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is
+            over the figure above.
+          </Text>
           <View style={[styles.row, { flexWrap: 'wrap' }]}>
             <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
             <Blank width="25%" label="Tag lines held by" />

@@ -23,11 +23,26 @@ describe.each(['A4', 'LETTER'] as const)('on %s', (paper) => {
     const { text, info } = await wordsOf('pick-card', demoPlan(), paper);
     expect(info).toMatch(/Pages:\s+1\n/);
     expect(info).toMatch(paper === 'A4' ? /595\.\d+ x 841/ : /612 x 792/);
-    for (const words of ['Pick card · TB1', 'Revision 7', '1 187 kg', '10.23 m', '1 500 kg', '79.1 %', 'next longer radius', '47.3°', '4.9 m/s', caution, 'Engineer or appointed competent person']) expect(text).toContain(words);
+    for (const words of [
+      'Pick card · TB1',
+      'Revision 7',
+      '1 187 kg',
+      '10.23 m',
+      '1 500 kg',
+      '79.1 %',
+      'next longer radius',
+      '47.3°',
+      '4.9 m/s',
+      caution,
+      'Engineer or appointed competent person',
+    ])
+      expect(text).toContain(words);
   });
   test('the run sheet has every move in order, the caution and room to sign', async () => {
     const { text } = await wordsOf('run-sheet', demoPlan(), paper);
-    const places = ['P1 ready', 'Crane to S1', 'Sling TB1', 'Lift, swing, over', 'Land on P1, P2', 'Let the hook go', 'Crane leaves S1'].map((words) => text.indexOf(words));
+    const places = ['P1 ready', 'Crane to S1', 'Sling TB1', 'Lift, swing, over', 'Land on P1, P2', 'Let the hook go', 'Crane leaves S1'].map((words) =>
+      text.indexOf(words),
+    );
     expect(Math.min(...places)).toBeGreaterThan(0);
     expect([...places].sort((a, b) => a - b)).toEqual(places);
     expect(text).toContain(caution);

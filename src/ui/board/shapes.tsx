@@ -37,7 +37,11 @@ function paint(style: Style, chosen: boolean, hatchId: string) {
   };
 }
 
-const list = (points: readonly Vec[], view: View): string => points.map((p) => toScreen(view, p)).map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ');
+const list = (points: readonly Vec[], view: View): string =>
+  points
+    .map((p) => toScreen(view, p))
+    .map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`)
+    .join(' ');
 
 export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view: View; chosen: Ref | null; hatchId: string }) {
   if (shape.shape === 'label') return null;
@@ -49,7 +53,9 @@ export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view
     case 'polygon':
       return (
         <g {...data}>
-          {shape.style.hatch && <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />}
+          {shape.style.hatch && (
+            <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />
+          )}
           <polygon points={list(shape.points, view)} {...look} pointerEvents="all" />
         </g>
       );
@@ -79,7 +85,8 @@ export function parseRef(key: string): Ref | null {
   return (end ? { kind, id, end } : { kind, id }) as Ref;
 }
 
-export const labelFont = (bold: boolean, large: boolean): string => (bold ? `600 ${large ? 16 : 14}px "Barlow Condensed", sans-serif` : `400 ${large ? 14 : 12.5}px "Source Sans 3", sans-serif`);
+export const labelFont = (bold: boolean, large: boolean): string =>
+  bold ? `600 ${large ? 16 : 14}px "Barlow Condensed", sans-serif` : `400 ${large ? 14 : 12.5}px "Source Sans 3", sans-serif`;
 
 /** Width of a label in pixels, near enough to keep labels apart without measuring. */
 export const labelWidth = (text: string, bold: boolean, large: boolean): number => text.length * (bold ? (large ? 7.1 : 6.3) : large ? 6.9 : 6.15);
@@ -122,7 +129,16 @@ function DimensionView({ shape, view }: { shape: Extract<Shape, { shape: 'dimens
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
       {tick(from)}
       {tick(to)}
-      <text x={text.x} y={text.y} textAnchor={upright ? 'end' : 'middle'} fill={colour} stroke="var(--color-board)" strokeWidth={4} paintOrder="stroke" style={{ font: labelFont(true, false) }}>
+      <text
+        x={text.x}
+        y={text.y}
+        textAnchor={upright ? 'end' : 'middle'}
+        fill={colour}
+        stroke="var(--color-board)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        style={{ font: labelFont(true, false) }}
+      >
         {shape.text}
       </text>
     </g>

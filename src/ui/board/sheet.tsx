@@ -2,7 +2,7 @@
 import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
-import { useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Drawing, Ref } from '@/core/drawing/draw-list';
 import { placeLabels } from '@/core/drawing/labels';
 import { fit, toSite, type Margins, type View } from '@/core/drawing/view';
@@ -39,10 +39,11 @@ interface SheetProps {
 const SCREEN_LABELS = { height: 14, largeHeight: 17, gap: 8, widthOf: labelWidth };
 const FIRST = { width: 785, height: 320 };
 /** Fitting again is worth it once the drawing has grown this far past the frame it was fitted to. */
-const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) => Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
+const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
+  Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
 
 /** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
-export function Sheet(props: SheetProps) {
+export const Sheet = memo(function Sheet(props: SheetProps) {
   const { drawing, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, tools } = props;
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
@@ -52,16 +53,24 @@ export function Sheet(props: SheetProps) {
   const [extent, setExtent] = useState(drawing.extent);
   const [measuring, setMeasuring] = useState(false);
   const [measure, setMeasure] = useState<{ from: Vec; to: Vec } | null>(null);
+  const [holding, setHolding] = useState(false);
   const held = useRef<{ ref: Ref; from: Vec; moved: boolean } | null>(null);
   const zoomer = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
 
   // While nobody has zoomed and nothing is held, the frame follows the drawing.
-  if (transform === zoomIdentity && !sameExtent(extent, drawing.extent) && held.current === null) setExtent(drawing.extent);
+  if (transform === zoomIdentity && !sameExtent(extent, drawing.extent) && !holding) setExtent(drawing.extent);
 
   const base = useMemo(() => fit(extent, size.width, size.height, margins), [extent, size.width, size.height, margins]);
   const view: View = useMemo(() => {
     const scale = base.scale * transform.k;
-    return { ...base, scale, centre: { x: base.centre.x + (base.width / 2 - (base.width / 2) * transform.k - transform.x) / scale, y: base.centre.y - (base.height / 2 - (base.height / 2) * transform.k - transform.y) / scale } };
+    return {
+      ...base,
+      scale,
+      centre: {
+        x: base.centre.x + (base.width / 2 - (base.width / 2) * transform.k - transform.x) / scale,
+        y: base.centre.y - (base.height / 2 - (base.height / 2) * transform.k - transform.y) / scale,
+      },
+    };
   }, [base, transform]);
 
   useEffect(() => {
@@ -104,6 +113,7 @@ export function Sheet(props: SheetProps) {
     onChoose(ref);
     if (ref && draggable(ref)) {
       held.current = { ref, from: at, moved: false };
+      setHolding(true);
       event.currentTarget.setPointerCapture(event.pointerId);
     }
   };
@@ -117,6 +127,7 @@ export function Sheet(props: SheetProps) {
   const up = () => {
     if (held.current) onDrop();
     held.current = null;
+    setHolding(false);
   };
   const key = (event: React.KeyboardEvent) => {
     const steps: Record<string, Vec> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: 1 }, ArrowDown: { x: 0, y: -1 } };
@@ -128,7 +139,14 @@ export function Sheet(props: SheetProps) {
     onNudge(chosen, { x: step.x * size, y: step.y * size });
   };
 
-  const labels = useMemo(() => placeLabels(drawing.shapes, view, SCREEN_LABELS, [{ x: 0, y: 0, width: 230, height: 28 }, { x: view.width - 150, y: 0, width: 150, height: 30 }]), [drawing.shapes, view]);
+  const labels = useMemo(
+    () =>
+      placeLabels(drawing.shapes, view, SCREEN_LABELS, [
+        { x: 0, y: 0, width: 230, height: 28 },
+        { x: view.width - 150, y: 0, width: 150, height: 30 },
+      ]),
+    [drawing.shapes, view],
+  );
   const grab = chosen && draggable(chosen);
   return (
     <section ref={frame} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-board" aria-label={name}>
@@ -192,11 +210,18 @@ export function Sheet(props: SheetProps) {
       </svg>
     </section>
   );
-}
+});
 
 function Tool({ label, pressed, onClick, children }: { label: string; pressed?: boolean; onClick: () => void; children: ReactNode }) {
   return (
-    <button type="button" aria-label={label} title={label} aria-pressed={pressed} onClick={onClick} className={`grid h-6 w-7 place-items-center ${pressed ? 'bg-ink text-white' : 'hover:bg-tray'}`}>
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      aria-pressed={pressed}
+      onClick={onClick}
+      className={`grid h-6 w-7 place-items-center ${pressed ? 'bg-ink text-white' : 'hover:bg-tray'}`}
+    >
       {children}
     </button>
   );
@@ -204,7 +229,13 @@ function Tool({ label, pressed, onClick, children }: { label: string; pressed?: 
 
 function MeasureLine({ view, measure, text }: { view: View; measure: { from: Vec; to: Vec }; text: string }) {
   const shapes = [{ shape: 'dimension' as const, from: measure.from, to: measure.to, offset: 0, text, ink: 'stop' as const }];
-  return <>{shapes.map((shape, i) => <ShapeView key={i} shape={shape} view={view} chosen={null} hatchId="" />)}</>;
+  return (
+    <>
+      {shapes.map((shape, i) => (
+        <ShapeView key={i} shape={shape} view={view} chosen={null} hatchId="" />
+      ))}
+    </>
+  );
 }
 
 function ScaleBar({ view, text }: { view: View; text: (metres: number) => string }) {

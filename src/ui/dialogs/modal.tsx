@@ -4,7 +4,23 @@ import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A sheet of paper laid on the table. */
-export function Modal({ title, about, open, onOpenChange, trigger, wide, children }: { title: string; about?: ReactNode; open: boolean; onOpenChange: (open: boolean) => void; trigger?: ReactNode; wide?: boolean; children: ReactNode }) {
+export function Modal({
+  title,
+  about,
+  open,
+  onOpenChange,
+  trigger,
+  wide,
+  children,
+}: {
+  title: string;
+  about?: ReactNode;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  trigger?: ReactNode;
+  wide?: boolean;
+  children: ReactNode;
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       {trigger && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}
@@ -30,7 +46,19 @@ export function Modal({ title, about, open, onOpenChange, trigger, wide, childre
   );
 }
 
-export function PlainButton({ children, onClick, disabled, strong, type = 'button' }: { children: ReactNode; onClick?: () => void; disabled?: boolean; strong?: boolean; type?: 'button' | 'submit' }) {
+export function PlainButton({
+  children,
+  onClick,
+  disabled,
+  strong,
+  type = 'button',
+}: {
+  children: ReactNode;
+  onClick?: () => void;
+  disabled?: boolean;
+  strong?: boolean;
+  type?: 'button' | 'submit';
+}) {
   return (
     <button
       type={type}

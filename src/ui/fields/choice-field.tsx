@@ -26,10 +26,18 @@ export function ChoiceField<V extends string>({ label, value, choices, onValue, 
           </Select.Icon>
         </Select.Trigger>
         <Select.Portal>
-          <Select.Content position="popper" sideOffset={2} className="z-50 max-h-80 min-w-(--radix-select-trigger-width) overflow-auto border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+          <Select.Content
+            position="popper"
+            sideOffset={2}
+            className="z-50 max-h-80 min-w-(--radix-select-trigger-width) overflow-auto border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]"
+          >
             <Select.Viewport>
               {choices.map((choice) => (
-                <Select.Item key={choice.value} value={choice.value} className="cursor-pointer px-2.5 py-1.5 outline-none data-[highlighted]:bg-tray data-[state=checked]:font-semibold">
+                <Select.Item
+                  key={choice.value}
+                  value={choice.value}
+                  className="cursor-pointer px-2.5 py-1.5 outline-none data-[highlighted]:bg-tray data-[state=checked]:font-semibold"
+                >
                   <Select.ItemText>{choice.label}</Select.ItemText>
                 </Select.Item>
               ))}

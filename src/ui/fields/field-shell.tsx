@@ -1,7 +1,21 @@
 import type { ReactNode } from 'react';
 
 /** Label above, one ruled line, unit at its end, and under it what is wrong or worth knowing. */
-export function FieldShell({ id, label, unit, problem, note, children }: { id: string; label: string; unit?: string; problem?: ReactNode; note?: ReactNode; children: ReactNode }) {
+export function FieldShell({
+  id,
+  label,
+  unit,
+  problem,
+  note,
+  children,
+}: {
+  id: string;
+  label: string;
+  unit?: string;
+  problem?: ReactNode;
+  note?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="block truncate text-[12.5px] leading-4 text-soft" title={label}>

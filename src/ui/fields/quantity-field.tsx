@@ -58,7 +58,12 @@ export function QuantityField({ label, value, kind, system, onValue, onDone, cle
       {draft.choices.length > 0 && (
         <span className="mt-1 flex flex-wrap gap-1">
           {draft.choices.map((reading) => (
-            <button key={reading.label} type="button" onClick={() => choose(reading)} className="border border-ink bg-white px-1.5 py-0.5 font-normal text-ink hover:bg-tray">
+            <button
+              key={reading.label}
+              type="button"
+              onClick={() => choose(reading)}
+              className="border border-ink bg-white px-1.5 py-0.5 font-normal text-ink hover:bg-tray"
+            >
               {reading.label}
             </button>
           ))}

@@ -25,7 +25,10 @@ export function SectionField({ label, value, system, onValue }: { label: string;
       id={id}
       label={label}
       problem={known ? undefined : `“${value}” is not in the tables: choose one.`}
-      note={known && `${formatQuantity(known.massPerLength, 'massPerLength', system)}, ${formatQuantity(known.depth, 'dimension', system)} deep · ${known.basis}; confirm against the current table`}
+      note={
+        known &&
+        `${formatQuantity(known.massPerLength, 'massPerLength', system)}, ${formatQuantity(known.depth, 'dimension', system)} deep · ${known.basis}; confirm against the current table`
+      }
     >
       <Popover.Root open={open} onOpenChange={close}>
         <Popover.Trigger id={id} className="flex w-full min-w-0 items-center justify-between py-0.5 text-left text-[15px] leading-5 font-semibold">
@@ -35,7 +38,13 @@ export function SectionField({ label, value, system, onValue }: { label: string;
         <Popover.Portal>
           <Popover.Content align="start" sideOffset={2} className="z-50 w-[320px] border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
             <Command shouldFilter={false} label="Find a section">
-              <Command.Input autoFocus value={search} onValueChange={setSearch} placeholder="W10x88, ub 533, HE 200 A …" className="w-full border-b border-line px-2.5 py-2 text-[15px] outline-none" />
+              <Command.Input
+                autoFocus
+                value={search}
+                onValueChange={setSearch}
+                placeholder="W10x88, ub 533, HE 200 A …"
+                className="w-full border-b border-line px-2.5 py-2 text-[15px] outline-none"
+              />
               <Command.List className="max-h-72 overflow-auto">
                 <Command.Empty className="px-2.5 py-3 text-soft">No listed section has that mark.</Command.Empty>
                 {rows.map((row) => (

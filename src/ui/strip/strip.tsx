@@ -2,7 +2,7 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { memo, useEffect, useRef, type ReactNode } from 'react';
 import type { Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 
@@ -25,8 +25,11 @@ interface StripProps {
 }
 
 /** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
-export function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: StripProps) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }));
+export const Strip = memo(function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: StripProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }),
+  );
   const rail = useRef<HTMLOListElement>(null);
   useEffect(() => {
     const card = rail.current?.children[cursor + 1] as HTMLElement | undefined;
@@ -34,7 +37,10 @@ export function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: 
   }, [cursor]);
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    onShift(String(active.id), cards.findIndex((card) => card.id === over.id));
+    onShift(
+      String(active.id),
+      cards.findIndex((card) => card.id === over.id),
+    );
   };
   const title = (id: string | number) => cards.find((card) => card.id === id)?.title ?? '';
   return (
@@ -82,14 +88,26 @@ export function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: 
       </DndContext>
     </section>
   );
-}
+});
 
 function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | 'ahead'; onGo: () => void }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: card.id });
-  const edge = card.verdict === 'stop' ? 'border-stop border-2' : card.verdict === 'missing' ? 'border-missing border-dashed border-2' : card.verdict === 'tight' ? 'border-tight border-2' : 'border-line';
-  const ground = state === 'now' ? 'bg-white ring-2 ring-ink -translate-y-1 shadow-[2px_3px_0_rgba(34,40,44,.2)]' : state === 'done' ? 'bg-[#efe9db]' : 'bg-paper';
+  const edge =
+    card.verdict === 'stop'
+      ? 'border-stop border-2'
+      : card.verdict === 'missing'
+        ? 'border-missing border-dashed border-2'
+        : card.verdict === 'tight'
+          ? 'border-tight border-2'
+          : 'border-line';
+  const ground =
+    state === 'now' ? 'bg-white ring-2 ring-ink -translate-y-1 shadow-[2px_3px_0_rgba(34,40,44,.2)]' : state === 'done' ? 'bg-[#efe9db]' : 'bg-paper';
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`min-w-[78px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`min-w-[78px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}
+    >
       <button
         type="button"
         {...attributes}

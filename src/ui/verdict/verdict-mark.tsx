@@ -5,7 +5,14 @@ export const verdictWord: Record<Verdict, string> = { clear: 'clear', tight: 'ti
 /** Shape and colour of a verdict: open ring with a tick, half-filled diamond, solid block with a bar, dashed ring with a question mark. */
 export function VerdictMark({ verdict, size = 16, bare = false }: { verdict: Verdict; size?: number; /** the word stands beside it */ bare?: boolean }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 16 16" role={bare ? 'presentation' : 'img'} aria-label={bare ? undefined : verdictWord[verdict]} className="shrink-0">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 16 16"
+      role={bare ? 'presentation' : 'img'}
+      aria-label={bare ? undefined : verdictWord[verdict]}
+      className="shrink-0"
+    >
       {verdict === 'clear' && (
         <g fill="none" stroke="var(--color-clear)" strokeWidth="1.6">
           <circle cx="8" cy="8" r="6" />
@@ -27,7 +34,13 @@ export function VerdictMark({ verdict, size = 16, bare = false }: { verdict: Ver
       {verdict === 'missing' && (
         <g>
           <circle cx="8" cy="8" r="6.4" fill="#fff" stroke="var(--color-missing)" strokeWidth="1.6" strokeDasharray="2.6 1.8" />
-          <path d="M6.2 6.4c0-1.2.8-1.9 1.9-1.9s1.9.7 1.9 1.7c0 1.3-1.8 1.4-1.8 2.9M8.1 11.4v.2" fill="none" stroke="var(--color-missing)" strokeWidth="1.5" strokeLinecap="round" />
+          <path
+            d="M6.2 6.4c0-1.2.8-1.9 1.9-1.9s1.9.7 1.9 1.7c0 1.3-1.8 1.4-1.8 2.9M8.1 11.4v.2"
+            fill="none"
+            stroke="var(--color-missing)"
+            strokeWidth="1.5"
+            strokeLinecap="round"
+          />
         </g>
       )}
     </svg>

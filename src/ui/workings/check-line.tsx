@@ -14,10 +14,18 @@ export function CheckLine({ check, system }: { check: Check; system: UnitSystem 
   const loud = check.verdict === 'stop';
   const sentence = describe(check, system);
   return (
-    <Accordion.Item value={checkKey(check)} className={`rule-b ${loud ? 'bg-stop text-white' : ''}`} data-check={check.id} data-subject={check.subject} data-verdict={check.verdict}>
+    <Accordion.Item
+      value={checkKey(check)}
+      className={`rule-b ${loud ? 'bg-stop text-white' : ''}`}
+      data-check={check.id}
+      data-subject={check.subject}
+      data-verdict={check.verdict}
+    >
       <Accordion.Header asChild>
         <h3 className="font-text font-normal">
-          <Accordion.Trigger className={`grid w-full grid-cols-[18px_1fr_auto] items-start gap-x-2.5 px-3.5 py-2 text-left ${loud ? 'hover:bg-[#9c1f18]' : 'hover:bg-board'}`}>
+          <Accordion.Trigger
+            className={`grid w-full grid-cols-[18px_1fr_auto] items-start gap-x-2.5 px-3.5 py-2 text-left ${loud ? 'hover:bg-[#9c1f18]' : 'hover:bg-board'}`}
+          >
             <span className={loud ? 'mt-px rounded-sm ring-1 ring-white' : 'mt-px'}>
               <VerdictMark verdict={check.verdict} size={17} />
             </span>
@@ -42,7 +50,8 @@ function Ratio({ check }: { check: Check }) {
   if (check.verdict === 'missing') return <span aria-label="no result">–</span>;
   if (check.ratio === null) return null;
   if (!Number.isFinite(check.ratio)) return <span>over</span>;
-  if (check.quantity === 'count') return <span className="text-[14px]">{check.id === 'release.bolts' ? `${check.capacity ?? 0} of ${check.demand ?? 0}` : ''}</span>;
+  if (check.quantity === 'count')
+    return <span className="text-[14px]">{check.id === 'release.bolts' ? `${check.capacity ?? 0} of ${check.demand ?? 0}` : ''}</span>;
   return <span>{check.ratio >= 9.995 ? '> 10' : check.ratio.toFixed(2)}</span>;
 }
 
@@ -55,7 +64,9 @@ function Bar({ check }: { check: Check }) {
   return (
     <span aria-hidden className={`relative mt-1.5 block h-[5px] ${verdict === 'stop' ? 'bg-[#7d1711]' : 'bg-[#e2dbcb]'}`}>
       <span className={`absolute inset-y-0 left-0 ${fill}`} style={{ width: `${shown * 100}%` }} />
-      {caution !== null && caution < 1 && <span className={`absolute -top-px h-[7px] w-px ${verdict === 'stop' ? 'bg-white/70' : 'bg-pencil'}`} style={{ left: at(caution) }} />}
+      {caution !== null && caution < 1 && (
+        <span className={`absolute -top-px h-[7px] w-px ${verdict === 'stop' ? 'bg-white/70' : 'bg-pencil'}`} style={{ left: at(caution) }} />
+      )}
       <span className={`absolute -top-[3px] h-[11px] w-[2px] ${verdict === 'stop' ? 'bg-white' : 'bg-ink'}`} style={{ left: at(1) }} />
     </span>
   );
@@ -80,7 +91,8 @@ function Working({ check, system }: { check: Check; system: UnitSystem }) {
       })}
       {check.demand !== null && check.capacity !== null && check.ratio !== null && check.quantity !== 'count' && (
         <p className="border-t border-dotted border-faint pt-1 font-semibold">
-          {formatQuantity(check.demand, check.quantity, system)} / {formatQuantity(check.capacity, check.quantity, system)} = {Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : 'over'}: {verdictWord[check.verdict]}
+          {formatQuantity(check.demand, check.quantity, system)} / {formatQuantity(check.capacity, check.quantity, system)} ={' '}
+          {Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : 'over'}: {verdictWord[check.verdict]}
           {check.caution !== null && `, tight from ${check.caution.toFixed(2)}`}
         </p>
       )}
@@ -100,7 +112,9 @@ function WorkTable({ lines, system }: { lines: WorkLine[]; system: UnitSystem })
               {line.formula && <span className="block text-soft italic">{line.formula}</span>}
               {line.numbers && <span className="block">= {line.numbers.map((part) => show(part, system)).join('')}</span>}
             </td>
-            <td className="py-1 text-right font-semibold whitespace-nowrap [&:has(span)]:whitespace-normal">{typeof line.result === 'string' ? <span className="block max-w-[130px] text-left font-normal">{line.result}</span> : show(line.result, system)}</td>
+            <td className="py-1 text-right font-semibold whitespace-nowrap [&:has(span)]:whitespace-normal">
+              {typeof line.result === 'string' ? <span className="block max-w-[130px] text-left font-normal">{line.result}</span> : show(line.result, system)}
+            </td>
           </tr>
         ))}
       </tbody>

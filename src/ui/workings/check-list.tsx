@@ -1,11 +1,12 @@
 'use client';
 import { Accordion } from 'radix-ui';
+import { memo } from 'react';
 import type { Check } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
 import type { UnitSystem } from '@/core/units';
 import { CheckLine, checkKey } from './check-line';
 
-export function CheckList({ checks, system, empty }: { checks: readonly Check[]; system: UnitSystem; empty: string }) {
+export const CheckList = memo(function CheckList({ checks, system, empty }: { checks: readonly Check[]; system: UnitSystem; empty: string }) {
   if (checks.length === 0) return <p className="px-3.5 py-3 text-soft">{empty}</p>;
   return (
     <Accordion.Root type="multiple" className="border-t border-line">
@@ -14,4 +15,4 @@ export function CheckList({ checks, system, empty }: { checks: readonly Check[];
       ))}
     </Accordion.Root>
   );
-}
+});

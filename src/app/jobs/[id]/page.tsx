@@ -27,5 +27,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const job = await findJob(database(), actor.owner, id);
   if (!job) notFound();
   const cursor = firstMove(job.plan);
-  return <JobScreen key={id} id={id} revision={job.revision} plan={job.plan} survey={surveyPlan(job.plan, cursor, 'beam')} cursor={cursor} station="runSheet" />;
+  return (
+    <JobScreen key={id} id={id} revision={job.revision} plan={job.plan} survey={surveyPlan(job.plan, cursor, 'beam')} cursor={cursor} station="runSheet" />
+  );
 }

@@ -65,8 +65,21 @@ export function ratioCheck(
   finding: Finding,
   traces: Trace[],
 ): Check {
-  const judged = numbers.ratio === undefined ? judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive) : judge(numbers.ratio, 1, numbers.caution, numbers.inclusive);
-  return { ...place, demand: numbers.demand, capacity: numbers.capacity, quantity: numbers.quantity, ratio: judged.ratio, caution: numbers.caution, verdict: judged.verdict, finding, traces };
+  const judged =
+    numbers.ratio === undefined
+      ? judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive)
+      : judge(numbers.ratio, 1, numbers.caution, numbers.inclusive);
+  return {
+    ...place,
+    demand: numbers.demand,
+    capacity: numbers.capacity,
+    quantity: numbers.quantity,
+    ratio: judged.ratio,
+    caution: numbers.caution,
+    verdict: judged.verdict,
+    finding,
+    traces,
+  };
 }
 
 /** A stop that has no capacity to measure against. */

@@ -25,7 +25,14 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
   const { pick, piece, crane, path, weight, hanging } = picked;
   const lift = moveFor(plan, 'pick.lift', pick.id);
-  const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({ id, subject: piece.mark, station: 'gear', move: lift, calc: calc.id, source: sourced(calc.source.text, rules, ...keys) });
+  const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({
+    id,
+    subject: piece.mark,
+    station: 'gear',
+    move: lift,
+    calc: calc.id,
+    source: sourced(calc.source.text, rules, ...keys),
+  });
   const chart = chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution'));
   // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
   if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
@@ -35,7 +42,11 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const checks: Check[] = [chart];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
     const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
-    return [...checks, missingCheck(at('lift.headRoom', headRoom), 'length', `Head room cannot be worked out. ${why}`), missingCheck(at('lift.boomGap', craneBoom), 'length', `The gap to the boom cannot be worked out. ${why}`)];
+    return [
+      ...checks,
+      missingCheck(at('lift.headRoom', headRoom), 'length', `Head room cannot be worked out. ${why}`),
+      missingCheck(at('lift.boomGap', craneBoom), 'length', `The gap to the boom cannot be worked out. ${why}`),
+    ];
   }
   const travel = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
   checks.push(
@@ -55,7 +66,13 @@ function chartCheck({ plan, rules }: Context, { pick, crane, path, gross }: Pick
     const { outcome, traces } = traced(craneChart, { chart: crane.chart, radius, boom: pick.boom, rule: plan.job.chartRule });
     if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
     if (outcome.output.capacity === null)
-      return flatStop({ ...place, id: 'lift.offChart' }, 'mass', { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, reason: outcome.output.reason ?? 'blank' }, [gross.trace, ...traces], gross.mass);
+      return flatStop(
+        { ...place, id: 'lift.offChart' },
+        'mass',
+        { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, reason: outcome.output.reason ?? 'blank' },
+        [gross.trace, ...traces],
+        gross.mass,
+      );
     if (worst === null || outcome.output.capacity <= worst.capacity) worst = { capacity: outcome.output.capacity, radius, traces };
   }
   if (worst === null) return missingCheck(place, 'mass', 'The way of the lift has no radius to read.');
@@ -118,7 +135,12 @@ function leastGap(outlines: (station: Station) => Vec[], height: number, picked:
   for (const station of path.stations) {
     const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius);
     if (!line) continue;
-    const strip = inStrip(outlines(station).map((point) => boomFrame(station, stand, point)), crane.boomWidth / 2, -crane.pivotBack, station.radius);
+    const strip = inStrip(
+      outlines(station).map((point) => boomFrame(station, stand, point)),
+      crane.boomWidth / 2,
+      -crane.pivotBack,
+      station.radius,
+    );
     for (const point of strip) {
       const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
       if (nearest === null || gap < nearest.gap) nearest = { gap, station, x: point.x };
@@ -138,15 +160,33 @@ function inStrip(outline: readonly Vec[], halfWidth: number, from: number, to: n
 }
 
 /** The boom against the load at its travelling height, and against everything standing under the boom's sweep. */
-function boomGapChecks({ plan, rules }: Context, picked: PickContext, path: LiftPath, weight: PieceWeight, hanging: Hanging, travel: Travel, place: Place): Check[] {
+function boomGapChecks(
+  { plan, rules }: Context,
+  picked: PickContext,
+  path: LiftPath,
+  weight: PieceWeight,
+  hanging: Hanging,
+  travel: Travel,
+  place: Place,
+): Check[] {
   const { piece, crane, pick } = picked;
   const least = rules.value('boomClearance');
   const top = travel.underside + hanging.loadDepth + weight.above;
   const load = leastGap((station) => outlineAt(station, piece, weight.cg.x, weight.section.width), top, picked, path);
-  const things = plan.site.obstructions.map((o) => ({ what: o.name, height: o.height, nearest: leastGap(() => rectangle(o.at, o.length, o.width, o.azimuthDeg), o.height, picked, path) }));
+  const things = plan.site.obstructions.map((o) => ({
+    what: o.name,
+    height: o.height,
+    nearest: leastGap(() => rectangle(o.at, o.length, o.width, o.azimuthDeg), o.height, picked, path),
+  }));
   return [{ what: piece.mark, height: top, nearest: load }, ...things].flatMap(({ what, height, nearest }) => {
     if (nearest === null) return [];
-    const { traces } = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: nearest.station.radius, point: { x: nearest.x, z: height } });
+    const { traces } = traced(craneBoom, {
+      pivotBack: crane.pivotBack,
+      pivotHeight: crane.pivotHeight,
+      boom: pick.boom,
+      radius: nearest.station.radius,
+      point: { x: nearest.x, z: height },
+    });
     return [
       ratioCheck(
         { ...place, subject: what },
@@ -163,10 +203,20 @@ function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContex
   if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
   if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
   const depth = weight.section.depth + weight.below + weight.above;
-  const { outcome, traces } = traced(craneWindLimit, { chartGust: crane.chartGust, mass: gross.mass, area: piece.length * depth, drag: rules.value('windDrag') });
+  const { outcome, traces } = traced(craneWindLimit, {
+    chartGust: crane.chartGust,
+    mass: gross.mass,
+    area: piece.length * depth,
+    drag: rules.value('windDrag'),
+  });
   if (!outcome.ok) return missingCheck(place, 'speed', outcome.error);
   const { limit } = outcome.output;
-  return ratioCheck(place, { demand: plan.site.forecastGust, capacity: limit, quantity: 'speed', caution: rules.value('windCaution') }, { code: 'lift.wind', gust: plan.site.forecastGust, limit }, traces);
+  return ratioCheck(
+    place,
+    { demand: plan.site.forecastGust, capacity: limit, quantity: 'speed', caution: rules.value('windCaution') },
+    { code: 'lift.wind', gust: plan.site.forecastGust, limit },
+    traces,
+  );
 }
 
 /** Everything below the boom tip, each line visible. */

@@ -35,19 +35,55 @@ const faults: [string, (plan: Plan) => void, string, string | null, RegExp][] = 
   ['the left bearing is too short', (p) => (p.pieces[0]!.seat.leftBearing = 0.06), 'set.bearing P1', 'm8', /bears 60 mm at P1/],
   ['a post may not carry its share', (p) => (p.bearings[1]!.capacity = 5000), 'set.postLoad P2', 'm8', /takes 5.08 kN .* good for 5.00 kN/],
   ['a leg is rated below its tension', (p) => (p.picks[0]!.slingRating = 700), 'rigging.tension TB1', 'm5', /each is good for 6.86 kN/],
-  ['the legs are too flat', (p) => Object.assign(p.picks[0]!, { legs: { left: 2.35, right: 2.35 }, slingRating: 3000 }), 'rigging.angle TB1', 'm5', /flattest leg.*keep it above 30/],
+  [
+    'the legs are too flat',
+    (p) => Object.assign(p.picks[0]!, { legs: { left: 2.35, right: 2.35 }, slingRating: 3000 }),
+    'rigging.angle TB1',
+    'm5',
+    /flattest leg.*keep it above 30/,
+  ],
   ['the legs cannot close', (p) => (p.picks[0]!.legs = { left: 2, right: 2 }), 'rigging.closes TB1', 'm5', /do not reach/],
   ['the legs differ too much', (p) => (p.picks[0]!.legs = { left: 3.2, right: 4.0 }), 'rigging.tilt TB1', 'm5', /hangs 1\d\.\d° low at the right/],
   ['the hook load is over the chart', (p) => (p.cranes[0]!.hookBlockMass = 500), 'lift.chart TB1', 'm7', /1 557 kg on the hook at 10.23 m.*allows 1 500 kg/],
-  ['the radius is past the chart', (p) => Object.assign(p.picks[0]!, { swingRadius: 12.2, liftOver: 0.1 }), 'lift.offChart TB1', 'm7', /gives nothing for radius 12.20 m.*blank at radius 14 m, boom 15 m/],
+  [
+    'the radius is past the chart',
+    (p) => Object.assign(p.picks[0]!, { swingRadius: 12.2, liftOver: 0.1 }),
+    'lift.offChart TB1',
+    'm7',
+    /gives nothing for radius 12.20 m.*blank at radius 14 m, boom 15 m/,
+  ],
   ['the boom cannot reach', (p) => (p.picks[0]!.boom = 11.2), 'lift.boomReach TB1', 'm7', /cannot reach a radius/],
-  ['there is no head room', (p) => (p.cranes[0]!.hookDrop = 4), 'lift.headRoom TB1', 'm7', /hook must be 7.48 m up to pass over the old ticket wall; .* 7.23 m/],
+  [
+    'there is no head room',
+    (p) => (p.cranes[0]!.hookDrop = 4),
+    'lift.headRoom TB1',
+    'm7',
+    /hook must be 7.48 m up to pass over the old ticket wall; .* 7.23 m/,
+  ],
   ['the boom comes too near the load', (p) => (p.job.thresholds.boomClearance = 4.5), 'lift.boomGap TB1', 'm7', /clears TB1 by 4\.\d\d m; keep 4.50 m/],
   ['the wind is over the limit', (p) => (p.site.forecastGust = 5.5), 'lift.wind TB1', 'm7', /may be lifted up to 4.9/],
   ['the ground is too soft', (p) => (p.stands[0]!.groundAllowable = 1.2e5), 'stand.ground S1', 'm3', /presses 13\d kPa/],
-  ['a power line is too near', (p) => Object.assign(p.site.powerLines[0]!, { from: { x: -4, y: 9.5 }, to: { x: 28, y: 9.5 } }), 'stand.powerLine 11 kV quay feeder', 'm3', /keep 3.05 m off/],
-  ['a wall stands in the tail swing', (p) => p.site.obstructions.push({ id: 'o9', name: 'the ramp wall', at: { x: 16.4, y: -4.6 }, length: 0.4, width: 2, azimuthDeg: 0, height: 1.4 }), 'stand.tail S1', 'm3', /tail at S1 passes the ramp wall/],
-  ['the concrete is too weak', (p) => Object.assign(p.bearings[1]!.footing, { result: 20e6 }), 'bearing.concrete P2', 'm2', /P2 is not ready: its concrete tested 20 MPa and 24 MPa/],
+  [
+    'a power line is too near',
+    (p) => Object.assign(p.site.powerLines[0]!, { from: { x: -4, y: 9.5 }, to: { x: 28, y: 9.5 } }),
+    'stand.powerLine 11 kV quay feeder',
+    'm3',
+    /keep 3.05 m off/,
+  ],
+  [
+    'a wall stands in the tail swing',
+    (p) => p.site.obstructions.push({ id: 'o9', name: 'the ramp wall', at: { x: 16.4, y: -4.6 }, length: 0.4, width: 2, azimuthDeg: 0, height: 1.4 }),
+    'stand.tail S1',
+    'm3',
+    /tail at S1 passes the ramp wall/,
+  ],
+  [
+    'the concrete is too weak',
+    (p) => Object.assign(p.bearings[1]!.footing, { result: 20e6 }),
+    'bearing.concrete P2',
+    'm2',
+    /P2 is not ready: its concrete tested 20 MPa and 24 MPa/,
+  ],
   ['one bolt at P2', (p) => bolts(p, 'm10', 1), 'release.bolts TB1', 'm11', /one bolt at P2. 2 an end/],
   ['the hook lets go before P2 is bolted', (p) => shift(p, 'm10', 10), 'release.bolts TB1', 'm11', /no bolt at P2/],
   ['landing before P2 is ready', (p) => shift(p, 'm2', 8), 'move.order TB1', 'm8', /not yet done is that P2 is ready/],
@@ -110,7 +146,11 @@ const unknowns: [string, (plan: Plan) => void, string[]][] = [
   ['who tested the concrete', (p) => Object.assign(p.bearings[1]!.footing, { by: ' ' }), ['bearing.concrete P2']],
   ['intended strength', (p) => Object.assign(p.bearings[1]!.footing, { intended: null }), ['bearing.concrete P2']],
   ['sling rating', (p) => (p.picks[0]!.slingRating = null), ['rigging.tension TB1']],
-  ['bearing length', (p) => (p.pieces[0]!.seat.leftBearing = null), ['set.bearing TB1', 'stand.ground S1', 'lift.chart TB1', 'lift.headRoom TB1', 'lift.boomGap TB1']],
+  [
+    'bearing length',
+    (p) => (p.pieces[0]!.seat.leftBearing = null),
+    ['set.bearing TB1', 'stand.ground S1', 'lift.chart TB1', 'lift.headRoom TB1', 'lift.boomGap TB1'],
+  ],
   ['chart', (p) => (p.cranes[0]!.chart = null), ['lift.chart TB1']],
   ['chart wind', (p) => (p.cranes[0]!.chartGust = null), ['lift.wind TB1']],
   ['forecast', (p) => (p.site.forecastGust = null), ['lift.wind TB1']],
@@ -135,7 +175,10 @@ test.each(unknowns)('%s not known: missing there, no stop, and the plan not clea
 });
 
 test('a section that is in no table makes weight and all that leans on it missing', () => {
-  const missing = names(faulty((p) => (p.pieces[0]!.section = 'W99x999')), 'missing');
+  const missing = names(
+    faulty((p) => (p.pieces[0]!.section = 'W99x999')),
+    'missing',
+  );
   expect(missing).toEqual(expect.arrayContaining(['piece.weight TB1', 'lift.chart TB1', 'rigging.tension TB1', 'set.postLoad P1', 'set.postLoad P2']));
 });
 
@@ -152,7 +195,12 @@ describe('margins', () => {
     const us = faulty((p) => (p.job.ruleSet = 'us-asd'));
     expect(names(us, 'tight')).toEqual(['lift.chart TB1']);
     expect(names(us, 'stop')).toEqual([]);
-    expect(names(faulty((p) => (p.job.thresholds.chartCaution = 0.5)), 'tight')).toEqual(['lift.chart TB1']);
+    expect(
+      names(
+        faulty((p) => (p.job.thresholds.chartCaution = 0.5)),
+        'tight',
+      ),
+    ).toEqual(['lift.chart TB1']);
   });
   test('two statements that differ are both shown and warned of', () => {
     const plan = faulty((p) => {

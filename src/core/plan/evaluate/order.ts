@@ -18,10 +18,20 @@ export function orderChecks(context: Context): Check[] {
     if (step.needs.length > 0) {
       const { outcome, traces } = traced(sequenceNeeds, { needs: step.needs });
       const lacking = outcome.ok ? outcome.output.lacking : [];
-      const place = { id: 'move.order', subject: subjectOf(plan, step.move) ?? title, station: 'runSheet' as const, move: step.move.id, calc: sequenceNeeds.id, source: sequenceNeeds.source.text };
+      const place = {
+        id: 'move.order',
+        subject: subjectOf(plan, step.move) ?? title,
+        station: 'runSheet' as const,
+        move: step.move.id,
+        calc: sequenceNeeds.id,
+        source: sequenceNeeds.source.text,
+      };
       const finding = { code: 'order' as const, title, lacking };
       if (lacking.length > 0) checks.push(flatStop(place, 'count', finding, traces, step.needs.length));
-      else checks.push(ratioCheck(place, { demand: step.needs.length, capacity: step.needs.length, quantity: 'count', caution: null, inclusive: true }, finding, traces));
+      else
+        checks.push(
+          ratioCheck(place, { demand: step.needs.length, capacity: step.needs.length, quantity: 'count', caution: null, inclusive: true }, finding, traces),
+        );
     }
     if (step.move.kind === 'hook.release') {
       const piece = pieceOf(plan, pickOf(plan, step.move.pick).piece);
@@ -41,28 +51,55 @@ function subjectOf(plan: Plan, move: Move): string | null {
 
 function releaseCheck({ plan, rules }: Context, piece: Piece, state: PieceState, move: string, title: string): Check {
   const least = rules.value('boltsLeast');
-  const place = { id: 'release.bolts', subject: piece.mark, station: 'runSheet' as const, move, calc: releaseBolts.id, source: sourced(releaseBolts.source.text, rules, 'boltsLeast') };
+  const place = {
+    id: 'release.bolts',
+    subject: piece.mark,
+    station: 'runSheet' as const,
+    move,
+    calc: releaseBolts.id,
+    source: sourced(releaseBolts.source.text, rules, 'boltsLeast'),
+  };
   const ends = (['left', 'right'] as const).map((end) => ({ at: bearingOf(plan, piece.seat[end]).name, bolts: state.bolts[end] }));
   const untold = ends.filter((end) => end.bolts === null).map((end) => end.at);
   if (untold.length > 0) return missingCheck(place, 'count', `How many bolts are in at ${untold.join(' and ')} before the hook lets go of ${piece.mark}?`);
   const counted = ends.map((end) => ({ at: end.at, bolts: end.bolts ?? 0 }));
   const fewest = Math.min(...counted.map((end) => end.bolts));
   const { traces } = traced(releaseBolts, { bolts: fewest, least });
-  return ratioCheck(place, { demand: least, capacity: fewest, quantity: 'count', caution: null, inclusive: true }, { code: 'release', title, ends: counted, least }, traces);
+  return ratioCheck(
+    place,
+    { demand: least, capacity: fewest, quantity: 'count', caution: null, inclusive: true },
+    { code: 'release', title, ends: counted, least },
+    traces,
+  );
 }
 
 /** Concrete that has not reached its strength stops the move that calls its bearing ready. */
 export function concreteCheck({ plan, rules }: Context, bearing: Bearing): Check[] {
   if (bearing.footing.kind !== 'concrete') return [];
   const { intended, result, by, on } = bearing.footing;
-  const place = { id: 'bearing.concrete', subject: bearing.name, station: 'measure' as const, move: moveFor(plan, 'bearing.ready', bearing.id), calc: concreteGate.id, source: sourced(concreteGate.source.text, rules, 'concreteShare') };
+  const place = {
+    id: 'bearing.concrete',
+    subject: bearing.name,
+    station: 'measure' as const,
+    move: moveFor(plan, 'bearing.ready', bearing.id),
+    calc: concreteGate.id,
+    source: sourced(concreteGate.source.text, rules, 'concreteShare'),
+  };
   if (intended === null) return [missingCheck(place, 'strength', `What strength is ${bearing.name}’s concrete meant to reach?`)];
   if (result === null) return [missingCheck(place, 'strength', `No strength result for ${bearing.name}’s concrete. Who tested it, and when?`)];
-  if (by.trim() === '' || on.trim() === '') return [missingCheck(place, 'strength', `${bearing.name}’s concrete result has no name or date. Who tested it, and when?`)];
+  if (by.trim() === '' || on.trim() === '')
+    return [missingCheck(place, 'strength', `${bearing.name}’s concrete result has no name or date. Who tested it, and when?`)];
   const { outcome, traces } = traced(concreteGate, { intended, result, share: rules.value('concreteShare') });
   if (!outcome.ok) return [missingCheck(place, 'strength', outcome.error)];
   const { needed } = outcome.output;
-  return [ratioCheck(place, { demand: needed, capacity: result, quantity: 'strength', caution: null, inclusive: true }, { code: 'concrete', bearing: bearing.name, result, needed, by }, traces)];
+  return [
+    ratioCheck(
+      place,
+      { demand: needed, capacity: result, quantity: 'strength', caution: null, inclusive: true },
+      { code: 'concrete', bearing: bearing.name, result, needed, by },
+      traces,
+    ),
+  ];
 }
 
 const journey: readonly { kind: MoveKind; what: string }[] = [
@@ -75,10 +112,22 @@ const journey: readonly { kind: MoveKind; what: string }[] = [
 /** A run sheet that never lands a piece or never lets go is not finished. */
 export function journeyCheck({ plan }: Context, piece: Piece): Check {
   const pick = plan.picks.find((one) => one.piece === piece.id);
-  const place = { id: 'moves.complete', subject: piece.mark, station: 'runSheet' as const, move: null, calc: sequenceNeeds.id, source: sequenceNeeds.source.text };
+  const place = {
+    id: 'moves.complete',
+    subject: piece.mark,
+    station: 'runSheet' as const,
+    move: null,
+    calc: sequenceNeeds.id,
+    source: sequenceNeeds.source.text,
+  };
   const needs = journey.map(({ kind, what }) => ({ what, done: pick !== undefined && moveFor(plan, kind, pick.id) !== null }));
   const { traces } = traced(sequenceNeeds, { needs });
   const lacks = needs.filter(({ done }) => !done).map(({ what }) => what);
   if (lacks.length > 0) return { ...missingCheck(place, 'count', '', traces), finding: { code: 'moves.lacking', mark: piece.mark, lacks } };
-  return ratioCheck(place, { demand: journey.length, capacity: journey.length, quantity: 'count', caution: null, inclusive: true }, { code: 'moves.complete', mark: piece.mark }, traces);
+  return ratioCheck(
+    place,
+    { demand: journey.length, capacity: journey.length, quantity: 'count', caution: null, inclusive: true },
+    { code: 'moves.complete', mark: piece.mark },
+    traces,
+  );
 }

@@ -18,7 +18,14 @@ import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Cont
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
-  const place = { id: 'piece.weight', subject: piece.mark, station: 'steel' as const, move, calc: steelWeight.id, source: sourced(steelWeight.source.text, context.rules, 'weightAllowance') };
+  const place = {
+    id: 'piece.weight',
+    subject: piece.mark,
+    station: 'steel' as const,
+    move,
+    calc: steelWeight.id,
+    source: sourced(steelWeight.source.text, context.rules, 'weightAllowance'),
+  };
   if (weight instanceof Missing) return missingCheck(place, 'mass', weight.questions.join(' '));
   return {
     ...place,
@@ -40,9 +47,18 @@ export function riggingChecks(context: Context, pickContext: PickContext): Check
   const sling = moveFor(plan, 'piece.sling', pick.id);
   const place = (id: string, calc: string, source: string, move = sling) => ({ id, subject: piece.mark, station: 'picks' as const, move, calc, source });
   const hook = riggingHook.source.text;
-  if (hanging instanceof Missing) return [missingCheck(place('rigging.tension', riggingHook.id, hook), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
-  if ('impossible' in hanging) return [flatStop(place('rigging.closes', riggingHook.id, hook), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
-  const checks: Check[] = [tensionCheck(context, pickContext, hanging, place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution')))];
+  if (hanging instanceof Missing)
+    return [missingCheck(place('rigging.tension', riggingHook.id, hook), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
+  if ('impossible' in hanging)
+    return [flatStop(place('rigging.closes', riggingHook.id, hook), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
+  const checks: Check[] = [
+    tensionCheck(
+      context,
+      pickContext,
+      hanging,
+      place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution')),
+    ),
+  ];
   const flattest = hanging.angleDeg[0] <= hanging.angleDeg[1] ? 0 : 1;
   const angleDeg = hanging.angleDeg[flattest];
   const leastDeg = rules.value('slingLeastAngle');
@@ -55,7 +71,13 @@ export function riggingChecks(context: Context, pickContext: PickContext): Check
     ),
     ratioCheck(
       place('rigging.tilt', riggingHook.id, sourced(hook, rules, 'tiltMost', 'tiltCaution')),
-      { demand: Math.abs(hanging.tiltDeg), capacity: rules.value('tiltMost'), quantity: 'angle', caution: rules.value('tiltCaution') / rules.value('tiltMost'), inclusive: true },
+      {
+        demand: Math.abs(hanging.tiltDeg),
+        capacity: rules.value('tiltMost'),
+        quantity: 'angle',
+        caution: rules.value('tiltCaution') / rules.value('tiltMost'),
+        inclusive: true,
+      },
       { code: 'sling.tilt', mark: piece.mark, lowEnd: hanging.tiltDeg > 0 ? 'left' : 'right', tiltDeg: hanging.tiltDeg, mostDeg: rules.value('tiltMost') },
       [hanging.trace],
     ),
@@ -92,7 +114,10 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
     length: piece.length,
     left: pick.left,
     right: pick.right,
-    runs: [{ weightPerLength: newtons(section.massPerLength), from: 0, to: piece.length }, ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to }))],
+    runs: [
+      { weightPerLength: newtons(section.massPerLength), from: 0, to: piece.length },
+      ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
+    ],
     lumps: piece.attachments.map((one) => ({ weight: newtons(one.mass), at: one.at })),
   });
   const at = (id: string, calc: string, source: string): Place => ({ id, subject: piece.mark, station: 'picks', move: lift, calc, source });
@@ -107,7 +132,9 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
   const between = piece.length - pick.left - pick.right;
   const radius = section.rWeak ?? Math.sqrt(section.iWeak / section.area);
   const column = { yield: piece.yield, modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };
-  const axial = american ? axialOf(traced(columnAisc, column), 'allowable') : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
+  const axial = american
+    ? axialOf(traced(columnAisc, column), 'allowable')
+    : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
   if (bending instanceof Missing) checks.push(missingCheck(bendingAt, 'moment', bending.questions.join(' '), moments.traces));
   else if (axial === null) checks.push(missingCheck(bendingAt, 'moment', `The squeeze on ${piece.mark} between its picks cannot be worked out.`));
   else {
@@ -115,17 +142,18 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
     const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
     const capacity = ratio > 0 ? moment / ratio : bending.capacity;
     checks.push(
-      ratioCheck(bendingAt, { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio }, { code: 'pick.bending', mark: piece.mark, moment, capacity, ratio }, [
-        ...moments.traces,
-        ...bending.traces,
-        ...axial.traces,
-        ...both.traces,
-      ]),
+      ratioCheck(
+        bendingAt,
+        { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
+        { code: 'pick.bending', mark: piece.mark, moment, capacity, ratio },
+        [...moments.traces, ...bending.traces, ...axial.traces, ...both.traces],
+      ),
     );
   }
 
   if (!isOpenI(section) || section.torsion === null || section.warping === null) {
-    if (section.family !== 'HSS') checks.push(missingCheck(hangingAt, 'moment', `Sideways buckling of a hanging ${section.designation} is not worked out here. Who has checked it?`));
+    if (section.family !== 'HSS')
+      checks.push(missingCheck(hangingAt, 'moment', `Sideways buckling of a hanging ${section.designation} is not worked out here. Who has checked it?`));
     return checks;
   }
   const critical = traced(hangingCalc, {
@@ -149,11 +177,19 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
   if (!usable.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', usable.outcome.error)];
   const capacity = usable.outcome.output.usable;
   checks.push(
-    ratioCheck(hangingAt, { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution') }, { code: 'pick.hanging', mark: piece.mark, moment, usable: capacity }, [...moments.traces, ...critical.traces, ...usable.traces]),
+    ratioCheck(
+      hangingAt,
+      { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+      { code: 'pick.hanging', mark: piece.mark, moment, usable: capacity },
+      [...moments.traces, ...critical.traces, ...usable.traces],
+    ),
   );
   return checks;
 }
 
-function axialOf<K extends string>(run: { outcome: { ok: true; output: Record<K, number> } | { ok: false }; traces: Trace[] }, key: K): { capacity: number; traces: Trace[] } | null {
+function axialOf<K extends string>(
+  run: { outcome: { ok: true; output: Record<K, number> } | { ok: false }; traces: Trace[] },
+  key: K,
+): { capacity: number; traces: Trace[] } | null {
   return run.outcome.ok ? { capacity: run.outcome.output[key], traces: run.traces } : null;
 }

@@ -18,8 +18,16 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
   const { plan, rules } = context;
   const pick = plan.picks.find((one) => one.piece === piece.id);
   const land = pick ? moveFor(plan, 'piece.land', pick.id) : null;
-  const place = (id: string, subject: string, calc: string, source: string, station: 'measure' | 'steel' = 'measure'): Place => ({ id, subject, station, move: land, calc, source });
-  if (seat instanceof Missing) return [missingCheck(place('set.bearing', piece.mark, bearingLength.id, bearingLength.source.text), 'dimension', seat.questions.join(' '))];
+  const place = (id: string, subject: string, calc: string, source: string, station: 'measure' | 'steel' = 'measure'): Place => ({
+    id,
+    subject,
+    station,
+    move: land,
+    calc,
+    source,
+  });
+  if (seat instanceof Missing)
+    return [missingCheck(place('set.bearing', piece.mark, bearingLength.id, bearingLength.source.text), 'dimension', seat.questions.join(' '))];
   const least = rules.value('bearingLeast');
   const ends = [
     { end: 'left', bearing: seat.left, length: seat.bearing.left },
@@ -33,12 +41,31 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
       [seat.trace],
     ),
   );
-  if (weight instanceof Missing) return [...checks, ...ends.map(({ bearing }) => missingCheck(place('set.postLoad', bearing.name, twoSupports.id, twoSupports.source.text), 'force', `What ${bearing.name} carries is not known. ${weight.questions.join(' ')}`))];
+  if (weight instanceof Missing)
+    return [
+      ...checks,
+      ...ends.map(({ bearing }) =>
+        missingCheck(
+          place('set.postLoad', bearing.name, twoSupports.id, twoSupports.source.text),
+          'force',
+          `What ${bearing.name} carries is not known. ${weight.questions.join(' ')}`,
+        ),
+      ),
+    ];
   const reactions = traced(twoSupports, { weight: weight.weight, cg: weight.cg.x, left: seat.contact.left, right: seat.contact.right });
-  if (!reactions.outcome.ok) return [...checks, missingCheck(place('set.postLoad', piece.mark, twoSupports.id, twoSupports.source.text), 'force', reactions.outcome.error)];
+  if (!reactions.outcome.ok)
+    return [...checks, missingCheck(place('set.postLoad', piece.mark, twoSupports.id, twoSupports.source.text), 'force', reactions.outcome.error)];
   for (const { end, bearing, length } of ends) {
     const reaction = reactions.outcome.output[end];
-    checks.push(postCheck(rules, bearing, reaction, place('set.postLoad', bearing.name, twoSupports.id, sourced(twoSupports.source.text, rules, 'loadFactor', 'strengthCaution')), reactions.traces));
+    checks.push(
+      postCheck(
+        rules,
+        bearing,
+        reaction,
+        place('set.postLoad', bearing.name, twoSupports.id, sourced(twoSupports.source.text, rules, 'loadFactor', 'strengthCaution')),
+        reactions.traces,
+      ),
+    );
     if (length > 0 && reaction > 0) checks.push(webCheck(rules, piece, weight, bearing, reaction * rules.value('loadFactor'), length, seat.past[end], place));
   }
   checks.push(aloneCheck(rules, piece, weight, seat, place));
@@ -53,41 +80,98 @@ function postCheck(rules: Rules, bearing: Bearing, reaction: number, place: Plac
   if (bearing.capacity === null) return missingCheck(place, 'force', `What may ${bearing.name} carry? Ask who designed it.`, traces);
   const factored = bearing.capacityBasis === 'design';
   const demand = factored ? reaction * (rules.id === 'us-asd' ? STRENGTH_DEAD_FACTOR : rules.value('loadFactor')) : reaction;
-  return ratioCheck(place, { demand, capacity: bearing.capacity, quantity: 'force', caution: rules.value('strengthCaution') }, { code: 'set.postLoad', at: bearing.name, reaction: demand, capacity: bearing.capacity, factored: factored && demand !== reaction }, traces);
+  return ratioCheck(
+    place,
+    { demand, capacity: bearing.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+    { code: 'set.postLoad', at: bearing.name, reaction: demand, capacity: bearing.capacity, factored: factored && demand !== reaction },
+    traces,
+  );
 }
 
-function webCheck(rules: Rules, piece: Piece, weight: PieceWeight, bearing: Bearing, reaction: number, length: number, past: number, at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place): Check {
+function webCheck(
+  rules: Rules,
+  piece: Piece,
+  weight: PieceWeight,
+  bearing: Bearing,
+  reaction: number,
+  length: number,
+  past: number,
+  at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place,
+): Check {
   const { section } = weight;
   const american = rules.id === 'us-asd';
   const calc = american ? webAisc : webEn;
   const place = at('set.web', bearing.name, calc.id, sourced(calc.source.text, rules, 'strengthCaution'), 'steel');
-  if (section.family === 'HSS') return missingCheck(place, 'force', `The side walls of a tube over ${bearing.name} are not worked out here. Who has checked them?`);
+  if (section.family === 'HSS')
+    return missingCheck(place, 'force', `The side walls of a tube over ${bearing.name} are not worked out here. Who has checked them?`);
   let capacity: number;
   let traces: Check['traces'];
   if (american) {
-    if (section.k === null) return missingCheck(place, 'force', `The table has no fillet distance k for ${section.designation}. Read it off the current table.`);
-    const run = traced(webAisc, { yield: piece.yield, modulus: rules.steel.modulus, depth: section.depth, web: section.web, flange: section.flange, k: section.k, bearing: length, atEnd: true });
+    if (section.k === null)
+      return missingCheck(place, 'force', `The table has no fillet distance k for ${section.designation}. Read it off the current table.`);
+    const run = traced(webAisc, {
+      yield: piece.yield,
+      modulus: rules.steel.modulus,
+      depth: section.depth,
+      web: section.web,
+      flange: section.flange,
+      k: section.k,
+      bearing: length,
+      atEnd: true,
+    });
     if (!run.outcome.ok) return missingCheck(place, 'force', run.outcome.error);
     ({ traces } = run);
     capacity = run.outcome.output.allowable;
   } else {
-    const run = traced(webEn, { yield: piece.yield, modulus: rules.steel.modulus, depth: section.depth, web: section.web, width: section.width, flange: section.flange, bearing: length, endDistance: past, gammaM1: rules.value('gammaM1') });
+    const run = traced(webEn, {
+      yield: piece.yield,
+      modulus: rules.steel.modulus,
+      depth: section.depth,
+      web: section.web,
+      width: section.width,
+      flange: section.flange,
+      bearing: length,
+      endDistance: past,
+      gammaM1: rules.value('gammaM1'),
+    });
     if (!run.outcome.ok) return missingCheck(place, 'force', run.outcome.error);
     ({ traces } = run);
     capacity = run.outcome.output.design;
   }
-  return ratioCheck(place, { demand: reaction, capacity, quantity: 'force', caution: rules.value('strengthCaution') }, { code: 'set.web', mark: piece.mark, at: bearing.name, reaction, capacity }, traces);
+  return ratioCheck(
+    place,
+    { demand: reaction, capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+    { code: 'set.web', mark: piece.mark, at: bearing.name, reaction, capacity },
+    traces,
+  );
 }
 
 /** C_b and C₁ of a simple span under its own weight, braced at its ends only (AISC Table 3-1; EN 1993-1-1 practice). */
 const SIMPLE_SPAN = { 'us-asd': 1.14, 'eu-ls': 1.13 } as const;
 
-function aloneCheck(rules: Rules, piece: Piece, weight: PieceWeight, seat: Seat, at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place): Check {
+function aloneCheck(
+  rules: Rules,
+  piece: Piece,
+  weight: PieceWeight,
+  seat: Seat,
+  at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place,
+): Check {
   const between = seat.contact.right - seat.contact.left;
   const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
-  const place = at('set.bending', piece.mark, calc, sourced('Simple span under its own weight, braced at its seats only', rules, 'loadFactor', 'strengthCaution'), 'steel');
+  const place = at(
+    'set.bending',
+    piece.mark,
+    calc,
+    sourced('Simple span under its own weight, braced at its seats only', rules, 'loadFactor', 'strengthCaution'),
+    'steel',
+  );
   const strength = bendingCapacity(weight.section, piece.yield, rules, { length: between, factor: SIMPLE_SPAN[rules.id] });
   if (strength instanceof Missing) return missingCheck(place, 'moment', strength.questions.join(' '));
   const moment = (weight.weight * rules.value('loadFactor') * between) / 8;
-  return ratioCheck(place, { demand: moment, capacity: strength.capacity, quantity: 'moment', caution: rules.value('strengthCaution') }, { code: 'set.bending', mark: piece.mark, moment, capacity: strength.capacity }, strength.traces);
+  return ratioCheck(
+    place,
+    { demand: moment, capacity: strength.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+    { code: 'set.bending', mark: piece.mark, moment, capacity: strength.capacity },
+    strength.traces,
+  );
 }

@@ -19,7 +19,12 @@ export const ltbCurve = (section: SectionRow): 'a' | 'b' => (section.depth / sec
  * Strong-axis bending strength by the rule set. `unbraced` null: no sideways buckling counted (it is checked apart).
  * Channels and tubes get the elastic moment only, and no answer where sideways buckling counts.
  */
-export function bendingCapacity(section: SectionRow, fy: number, rules: Rules, unbraced: { length: number; factor: number } | null): { capacity: number; traces: Trace[] } | Missing {
+export function bendingCapacity(
+  section: SectionRow,
+  fy: number,
+  rules: Rules,
+  unbraced: { length: number; factor: number } | null,
+): { capacity: number; traces: Trace[] } | Missing {
   const { modulus, shearModulus } = rules.steel;
   const { sStrong, zStrong } = section;
   if (sStrong === null) return new Missing(`The table has no section modulus for ${section.designation}.`);
@@ -29,16 +34,49 @@ export function bendingCapacity(section: SectionRow, fy: number, rules: Rules, u
     return { capacity: (sStrong * fy) / (american ? OMEGA_FLEXURE : rules.value('gammaM1')), traces: [] };
   }
   const { torsion, warping, rWeak } = section;
-  if (zStrong === null || torsion === null || warping === null || rWeak === null) return new Missing(`The table lacks buckling properties of ${section.designation}.`);
+  if (zStrong === null || torsion === null || warping === null || rWeak === null)
+    return new Missing(`The table lacks buckling properties of ${section.designation}.`);
   const flangeCentres = section.depth - section.flange;
   if (!american) {
-    const input = { yield: fy, modulus, shearModulus, wPlastic: zStrong, iWeak: section.iWeak, torsion, warping, unbraced: unbraced?.length ?? 1e-3, c1: unbraced?.factor ?? 1, curve: ltbCurve(section), gammaM1: rules.value('gammaM1') };
+    const input = {
+      yield: fy,
+      modulus,
+      shearModulus,
+      wPlastic: zStrong,
+      iWeak: section.iWeak,
+      torsion,
+      warping,
+      unbraced: unbraced?.length ?? 1e-3,
+      c1: unbraced?.factor ?? 1,
+      curve: ltbCurve(section),
+      gammaM1: rules.value('gammaM1'),
+    };
     const { outcome, traces } = traced(flexureEn, input);
     return outcome.ok ? { capacity: outcome.output.design, traces } : new Missing(outcome.error);
   }
-  const local = traced(localAisc, { yield: fy, modulus, zStrong, sStrong, width: section.width, flange: section.flange, web: section.web, clearWeb: section.depth - 2 * (section.k ?? section.flange) });
+  const local = traced(localAisc, {
+    yield: fy,
+    modulus,
+    zStrong,
+    sStrong,
+    width: section.width,
+    flange: section.flange,
+    web: section.web,
+    clearWeb: section.depth - 2 * (section.k ?? section.flange),
+  });
   const rts = Math.sqrt(Math.sqrt(section.iWeak * warping) / sStrong);
-  const member = traced(flexureAisc, { yield: fy, modulus, zStrong, sStrong, torsion, rts, flangeCentres, rWeak, unbraced: unbraced?.length ?? 0, cb: unbraced?.factor ?? 1 });
+  const member = traced(flexureAisc, {
+    yield: fy,
+    modulus,
+    zStrong,
+    sStrong,
+    torsion,
+    rts,
+    flangeCentres,
+    rWeak,
+    unbraced: unbraced?.length ?? 0,
+    cb: unbraced?.factor ?? 1,
+  });
   if (!local.outcome.ok || !member.outcome.ok) return new Missing(`The bending strength of ${section.designation} cannot be worked out.`);
   return { capacity: Math.min(local.outcome.output.allowable, member.outcome.output.allowable), traces: [...member.traces, ...local.traces] };
 }

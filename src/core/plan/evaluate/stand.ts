@@ -1,4 +1,3 @@
-import { boomLine } from '../../cranes/boom-geometry';
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
 import { cranePowerLine } from '../../cranes/power-line.calc';
@@ -42,11 +41,11 @@ export function worstOutrigger(crane: Crane, stand: Stand, boom: number, path: L
   let worst: StandLoad | null = null;
   for (const station of path.stations) {
     const azimuthDeg = wrapDeg(station.bearingDeg - stand.azimuthDeg);
-    const { outcome, traces } = traced(craneOutriggers, { baseLength: crane.baseLength, baseWidth: crane.baseWidth, parts: outriggerParts(crane, boom, station.radius, loadMass), azimuthDeg });
-    if (!outcome.ok) return new Missing(outcome.error);
-    if (outcome.output.reaction === null) return { tipsAtDeg: azimuthDeg };
-    for (const [corner, reaction] of Object.entries(outcome.output.reaction) as [CornerKey, number][])
-      if (worst === null || reaction > worst.reaction) worst = { corner, reaction, azimuthDeg, traces };
+    const input = { baseLength: crane.baseLength, baseWidth: crane.baseWidth, parts: outriggerParts(crane, boom, station.radius, loadMass), azimuthDeg };
+    const output = craneOutriggers.compute(input);
+    if (output.reaction === null) return { tipsAtDeg: azimuthDeg };
+    for (const [corner, reaction] of Object.entries(output.reaction) as [CornerKey, number][])
+      if (worst === null || !(reaction <= worst.reaction)) worst = { corner, reaction, azimuthDeg, traces: [{ calc: craneOutriggers.id, input, output }] };
   }
   return worst ?? new Missing('The lift has no way to follow.');
 }
@@ -56,16 +55,32 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
   const { stand, crane, pick, path, gross, weight } = picked;
   const move = moveFor(plan, 'crane.set', stand.id);
-  const place = (id: string, calc: { id: string; source: { text: string } }, subject = stand.name): Place => ({ id, subject, station: 'gear', move, calc: calc.id, source: calc.source.text });
+  const place = (id: string, calc: { id: string; source: { text: string } }, subject = stand.name): Place => ({
+    id,
+    subject,
+    station: 'gear',
+    move,
+    calc: calc.id,
+    source: calc.source.text,
+  });
   const ground = { ...place('stand.ground', padPressure), source: sourced(padPressure.source.text, rules, 'strengthCaution') };
   const checks: Check[] = [];
-  if (path instanceof Missing || gross instanceof Missing) checks.push(missingCheck(ground, 'pressure', 'Outrigger loads cannot be worked out until the load and its way are known.'));
+  if (path instanceof Missing || gross instanceof Missing)
+    checks.push(missingCheck(ground, 'pressure', 'Outrigger loads cannot be worked out until the load and its way are known.'));
   else {
     const load = worstOutrigger(crane, stand, pick.boom, path, gross.mass);
     if (load instanceof Missing) checks.push(missingCheck(ground, 'pressure', load.questions.join(' ')));
-    else if ('tipsAtDeg' in load) checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
+    else if ('tipsAtDeg' in load)
+      checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
     else if (stand.padArea === null || stand.groundAllowable === null)
-      checks.push(missingCheck(ground, 'pressure', stand.padArea === null ? `How large is the mat under each outrigger at ${stand.name}?` : `What may the ground at ${stand.name} carry? Who says so?`, load.traces));
+      checks.push(
+        missingCheck(
+          ground,
+          'pressure',
+          stand.padArea === null ? `How large is the mat under each outrigger at ${stand.name}?` : `What may the ground at ${stand.name} carry? Who says so?`,
+          load.traces,
+        ),
+      );
     else {
       const { outcome, traces } = traced(padPressure, { reaction: load.reaction, area: stand.padArea });
       if (outcome.ok)
@@ -79,8 +94,14 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
         );
     }
   }
-  checks.push(...tailChecks(context, picked, { ...place('stand.tail', { id: 'crane.boom', source: { text: 'Geometry of the slewing tail' } }), source: sourced('Geometry of the slewing tail', rules, 'tailClearance', 'clearanceCaution') }));
-  if (!(path instanceof Missing) && !(weight instanceof Missing)) for (const line of plan.site.powerLines) checks.push(lineCheck(context, picked, path, line, place('stand.powerLine', cranePowerLine, line.name)));
+  checks.push(
+    ...tailChecks(context, picked, {
+      ...place('stand.tail', { id: 'crane.boom', source: { text: 'Geometry of the slewing tail' } }),
+      source: sourced('Geometry of the slewing tail', rules, 'tailClearance', 'clearanceCaution'),
+    }),
+  );
+  if (!(path instanceof Missing) && !(weight instanceof Missing))
+    for (const line of plan.site.powerLines) checks.push(lineCheck(context, picked, path, line, place('stand.powerLine', cranePowerLine, line.name)));
   return checks;
 }
 
@@ -101,9 +122,18 @@ function tailChecks({ plan, rules }: Context, { stand, crane, path, seat }: Pick
   const seatDeg = seat instanceof Missing ? 0 : seat.azimuthDeg;
   const posts = plan.bearings.map((b: Bearing) => ({ name: b.name, height: b.level, at: b.at, length: b.seatLength, width: b.seatWidth, azimuthDeg: seatDeg }));
   const things = [...posts, ...plan.site.obstructions].filter((thing) => thing.height > TAIL_UNDERSIDE && inTailSweep(thing, stand, crane, path));
-  const nearest = things.map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.at, thing.length, thing.width, thing.azimuthDeg) - crane.tailRadius })).sort((a, b) => a.gap - b.gap)[0];
+  const nearest = things
+    .map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.at, thing.length, thing.width, thing.azimuthDeg) - crane.tailRadius }))
+    .sort((a, b) => a.gap - b.gap)[0];
   if (!nearest) return [];
-  return [ratioCheck(place, { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true }, { code: 'crane.tail', stand: stand.name, what: nearest.what, gap: nearest.gap, least }, [])];
+  return [
+    ratioCheck(
+      place,
+      { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+      { code: 'crane.tail', stand: stand.name, what: nearest.what, gap: nearest.gap, least },
+      [],
+    ),
+  ];
 }
 
 /** Things lower than this pass under a slewing tail (common practice: deck height of a mobile crane). */
@@ -141,7 +171,12 @@ function lineCheck({ plan, rules }: Context, picked: PickContext, path: LiftPath
   const { weight } = picked;
   const { underside } = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
   const near = Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line)));
-  return ratioCheck(place, { demand: clearance, capacity: near, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true }, { code: 'line.clearance', line: line.name, distance: near, required: clearance }, required.traces);
+  return ratioCheck(
+    place,
+    { demand: clearance, capacity: near, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+    { code: 'line.clearance', line: line.name, distance: near, required: clearance },
+    required.traces,
+  );
 }
 
 function stationToLine({ crane, pick, stand, piece }: PickContext, weight: PieceWeight, underside: number, station: Station, line: PowerLine): number {
@@ -154,7 +189,10 @@ function stationToLine({ crane, pick, stand, piece }: PickContext, weight: Piece
   const outline = outlineAt(station, piece, weight.cg.x, weight.section.width);
   const edges = outline.map((p, i): [Vec3, Vec3] => {
     const next = outline[(i + 1) % outline.length]!;
-    return [{ ...p, z: underside + weight.section.depth }, { ...next, z: underside + weight.section.depth }];
+    return [
+      { ...p, z: underside + weight.section.depth },
+      { ...next, z: underside + weight.section.depth },
+    ];
   });
   const hoist: Vec3 = { ...station.hook, z: underside };
   return Math.min(
@@ -163,4 +201,3 @@ function stationToLine({ crane, pick, stand, piece }: PickContext, weight: Piece
     ...edges.map(([p, n]) => segmentDistance(p, n, a, b)),
   );
 }
-

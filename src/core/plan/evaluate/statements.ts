@@ -11,7 +11,15 @@ import { ratioCheck, sourced, traced, type Context } from './context';
 export function statementChecks(context: Context, piece: Piece): Check[] {
   const { plan, rules } = context;
   const checks: Check[] = [];
-  const compare = (id: string, subject: string, stated: number | null, computed: number | null, kind: 'mass' | 'length', station: 'measure' | 'steel', say: (difference: number) => Finding) => {
+  const compare = (
+    id: string,
+    subject: string,
+    stated: number | null,
+    computed: number | null,
+    kind: 'mass' | 'length',
+    station: 'measure' | 'steel',
+    say: (difference: number) => Finding,
+  ) => {
     if (stated === null || computed === null) return;
     const { outcome, traces } = traced(statementCompare, { stated, computed });
     if (!outcome.ok) return;
@@ -24,9 +32,27 @@ export function statementChecks(context: Context, piece: Piece): Check[] {
   const line = seatLine(plan, piece);
   const computedMass = weight instanceof Missing ? null : weight.bareMass;
   const span = line instanceof Missing ? null : line.span;
-  compare('statement.mass', piece.mark, piece.stated.mass, computedMass, 'mass', 'steel', (difference) => ({ code: 'statement.mass', mark: piece.mark, stated: piece.stated.mass ?? 0, computed: computedMass ?? 0, difference }));
-  compare('statement.length', piece.mark, piece.stated.length, piece.length, 'length', 'steel', (difference) => ({ code: 'statement.length', mark: piece.mark, stated: piece.stated.length ?? 0, computed: piece.length, difference }));
+  compare('statement.mass', piece.mark, piece.stated.mass, computedMass, 'mass', 'steel', (difference) => ({
+    code: 'statement.mass',
+    mark: piece.mark,
+    stated: piece.stated.mass ?? 0,
+    computed: computedMass ?? 0,
+    difference,
+  }));
+  compare('statement.length', piece.mark, piece.stated.length, piece.length, 'length', 'steel', (difference) => ({
+    code: 'statement.length',
+    mark: piece.mark,
+    stated: piece.stated.length ?? 0,
+    computed: piece.length,
+    difference,
+  }));
   const between = line instanceof Missing ? '' : `${line.left.name} to ${line.right.name}`;
-  compare('statement.span', between, piece.seat.statedSpan, span, 'length', 'measure', (difference) => ({ code: 'statement.span', between, stated: piece.seat.statedSpan ?? 0, computed: span ?? 0, difference }));
+  compare('statement.span', between, piece.seat.statedSpan, span, 'length', 'measure', (difference) => ({
+    code: 'statement.span',
+    between,
+    stated: piece.seat.statedSpan ?? 0,
+    computed: span ?? 0,
+    difference,
+  }));
   return checks;
 }

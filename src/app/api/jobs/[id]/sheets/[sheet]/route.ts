@@ -16,5 +16,7 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
   if (!job) return notFound(`There is no job “${id}”.`);
   const pdf = await renderSheet(name, job, paper);
   if (!pdf) return notFound('The plan has no pick to put on a card. Add one first.');
-  return new Response(new Uint8Array(pdf), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${name}-rev-${job.revision}.pdf"`, 'Cache-Control': 'no-store' } });
+  return new Response(new Uint8Array(pdf), {
+    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${name}-rev-${job.revision}.pdf"`, 'Cache-Control': 'no-store' },
+  });
 });

@@ -1,0 +1,96 @@
+import type { Ref } from '@/core/drawing/draw-list';
+import { lookAxis } from '@/core/drawing/elevation-scene';
+import { snap } from '@/core/drawing/view';
+import type { Vec } from '@/core/geometry/plane';
+import { pickOf, pieceOf } from '@/core/plan/lookups';
+import type { StationId } from '@/core/plan/check';
+import type { Plan } from '@/core/plan/schema';
+import type { Drag } from '@/ui/board/sheet';
+import type { JobStore } from './job-store';
+
+/** Where a thing stands on the plan before it is moved. */
+function placeOf(plan: Plan, ref: Ref): Vec | null {
+  switch (ref.kind) {
+    case 'bearing':
+      return plan.bearings.find((one) => one.id === ref.id)?.at ?? null;
+    case 'stand':
+      return plan.stands.find((one) => one.id === ref.id)?.at ?? null;
+    case 'obstruction':
+      return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
+    case 'start': {
+      const start = plan.pieces.find((one) => one.id === ref.id)?.start;
+      return start ? { x: start.x, y: start.y } : null;
+    }
+    default:
+      return null;
+  }
+}
+
+const stationOf: Record<Ref['kind'], StationId> = {
+  bearing: 'measure',
+  piece: 'steel',
+  start: 'steel',
+  pickPoint: 'picks',
+  stand: 'gear',
+  obstruction: 'gear',
+  powerLine: 'gear',
+};
+
+/** What the pointer and the arrow keys do to the things on the drawings. `step` is the snap, in metres. */
+export function boardHands(store: JobStore, step: number) {
+  let hold: Vec | null = null;
+  let grip = 0;
+  const plan = () => store.getState().history.plan;
+
+  const put = (ref: Ref, at: Vec, group: string): void => {
+    const { act } = store.getState();
+    if (ref.kind === 'bearing') act({ name: 'editBearing', args: { id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'start') act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
+  };
+  /** A pick slides along the piece; in the turned elevation the piece may run the other way. */
+  const slide = (ref: Ref, shift: number, group: string, from: number, free: boolean): void => {
+    if (ref.kind !== 'pickPoint') return;
+    const along = store.getState().look === 'beam' ? 1 : lookAxis(plan(), null, 'beam').x;
+    const distance = from + (ref.end === 'left' ? shift : -shift) * Math.sign(along || 1);
+    const value = Math.max(0, free ? distance : snap(distance, step));
+    store.getState().act({ name: 'editPick', args: { id: ref.id, changes: ref.end === 'left' ? { left: value } : { right: value } } }, group);
+  };
+  const reach = (ref: Extract<Ref, { kind: 'pickPoint' }>): number => pickOf(plan(), ref.id)[ref.end];
+
+  return {
+    dragAbove({ ref, from, to, free, first }: Drag): void {
+      if (first) {
+        hold = placeOf(plan(), ref);
+        grip += 1;
+      }
+      if (!hold) return;
+      const at = { x: hold.x + to.x - from.x, y: hold.y + to.y - from.y };
+      put(ref, free ? at : { x: snap(at.x, step), y: snap(at.y, step) }, `drag ${grip}`);
+    },
+    nudgeAbove(ref: Ref, by: Vec): void {
+      const at = placeOf(plan(), ref);
+      if (at) put(ref, { x: snap(at.x + by.x, 0.0001), y: snap(at.y + by.y, 0.0001) }, `nudge ${ref.kind} ${ref.id}`);
+    },
+    dragSide({ ref, from, to, free, first }: Drag): void {
+      if (ref.kind !== 'pickPoint') return;
+      if (first) {
+        hold = { x: reach(ref), y: 0 };
+        grip += 1;
+      }
+      if (hold) slide(ref, to.x - from.x, `slide ${grip}`, hold.x, free);
+    },
+    nudgeSide(ref: Ref, by: Vec): void {
+      if (ref.kind === 'pickPoint') slide(ref, by.x, `nudge ${ref.end}`, reach(ref), true);
+    },
+    drop(): void {
+      hold = null;
+      store.getState().done();
+    },
+    choose(ref: Ref | null): void {
+      store.getState().choose(ref);
+      if (ref) store.getState().openStation(stationOf[ref.kind]);
+    },
+  };
+}
