@@ -8,14 +8,14 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env.KEEN_TRESTLE_E2E_JSON ?? 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     timezoneId: 'UTC',
-    trace: 'retain-on-failure',
+    trace: 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

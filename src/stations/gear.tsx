@@ -163,7 +163,15 @@ function CraneFields({ crane }: { crane: Crane }) {
       </Group>
       <Group title="What its parts weigh, for the ground">
         {crane.parts.map((one, i) => (
-          <QuantityField key={i} label={one.what} kind="mass" system={system} value={one.mass} onValue={(mass) => part(i, mass ?? 0)} onDone={done} />
+          <QuantityField
+            key={i}
+            label={`${one.what} weighs`}
+            kind="mass"
+            system={system}
+            value={one.mass}
+            onValue={(mass) => part(i, mass ?? 0)}
+            onDone={done}
+          />
         ))}
         {crane.parts.length === 0 && (
           <SmallButton
