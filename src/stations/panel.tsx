@@ -4,7 +4,7 @@ import type { StationId } from '@/core/plan/check';
 import { CheckList } from '@/ui/workings/check-list';
 import { useJob, usePlan } from './job-context';
 
-/** Head of the workings: what it is about, its inputs, then its checks, worst first. */
+/** Head of the workings: what it is about, what stops it, its inputs, then the other checks, worst first. */
 export function Panel({
   title,
   about,
@@ -21,14 +21,22 @@ export function Panel({
   const system = usePlan().job.units;
   const all = useJob((state) => state.survey.evaluation.checks);
   const checks = useMemo(() => all.filter((check) => (station ? check.station === station : move !== undefined && check.move === move)), [all, station, move]);
+  // What stops the job, and what nobody knows, stands above the fields; the rest below them.
+  const urgent = useMemo(() => checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing'), [checks]);
+  const rest = useMemo(() => (children ? checks.filter((check) => check.verdict === 'clear' || check.verdict === 'tight') : checks), [checks, children]);
   return (
     <div className="pb-6">
       <header className="px-3.5 pt-3 pb-2">
         <h2 className="text-[22px] leading-6">{title}</h2>
         <p className="text-[13px] text-soft">{about}</p>
       </header>
+      {urgent.length > 0 && children && (
+        <div className="mb-3">
+          <CheckList checks={urgent} system={system} empty="" />
+        </div>
+      )}
       {children && <div className="space-y-4 px-3.5 pb-3.5">{children}</div>}
-      <CheckList checks={checks} system={system} empty="Nothing is checked here yet." />
+      {(rest.length > 0 || urgent.length === 0) && <CheckList checks={rest} system={system} empty="Nothing is checked here yet." />}
     </div>
   );
 }

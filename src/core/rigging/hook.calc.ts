@@ -58,18 +58,14 @@ export const riggingHook = defineCalc({
   work: ({ weight, picks, legs }, o) => [
     { label: 'Hanging weight', formula: 'W', result: q(weight, 'force') },
     {
-      label: 'Picks apart, legs',
-      formula: 'the three sides fix the hook',
+      label: 'Hook above the higher pick',
+      formula: 'picks apart and both legs fix the hook',
       numbers: phrase`${q(Math.hypot(picks[1]!.x - picks[0]!.x, picks[1]!.z - picks[0]!.z), 'length')}; ${q(legs[0]!, 'length')}, ${q(legs[1]!, 'length')}`,
       result: q(o.hookAbovePick, 'length'),
     },
     { label: 'Tilt that puts the hook over the centre of gravity', formula: 'φ = atan((x_h − x_g)/(z_h − z_g))', result: q(o.tiltDeg, 'angle') },
-    {
-      label: 'Angle of leg 1 and leg 2',
-      formula: 'θ from the horizontal',
-      numbers: phrase`leg 1 ${q(o.angleDeg[0]!, 'angle')}`,
-      result: q(o.angleDeg[1]!, 'angle'),
-    },
+    { label: 'Leg 1 from the horizontal', formula: 'θ₁', result: q(o.angleDeg[0]!, 'angle') },
+    { label: 'Leg 2 from the horizontal', formula: 'θ₂', result: q(o.angleDeg[1]!, 'angle') },
     {
       label: 'Tension in leg 1',
       formula: 'T₁ = W·cos θ₂ / sin(θ₁+θ₂)',

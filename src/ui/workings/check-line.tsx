@@ -101,6 +101,12 @@ function Working({ check, system }: { check: Check; system: UnitSystem }) {
   );
 }
 
+/** `x_h` is written with h below the line. */
+function Formula({ text }: { text: string }) {
+  const parts = text.split(/_([\p{L}\d]+)/u);
+  return <span className="block text-soft italic">{parts.map((part, i) => (i % 2 === 1 ? <sub key={i}>{part}</sub> : part))}</span>;
+}
+
 function WorkTable({ lines, system }: { lines: WorkLine[]; system: UnitSystem }) {
   return (
     <table className="w-full text-[12.5px] leading-[1.3]">
@@ -109,7 +115,7 @@ function WorkTable({ lines, system }: { lines: WorkLine[]; system: UnitSystem })
           <tr key={i} className="border-b border-dotted border-line align-baseline last:border-0">
             <td className="py-1 pr-2">
               {line.label}
-              {line.formula && <span className="block text-soft italic">{line.formula}</span>}
+              {line.formula && <Formula text={line.formula} />}
               {line.numbers && <span className="block">= {line.numbers.map((part) => show(part, system)).join('')}</span>}
             </td>
             <td className="py-1 text-right font-semibold whitespace-nowrap [&:has(span)]:whitespace-normal">
