@@ -35,7 +35,7 @@ need_modules() {
 }
 
 source_stamp() {
-  (cd "$ROOT" && find src public next.config.mjs package-lock.json tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+  (cd "$ROOT" && find src next.config.mjs package-lock.json tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
 }
 
 # Build unless the build there came from these sources.
