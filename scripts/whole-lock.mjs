@@ -8,7 +8,18 @@ import { readFileSync, writeFileSync } from 'node:fs';
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
 const packages = lock.packages;
 const systems = ['darwin', 'win32', 'linux', 'freebsd', 'android', 'openharmony', 'openbsd', 'netbsd', 'sunos', 'aix'];
-const processors = { arm64: 'arm64', x64: 'x64', ia32: 'ia32', arm: 'arm', ppc64: 'ppc64', riscv64: 'riscv64', s390x: 's390x', loong64: 'loong64', mips64el: 'mips64el', wasm32: 'wasm32' };
+const processors = {
+  arm64: 'arm64',
+  x64: 'x64',
+  ia32: 'ia32',
+  arm: 'arm',
+  ppc64: 'ppc64',
+  riscv64: 'riscv64',
+  s390x: 's390x',
+  loong64: 'loong64',
+  mips64el: 'mips64el',
+  wasm32: 'wasm32',
+};
 
 function platformOf(name) {
   const words = name.split('/').pop().split('-');

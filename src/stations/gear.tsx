@@ -234,7 +234,7 @@ function SiteFields() {
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
         return (
-          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2">
+          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
             <TextField label="Thing" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
             <QuantityField
               label="Length"
@@ -269,7 +269,7 @@ function SiteFields() {
       {plan.site.powerLines.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editPowerLine', { id: one.id, changes }, `${one.id} ${field}`);
         return (
-          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_auto] items-end gap-2">
+          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
             <TextField label="Power line" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
             <QuantityField
               label="Voltage"

@@ -60,7 +60,7 @@ export function SmallButton({ onClick, children, label, danger }: { onClick: () 
       aria-label={label}
       title={label}
       onClick={onClick}
-      className={`inline-flex items-center gap-1 border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
+      className={`inline-flex items-center gap-1 self-start border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
     >
       {children}
     </button>

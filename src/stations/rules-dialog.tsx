@@ -39,7 +39,8 @@ export function RulesDialog({ open, onOpenChange }: { open: boolean; onOpenChang
                 <td className="py-2 pr-3">{one.title}</td>
                 <td className="pb-2">
                   <QuantityField
-                    label=""
+                    label={one.title}
+                    labelHidden
                     kind={one.kind}
                     system={job.units}
                     value={rules.value(key)}

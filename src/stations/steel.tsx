@@ -237,7 +237,7 @@ function AttachmentFields({ piece }: { piece: Piece }) {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) =>
           act('editAttachment', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
         return (
-          <div key={one.id} className="mb-1.5 grid grid-cols-[1.6fr_1fr_1fr_auto] items-end gap-2">
+          <div key={one.id} className="mb-1.5 grid grid-cols-[1.6fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
             <TextField label="What" value={one.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />
             <QuantityField label="Weight" kind="mass" system={system} value={one.mass} onValue={(mass) => edit({ mass: mass ?? 0 }, 'mass')} onDone={done} />
             <QuantityField label="At" kind="length" system={system} value={one.at} onValue={(at) => edit({ at: at ?? 0 }, 'at')} onDone={done} />

@@ -1,4 +1,6 @@
 import goldens from './reference/goldens.json' with { type: 'json' };
+import { readFileSync } from 'node:fs';
+import { calculationsPage } from '../../../scripts/lib/calculations-page';
 import { registry } from './registry';
 import { runCalc } from './run';
 import { faultsOf } from './schema';
@@ -41,6 +43,8 @@ const fixedIds = [
 test('every fixed id is registered', () => {
   for (const id of fixedIds) expect(registry.has(id)).toBe(true);
 });
+
+test('the page of calculations is what runs', () => expect(readFileSync('docs/calculations.md', 'utf8')).toBe(calculationsPage()));
 
 describe.each([...registry.values()].map((calc) => [calc.id, calc] as const))('%s', (id, calc) => {
   test('names its source and takes no unknown field', () => {

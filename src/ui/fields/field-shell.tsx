@@ -7,6 +7,7 @@ export function FieldShell({
   unit,
   problem,
   note,
+  labelHidden,
   children,
 }: {
   id: string;
@@ -14,11 +15,13 @@ export function FieldShell({
   unit?: string;
   problem?: ReactNode;
   note?: ReactNode;
+  /** what stands beside it says it already */
+  labelHidden?: boolean;
   children: ReactNode;
 }) {
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="block truncate text-[12.5px] leading-4 text-soft" title={label}>
+      <label htmlFor={id} className={labelHidden ? 'sr-only' : 'block truncate text-[12.5px] leading-4 text-soft'} title={label}>
         {label}
       </label>
       <div className={`flex items-baseline gap-1 border-b-[1.5px] ${problem ? 'border-stop' : 'border-ink'} focus-within:bg-white`}>

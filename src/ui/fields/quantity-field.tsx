@@ -15,9 +15,9 @@ export interface QuantityFieldProps {
   onDone?: () => void;
   /** clearing it means “not known” */
   clearable?: boolean;
-  /** 12 typed in a share field means 12 % */
   note?: ReactNode;
   placeholder?: string;
+  labelHidden?: boolean;
 }
 
 interface Draft {
@@ -27,7 +27,7 @@ interface Draft {
 }
 
 /** A number with its unit. Every keystroke that can be read is taken at once; what cannot be read says why and changes nothing. */
-export function QuantityField({ label, value, kind, system, onValue, onDone, clearable, note, placeholder }: QuantityFieldProps) {
+export function QuantityField({ label, value, kind, system, onValue, onDone, clearable, note, placeholder, labelHidden }: QuantityFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<Draft | null>(null);
   const text = draft?.text ?? formatForInput(value, kind, system);
@@ -72,7 +72,7 @@ export function QuantityField({ label, value, kind, system, onValue, onDone, cle
     </>
   );
   return (
-    <FieldShell id={id} label={label} unit={inputUnit(kind, system)} problem={problem || undefined} note={note}>
+    <FieldShell id={id} label={label} unit={inputUnit(kind, system)} problem={problem || undefined} note={note} labelHidden={labelHidden}>
       <input
         id={id}
         className="w-full min-w-0 bg-transparent py-0.5 text-[15px] leading-5 font-semibold outline-none placeholder:font-normal placeholder:text-missing"
