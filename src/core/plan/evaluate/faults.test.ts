@@ -47,10 +47,13 @@ const faults: [string, (plan: Plan) => void, string, string | null, RegExp][] = 
   ['the hook load is over the chart', (p) => (p.cranes[0]!.hookBlockMass = 500), 'lift.chart TB1', 'm7', /1 557 kg on the hook at 10.23 m.*allows 1 500 kg/],
   [
     'the radius is past the chart',
-    (p) => Object.assign(p.picks[0]!, { swingRadius: 12.2, liftOver: 0.1 }),
+    (p) => {
+      const chart = p.cranes[0]!.chart!;
+      p.cranes[0]!.chart = { ...chart, radii: chart.radii.slice(0, 9), capacity: chart.capacity.slice(0, 9) };
+    },
     'lift.offChart TB1',
     'm7',
-    /gives nothing for radius 12.20 m.*blank at radius 14 m, boom 15 m/,
+    /gives nothing for radius 10.23 m on 15.00 m of boom: radius 10.23 m is past the chart's last, 10 m/,
   ],
   ['the boom cannot reach', (p) => (p.picks[0]!.boom = 11.2), 'lift.boomReach TB1', 'm7', /cannot reach a radius/],
   [
