@@ -30,6 +30,22 @@ test('two tabs cannot overwrite each other silently: take theirs, keep a copy, o
   expect((await planOf(request, job)).picks[0]!.left).toBe(2.1);
 });
 
+test('edits made while a slow save is on its way are saved after it, not against it', async ({ page, job, request }) => {
+  await station(page, 'Picks');
+  await page.route('**/plan', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    await route.continue();
+  });
+  await field(page, 'Left end to pick').fill('2.31');
+  await page.waitForTimeout(700);
+  await field(page, 'Right end to pick').fill('2.32');
+  await page.waitForTimeout(700);
+  await field(page, 'Left end to pick').fill('2.33');
+  await expect.poll(async () => (await planOf(request, job)).picks[0]!.left).toBe(2.33);
+  await saved(page);
+  expect((await planOf(request, job)).picks[0]).toMatchObject({ left: 2.33, right: 2.32 });
+});
+
 test('with the server away it says so, keeps the work, and saves when it is back', async ({ page, job, request }) => {
   await station(page, 'Picks');
   await page.route('**/plan', (route) => route.abort());

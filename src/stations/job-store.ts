@@ -72,6 +72,7 @@ export function createJobStore(first: FirstState) {
   let surveyed = 0;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let lastSent: string | null = null;
+  let flying: Promise<void> | null = null;
 
   const store = createStore<JobState & JobActions>()((set, get) => {
     /** Ask the worker; an answer overtaken by a newer question is dropped. */
@@ -109,6 +110,32 @@ export function createJobStore(first: FirstState) {
       const current = get().history.plan === plan;
       set({ revision, saving: { state: current ? 'saved' : 'unsaved' } });
       if (!current) schedule(SAVE_AFTER_MS);
+    };
+
+    const send = async () => {
+      const { id, revision, history } = get();
+      const { plan } = history;
+      set({ saving: { state: 'saving' } });
+      lastSent = canonicalJson(plan);
+      try {
+        const response = await fetch(`/api/jobs/${id}/plan`, {
+          method: 'PUT',
+          headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+          body: JSON.stringify(plan),
+        });
+        if (response.ok) return saved(((await response.json()) as { revision: number }).revision, plan);
+        if (response.status !== 412) throw new Error(((await response.json()) as { detail?: string }).detail ?? `the server answered ${response.status}`);
+        const current = await fetch(`/api/jobs/${id}/plan`, { cache: 'no-store' });
+        const opened = openPlan(await current.json());
+        const theirRevision = Number(/\d+/.exec(current.headers.get('etag') ?? '')?.[0]);
+        if (!opened.ok) throw new Error('the newer revision cannot be read');
+        // Our own save, sent while the page was closing, may be what stands there.
+        if (canonicalJson(opened.plan) === lastSent) return saved(theirRevision, plan);
+        set({ saving: { state: 'conflict', theirs: opened.plan, theirRevision } });
+      } catch (problem) {
+        set({ saving: { state: 'offline', why: (problem as Error).message } });
+        schedule(RETRY_MS);
+      }
     };
 
     return {
@@ -154,30 +181,12 @@ export function createJobStore(first: FirstState) {
         void get().saveNow();
       },
       async saveNow() {
-        const { saving, id, revision, history } = get();
-        if (saving.state === 'saving' || saving.state === 'conflict' || saving.state === 'saved') return;
-        const { plan } = history;
-        set({ saving: { state: 'saving' } });
-        lastSent = canonicalJson(plan);
-        try {
-          const response = await fetch(`/api/jobs/${id}/plan`, {
-            method: 'PUT',
-            headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-            body: JSON.stringify(plan),
-          });
-          if (response.ok) return saved(((await response.json()) as { revision: number }).revision, plan);
-          if (response.status !== 412) throw new Error(((await response.json()) as { detail?: string }).detail ?? `the server answered ${response.status}`);
-          const current = await fetch(`/api/jobs/${id}/plan`, { cache: 'no-store' });
-          const opened = openPlan(await current.json());
-          const theirRevision = Number(/\d+/.exec(current.headers.get('etag') ?? '')?.[0]);
-          if (!opened.ok) throw new Error('the newer revision cannot be read');
-          // Our own save, sent while the page was closing, may be what stands there.
-          if (canonicalJson(opened.plan) === lastSent) return saved(theirRevision, plan);
-          set({ saving: { state: 'conflict', theirs: opened.plan, theirRevision } });
-        } catch (problem) {
-          set({ saving: { state: 'offline', why: (problem as Error).message } });
-          schedule(RETRY_MS);
-        }
+        // One save at a time: the next starts from the revision this one makes.
+        while (flying) await flying;
+        const { state } = get().saving;
+        if (state === 'conflict' || state === 'saved') return;
+        flying = send().finally(() => (flying = null));
+        await flying;
       },
     };
   });
