@@ -71,7 +71,8 @@ export function createJobStore(first: FirstState) {
   let worker: Remote<SurveyWorker> | null = null;
   let surveyed = 0;
   let timer: ReturnType<typeof setTimeout> | null = null;
-  let lastSent: string | null = null;
+  /** what this tab has sent, so that its own saves are not taken for somebody else's */
+  const sent = new Set<string>();
   let flying: Promise<void> | null = null;
 
   const store = createStore<JobState & JobActions>()((set, get) => {
@@ -116,7 +117,8 @@ export function createJobStore(first: FirstState) {
       const { id, revision, history } = get();
       const { plan } = history;
       set({ saving: { state: 'saving' } });
-      lastSent = canonicalJson(plan);
+      const text = canonicalJson(plan);
+      sent.add(text);
       try {
         const response = await fetch(`/api/jobs/${id}/plan`, {
           method: 'PUT',
@@ -130,7 +132,12 @@ export function createJobStore(first: FirstState) {
         const theirRevision = Number(/\d+/.exec(current.headers.get('etag') ?? '')?.[0]);
         if (!opened.ok) throw new Error('the newer revision cannot be read');
         // Our own save, sent while the page was closing, may be what stands there.
-        if (canonicalJson(opened.plan) === lastSent) return saved(theirRevision, plan);
+        const standing = canonicalJson(opened.plan);
+        if (standing === text) return saved(theirRevision, plan);
+        if (sent.has(standing)) {
+          set({ revision: theirRevision, saving: { state: 'unsaved' } });
+          return schedule(0);
+        }
         set({ saving: { state: 'conflict', theirs: opened.plan, theirRevision } });
       } catch (problem) {
         set({ saving: { state: 'offline', why: (problem as Error).message } });
@@ -204,7 +211,8 @@ export function createJobStore(first: FirstState) {
     sessionStorage.removeItem(draftKey(first.id));
     if (draft) {
       try {
-        const { revision, plan } = JSON.parse(draft) as { revision: number; plan: unknown };
+        const { revision, plan, sent: before } = JSON.parse(draft) as { revision: number; plan: unknown; sent: string[] };
+        for (const text of before) sent.add(text);
         const opened = openPlan(plan);
         if (opened.ok && canonicalJson(opened.plan) !== canonicalJson(history.plan)) {
           setState({ history: startHistory(opened.plan), revision, saving: { state: 'unsaved' } });
@@ -219,7 +227,7 @@ export function createJobStore(first: FirstState) {
       const { saving, id, revision, history: now } = getState();
       if (saving.state === 'saved') return;
       // The tab's own memory survives a reload even when the last save does not arrive.
-      sessionStorage.setItem(draftKey(id), JSON.stringify({ revision, plan: now.plan }));
+      sessionStorage.setItem(draftKey(id), JSON.stringify({ revision, plan: now.plan, sent: [...sent].slice(-3) }));
       if (saving.state === 'conflict') return;
       void fetch(`/api/jobs/${id}/plan`, {
         method: 'PUT',
