@@ -37,11 +37,14 @@ test('a card is dragged to its new place', async ({ page, job }) => {
 
 test('a card is moved from the keyboard alone', async ({ page, job }) => {
   expect(job).toBeTruthy();
+  const told = page.locator('[id^="DndLiveRegion"]');
   await move(page, 'm13').focus();
   await page.keyboard.press('Space');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('ArrowLeft');
-  await page.waitForTimeout(150);
+  await expect(told).toContainText('Tighten, grout');
+  await expect(async () => {
+    await page.keyboard.press('ArrowLeft');
+    await expect(told).toContainText('Tighten, grout is over Plumb and level', { timeout: 1000 });
+  }).toPass();
   await page.keyboard.press('Space');
   await expect(move(page, 'm13')).toHaveAttribute('data-verdict', 'stop');
 });
