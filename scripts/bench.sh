@@ -4,6 +4,6 @@ set -euo pipefail
 source "$(dirname "$0")/lib/common.sh"
 cd "$ROOT"
 need_package /usr/bin/chromium chromium
-need_modules
+need_modules all
 need_build
 exec bash scripts/with-test-db.sh tsx bench/run.ts

@@ -3,7 +3,7 @@
 set -euo pipefail
 source "$(dirname "$0")/lib/common.sh"
 cd "$ROOT"
-need_modules
+need_modules all
 if [ -z "${DATABASE_URL:-}" ]; then bash scripts/db.sh start; DATABASE_URL="$(bash scripts/db.sh url)"; export DATABASE_URL; fi
 npx --no-install tsx scripts/migrate.ts --demo
 exec npx --no-install next dev --hostname 127.0.0.1 --port "${PORT:-4310}"

@@ -11,7 +11,7 @@ if [ -z "${DATABASE_URL:-}" ]; then
   bash scripts/db.sh start > "$DATA/db-start.log" 2>&1 &
   starting=$!
 fi
-need_modules
+need_modules app
 if [ -n "${starting:-}" ]; then
   wait "$starting" || { cat "$DATA/db-start.log" >&2; exit 1; }
   DATABASE_URL="$(bash scripts/db.sh url)"; export DATABASE_URL

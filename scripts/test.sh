@@ -7,7 +7,7 @@ cd "$ROOT"
 need_package /usr/lib/postgresql postgresql
 need_package /usr/bin/chromium chromium
 need_package pdftotext poppler-utils
-need_modules
+need_modules all
 passed=0
 failed=0
 

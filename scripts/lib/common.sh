@@ -24,14 +24,19 @@ need_package() {
     || fail "$* could not be installed (see .data/apt.log): install it by hand as root."
 }
 
-# Install npm packages unless the ones there came from this lock file.
+# need_modules app|all: install npm packages unless the ones there came from this lock file. The app alone runs and builds
+# without the tools of the tests, which are a third of the files; everything serves both.
 need_modules() {
-  local stamp="$ROOT/node_modules/.lock-stamp" now
+  local stamp="$ROOT/node_modules/.lock-stamp" wanted="$1" now have
   now="$(sha256sum "$ROOT/package-lock.json" | cut -d' ' -f1)"
-  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
+  have="$(cat "$stamp" 2>/dev/null)"
+  [ "$have" = "$now all" ] && return 0
+  [ "$have" = "$now $wanted" ] && return 0
   say "Installing npm packages …"
-  (cd "$ROOT" && npm ci --no-audit --no-fund --loglevel=error) || fail "npm ci did not finish."
-  printf '%s' "$now" > "$stamp"
+  local omit=()
+  [ "$wanted" = app ] && omit=(--omit=dev)
+  (cd "$ROOT" && npm ci "${omit[@]}" --no-audit --no-fund --loglevel=error) || fail "npm ci did not finish."
+  printf '%s %s' "$now" "$wanted" > "$stamp"
 }
 
 source_stamp() {

@@ -1,5 +1,5 @@
 'use client';
-import { format } from 'date-fns';
+import { DateTime } from 'luxon';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useSyncExternalStore } from 'react';
@@ -136,7 +136,7 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
                   </td>
                   <td className="pr-2 text-right text-[13px] text-soft">
                     rev {row.revision}
-                    <span className="block">{inBrowser ? format(new Date(row.savedAt), 'd MMM yyyy, HH:mm') : row.savedAt.slice(0, 10)}</span>
+                    <span className="block">{inBrowser ? DateTime.fromISO(row.savedAt).toFormat('d LLL yyyy, HH:mm') : row.savedAt.slice(0, 10)}</span>
                   </td>
                 </tr>
               ))}
