@@ -29,7 +29,7 @@ need_package() {
 need_modules() {
   local stamp="$ROOT/node_modules/.lock-stamp" wanted="$1" now have
   now="$(sha256sum "$ROOT/package-lock.json" | cut -d' ' -f1)"
-  have="$(cat "$stamp" 2>/dev/null)"
+  have="$(cat "$stamp" 2>/dev/null || true)"
   [ "$have" = "$now all" ] && return 0
   [ "$have" = "$now $wanted" ] && return 0
   say "Installing npm packages …"
