@@ -6,4 +6,4 @@ cd "$ROOT"
 need_package /usr/bin/chromium chromium
 need_modules all
 need_build
-exec bash scripts/with-test-db.sh tsx bench/run.ts
+exec bash scripts/with-test-db.sh tsx bench/run.mts
