@@ -5,7 +5,15 @@ const shared = {
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { module: { type: 'es6' }, jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } },
+      {
+        module: { type: 'es6' },
+        jsc: {
+          target: 'es2022',
+          experimental: { keepImportAttributes: true },
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
     ],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

@@ -1,7 +1,9 @@
 import type { Chart } from './chart-shape';
 
 export type ChartRule = 'step' | 'linear';
-export type ChartAnswer = { capacity: number } | { capacity: null; reason: string };
+/** Why a chart gives nothing, as data: outside its rows or booms, or at a blank cell. Lengths m. */
+export type OffChart = { why: 'short' | 'past'; of: 'radius' | 'boom'; at: number; limit: number } | { why: 'blank'; radius: number; boom: number };
+export type ChartAnswer = { capacity: number } | { capacity: null; off: OffChart };
 
 interface Bracket {
   low: number;
@@ -28,16 +30,16 @@ function bracket(values: readonly number[], at: number): Bracket | null {
  */
 export function chartLookup(chart: Chart, radius: number, boom: number, rule: ChartRule): ChartAnswer {
   const r = bracket(chart.radii, radius);
-  if (!r) return { capacity: null, reason: outside('radius', radius, chart.radii) };
+  if (!r) return { capacity: null, off: outside('radius', radius, chart.radii) };
   const b = bracket(chart.booms, boom);
-  if (!b) return { capacity: null, reason: outside('boom', boom, chart.booms) };
+  if (!b) return { capacity: null, off: outside('boom', boom, chart.booms) };
   const cells: number[][] = [];
   for (const i of [r.low, r.high]) {
     const row: number[] = [];
     for (const j of [b.low, b.high]) {
       const value = chart.capacity[i]?.[j];
       if (value === null || value === undefined)
-        return { capacity: null, reason: `the chart is blank at radius ${chart.radii[i]} m, boom ${chart.booms[j]} m` };
+        return { capacity: null, off: { why: 'blank', radius: chart.radii[i] ?? radius, boom: chart.booms[j] ?? boom } };
       row.push(value);
     }
     cells.push(row);
@@ -49,11 +51,15 @@ export function chartLookup(chart: Chart, radius: number, boom: number, rule: Ch
   return { capacity: atLow + (atHigh - atLow) * r.t };
 }
 
-function outside(name: string, at: number, values: readonly number[]): string {
+function outside(of: 'radius' | 'boom', at: number, values: readonly number[]): OffChart {
   const first = values[0] ?? 0;
-  const last = values[values.length - 1] ?? 0;
-  const short = (value: number) => Number(value.toFixed(3));
-  return at < first
-    ? `${name} ${short(at)} m is short of the chart's first, ${short(first)} m`
-    : `${name} ${short(at)} m is past the chart's last, ${short(last)} m`;
+  return at < first ? { why: 'short', of, at, limit: first } : { why: 'past', of, at, limit: values[values.length - 1] ?? 0 };
+}
+
+/** The reason in words; the caller says how a length is written. */
+export function offChartWords(off: OffChart, length: (value: number) => string): string {
+  if (off.why === 'blank') return `the chart is blank at radius ${length(off.radius)}, boom ${length(off.boom)}`;
+  return off.why === 'short'
+    ? `${off.of} ${length(off.at)} is short of the chart’s first, ${length(off.limit)}`
+    : `${off.of} ${length(off.at)} is past the chart’s last, ${length(off.limit)}`;
 }

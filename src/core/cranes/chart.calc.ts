@@ -2,7 +2,7 @@ import { Type } from 'typebox';
 import { closed, nonNegative, nullable, oneOf, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
-import { chartLookup } from './chart-lookup';
+import { chartLookup, offChartWords } from './chart-lookup';
 import { chartFault, chartSchema } from './chart-shape';
 
 /** Rated capacity at a radius and boom; null with a reason off the chart. */
@@ -18,7 +18,9 @@ export const craneChart = defineCalc({
   compute({ chart, radius, boom, rule }) {
     const fault = chartFault(chart);
     if (fault) refuse(`chart.${fault.path}`, fault.error);
-    return chartLookup(chart, radius, boom, rule);
+    const answer = chartLookup(chart, radius, boom, rule);
+    if (answer.capacity !== null) return answer;
+    return { capacity: null, reason: offChartWords(answer.off, (value) => `${Number(value.toFixed(3))} m`) };
   },
   work: ({ radius, boom, rule }, o) => [
     {

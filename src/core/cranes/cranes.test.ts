@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { runCalc } from '../calc/run';
 import { belowBoom, boomLine } from './boom-geometry';
-import { chartLookup } from './chart-lookup';
+import { formatQuantity } from '../units';
+import { chartLookup, offChartWords } from './chart-lookup';
 import { chartFault, type Chart } from './chart-shape';
 import { craneOutriggers } from './outriggers.calc';
 
@@ -32,8 +33,16 @@ describe('chart', () => {
     [NaN, 16, 'past'],
     [5, NaN, 'past'],
   ])('radius %p, boom %p has no answer', (radius, boom, why) => {
-    for (const rule of ['step', 'linear'] as const)
-      expect(chartLookup(chart, radius, boom, rule)).toMatchObject({ capacity: null, reason: expect.stringContaining(why) as unknown });
+    for (const rule of ['step', 'linear'] as const) {
+      const answer = chartLookup(chart, radius, boom, rule);
+      if (answer.capacity !== null) throw new Error('the chart answered');
+      expect(offChartWords(answer.off, (value) => `${value} m`)).toContain(why);
+    }
+  });
+  test('the reason is written in the units asked for', () => {
+    const answer = chartLookup(chart, 2.5, 10, 'step');
+    if (answer.capacity !== null) throw new Error('the chart answered');
+    expect(offChartWords(answer.off, (value) => formatQuantity(value, 'length', 'us'))).toMatch(/^radius 8'\s2\s.*short of the chart’s first, 9'\s10/);
   });
   test('on a chart that falls with radius the step never gives more than the line', () => {
     const full: Chart = {

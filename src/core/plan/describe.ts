@@ -1,3 +1,4 @@
+import { offChartWords } from '../cranes/chart-lookup';
 import { formatQuantity, type QuantityKind, type UnitSystem } from '../units';
 import type { Check } from './check';
 
@@ -55,7 +56,7 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'lift.chart':
       return `${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':
-      return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${f.reason}.`;
+      return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
     case 'lift.boomShort':
       return `${show(f.boom, 'length')} of boom cannot reach a radius of ${show(f.radius, 'length')}. Lengthen it or bring the stand nearer.`;
     case 'lift.headRoom':

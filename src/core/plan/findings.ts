@@ -1,3 +1,5 @@
+import type { OffChart } from '../cranes/chart-lookup';
+
 /** What a check found, as data. Words come from `describe` alone. Lengths m, forces N, masses kg, angles degrees. */
 export type Finding =
   | { code: 'missing'; question: string }
@@ -17,7 +19,7 @@ export type Finding =
   | { code: 'sling.tilt'; mark: string; lowEnd: string; tiltDeg: number; mostDeg: number }
   | { code: 'sling.impossible'; reason: string }
   | { code: 'lift.chart'; gross: number; radius: number; boom: number; capacity: number }
-  | { code: 'lift.offChart'; gross: number; radius: number; boom: number; reason: string }
+  | { code: 'lift.offChart'; gross: number; radius: number; boom: number; off: OffChart }
   | { code: 'lift.boomShort'; boom: number; radius: number }
   | { code: 'lift.headRoom'; needed: number; available: number; radius: number; over: string | null }
   | { code: 'lift.boomGap'; what: string; gap: number; least: number }

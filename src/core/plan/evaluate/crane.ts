@@ -1,4 +1,5 @@
 import { boomLine, belowBoom } from '../../cranes/boom-geometry';
+import { chartLookup } from '../../cranes/chart-lookup';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { grossLoad } from '../../cranes/gross-load.calc';
@@ -65,14 +66,17 @@ function chartCheck({ plan, rules }: Context, { pick, crane, path, gross }: Pick
   for (const radius of radiiToRead(path, crane.chart.radii)) {
     const { outcome, traces } = traced(craneChart, { chart: crane.chart, radius, boom: pick.boom, rule: plan.job.chartRule });
     if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
-    if (outcome.output.capacity === null)
+    if (outcome.output.capacity === null) {
+      const answer = chartLookup(crane.chart, radius, pick.boom, plan.job.chartRule);
+      if (answer.capacity !== null) throw new Error('the chart and its calculation disagree');
       return flatStop(
         { ...place, id: 'lift.offChart' },
         'mass',
-        { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, reason: outcome.output.reason ?? 'blank' },
+        { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, off: answer.off },
         [gross.trace, ...traces],
         gross.mass,
       );
+    }
     if (worst === null || outcome.output.capacity <= worst.capacity) worst = { capacity: outcome.output.capacity, radius, traces };
   }
   if (worst === null) return missingCheck(place, 'mass', 'The way of the lift has no radius to read.');

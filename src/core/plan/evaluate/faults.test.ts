@@ -53,7 +53,7 @@ const faults: [string, (plan: Plan) => void, string, string | null, RegExp][] = 
     },
     'lift.offChart TB1',
     'm7',
-    /gives nothing for radius 10.23 m on 15.00 m of boom: radius 10.228 m is past the chart's last, 10 m/,
+    /gives nothing for radius 10.23 m on 15.00 m of boom: radius 10.23 m is past the chart’s last, 10.00 m/,
   ],
   ['the boom cannot reach', (p) => (p.picks[0]!.boom = 11.2), 'lift.boomReach TB1', 'm7', /cannot reach a radius/],
   [
