@@ -15,6 +15,8 @@ const policy = [
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
+  // The first start builds: what only helps to read the built server's own code is left out of it.
+  experimental: { turbopackSourceMaps: false, turbopackInputSourceMaps: false, serverMinification: false },
   devIndicators: false,
   // Types are checked by npm run typecheck, which the tests run; building them twice costs half a minute.
   typescript: { ignoreBuildErrors: true },

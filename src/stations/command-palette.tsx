@@ -1,6 +1,6 @@
 'use client';
 import { Command } from 'cmdk';
-import { Dialog } from 'radix-ui';
+import * as Dialog from '@radix-ui/react-dialog';
 import { moveWords } from '@/core/plan/move-words';
 import { useAct, useJob, usePlan } from './job-context';
 import { walk } from './station-words';

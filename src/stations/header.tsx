@@ -1,6 +1,7 @@
 'use client';
 import { BookOpen, FileDown, HelpCircle, Printer, Redo2, Undo2 } from 'lucide-react';
-import { DropdownMenu, Select } from 'radix-ui';
+import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
+import * as Select from '@radix-ui/react-select';
 import Link from 'next/link';
 import { verdicts } from '@/core/plan/check';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';

@@ -1,6 +1,6 @@
 'use client';
 import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { moveKindName, moveWords } from '@/core/plan/move-words';
 import type { Move, Plan } from '@/core/plan/schema';
 import { freshId } from './fresh-id';

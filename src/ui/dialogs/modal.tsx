@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import * as Dialog from '@radix-ui/react-dialog';
 import type { ReactNode } from 'react';
 
 /** A sheet of paper laid on the table. */

@@ -1,6 +1,6 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
-import { Select } from 'radix-ui';
+import * as Select from '@radix-ui/react-select';
 import { useId } from 'react';
 import { FieldShell } from './field-shell';
 

@@ -1,7 +1,7 @@
 'use client';
 import { Command } from 'cmdk';
 import { ChevronDown } from 'lucide-react';
-import { Popover } from 'radix-ui';
+import * as Popover from '@radix-ui/react-popover';
 import { useId, useMemo, useState } from 'react';
 import { findSection, searchSections } from '@/core/steel/sections';
 import { formatQuantity, type UnitSystem } from '@/core/units';

@@ -1,5 +1,5 @@
 'use client';
-import { Accordion } from 'radix-ui';
+import * as Accordion from '@radix-ui/react-accordion';
 import { registry } from '@/core/calc/registry';
 import type { WorkLine } from '@/core/calc/work';
 import type { Check } from '@/core/plan/check';

@@ -1,5 +1,5 @@
 'use client';
-import { Accordion } from 'radix-ui';
+import * as Accordion from '@radix-ui/react-accordion';
 import { memo } from 'react';
 import type { Check } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
