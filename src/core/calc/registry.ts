@@ -12,6 +12,28 @@ import { pickMoments } from '../rigging/pick-moments.calc';
 import { slingRating } from '../rigging/sling-rating.calc';
 import { combined } from '../strength/combined.calc';
 import { hangingStrength } from '../strength/hanging-strength.calc';
+import { memberLength } from '../fit/member-length.calc';
+import { pocketSize } from '../fit/pocket.calc';
+import { boltPattern } from '../fit/bolt-pattern.calc';
+import { postCut } from '../fit/post-cut.calc';
+import { levelAdjust } from '../fit/level-adjust.calc';
+import { levelStack } from '../fit/level-stack.calc';
+import { spanSum } from '../fit/span-sum.calc';
+import { offDrawing } from '../fit/off-drawing.calc';
+import { contactPressure } from '../path/contact-pressure.calc';
+import { linkLoad } from '../path/link-load.calc';
+import { accessOpening } from '../access/opening.calc';
+import { accessSwing } from '../access/swing.calc';
+import { accessFloor } from '../access/floor.calc';
+import { splitSearch } from '../access/split.calc';
+import { teamCarry } from '../handling/team.calc';
+import { nioshLift } from '../handling/niosh.calc';
+import { moveRollers } from '../handling/rollers.calc';
+import { boltEn } from '../strength/bolt-en.calc';
+import { boltTensionAisc } from '../strength/bolt-tension-aisc.calc';
+import { splice } from '../strength/splice.calc';
+import { simpleSpan } from '../beams/simple-span.calc';
+import { weightTruth } from '../steel/weight-truth.calc';
 import { accessCorner } from '../access/corner.calc';
 import { beamContinuous } from '../beams/continuous.calc';
 import { craneBoom } from '../cranes/boom.calc';
@@ -88,6 +110,28 @@ const all: readonly Calc<never, never>[] = [
   concreteGate,
   releaseBolts,
   sequenceNeeds,
+  memberLength,
+  pocketSize,
+  boltPattern,
+  postCut,
+  levelAdjust,
+  levelStack,
+  spanSum,
+  offDrawing,
+  contactPressure,
+  linkLoad,
+  accessOpening,
+  accessSwing,
+  accessFloor,
+  splitSearch,
+  teamCarry,
+  nioshLift,
+  moveRollers,
+  boltEn,
+  boltTensionAisc,
+  splice,
+  simpleSpan,
+  weightTruth,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));
