@@ -7,7 +7,10 @@ import { migrateDatabase } from '../src/server/db/migrate';
 import { createJob, findJob } from '../src/server/jobs';
 
 const root = resolve(import.meta.dirname, '..');
-const demos = [{ id: 'demo-luggage-hall', file: 'demo/luggage-hall.trestle.json' }];
+const demos = [
+  { id: 'demo-luggage-hall', file: 'demo/luggage-hall.trestle.json' },
+  { id: 'demo-ticket-hall', file: 'demo/ticket-hall.trestle.json' },
+];
 
 async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;

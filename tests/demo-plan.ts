@@ -3,8 +3,13 @@ import { openPlanText } from '../src/core/plan/open';
 import type { Plan } from '../src/core/plan/schema';
 
 /** The luggage hall demo, fresh for each test. */
-export function demoPlan(): Plan {
-  const opened = openPlanText(readFileSync('demo/luggage-hall.trestle.json', 'utf8'));
+export const demoPlan = (): Plan => planIn('demo/luggage-hall.trestle.json');
+
+/** The ticket hall demo, fresh for each test. */
+export const ticketHall = (): Plan => planIn('demo/ticket-hall.trestle.json');
+
+function planIn(file: string): Plan {
+  const opened = openPlanText(readFileSync(file, 'utf8'));
   if (!opened.ok) throw new Error(opened.faults.map((fault) => `${fault.path}: ${fault.error}`).join('\n'));
   return structuredClone(opened.plan);
 }

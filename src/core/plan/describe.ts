@@ -10,6 +10,8 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
   const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
   const stops = verdict === 'stop';
   switch (f.code) {
+    case 'told':
+      return f.words.map((part) => (typeof part === 'string' ? part : show(part.value, part.kind))).join('');
     case 'missing':
       return f.question;
     case 'weight':

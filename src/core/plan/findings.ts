@@ -1,7 +1,10 @@
+import type { Phrase } from '../calc/work';
 import type { OffChart } from '../cranes/chart-lookup';
 
 /** What a check found, as data. Words come from `describe` alone. Lengths m, forces N, masses kg, angles degrees. */
 export type Finding =
+  /** a sentence with its quantities in it; whoever shows it chooses the units */
+  | { code: 'told'; words: Phrase }
   | { code: 'missing'; question: string }
   | { code: 'weight'; mark: string; mass: number; allowance: number; cg: number }
   | { code: 'statement.mass'; mark: string; stated: number; computed: number; difference: number }

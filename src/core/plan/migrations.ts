@@ -1,2 +1,30 @@
-/** migrations[n] brings a plan of version n to version n + 1. Version 1 is the first released: nothing to bring forward yet. */
-export const migrations: Record<number, (plan: unknown) => unknown> = {};
+/** What version 2 added, empty: nothing measured, listed or recorded yet. */
+export const nothingMore = () => ({
+  survey: { strippedOn: '', openings: [], patterns: [], lines: [] },
+  links: [],
+  members: [],
+  truck: null,
+  wayIn: {
+    member: null,
+    legs: [],
+    cuts: [],
+    gear: { what: '', mass: null },
+    transport: null,
+    splice: { kind: 'cover' as const, mass: 25, diameter: 0.02, grade: '8.8' as const, peakShare: null, shortest: 1 },
+  },
+  holds: [],
+});
+
+/** What version 2 added to a bearing, empty. */
+export const bearingMore = () => ({ material: null, allowable: null, measured: null, post: null, standsOn: [] });
+
+/** migrations[n] brings a plan of version n to version n + 1. A plan that is broken stays broken and is refused afterwards. */
+export const migrations: Record<number, (plan: unknown) => unknown> = {
+  1: (plan) => {
+    const { bearings, ...rest } = plan as { bearings?: unknown };
+    const more = Array.isArray(bearings)
+      ? bearings.map((one: unknown) => (typeof one === 'object' && one !== null && !Array.isArray(one) ? { ...bearingMore(), ...one } : one))
+      : bearings;
+    return { ...nothingMore(), ...rest, bearings: more, version: 2 };
+  },
+};

@@ -1,3 +1,4 @@
+import { bearingMore, nothingMore } from './migrations';
 import type { Plan } from './schema';
 
 export interface NewPlan {
@@ -24,10 +25,11 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
     capacity: null,
     capacityBasis: us ? 'allowable' : 'design',
     footing: { kind: 'concrete', intended: null, result: null, by: '', on: '' },
+    ...bearingMore(),
   });
   return {
     format: 'keen-trestle/plan',
-    version: 1,
+    version: 2,
     job: { name, place, units, ruleSet, chartRule: 'step', thresholds: {} },
     bearings: [bearing('p1', 'P1', 0), bearing('p2', 'P2', 6)],
     pieces: [
@@ -99,6 +101,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
       { id: 'm13', kind: 'piece.tighten', piece: 'b1' },
       { id: 'm14', kind: 'crane.leave', stand: 's1' },
     ],
+    ...nothingMore(),
     people: { planner: '', checker: '', caller: '', operator: '', radioChannel: '' },
   };
 }

@@ -56,18 +56,46 @@ function thresholdFaults(plan: Plan): Fault[] {
 /** References that point at nothing, and ids used twice. */
 function danglingFaults(plan: Plan): Fault[] {
   const faults: Fault[] = [];
-  const known = { bearing: ids(plan.bearings), piece: ids(plan.pieces), crane: ids(plan.cranes), stand: ids(plan.stands), pick: ids(plan.picks) };
+  const known = {
+    link: ids(plan.links),
+    member: ids(plan.members),
+    bearing: ids(plan.bearings),
+    piece: ids(plan.pieces),
+    crane: ids(plan.cranes),
+    stand: ids(plan.stands),
+    pick: ids(plan.picks),
+  };
   const need = (kind: keyof typeof known, value: string, path: string) => {
     if (!known[kind].has(value))
       faults.push({ path, error: `${path} names ${kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.` });
   };
-  for (const list of ['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves'] as const) {
+  const lists: [string, readonly { id: string }[]][] = [
+    ...(['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves', 'links', 'members', 'holds'] as const).map((name): [string, readonly { id: string }[]] => [
+      name,
+      plan[name],
+    ]),
+    ['survey.openings', plan.survey.openings],
+    ['survey.patterns', plan.survey.patterns],
+    ['survey.lines', plan.survey.lines],
+    ['wayIn.legs', plan.wayIn.legs],
+  ];
+  for (const [name, list] of lists) {
     const seen = new Set<string>();
-    plan[list].forEach((one, i) => {
-      if (seen.has(one.id)) faults.push({ path: `${list}[${i}].id`, error: `${list}[${i}].id “${one.id}” is used twice: give each its own.` });
+    list.forEach((one, i) => {
+      if (seen.has(one.id)) faults.push({ path: `${name}[${i}].id`, error: `${name}[${i}].id “${one.id}” is used twice: give each its own.` });
       seen.add(one.id);
     });
   }
+  for (const name of ['bearings', 'links'] as const)
+    plan[name].forEach((one, i) => one.standsOn.forEach((below, j) => need('link', below.link, `${name}[${i}].standsOn[${j}].link`)));
+  plan.survey.openings.forEach((one, i) => {
+    need('bearing', one.left, `survey.openings[${i}].left`);
+    need('bearing', one.right, `survey.openings[${i}].right`);
+    if (one.member !== null) need('member', one.member, `survey.openings[${i}].member`);
+  });
+  plan.survey.patterns.forEach((one, i) => need('bearing', one.bearing, `survey.patterns[${i}].bearing`));
+  plan.survey.lines.forEach((one, i) => one.bearings.forEach((bearing, j) => need('bearing', bearing, `survey.lines[${i}].bearings[${j}]`)));
+  if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
   plan.pieces.forEach((piece, i) => {
     need('bearing', piece.seat.left, `pieces[${i}].seat.left`);
     need('bearing', piece.seat.right, `pieces[${i}].seat.right`);

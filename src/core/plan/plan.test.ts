@@ -98,6 +98,21 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editMove: { id: 'm9', changes: { bolts: 4 } },
   shiftMove: { id: 'm9', to: 2 },
   removeMove: { id: 'm6' },
+  addTo: {
+    list: 'links',
+    thing: { id: 'n6', name: 'Slab', kind: 'slab', storey: 0, own: 0, capacity: null, foot: null, ground: true, standsOn: [] },
+  },
+  editIn: { list: 'members', id: 'm-tb1', changes: { count: 2 } },
+  removeFrom: { list: 'lines', id: 'ln1' },
+  importMembers: {
+    add: [{ ...demoPlan().members[0]!, id: 'n7', mark: 'TB9' }],
+    change: [{ id: 'm-tb1', changes: { length: 9.2 } }],
+  },
+  editSurvey: { changes: { strippedOn: '2026-09-12' } },
+  editWayIn: { changes: { cuts: [3] } },
+  setTruck: { truck: null },
+  recordHold: { hold: { id: 'HP3', by: 'B', evidence: 'E', value: '', on: '2026-10-01' } },
+  withdrawHold: { id: 'HP3' },
 };
 const each = Object.entries(commands).map(([name, args]) => ({ name, args }) as unknown as Command);
 

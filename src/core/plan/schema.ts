@@ -1,14 +1,20 @@
 import { Type, type Static } from 'typebox';
 import { closed, nonNegative, nullable, oneOf, positive, real } from '../calc/fields';
+import { boltGrades } from '../strength/bolt-en.calc';
+import { weightUses } from '../steel/weight-truth.calc';
+import { holdIds } from './hold-ids';
 import { chartSchema } from '../cranes/chart-shape';
 
-/** The plan document, version 1. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
+/** The plan document, version 2. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
 export const PLAN_FORMAT = 'keen-trestle/plan';
-export const PLAN_VERSION = 1;
+export const PLAN_VERSION = 2;
 
 const id = () => Type.String({ minLength: 1, maxLength: 64 });
 const text = (description?: string) => Type.String({ maxLength: 2000, ...(description ? { description } : {}) });
 const place = () => closed({ x: real('m'), y: real('m') });
+
+/** What a thing stands on, and the share of its load that goes there. */
+const standsOn = () => Type.Array(closed({ link: id(), share: nonNegative('1', undefined, { maximum: 1 }) }));
 
 const bearingSchema = closed({
   id: id(),
@@ -20,6 +26,27 @@ const bearingSchema = closed({
   carriedBy: text('what it stands on'),
   capacity: nullable(positive('N', 'what the bearing point may carry')),
   capacityBasis: oneOf(['allowable', 'design'], 'allowable: against the plain load; design: against the factored load'),
+  material: nullable(oneOf(['steel', 'concrete', 'masonry', 'timber'])),
+  allowable: nullable(positive('Pa', 'bearing stress the seat may take')),
+  measured: nullable(
+    closed({
+      x: nullable(real('m')),
+      y: nullable(real('m')),
+      level: nullable(real('m')),
+      seatLength: nullable(positive('m')),
+      by: text('who measured'),
+      on: text('when, as a date'),
+    }),
+  ),
+  post: nullable(
+    closed({
+      baseLevel: real('m', { description: 'top of what the post stands on' }),
+      plates: nonNegative('m', 'cap, base and packs together'),
+      tightFit: nonNegative('m'),
+      pitch: nullable(positive('m', 'of levelling nuts, when it has them')),
+    }),
+  ),
+  standsOn: standsOn(),
   footing: Type.Union([
     closed({
       kind: Type.Literal('concrete'),
@@ -116,6 +143,159 @@ const pickSchema = closed({
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
 });
 
+const openingSchema = closed({
+  id: id(),
+  name: text(),
+  left: id(),
+  right: id(),
+  member: nullable(id()),
+  clear: closed({ drawn: nullable(positive('m')), measured: nullable(positive('m')) }),
+  bearing: closed({ left: nonNegative('m', 'wanted'), right: nonNegative('m', 'wanted') }),
+  clearance: nullable(nonNegative('m', 'off the whole length; null: the rule set’s')),
+  bay: closed({ width: nullable(positive('m', 'of pocket or between joists')), height: nullable(positive('m')) }),
+  lineLoad: nullable(nonNegative('N/m', 'on the member once it carries')),
+  finish: closed({
+    top: nullable(real('m', { description: 'top of the bare member' })),
+    layers: Type.Array(closed({ id: id(), what: text(), thickness: nonNegative('m') })),
+    meets: nullable(real('m', { description: 'finished level beside it' })),
+  }),
+  warmer: nullable(real('K', { description: 'setting warmer than measuring by' })),
+  by: text('who measured'),
+  on: text('when, as a date'),
+});
+
+const patternSchema = closed({
+  id: id(),
+  name: text(),
+  bearing: id(),
+  bolt: positive('m', 'diameter'),
+  hole: positive('m', 'in the plate'),
+  bolts: Type.Array(closed({ id: id(), drawn: place(), cast: nullable(place()) }), { minItems: 2, maxItems: 64 }),
+  by: text('who surveyed'),
+  on: text('when, as a date'),
+});
+
+export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;
+const linkSchema = closed({
+  id: id(),
+  name: text(),
+  kind: oneOf(linkKinds),
+  storey: Type.Integer({ minimum: -9, maximum: 200 }),
+  own: nonNegative('N', 'its weight and what else rests on it'),
+  capacity: nullable(positive('N', 'what it may carry')),
+  foot: nullable(
+    closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa', 'pressure what is under it may take')), source: text() }),
+  ),
+  ground: Type.Boolean({ description: 'the path ends here' }),
+  standsOn: standsOn(),
+});
+
+const plate = () => closed({ width: positive('m'), thickness: positive('m') });
+const makeSchema = Type.Union([
+  closed({ kind: Type.Literal('section'), section: text('designation as in the section tables') }),
+  closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: positive('m'), topFlange: plate(), bottomFlange: plate() }),
+  closed({ kind: Type.Literal('plain'), what: text() }),
+]);
+export const memberStates = ['listed', 'made', 'trial fitted', 'shipped', 'stored', 'set', 'braced', 'bolted', 'torqued', 'accepted'] as const;
+
+const memberSchema = closed({
+  id: id(),
+  mark: text(),
+  make: makeSchema,
+  length: positive('m'),
+  grade: text(),
+  count: Type.Integer({ minimum: 1, maximum: 100000 }),
+  packing: closed({ mass: nonNegative('kg'), sides: nonNegative('m', 'both sides together'), height: nonNegative('m', 'above and below together') }),
+  attachments: nonNegative('kg'),
+  stated: closed({ drawing: nullable(positive('kg')), weighed: nullable(positive('kg')) }),
+  use: oneOf(weightUses),
+  cg: nullable(real('m', { description: 'from the left end; null: the middle' })),
+  order: nullable(Type.Integer({ minimum: 0, maximum: 100000 })),
+  place: text(),
+  state: oneOf(memberStates),
+});
+
+const leg = { id: id(), name: text(), at: place() };
+const legSchema = Type.Union([
+  closed({ ...leg, kind: Type.Literal('truck'), freeRadius: nullable(positive('m')), pivotShare: nonNegative('1', undefined, { maximum: 1 }) }),
+  closed({
+    ...leg,
+    kind: Type.Literal('opening'),
+    width: nullable(positive('m')),
+    height: nullable(positive('m')),
+    thickness: nonNegative('m'),
+    yawDeg: real('deg', { minimum: 0, exclusiveMaximum: 90 }),
+    tiltDeg: real('deg', { minimum: 0, exclusiveMaximum: 90 }),
+    runBeyond: nullable(positive('m')),
+  }),
+  closed({
+    ...leg,
+    kind: Type.Literal('props'),
+    gap: nullable(positive('m')),
+    thickness: nonNegative('m'),
+    yawDeg: real('deg', { minimum: 0, exclusiveMaximum: 90 }),
+    room: nullable(positive('m', 'clear length between the rows of props')),
+    standing: Type.Boolean(),
+  }),
+  closed({ ...leg, kind: Type.Literal('corner'), corridorA: nullable(positive('m')), corridorB: nullable(positive('m')) }),
+  closed({ ...leg, kind: Type.Literal('hatch'), length: nullable(positive('m')), width: nullable(positive('m')), heightBelow: nullable(positive('m')) }),
+  closed({
+    ...leg,
+    kind: Type.Literal('ramp'),
+    slopeDeg: nullable(real('deg', { minimum: 0, exclusiveMaximum: 45 })),
+    friction: nonNegative('1'),
+    line: nullable(positive('N', 'rating of the pulling and holding line')),
+  }),
+  closed({
+    ...leg,
+    kind: Type.Literal('rollers'),
+    slopeDeg: real('deg', { exclusiveMinimum: -45, exclusiveMaximum: 45 }),
+    starting: nonNegative('1'),
+    rolling: nonNegative('1'),
+    line: nullable(positive('N')),
+  }),
+  closed({
+    ...leg,
+    kind: Type.Literal('carry'),
+    people: nullable(Type.Integer({ minimum: 1, maximum: 100 })),
+    oneEnd: Type.Boolean({ description: 'one end at a time: half the weight is in their hands' }),
+    reach: positive('m'),
+    height: nonNegative('m'),
+    travel: nonNegative('m'),
+    twistDeg: nonNegative('deg'),
+    perMinute: nonNegative('1'),
+    hours: oneOf(['1', '2', '8']),
+    coupling: oneOf(['good', 'fair', 'poor']),
+  }),
+  closed({
+    ...leg,
+    kind: Type.Literal('floor'),
+    allowable: nullable(positive('Pa')),
+    pointAllowable: nullable(positive('N')),
+    length: positive('m'),
+    width: positive('m'),
+    supports: Type.Integer({ minimum: 1, maximum: 100 }),
+    gear: nonNegative('kg'),
+    people: Type.Integer({ minimum: 0, maximum: 100 }),
+  }),
+]);
+
+const wayInSchema = closed({
+  member: nullable(id()),
+  legs: Type.Array(legSchema, { maxItems: 60 }),
+  cuts: Type.Array(positive('m')),
+  gear: closed({ what: text(), mass: nullable(positive('kg', 'most it lifts in one go')) }),
+  transport: nullable(positive('m', 'longest piece the truck or permit takes')),
+  splice: closed({
+    kind: oneOf(['cover', 'endPlate']),
+    mass: nonNegative('kg', 'plates and bolts of one splice'),
+    diameter: positive('m'),
+    grade: oneOf(boltGrades),
+    peakShare: nullable(nonNegative('1', undefined, { maximum: 1 })),
+    shortest: positive('m', 'piece worth making'),
+  }),
+});
+
 const common = { id: id(), note: Type.Optional(text()) };
 const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('bearing.ready'), bearing: id() }),
@@ -164,12 +344,32 @@ export const planSchema = Type.Object(
       forecastGust: nullable(nonNegative('m/s')),
     }),
     moves: Type.Array(moveSchema),
+    survey: closed({
+      strippedOn: text('last strip-out or demolition, as a date'),
+      openings: Type.Array(openingSchema),
+      patterns: Type.Array(patternSchema),
+      lines: Type.Array(closed({ id: id(), name: text(), bearings: Type.Array(id(), { minItems: 2 }), stated: nullable(positive('m')) })),
+    }),
+    links: Type.Array(linkSchema),
+    members: Type.Array(memberSchema),
+    truck: nullable(
+      closed({ name: text(), deckLength: positive('m'), deckWidth: positive('m'), mass: positive('kg'), layers: Type.Integer({ minimum: 1, maximum: 20 }) }),
+    ),
+    wayIn: wayInSchema,
+    holds: Type.Array(closed({ id: oneOf(holdIds), by: text(), evidence: text(), value: text(), on: text() })),
     people: closed({ planner: text(), checker: text(), caller: text(), operator: text(), radioChannel: text() }),
   },
   { $id: 'https://keen-trestle.invalid/schema/plan.schema.json', title: 'Keen Trestle plan', additionalProperties: false },
 );
 
 export type Plan = Static<typeof planSchema>;
+export type Opening = Plan['survey']['openings'][number];
+export type Pattern = Plan['survey']['patterns'][number];
+export type SpanLine = Plan['survey']['lines'][number];
+export type Link = Plan['links'][number];
+export type Member = Plan['members'][number];
+export type Leg = Plan['wayIn']['legs'][number];
+export type HoldRecord = Plan['holds'][number];
 export type Bearing = Plan['bearings'][number];
 export type Piece = Plan['pieces'][number];
 export type Crane = Plan['cranes'][number];

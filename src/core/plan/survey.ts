@@ -1,6 +1,7 @@
 import { elevationScene, type Look } from '../drawing/elevation-scene';
 import type { Drawing } from '../drawing/draw-list';
 import { planScene } from '../drawing/plan-scene';
+import { asMeasured } from './as-measured';
 import { evaluate, type Evaluation } from './evaluate';
 import type { Plan } from './schema';
 
@@ -17,7 +18,8 @@ export interface Scenes {
 }
 
 /** Index of the move the moment comes after; −1 before the first. */
-export function scenesAt(plan: Plan, evaluation: Evaluation, cursor: number, look: Look): Scenes {
+export function scenesAt(drawn: Plan, evaluation: Evaluation, cursor: number, look: Look): Scenes {
+  const plan = asMeasured(drawn);
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
   return { above: planScene(plan, moment), side: elevationScene(plan, moment, look) };

@@ -1,15 +1,55 @@
 import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
-import type { Bearing, Crane, Move, Obstruction, Pick, Piece, Plan, PowerLine, Stand } from '../schema';
+import type {
+  Bearing,
+  Crane,
+  HoldRecord,
+  Leg,
+  Link,
+  Member,
+  Move,
+  Obstruction,
+  Opening,
+  Pattern,
+  Pick,
+  Piece,
+  Plan,
+  PowerLine,
+  SpanLine,
+  Stand,
+} from '../schema';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
 type Packing = Piece['packing'][number];
 type Attachment = Piece['attachments'][number];
 
+/** Lists a person adds to, changes and removes from in the same way. */
+export interface Lists {
+  bearings: Bearing;
+  openings: Opening;
+  patterns: Pattern;
+  lines: SpanLine;
+  links: Link;
+  members: Member;
+  legs: Leg;
+}
+export type ListName = keyof Lists;
+type ListCommand<How> = { [N in ListName]: { list: N } & How }[ListName];
+
 /** Every way a plan may be changed: name → arguments. Small and serialisable; undo, saving and the audit trail all use them. */
 export interface CommandArguments {
   editJob: { changes: Partial<Omit<Plan['job'], 'thresholds'>> };
   setThreshold: { key: string; /** null: back to the rule set's own */ value: number | null };
+  addTo: { [N in ListName]: { list: N; thing: Lists[N] } }[ListName];
+  editIn: { [N in ListName]: { list: N; id: string; changes: Changes<Lists[N]> } }[ListName];
+  removeFrom: ListCommand<{ id: string }>;
+  /** one step, however many */
+  importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
+  editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'patterns' | 'lines'>> };
+  editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
+  setTruck: { truck: Plan['truck'] };
+  recordHold: { hold: HoldRecord };
+  withdrawHold: { id: HoldRecord['id'] };
   editPeople: { changes: Partial<Plan['people']> };
   editBearing: { id: string; changes: Changes<Bearing> };
   editPiece: { id: string; changes: Changes<Piece> };
@@ -54,12 +94,54 @@ function without<T extends { id: string }>(list: T[], id: string, what: string):
   list.splice(list.indexOf(within(list, id, what)), 1);
 }
 
+const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
+  switch (name) {
+    case 'openings':
+    case 'patterns':
+    case 'lines':
+      return plan.survey[name];
+    case 'legs':
+      return plan.wayIn.legs;
+    default:
+      return plan[name];
+  }
+};
+
+const listWord: Record<ListName, string> = {
+  bearings: 'bearing',
+  openings: 'opening',
+  patterns: 'bolt pattern',
+  lines: 'line of spans',
+  links: 'link',
+  members: 'member',
+  legs: 'leg of the way in',
+};
+
 export const runs: { [N in CommandName]: Run<N> } = {
   editJob: (plan, { changes }) => void Object.assign(plan.job, changes),
   setThreshold: (plan, { key, value }) => {
     if (value === null) delete plan.job.thresholds[key];
     else plan.job.thresholds[key] = value;
   },
+  addTo: (plan, { list, thing }) => void listOf(plan, list).push(thing),
+  editIn: (plan, { list, id, changes }) => void Object.assign(within(listOf(plan, list), id, listWord[list]), changes),
+  removeFrom: (plan, { list, id }) => without(listOf(plan, list), id, listWord[list]),
+  importMembers: (plan, { add, change }) => {
+    const known = new Map(plan.members.map((member) => [member.id, member]));
+    for (const { id, changes } of change) {
+      const member = known.get(id);
+      if (!member) throw new NoSuchThing(`The plan has no member “${id}”: it may have been removed.`);
+      Object.assign(member, changes);
+    }
+    plan.members.push(...add);
+  },
+  editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
+  editWayIn: (plan, { changes }) => void Object.assign(plan.wayIn, changes),
+  setTruck: (plan, { truck }) => void (plan.truck = truck),
+  recordHold: (plan, { hold }) => {
+    plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
+  },
+  withdrawHold: (plan, { id }) => without(plan.holds, id, 'hold point record'),
   editPeople: (plan, { changes }) => void Object.assign(plan.people, changes),
   editBearing: (plan, { id, changes }) => void Object.assign(within(plan.bearings, id, 'bearing'), changes),
   editPiece: (plan, { id, changes }) => void Object.assign(within(plan.pieces, id, 'piece'), changes),
@@ -94,6 +176,15 @@ export const runs: { [N in CommandName]: Run<N> } = {
 export const commandTitle: Record<CommandName, string> = {
   editJob: 'Change the job',
   setThreshold: 'Change a threshold',
+  addTo: 'Add to a list',
+  editIn: 'Change one of a list',
+  removeFrom: 'Remove from a list',
+  importMembers: 'Import members',
+  editSurvey: 'Change the survey',
+  editWayIn: 'Change the way in',
+  setTruck: 'Change the truck',
+  recordHold: 'Record a hold point',
+  withdrawHold: 'Withdraw a hold point',
   editPeople: 'Change people',
   editBearing: 'Change a bearing',
   editPiece: 'Change the piece',

@@ -152,7 +152,14 @@ const unknowns: [string, (plan: Plan) => void, string[]][] = [
   [
     'bearing length',
     (p) => (p.pieces[0]!.seat.leftBearing = null),
-    ['set.bearing TB1', 'stand.ground S1', 'lift.chart TB1', 'lift.headRoom TB1', 'lift.boomGap TB1'],
+    [
+      'set.bearing TB1',
+      'stand.ground S1',
+      'lift.chart TB1',
+      'lift.headRoom TB1',
+      'lift.boomGap TB1',
+      ...['Post 1', 'Post 2', 'Pad 1', 'Pad 2', 'Sand under pad 1', 'Sand under pad 2'].map((link) => `path.link ${link}`),
+    ],
   ],
   ['chart', (p) => (p.cranes[0]!.chart = null), ['lift.chart TB1']],
   ['chart wind', (p) => (p.cranes[0]!.chartGust = null), ['lift.wind TB1']],

@@ -1,4 +1,5 @@
 import { rulesOf } from '../../rules/rule-sets';
+import { asMeasured } from '../as-measured';
 import { worst, type Check, type Verdict } from '../check';
 import { hangPiece } from '../hanging';
 import { liftPath } from '../lift-path';
@@ -13,11 +14,18 @@ import { craneChecks, grossOf } from './crane';
 import { concreteCheck, journeyCheck, orderChecks } from './order';
 import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
+import { holdChecks } from './hold-points';
+import { loadPathChecks } from './load-path';
+import { derivedFigures, surveyChecks, type Derived } from './measure';
 import { standChecks } from './stand';
 import { statementChecks } from './statements';
+import { steelListChecks } from './steel-list';
+import { spliceFigures, wayInChecks } from './way-in';
 
 export interface Evaluation {
   verdict: Verdict;
+  /** figures that follow from the survey and the splices, with their working */
+  derived: Derived[];
   counts: Record<Verdict, number>;
   checks: Check[];
   replay: Replay;
@@ -48,7 +56,8 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
 }
 
 /** Every check of the plan. Pure: the same plan gives the same answer. */
-export function evaluate(plan: Plan): Evaluation {
+export function evaluate(drawn: Plan): Evaluation {
+  const plan = asMeasured(drawn);
   const context: Context = { plan, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
@@ -58,8 +67,14 @@ export function evaluate(plan: Plan): Evaluation {
       return [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)];
     }),
     ...orderChecks(context),
+    ...surveyChecks(context, drawn),
+    ...loadPathChecks(context),
+    ...steelListChecks(context),
+    ...wayInChecks(context),
+    ...holdChecks(context),
   ];
+  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
-  return { verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)), counts, checks, replay: context.replayed };
+  return { verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)), counts, checks, derived, replay: context.replayed };
 }

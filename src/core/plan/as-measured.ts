@@ -1,0 +1,18 @@
+import type { Bearing, Plan } from './schema';
+
+/** A bearing as it really stands: what the tape found where it was measured, the drawing elsewhere. */
+export function bearingAsMeasured(bearing: Bearing): Bearing {
+  const { measured } = bearing;
+  if (!measured) return bearing;
+  return {
+    ...bearing,
+    at: { x: measured.x ?? bearing.at.x, y: measured.y ?? bearing.at.y },
+    level: measured.level ?? bearing.level,
+    seatLength: measured.seatLength ?? bearing.seatLength,
+  };
+}
+
+/** The plan as it really stands; checks and drawings go by this one. The same object when nothing was measured. */
+export function asMeasured(plan: Plan): Plan {
+  return plan.bearings.some((bearing) => bearing.measured) ? { ...plan, bearings: plan.bearings.map(bearingAsMeasured) } : plan;
+}

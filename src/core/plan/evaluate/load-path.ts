@@ -1,0 +1,244 @@
+import { twoSupports } from '../../beams/two-supports.calc';
+import { phrase, q } from '../../calc/work';
+import type { Trace } from '../../calc/evidence';
+import { contactPressure } from '../../path/contact-pressure.calc';
+import { linkLoad } from '../../path/link-load.calc';
+import { GRAVITY } from '../../units';
+import type { Check } from '../check';
+import { memberWeight } from '../member-weight';
+import { Missing } from '../missing';
+import { pieceWeight } from '../piece-weight';
+import type { Bearing, Link } from '../schema';
+import { seatOf } from '../seat-geometry';
+import { clearOf } from './measure';
+import { flatStop, missingCheck, ratioCheck, sourced, traced, type Context } from './context';
+
+const told = (words: ReturnType<typeof phrase>) => ({ code: 'told' as const, words });
+
+interface Onto {
+  what: string;
+  load: number;
+}
+
+/** What a bearing point carries: pieces set on it by their own weight, and what an opening’s member carries. */
+export function bearingLoads({ plan, rules }: Pick<Context, 'plan' | 'rules'>, bearing: Bearing): { parts: Onto[]; questions: string[]; traces: Trace[] } {
+  const parts: Onto[] = [];
+  const questions: string[] = [];
+  const traces: Trace[] = [];
+  for (const piece of plan.pieces) {
+    const end = piece.seat.left === bearing.id ? 'left' : piece.seat.right === bearing.id ? 'right' : null;
+    if (!end) continue;
+    const weight = pieceWeight(piece, rules);
+    const seat = seatOf(plan, piece);
+    if (weight instanceof Missing || seat instanceof Missing) {
+      questions.push(...[weight, seat].flatMap((one) => (one instanceof Missing ? one.questions : [])));
+      continue;
+    }
+    const reaction = traced(twoSupports, { weight: weight.weight, cg: weight.cg.x, left: seat.contact.left, right: seat.contact.right });
+    if (!reaction.outcome.ok) questions.push(reaction.outcome.error);
+    else {
+      parts.push({ what: piece.mark, load: Math.max(0, reaction.outcome.output[end]) });
+      traces.push(...reaction.traces);
+    }
+  }
+  const pieces = parts.length > 0;
+  for (const opening of plan.survey.openings) {
+    if (opening.left !== bearing.id && opening.right !== bearing.id) continue;
+    const clear = clearOf(opening);
+    if (opening.lineLoad === null) {
+      questions.push(`What does the piece over ${opening.name} carry along its length?`);
+      continue;
+    }
+    if (clear === null) {
+      questions.push(`How wide is ${opening.name}?`);
+      continue;
+    }
+    const length = clear + opening.bearing.left + opening.bearing.right;
+    parts.push({ what: `load over ${opening.name}`, load: (opening.lineLoad * length) / 2 });
+    const member = plan.members.find((one) => one.id === opening.member);
+    const weight = member && !pieces ? memberWeight(member, rules) : null;
+    if (weight instanceof Missing) questions.push(...weight.questions);
+    else if (member && weight) {
+      parts.push({ what: member.mark, load: (weight.lifted * GRAVITY) / 2 });
+      traces.push(...weight.traces);
+    }
+  }
+  return { parts, questions, traces };
+}
+
+/** Follow every bearing point down to ground, summing at each link; a link that is missing, overloaded or unknown says so. */
+export function loadPathChecks(context: Context): Check[] {
+  const { plan, rules } = context;
+  const checks: Check[] = [];
+  const place = (id: string, subject: string, calc: { id: string; source: { text: string } }) => ({
+    id,
+    subject,
+    station: 'measure' as const,
+    move: null,
+    calc: calc.id,
+    source: sourced(calc.source.text, rules, 'contactCaution'),
+  });
+  const links = new Map(plan.links.map((link) => [link.id, link]));
+  const onto = new Map<string, { what: string; load: number; share: number }[]>(plan.links.map((link) => [link.id, []]));
+  const unknown = new Map<string, string>();
+  const caution = rules.value('contactCaution');
+  const put = (what: string, load: number, question: string | null, below: Bearing['standsOn']) => {
+    for (const { link, share } of below) {
+      onto.get(link)?.push({ what, load, share });
+      if (question !== null) unknown.set(link, question);
+    }
+  };
+  const shares = (name: string, below: Bearing['standsOn'], subject: string) => {
+    const sum = below.reduce((total, one) => total + one.share, 0);
+    if (below.length > 0 && sum < 1 - 1e-6)
+      checks.push(
+        flatStop(
+          place('path.shares', subject, linkLoad),
+          'fraction',
+          told(phrase`Only ${q(sum, 'fraction')} of ${name} is carried further down. Where does the rest go?`),
+          [],
+        ),
+      );
+  };
+
+  for (const bearing of plan.bearings) {
+    const { parts, questions, traces } = bearingLoads(context, bearing);
+    const load = parts.reduce((sum, one) => sum + one.load, 0);
+    const question = questions[0] ?? null;
+    if (bearing.allowable !== null && question === null && load > 0)
+      checks.push(seatCheck(place('path.seat', bearing.name, contactPressure), bearing, load, caution, traces));
+    else if (bearing.material !== null && bearing.allowable === null)
+      checks.push(
+        missingCheck(
+          place('path.seat', bearing.name, contactPressure),
+          'strength',
+          `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`,
+        ),
+      );
+    if (bearing.standsOn.length === 0) {
+      checks.push(
+        missingCheck(place('path.gap', bearing.name, linkLoad), 'force', `What does ${bearing.name} stand on? Follow its load down to ground.`, traces),
+      );
+      continue;
+    }
+    shares(bearing.name, bearing.standsOn, bearing.name);
+    put(bearing.name, load, question, bearing.standsOn);
+  }
+
+  for (const link of inOrder(plan.links)) {
+    if (link === 'loop') {
+      checks.push(
+        flatStop(
+          place('path.loop', 'Load path', linkLoad),
+          'count',
+          told(['The load path runs in a ring: something stands on itself. Take one link out.']),
+          [],
+        ),
+      );
+      break;
+    }
+    const from = onto.get(link.id) ?? [];
+    const reached = from.length > 0;
+    const { outcome, traces } = traced(linkLoad, { from, own: link.own });
+    if (!outcome.ok) {
+      checks.push(missingCheck(place('path.link', link.name, linkLoad), 'force', outcome.error));
+      continue;
+    }
+    const { load } = outcome.output;
+    const question = unknown.get(link.id) ?? null;
+    if (reached && question !== null)
+      checks.push(missingCheck(place('path.link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`, traces));
+    else if (reached) {
+      if (link.capacity !== null)
+        checks.push(
+          ratioCheck(
+            place('path.link', link.name, linkLoad),
+            { demand: load, capacity: link.capacity, quantity: 'force', caution },
+            told(phrase`${link.name}, storey ${String(link.storey)}, takes ${q(load, 'force')}; it may carry ${q(link.capacity, 'force')}.`),
+            traces,
+          ),
+        );
+      if (link.foot) checks.push(footCheck(place('path.foot', link.name, contactPressure), link, link.foot, load, caution, traces));
+      if (link.capacity === null && !link.foot && !link.ground)
+        checks.push(
+          missingCheck(place('path.link', link.name, linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces),
+        );
+    }
+    if (link.ground) continue;
+    if (link.standsOn.length === 0) {
+      if (reached)
+        checks.push(
+          flatStop(
+            place('path.gap', link.name, linkLoad),
+            'force',
+            told(phrase`${link.name} takes ${q(load, 'force')} and stands on nothing. Follow it to ground or block it.`),
+            traces,
+            load,
+          ),
+        );
+      continue;
+    }
+    shares(link.name, link.standsOn, link.name);
+    if (reached || link.own > 0)
+      for (const below of link.standsOn) {
+        onto.get(below.link)?.push({ what: link.name, load, share: below.share });
+        if (question !== null) unknown.set(below.link, question);
+      }
+    if (!link.standsOn.every((below) => links.has(below.link))) throw new RangeError(`link ${link.id} stands on something the plan does not have`);
+  }
+  return checks;
+}
+
+/** The seat itself: the load over its area, taken as even. */
+function seatCheck(where: Parameters<typeof missingCheck>[0], bearing: Bearing, load: number, caution: number, above: Trace[]): Check {
+  const allowable = bearing.allowable ?? 0;
+  const { outcome, traces } = traced(contactPressure, { load, length: bearing.seatLength, width: bearing.seatWidth, allowable });
+  if (!outcome.ok) return missingCheck(where, 'strength', outcome.error, above);
+  return ratioCheck(
+    where,
+    { demand: outcome.output.pressure, capacity: allowable, quantity: 'strength', caution },
+    told(
+      phrase`The seat at ${bearing.name} is pressed ${q(outcome.output.pressure, 'strength')} by ${q(load, 'force')}; ${q(allowable, 'strength')} is allowed.`,
+    ),
+    [...above, ...traces],
+  );
+}
+
+function footCheck(
+  where: Parameters<typeof missingCheck>[0],
+  link: Link,
+  foot: NonNullable<Link['foot']>,
+  load: number,
+  caution: number,
+  above: Trace[],
+): Check {
+  if (foot.allowable === null)
+    return missingCheck(where, 'pressure', `What pressure may what is under ${link.name} take? Ask for the ground or slab figure.`, above);
+  const { outcome, traces } = traced(contactPressure, { load, length: foot.length, width: foot.width, allowable: foot.allowable });
+  if (!outcome.ok) return missingCheck(where, 'pressure', outcome.error, above);
+  return ratioCheck(
+    { ...where, source: foot.source.trim() === '' ? where.source : `${where.source} · ${foot.source}` },
+    { demand: outcome.output.pressure, capacity: foot.allowable, quantity: 'pressure', caution },
+    told(phrase`${link.name} presses ${q(outcome.output.pressure, 'pressure')} under its foot; ${q(foot.allowable, 'pressure')} is allowed.`),
+    [...above, ...traces],
+  );
+}
+
+/** Links from the top down: each after everything that stands on it. `loop` last when they run in a ring. */
+function inOrder(links: readonly Link[]): (Link | 'loop')[] {
+  const above = new Map<string, number>(links.map((link) => [link.id, 0]));
+  for (const link of links) for (const { link: below } of link.standsOn) above.set(below, (above.get(below) ?? 0) + 1);
+  const ready = links.filter((link) => above.get(link.id) === 0);
+  const order: (Link | 'loop')[] = [];
+  const byId = new Map(links.map((link) => [link.id, link]));
+  for (let link = ready.shift(); link; link = ready.shift()) {
+    order.push(link);
+    for (const { link: id } of link.standsOn) {
+      const left = (above.get(id) ?? 0) - 1;
+      above.set(id, left);
+      const below = byId.get(id);
+      if (left === 0 && below) ready.push(below);
+    }
+  }
+  return order.length < links.length ? [...order, 'loop'] : order;
+}

@@ -1,0 +1,343 @@
+import { phrase, q, type Phrase } from '../../calc/work';
+import type { Trace } from '../../calc/evidence';
+import { fitThermal } from '../../fit/thermal.calc';
+import { boltPattern } from '../../fit/bolt-pattern.calc';
+import { levelAdjust } from '../../fit/level-adjust.calc';
+import { levelStack } from '../../fit/level-stack.calc';
+import { memberLength } from '../../fit/member-length.calc';
+import { offDrawing } from '../../fit/off-drawing.calc';
+import { pocketSize } from '../../fit/pocket.calc';
+import { postCut } from '../../fit/post-cut.calc';
+import { spanSum } from '../../fit/span-sum.calc';
+import { distance } from '../../geometry/plane';
+import type { QuantityKind } from '../../units';
+import { bearingAsMeasured } from '../as-measured';
+import type { Check } from '../check';
+import { memberSize } from '../member-weight';
+import { Missing } from '../missing';
+import type { Bearing, Opening, Pattern, Plan } from '../schema';
+import { flatStop, missingCheck, ratioCheck, sourced, traced, type Context } from './context';
+
+/** A figure worked out from the survey, with its working: no limit, so no verdict. */
+export interface Derived {
+  id: string;
+  subject: string;
+  title: string;
+  value: number;
+  kind: QuantityKind;
+  traces: Trace[];
+}
+
+const steelExpansion = 12e-6;
+const told = (words: Phrase) => ({ code: 'told' as const, words });
+const place = (id: string, subject: string, calc: { id: string; source: { text: string } }, source = calc.source.text) => ({
+  id,
+  subject,
+  station: 'measure' as const,
+  move: null,
+  calc: calc.id,
+  source,
+});
+
+/** Clear opening the plan goes by: the tape's before the drawing's. */
+export const clearOf = (opening: Opening): number | null => opening.clear.measured ?? opening.clear.drawn;
+
+/** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
+export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
+  return [
+    ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules })),
+    ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules })),
+    ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules })),
+    ...plan.survey.lines.flatMap((line) => {
+      if (line.stated === null) return [];
+      const at = line.bearings.map((id) => plan.bearings.find((one) => one.id === id)).filter((one): one is Bearing => one !== undefined);
+      const spans = at.slice(1).map((one, i) => distance(one.at, at[i]?.at ?? one.at));
+      const { outcome, traces } = traced(spanSum, { spans, stated: line.stated });
+      if (!outcome.ok) return [missingCheck(place('measure.spans', line.name, spanSum), 'length', outcome.error)];
+      const off = Math.abs(outcome.output.difference);
+      const most = rules.value('surveyTolerance');
+      return [
+        ratioCheck(
+          place('measure.spans', line.name, spanSum, sourced(spanSum.source.text, rules, 'surveyTolerance')),
+          { demand: off, capacity: most, quantity: 'dimension', caution: null, inclusive: true },
+          told(
+            phrase`${line.name}: the spans make ${q(outcome.output.sum, 'length')}, the drawing says ${q(line.stated, 'length')}; ${q(off, 'dimension')} apart, ${q(most, 'dimension')} may be.`,
+          ),
+          traces,
+        ),
+      ];
+    }),
+  ];
+}
+
+type Ground = Pick<Context, 'plan' | 'rules'>;
+
+function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
+  const where = place('measure.site', bearing.name, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance'));
+  const { measured } = bearing;
+  if (!measured || [measured.x, measured.y, measured.level, measured.seatLength].every((value) => value === null))
+    return [missingCheck(where, 'length', `${bearing.name} is as drawn. What did the tape find on site, and who held it?`)];
+  const checks: Check[] = [];
+  if (measured.by.trim() === '' || measured.on.trim() === '')
+    checks.push(missingCheck({ ...where, id: 'measure.who' }, 'length', `Who measured ${bearing.name}, and when?`));
+  else checks.push(...staleCheck(bearing.name, measured.on, plan));
+  const most = rules.value('surveyTolerance');
+  const fields = [
+    {
+      name: 'place',
+      drawn: 0,
+      found: Math.hypot((measured.x ?? bearing.at.x) - bearing.at.x, (measured.y ?? bearing.at.y) - bearing.at.y),
+      then: 'the span is another: check the length to cut',
+    },
+    { name: 'seat level', drawn: bearing.level, found: measured.level ?? bearing.level, then: 'shim it, turn the nuts or cut the post to suit' },
+    { name: 'seat along the piece', drawn: bearing.seatLength, found: measured.seatLength ?? bearing.seatLength, then: 'the bearing changes with it' },
+  ];
+  for (const { name, drawn, found, then } of fields) {
+    const { outcome, traces } = traced(offDrawing, { drawn, measured: found, tolerance: most });
+    if (!outcome.ok) continue;
+    const { off, difference } = outcome.output;
+    const words =
+      off > most
+        ? phrase`${bearing.name}, ${name}: ${q(Math.abs(difference), 'dimension')} ${name === 'place' ? 'off the drawing' : difference < 0 ? 'less than drawn' : 'more than drawn'}; ${then}.`
+        : phrase`${bearing.name}, ${name}: within ${q(most, 'dimension')} of the drawing.`;
+    const check = ratioCheck(
+      { ...where, subject: `${bearing.name}, ${name}` },
+      { demand: off, capacity: most, quantity: 'dimension', caution: null, ratio: 0 },
+      told(words),
+      traces,
+    );
+    checks.push({ ...check, ratio: null, verdict: off > most ? 'tight' : 'clear' });
+  }
+  return checks;
+}
+
+const day = /^\d{4}-\d{2}-\d{2}$/;
+
+/** A measure older than the last strip-out is a measure of something that is gone. */
+function staleCheck(subject: string, on: string, plan: Plan): Check[] {
+  const { strippedOn } = plan.survey;
+  if (strippedOn === '') return [];
+  const where = place('measure.stale', subject, offDrawing, 'Record: measured after the last strip-out (HP5)');
+  if (!day.test(on) || !day.test(strippedOn))
+    return [missingCheck(where, 'count', `${subject}: “${day.test(on) ? strippedOn : on}” is not a date. Write year-month-day.`)];
+  if (on < strippedOn) return [flatStop(where, 'count', told([`${subject} was measured on ${on}, before the strip-out of ${strippedOn}. Measure again.`]), [])];
+  return [
+    ratioCheck(
+      where,
+      { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
+      told([`${subject} was measured on ${on}, after the strip-out of ${strippedOn}.`]),
+      [],
+    ),
+  ].map((check) => ({ ...check, ratio: null, demand: null, capacity: null }));
+}
+
+function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
+  const checks: Check[] = [];
+  const cutSource = sourced(memberLength.source.text, rules, 'trapClearance');
+  const where = place('measure.cut', opening.name, memberLength, cutSource);
+  if (opening.clear.measured === null)
+    checks.push(
+      missingCheck(
+        place('measure.opening', opening.name, memberLength),
+        'length',
+        `How wide is ${opening.name} on site, clear? Drawing sizes have cut many a piece wrong.`,
+      ),
+    );
+  else {
+    if (opening.by.trim() === '' || opening.on.trim() === '')
+      checks.push(missingCheck(place('measure.who', opening.name, memberLength), 'length', `Who measured ${opening.name}, and when?`));
+    else checks.push(...staleCheck(opening.name, opening.on, plan));
+    if (opening.clear.drawn !== null) {
+      const most = rules.value('surveyTolerance');
+      const { outcome, traces } = traced(offDrawing, { drawn: opening.clear.drawn, measured: opening.clear.measured, tolerance: most });
+      if (outcome.ok) {
+        const { difference, off } = outcome.output;
+        const words =
+          off > most
+            ? phrase`${opening.name} is ${q(off, 'dimension')} ${difference < 0 ? 'narrower' : 'wider'} than drawn: a piece cut from the drawing ${difference < 0 ? 'is too long' : 'bears that much less'}.`
+            : phrase`${opening.name} is within ${q(most, 'dimension')} of the drawing.`;
+        const check = ratioCheck(
+          place('measure.differs', opening.name, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance')),
+          { demand: off, capacity: most, quantity: 'dimension', caution: null, ratio: 0 },
+          told(words),
+          traces,
+        );
+        checks.push({ ...check, ratio: null, verdict: off > most ? 'tight' : 'clear' });
+      }
+    }
+  }
+  const clear = clearOf(opening);
+  const member = plan.members.find((one) => one.id === opening.member);
+  if (!member) checks.push(missingCheck(where, 'length', `Which piece goes over ${opening.name}?`));
+  else if (clear !== null) {
+    const left = plan.bearings.find((one) => one.id === opening.left);
+    const right = plan.bearings.find((one) => one.id === opening.right);
+    const clearance = opening.clearance ?? rules.value('trapClearance');
+    const cut = traced(memberLength, { clear, bearingLeft: opening.bearing.left, bearingRight: opening.bearing.right, clearance });
+    if (!cut.outcome.ok) checks.push(missingCheck(where, 'length', cut.outcome.error));
+    else {
+      const wanted = cut.outcome.output.length;
+      const room = clear + (left?.seatLength ?? 0) + (right?.seatLength ?? 0) - clearance;
+      checks.push(
+        ratioCheck(
+          where,
+          { demand: member.length, capacity: room, quantity: 'length', caution: null, inclusive: true },
+          told(
+            member.length > room
+              ? phrase`${member.mark} is ${q(member.length, 'length')} and only ${q(room, 'length')} goes between the backs of the seats: ${q(member.length - room, 'dimension')} too long.`
+              : phrase`${member.mark} is ${q(member.length, 'length')}; cut for this opening it would be ${q(wanted, 'length')}.`,
+          ),
+          cut.traces,
+        ),
+      );
+      const least = rules.value('bearingLeast');
+      const bearing = (member.length - clear) / 2;
+      checks.push(
+        ratioCheck(
+          place('measure.bearing', opening.name, memberLength, sourced(memberLength.source.text, rules, 'bearingLeast')),
+          { demand: least, capacity: Math.max(0, bearing), quantity: 'dimension', caution: rules.value('clearanceCaution'), inclusive: true },
+          told(
+            phrase`Set in the middle, ${member.mark} bears ${q(Math.max(0, bearing), 'dimension')} at each end of ${opening.name}; ${q(least, 'dimension')} is the least.`,
+          ),
+          cut.traces,
+        ),
+      );
+    }
+    checks.push(...bayChecks(opening, plan, rules));
+  }
+  const { top, layers, meets } = opening.finish;
+  if (top !== null && meets !== null) {
+    const { outcome, traces } = traced(levelStack, { top, layers: layers.map(({ what, thickness }) => ({ what, thickness })), meets });
+    const most = rules.value('stepMost');
+    if (outcome.ok)
+      checks.push(
+        ratioCheck(
+          place('measure.step', opening.name, levelStack, sourced(levelStack.source.text, rules, 'stepMost')),
+          { demand: Math.abs(outcome.output.step), capacity: most, quantity: 'dimension', caution: null, inclusive: true },
+          told(
+            phrase`The floor over ${opening.name} finishes ${q(Math.abs(outcome.output.step), 'dimension')} ${outcome.output.step < 0 ? 'below' : 'above'} what is beside it; ${q(most, 'dimension')} passes.`,
+          ),
+          traces,
+        ),
+      );
+  }
+  return checks;
+}
+
+/** The packed piece in its pocket or between the joists. */
+function bayChecks(opening: Opening, plan: Plan, rules: Context['rules']): Check[] {
+  const member = plan.members.find((one) => one.id === opening.member);
+  const size = member ? memberSize(member) : null;
+  const where = place('measure.pocket', opening.name, pocketSize, sourced(pocketSize.source.text, rules, 'pocketClearance'));
+  if (!member || size === null) return [];
+  if (size instanceof Missing) return [missingCheck(where, 'dimension', size.questions.join(' '))];
+  const input = {
+    width: size.width,
+    depth: size.depth,
+    packingSides: member.packing.sides,
+    packingHeight: member.packing.height,
+    clearance: rules.value('pocketClearance'),
+  };
+  const { outcome, traces } = traced(pocketSize, input);
+  if (!outcome.ok) return [missingCheck(where, 'dimension', outcome.error)];
+  const { pocketWidth, pocketHeight, packedWidth, packedDepth } = outcome.output;
+  return (
+    [
+      { way: 'width', room: opening.bay.width, needed: pocketWidth, packed: packedWidth },
+      { way: 'height', room: opening.bay.height, needed: pocketHeight, packed: packedDepth },
+    ] as const
+  ).map(({ way, room, needed, packed }) =>
+    room === null
+      ? missingCheck(
+          { ...where, subject: `${opening.name}, ${way}` },
+          'dimension',
+          `What ${way} is there for ${member.mark} at ${opening.name}? Packed it needs a pocket; measure it.`,
+        )
+      : ratioCheck(
+          { ...where, subject: `${opening.name}, ${way}` },
+          { demand: needed, capacity: room, quantity: 'dimension', caution: null, inclusive: true },
+          told(phrase`${member.mark} packed is ${q(packed, 'dimension')} in ${way} and needs ${q(needed, 'dimension')}; there is ${q(room, 'dimension')}.`),
+          traces,
+        ),
+  );
+}
+
+function patternCheck(pattern: Pattern, { rules }: Ground): Check {
+  const where = place('measure.bolts', pattern.name, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
+  const lacking = pattern.bolts.filter((bolt) => bolt.cast === null).length;
+  if (lacking > 0)
+    return missingCheck(
+      where,
+      'dimension',
+      `${lacking} of ${pattern.bolts.length} bolts of ${pattern.name} are not surveyed as cast. Survey them before the steel leaves the yard.`,
+    );
+  if (!(pattern.hole >= pattern.bolt))
+    return flatStop(
+      where,
+      'dimension',
+      told(phrase`${pattern.name}: the holes are ${q(pattern.hole, 'dimension')} for bolts of ${q(pattern.bolt, 'dimension')}.`),
+      [],
+    );
+  const play = (pattern.hole - pattern.bolt) / 2;
+  const { outcome, traces } = traced(boltPattern, {
+    drawn: pattern.bolts.map((bolt) => bolt.drawn),
+    cast: pattern.bolts.map((bolt) => bolt.cast ?? bolt.drawn),
+    play,
+  });
+  if (!outcome.ok) return missingCheck(where, 'dimension', outcome.error);
+  const { worst, offDrawn, shift, turnDeg, goesOn } = outcome.output;
+  const most = rules.value('boltGroupTolerance');
+  const check = ratioCheck(
+    where,
+    { demand: worst, capacity: play, quantity: 'dimension', caution: null },
+    told(
+      goesOn
+        ? phrase`The plate goes on ${pattern.name} shifted ${q(Math.hypot(shift.x, shift.y), 'dimension')} and turned ${q(turnDeg, 'angle')}; the worst bolt then stands ${q(worst, 'dimension')} off in ${q(play, 'dimension')} of play. The furthest is ${q(offDrawn, 'dimension')} from its drawn place.`
+        : phrase`The plate will not go on ${pattern.name}: fitted as well as can be, a bolt still stands ${q(worst, 'dimension')} off and a hole has ${q(play, 'dimension')} of play.`,
+    ),
+    traces,
+  );
+  return goesOn && offDrawn > most ? { ...check, verdict: 'tight' } : check;
+}
+
+/** Lengths, pockets, turns and growth that follow from the survey. Posts are cut and nuts turned to the drawn seat. */
+export function derivedFigures({ plan, rules }: Context, drawn: Plan): Derived[] {
+  const list: Derived[] = [];
+  const add = (id: string, subject: string, title: string, value: number, kind: QuantityKind, traces: Trace[]) =>
+    list.push({ id, subject, title, value, kind, traces });
+  for (const opening of plan.survey.openings) {
+    const clear = clearOf(opening);
+    if (clear === null) continue;
+    const clearance = opening.clearance ?? rules.value('trapClearance');
+    const cut = traced(memberLength, { clear, bearingLeft: opening.bearing.left, bearingRight: opening.bearing.right, clearance });
+    if (cut.outcome.ok) add('cut', opening.name, 'Length to cut', cut.outcome.output.length, 'length', cut.traces);
+    const member = plan.members.find((one) => one.id === opening.member);
+    const size = member ? memberSize(member) : null;
+    if (member && size && !(size instanceof Missing)) {
+      const pocket = traced(pocketSize, {
+        width: size.width,
+        depth: size.depth,
+        packingSides: member.packing.sides,
+        packingHeight: member.packing.height,
+        clearance: rules.value('pocketClearance'),
+      });
+      if (pocket.outcome.ok) add('pocket', opening.name, 'Pocket width, from the packed piece', pocket.outcome.output.pocketWidth, 'dimension', pocket.traces);
+    }
+    if (member && opening.warmer !== null) {
+      const grown = traced(fitThermal, { length: member.length, deltaT: opening.warmer, coefficient: steelExpansion });
+      if (grown.outcome.ok) add('thermal', opening.name, 'Grows between measuring and setting', grown.outcome.output.change, 'dimension', grown.traces);
+    }
+  }
+  for (const bearing of drawn.bearings) {
+    if (!bearing.post) continue;
+    const { baseLevel, plates, tightFit, pitch } = bearing.post;
+    const cut = traced(postCut, { seatLevel: bearing.level, baseLevel, plates, tightFit });
+    if (cut.outcome.ok) add('post', bearing.name, 'Length to cut the post', cut.outcome.output.length, 'length', cut.traces);
+    if (pitch !== null) {
+      const wanted = bearing.level;
+      const turns = traced(levelAdjust, { wanted, found: bearingAsMeasured(bearing).level, pitch, shim: 0.002 });
+      if (turns.outcome.ok) add('turns', bearing.name, 'Turns of each levelling nut', turns.outcome.output.turns, 'factor', turns.traces);
+    }
+  }
+  return list;
+}

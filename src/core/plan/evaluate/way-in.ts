@@ -1,0 +1,348 @@
+import { accessFloor } from '../../access/floor.calc';
+import { splitSearch } from '../../access/split.calc';
+import { simpleSpanAt, peakOf } from '../../beams/simple-span.calc';
+import { phrase, q } from '../../calc/work';
+import { nioshLift } from '../../handling/niosh.calc';
+import { moveRamp } from '../../handling/ramp.calc';
+import { moveRollers } from '../../handling/rollers.calc';
+import { teamCarry } from '../../handling/team.calc';
+import { boltEn } from '../../strength/bolt-en.calc';
+import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
+import { boltTensionAisc } from '../../strength/bolt-tension-aisc.calc';
+import { splice } from '../../strength/splice.calc';
+import { GRAVITY } from '../../units';
+import type { Check } from '../check';
+import { Missing } from '../missing';
+import type { Leg, Plan } from '../schema';
+import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
+import { flatStop, missingCheck, ratioCheck, sourced, traced, type Context } from './context';
+import type { Derived } from './measure';
+
+const told = (words: ReturnType<typeof phrase>) => ({ code: 'told' as const, words });
+type Ground = Pick<Context, 'plan' | 'rules'>;
+type Source = { id: string; source: { text: string } };
+const place = (id: string, subject: string, calc: Source, source = calc.source.text) => ({
+  id,
+  subject,
+  station: 'wayIn' as const,
+  move: null,
+  calc: calc.id,
+  source,
+});
+
+/** Every leg of the way in against the pieces as they are cut now; nothing when no way is drawn and nothing is to go in. */
+export function wayInChecks({ plan, rules }: Ground): Check[] {
+  const { legs, member } = plan.wayIn;
+  if (legs.length === 0 && member === null) return [];
+  const carried = carriedOf(plan, rules);
+  if (carried instanceof Missing) return [missingCheck(place('way.piece', 'Way in', splitSearch), 'length', carried.questions.join(' '))];
+  if (legs.length === 0)
+    return [
+      missingCheck(
+        place('way.route', carried.member.mark, splitSearch),
+        'length',
+        `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
+      ),
+    ];
+  return [
+    ...legs.flatMap((leg) => legChecks(leg, carried, { plan, rules })),
+    ...pieceChecks(carried, { plan, rules }),
+    ...spliceChecks(carried, { plan, rules }),
+  ];
+}
+
+function legChecks(leg: Leg, carried: Carried, { plan, rules }: Ground): Check[] {
+  const { longest, heaviest } = carried;
+  const name = leg.name || leg.kind;
+  const weight = heaviest.mass * GRAVITY;
+  const caution = rules.value('contactCaution');
+  switch (leg.kind) {
+    case 'truck':
+    case 'opening':
+    case 'props':
+    case 'corner':
+    case 'hatch': {
+      const room = legRoom(leg, carried);
+      const where = place(`way.${leg.kind}`, name, splitSearch);
+      if (room === null)
+        return [
+          {
+            ...ratioCheck(
+              where,
+              { demand: 0, capacity: 1, quantity: 'length', caution: null, ratio: 0 },
+              told([`${name} does not stand yet when the piece comes in: keep it so.`]),
+              [],
+            ),
+            demand: null,
+            capacity: null,
+            ratio: null,
+          },
+        ];
+      if (room instanceof Missing) return [missingCheck(where, 'length', room.questions.join(' '))];
+      const at = { ...where, calc: room.calc, source: sourced(room.source, rules, 'wayReserve', 'wayCaution') };
+      if (room.longest === null)
+        return [
+          {
+            ...ratioCheck(
+              at,
+              { demand: longest.length, capacity: longest.length, quantity: 'length', caution: null, ratio: 0 },
+              told([`${longest.name} passes ${name} at any length.`]),
+              room.traces,
+            ),
+            demand: null,
+            capacity: null,
+            ratio: null,
+          },
+        ];
+      if (room.longest === 0)
+        return [
+          flatStop(
+            at,
+            'length',
+            told(
+              phrase`${longest.name}, ${q(carried.width, 'dimension')} × ${q(carried.depth, 'dimension')} with the room kept round it, does not pass ${name} at any length.`,
+            ),
+            room.traces,
+            longest.length,
+          ),
+        ];
+      return [
+        ratioCheck(
+          at,
+          { demand: longest.length, capacity: room.longest, quantity: 'length', caution: rules.value('wayCaution'), inclusive: true },
+          told(
+            longest.length > room.longest
+              ? phrase`${longest.name} is ${q(longest.length, 'length')}; no more than ${q(room.longest, 'length')} passes ${name}.`
+              : phrase`Up to ${q(room.longest, 'length')} passes ${name}; ${longest.name}, the longest, is ${q(longest.length, 'length')}.`,
+          ),
+          room.traces,
+        ),
+      ];
+    }
+    case 'ramp': {
+      const where = place('way.ramp', name, moveRamp, sourced(moveRamp.source.text, rules, 'contactCaution'));
+      if (leg.slopeDeg === null) return [missingCheck(where, 'force', `How steep is ${name}?`)];
+      const { outcome, traces } = traced(moveRamp, { weight, slopeDeg: leg.slopeDeg, friction: leg.friction });
+      if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
+      const { pullUp, holdBack } = outcome.output;
+      const most = Math.max(pullUp, holdBack);
+      const words =
+        holdBack > 0
+          ? phrase`${heaviest.name} runs down ${name} by itself: hold it back with ${q(holdBack, 'force')}; up it takes ${q(pullUp, 'force')}.`
+          : phrase`Up ${name}, ${heaviest.name} takes a pull of ${q(pullUp, 'force')}; it stays where it is left.`;
+      return [
+        leg.line === null
+          ? missingCheck(
+              where,
+              'force',
+              `What is the line on ${name} rated for? ${heaviest.name} needs ${(most / 1000).toFixed(1)} kN${holdBack > 0 ? ' and a hold-back' : ''}.`,
+              traces,
+            )
+          : ratioCheck(where, { demand: most, capacity: leg.line, quantity: 'force', caution }, told(words), traces),
+      ];
+    }
+    case 'rollers': {
+      const where = place('way.rollers', name, moveRollers, sourced(moveRollers.source.text, rules, 'contactCaution'));
+      const { outcome, traces } = traced(moveRollers, { weight, slopeDeg: leg.slopeDeg, starting: leg.starting, rolling: leg.rolling });
+      if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
+      const { start, holdBack } = outcome.output;
+      if (leg.line === null)
+        return [
+          missingCheck(where, 'force', `What is the pull on ${name} rated for? It takes ${(start / 1000).toFixed(1)} kN to start ${heaviest.name}.`, traces),
+        ];
+      return [
+        ratioCheck(
+          where,
+          { demand: Math.max(start, holdBack), capacity: leg.line, quantity: 'force', caution },
+          told(
+            holdBack > 0
+              ? phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name} and ${q(holdBack, 'force')} to hold it back.`
+              : phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name}; it does not run away.`,
+          ),
+          traces,
+        ),
+      ];
+    }
+    case 'carry': {
+      const where = place('way.team', name, teamCarry, sourced(teamCarry.source.text, rules, 'personLift'));
+      if (leg.people === null) return [missingCheck(where, 'count', `How many people carry at ${name}?`)];
+      const perPerson = rules.value('personLift');
+      const inHands = leg.oneEnd ? heaviest.mass / 2 : heaviest.mass;
+      const team = traced(teamCarry, { mass: inHands, perPerson, people: leg.people });
+      const { reach, height, travel, twistDeg, perMinute, hours, coupling } = leg;
+      const lift = traced(nioshLift, { load: inHands / leg.people, reach, height, travel, twistDeg, perMinute, hours, coupling });
+      const checks: Check[] = [];
+      if (team.outcome.ok)
+        checks.push(
+          ratioCheck(
+            where,
+            { demand: team.outcome.output.needed, capacity: leg.people, quantity: 'count', caution: null, inclusive: true },
+            told(
+              team.outcome.output.needed > leg.people
+                ? phrase`${heaviest.name} puts ${q(inHands, 'mass')} in their hands: ${String(team.outcome.output.needed)} people by the guideline, and ${String(leg.people)} are named at ${name}. ${leg.oneEnd ? 'Use gear.' : 'Raise it one end at a time, or use gear.'}`
+                : phrase`${heaviest.name} puts ${q(inHands, 'mass')} in their hands${leg.oneEnd ? ', one end at a time,' : ''} and needs ${String(team.outcome.output.needed)} people at ${name}; ${String(leg.people)} are named.`,
+            ),
+            team.traces,
+          ),
+        );
+      if (lift.outcome.ok) {
+        const { index, limit } = lift.outcome.output;
+        const at = place('way.niosh', name, nioshLift, sourced(nioshLift.source.text, rules, 'liftingIndex'));
+        const most = rules.value('liftingIndex');
+        checks.push(
+          limit === 0
+            ? flatStop(at, 'factor', told([`At ${name} the hands are too far, too high or the lift too often for any weight to be recommended.`]), lift.traces)
+            : ratioCheck(
+                at,
+                { demand: index, capacity: most, quantity: 'factor', caution: null, inclusive: true },
+                told(phrase`Each carries ${q(inHands / leg.people, 'mass')} at ${name}; ${q(limit, 'mass')} is recommended for that reach and height.`),
+                lift.traces,
+              ),
+        );
+      }
+      return checks;
+    }
+    case 'floor': {
+      const { outcome, traces } = traced(accessFloor, {
+        mass: heaviest.mass,
+        gear: leg.gear,
+        people: leg.people,
+        personMass: rules.value('personMass'),
+        length: leg.length,
+        width: leg.width,
+        supports: leg.supports,
+      });
+      const where = place('way.floor', name, accessFloor, sourced(accessFloor.source.text, rules, 'contactCaution', 'personMass'));
+      if (!outcome.ok) return [missingCheck(where, 'pressure', outcome.error)];
+      const { pressure, point } = outcome.output;
+      return [
+        leg.allowable === null
+          ? missingCheck(where, 'pressure', `What may the floor at ${name} carry?`, traces)
+          : ratioCheck(
+              where,
+              { demand: pressure, capacity: leg.allowable, quantity: 'pressure', caution },
+              told(phrase`${name} carries ${q(pressure, 'pressure')} under piece, gear and people; ${q(leg.allowable, 'pressure')} is allowed.`),
+              traces,
+            ),
+        leg.pointAllowable === null
+          ? missingCheck({ ...where, id: 'way.floorPoint' }, 'force', `What single load may the floor at ${name} take under a skate?`, traces)
+          : ratioCheck(
+              { ...where, id: 'way.floorPoint' },
+              { demand: point, capacity: leg.pointAllowable, quantity: 'force', caution },
+              told(phrase`A skate at ${name} presses ${q(point, 'force')}; ${q(leg.pointAllowable, 'force')} is allowed.`),
+              traces,
+            ),
+      ];
+    }
+  }
+}
+
+function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
+  const checks: Check[] = [];
+  const { longest, heaviest } = carried;
+  const { transport, gear } = plan.wayIn;
+  const where = place('way.transport', longest.name, splitSearch, 'Geometry: piece on the truck or permit');
+  checks.push(
+    transport === null
+      ? missingCheck(where, 'length', `What is the longest piece the truck or its permit takes for ${carried.member.mark}?`)
+      : ratioCheck(
+          where,
+          { demand: longest.length, capacity: transport, quantity: 'length', caution: null, inclusive: true },
+          told(phrase`${longest.name} is ${q(longest.length, 'length')}; the truck takes ${q(transport, 'length')}.`),
+          [],
+        ),
+  );
+  const lift = place('way.gear', heaviest.name, splitSearch, sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'));
+  const what = gear.what.trim() || 'the lifting gear';
+  checks.push(
+    gear.mass === null
+      ? missingCheck(lift, 'mass', `What may ${what} lift in one go?`)
+      : ratioCheck(
+          lift,
+          { demand: heaviest.mass, capacity: gear.mass, quantity: 'mass', caution: rules.value('contactCaution') },
+          told(phrase`${heaviest.name} with packing, splice and allowance is ${q(heaviest.mass, 'mass')}; ${q(gear.mass, 'mass')} is what ${what} may lift.`),
+          carried.weight.traces,
+        ),
+  );
+  return checks;
+}
+
+/** Each splice: how near the peak it stands. */
+function spliceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
+  const cuts = carried.pieces.slice(1).map((piece) => piece.from);
+  if (cuts.length === 0) return [];
+  const beam = serviceBeam(carried, rules);
+  const peak = peakOf(beam);
+  const most = plan.wayIn.splice.peakShare ?? rules.value('splicePeak');
+  return cuts.map((cut, i) => {
+    const where = place('way.splice', `splice ${i + 1}`, splice, sourced(splice.source.text, rules, 'splicePeak'));
+    if (!beam.known) return missingCheck(where, 'moment', `What does ${carried.member.mark} carry along its length once it is set? The splice stands on that.`);
+    const x = cut - beam.leftOverhang;
+    const moment = x > 0 && x < beam.span ? simpleSpanAt(beam, x).moment : 0;
+    return ratioCheck(
+      where,
+      { demand: moment, capacity: most * peak.moment, quantity: 'moment', caution: null, inclusive: true },
+      told(
+        phrase`Splice ${String(i + 1)}, ${q(cut, 'length')} from the left end, sees ${q(moment / peak.moment, 'fraction')} of the peak moment; keep it under ${q(most, 'fraction')}.`,
+      ),
+      [],
+    );
+  });
+}
+
+/** Nominal stresses of the American grades that stand nearest: A307, A325 and A490, threads in the shear plane (AISC 360 Table J3.2, from memory). */
+const NOMINAL = {
+  '4.6': { shear: 186e6, tension: 310e6 },
+  '5.6': { shear: 186e6, tension: 310e6 },
+  '8.8': { shear: 372e6, tension: 620e6 },
+  '10.9': { shear: 469e6, tension: 779e6 },
+} as const;
+
+/** Bolts for each splice; final design by the engineer. */
+export function spliceFigures(plan: Plan, rules: Ground['rules']): Derived[] {
+  const carried = carriedOf(plan, rules);
+  if (carried instanceof Missing || carried.pieces.length < 2 || !carried.weight.size?.section) return [];
+  const { section } = carried.weight.size;
+  const beam = serviceBeam(carried, rules);
+  if (!beam.known) return [];
+  const { kind, diameter, grade } = plan.wayIn.splice;
+  const european = rules.id === 'eu-ls';
+  const bolt = european
+    ? traced(boltEn, { diameter, grade, planes: 1, gammaM2: rules.value('gammaM2') })
+    : (() => {
+        const shear = traced(boltShearAisc, { diameter, nominalStress: NOMINAL[grade].shear, planes: 1 });
+        const tension = traced(boltTensionAisc, { diameter, nominalStress: NOMINAL[grade].tension });
+        if (!shear.outcome.ok || !tension.outcome.ok) return { outcome: shear.outcome as { ok: false; error: string; path: string }, traces: [] };
+        return {
+          outcome: { ok: true as const, output: { shear: shear.outcome.output.allowable, tension: tension.outcome.output.allowable } },
+          traces: [...shear.traces, ...tension.traces],
+        };
+      })();
+  if (!bolt.outcome.ok) return [];
+  const { shear: boltShear, tension: boltTension } = bolt.outcome.output;
+  return carried.pieces.slice(1).flatMap((piece, i) => {
+    const x = Math.min(Math.max(piece.from - beam.leftOverhang, 0), beam.span);
+    const at = simpleSpanAt(beam, x);
+    const sized = traced(splice, {
+      kind,
+      moment: Math.max(0, at.moment),
+      shear: Math.abs(at.shear),
+      depth: section.depth,
+      flange: section.flange,
+      boltShear,
+      boltTension,
+      prying: rules.value('prying'),
+    });
+    if (!sized.outcome.ok) return [];
+    return [
+      {
+        id: 'splice',
+        subject: `splice ${i + 1}`,
+        title: 'Bolts to bring; final design by the engineer',
+        value: sized.outcome.output.perJoint,
+        kind: 'count' as const,
+        traces: [...bolt.traces, ...sized.traces],
+      },
+    ];
+  });
+}

@@ -1,0 +1,158 @@
+import { searchSplit, type SplitAnswer, type SplitQuestion } from '../access/split';
+import { attempt } from '../calc/run';
+import { accessCorner } from '../access/corner.calc';
+import { accessOpening } from '../access/opening.calc';
+import { accessSwing } from '../access/swing.calc';
+import type { Calc } from '../calc/define';
+import type { Trace } from '../calc/evidence';
+import type { Rules } from '../rules/rule-sets';
+import { GRAVITY } from '../units';
+import { memberWeight, type MemberWeight } from './member-weight';
+import { Missing } from './missing';
+import type { Leg, Member, Opening, Plan } from './schema';
+import type { Static, TObject } from 'typebox';
+
+export interface WayPiece {
+  name: string;
+  from: number;
+  to: number;
+  length: number;
+  mass: number;
+}
+
+export interface Carried {
+  member: Member;
+  weight: MemberWeight;
+  /** packed, plus the room kept round it */
+  width: number;
+  depth: number;
+  pieces: WayPiece[];
+  longest: WayPiece;
+  heaviest: WayPiece;
+  opening: Opening | null;
+}
+
+/** What goes the way in: the chosen member as it is cut now. */
+export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
+  const member = plan.members.find((one) => one.id === plan.wayIn.member);
+  if (!member) return new Missing('Which piece goes this way? Choose it from the piece list.');
+  const weight = memberWeight(member, rules);
+  if (weight instanceof Missing) return weight;
+  if (!weight.size) return new Missing(`${member.mark} is a plain weight: give its section so that its width and depth are known.`);
+  const cuts = [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b);
+  const ends = [0, ...cuts, member.length];
+  const per = weight.lifted / member.length;
+  const pieces = ends.slice(1).map((to, i): WayPiece => {
+    const from = ends[i] ?? 0;
+    const splices = (i > 0 ? 1 : 0) + (i < cuts.length ? 1 : 0);
+    return {
+      name: cuts.length === 0 ? member.mark : `${member.mark}/${i + 1}`,
+      from,
+      to,
+      length: to - from,
+      mass: per * (to - from) + (splices * plan.wayIn.splice.mass) / 2,
+    };
+  });
+  const by = (figure: (piece: WayPiece) => number) => pieces.reduce((a, b) => (figure(b) > figure(a) ? b : a));
+  const reserve = 2 * rules.value('wayReserve');
+  return {
+    member,
+    weight,
+    width: weight.size.width + member.packing.sides + reserve,
+    depth: weight.size.depth + member.packing.height + reserve,
+    pieces,
+    longest: by((piece) => piece.length),
+    heaviest: by((piece) => piece.mass),
+    opening: plan.survey.openings.find((one) => one.member === member.id) ?? null,
+  };
+}
+
+/** Longest piece of the carried cross-section that passes a leg; null: length does not matter; Missing: not known. */
+export interface LegRoom {
+  longest: number | null;
+  calc: string;
+  source: string;
+  traces: Trace[];
+}
+
+const answered = <I extends TObject, O extends TObject>(
+  calc: Calc<I, O>,
+  input: Static<I>,
+  longest: (output: Static<O>) => number | null,
+): LegRoom | Missing => {
+  const outcome = attempt(calc, input);
+  // A piece too wide for the corridor is an answer: nothing of that width passes.
+  if (!outcome.ok) return { longest: 0, calc: calc.id, source: `${calc.source.text}. ${outcome.error}`, traces: [] };
+  return { longest: longest(outcome.output), calc: calc.id, source: calc.source.text, traces: [{ calc: calc.id, input, output: outcome.output }] };
+};
+
+export function legRoom(leg: Leg, carried: Pick<Carried, 'width' | 'depth'>): LegRoom | Missing | null {
+  const { width, depth } = carried;
+  switch (leg.kind) {
+    case 'truck':
+      if (leg.freeRadius === null) return new Missing(`How far is it clear round the truck at ${leg.name}?`);
+      return answered(accessSwing, { width, pivotShare: leg.pivotShare, freeRadius: leg.freeRadius }, (o) => o.longest);
+    case 'opening': {
+      if (leg.width === null || leg.height === null) return new Missing(`How wide and high is ${leg.name}, clear?`);
+      const { thickness, yawDeg, tiltDeg, runBeyond } = leg;
+      return answered(
+        accessOpening,
+        { width: leg.width, height: leg.height, thickness, pieceWidth: width, pieceDepth: depth, yawDeg, tiltDeg, runBeyond },
+        (o) => o.longest,
+      );
+    }
+    case 'props': {
+      if (!leg.standing) return null;
+      if (leg.gap === null) return new Missing(`What gap is there between the props at ${leg.name}?`);
+      const { thickness, yawDeg, room } = leg;
+      return answered(
+        accessOpening,
+        { width: leg.gap, height: depth * 10, thickness, pieceWidth: width, pieceDepth: depth, yawDeg, tiltDeg: 0, runBeyond: room },
+        (o) => o.longest,
+      );
+    }
+    case 'corner':
+      if (leg.corridorA === null || leg.corridorB === null) return new Missing(`How wide are both corridors at ${leg.name}?`);
+      return answered(accessCorner, { corridorA: leg.corridorA, corridorB: leg.corridorB, width }, (o) => o.longest);
+    case 'hatch': {
+      if (leg.length === null || leg.heightBelow === null || leg.width === null)
+        return new Missing(`How long and wide is ${leg.name}, and how high is it below?`);
+      if (leg.width < width) return { longest: 0, calc: accessCorner.id, source: accessCorner.source.text, traces: [] };
+      return answered(accessCorner, { corridorA: leg.length, corridorB: leg.heightBelow, width: depth }, (o) => o.longest);
+    }
+    default:
+      return null;
+  }
+}
+
+/** The load the finished member carries, as the splice must think of it. */
+export function serviceBeam(carried: Carried, rules: Rules): SplitQuestion['beam'] & { leftOverhang: number; known: boolean } {
+  const { opening, member, weight } = carried;
+  const left = (opening?.bearing.left ?? 0) / 2;
+  const right = (opening?.bearing.right ?? 0) / 2;
+  const own = (weight.bare / member.length) * GRAVITY;
+  const load = ((opening?.lineLoad ?? 0) + own) * rules.value('serviceFactor');
+  return { span: member.length - left - right, load, pointLoads: [], leftOverhang: left, known: opening !== null && opening.lineLoad !== null };
+}
+
+/** The fewest pieces that pass everything known; Missing when nothing is chosen to go in. */
+export function splitOf(plan: Plan, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
+  const carried = carriedOf(plan, rules);
+  if (carried instanceof Missing) return carried;
+  const rooms = plan.wayIn.legs.map((leg) => legRoom(leg, carried)).filter((room): room is LegRoom => room !== null && !(room instanceof Missing));
+  const lengths = rooms.flatMap((room) => (room.longest === null ? [] : [room.longest]));
+  const { leftOverhang, known: _, ...beam } = serviceBeam(carried, rules);
+  const question: SplitQuestion = {
+    length: carried.member.length,
+    leftOverhang,
+    massPerLength: carried.weight.lifted / carried.member.length,
+    spliceMass: plan.wayIn.splice.mass,
+    limits: { way: lengths.length > 0 ? Math.min(...lengths) : null, transport: plan.wayIn.transport, mass: plan.wayIn.gear.mass },
+    beam,
+    peakShare: plan.wayIn.splice.peakShare ?? rules.value('splicePeak'),
+    shortest: plan.wayIn.splice.shortest,
+    step: Math.max(0.025, carried.member.length / 2000),
+    mostPieces: 8,
+  };
+  return { question, answer: searchSplit(question) };
+}
