@@ -1,0 +1,85 @@
+import type { RowFault, SteelRow } from '../steel/lists/rows';
+import { findSection } from '../steel/sections';
+import type { CommandArguments } from './commands/table';
+import type { Member, Plan } from './schema';
+
+export interface ImportPreview {
+  command: CommandArguments['importMembers'];
+  added: string[];
+  changed: { mark: string; what: string[] }[];
+  same: number;
+  faults: RowFault[];
+  /** rows whose section no table knows: taken, but their weight stays unknown unless the file gives it */
+  unknownSections: string[];
+}
+
+export const newMember = (id: string, changes: Partial<Member> = {}): Member => ({
+  id,
+  mark: '',
+  make: { kind: 'section', section: '' },
+  length: 1,
+  grade: '',
+  count: 1,
+  packing: { mass: 0, sides: 0, height: 0 },
+  attachments: 0,
+  stated: { drawing: null, weighed: null },
+  use: 'worst',
+  cg: null,
+  order: null,
+  place: '',
+  state: 'listed',
+  ...changes,
+});
+
+/** What an import would do, before it does it: matched by mark, new ones added, nothing removed. */
+export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: readonly RowFault[], freshId: (n: number) => string): ImportPreview {
+  const byMark = new Map(plan.members.map((member) => [member.mark, member]));
+  const preview: ImportPreview = { command: { add: [], change: [] }, added: [], changed: [], same: 0, faults: [...faults], unknownSections: [] };
+  rows.forEach((row, n) => {
+    const section = findSection(row.section);
+    if (!section) preview.unknownSections.push(`${row.mark}: ${row.section}`);
+    const designation = section?.designation ?? row.section;
+    const now = byMark.get(row.mark);
+    if (!now) {
+      preview.command.add.push(
+        newMember(freshId(n), {
+          mark: row.mark,
+          make: { kind: 'section', section: designation },
+          length: row.length,
+          grade: row.grade,
+          count: row.count,
+          stated: { drawing: row.mass, weighed: null },
+          order: row.order,
+          place: row.place,
+        }),
+      );
+      preview.added.push(row.mark);
+      return;
+    }
+    const changes: Partial<Member> = {};
+    const what: string[] = [];
+    const put = <K extends keyof Member>(key: K, value: Member[K], differs: boolean, name: string) => {
+      if (!differs) return;
+      changes[key] = value;
+      what.push(name);
+    };
+    put('make', { kind: 'section', section: designation }, now.make.kind !== 'section' || now.make.section !== designation, 'section');
+    put('length', row.length, Math.abs(now.length - row.length) > 1e-6, 'length');
+    put('grade', row.grade, row.grade !== '' && now.grade !== row.grade, 'grade');
+    put('count', row.count, now.count !== row.count, 'count');
+    put(
+      'stated',
+      { ...now.stated, drawing: row.mass },
+      row.mass !== null && (now.stated.drawing === null || Math.abs(now.stated.drawing - row.mass) > 1e-6),
+      'weight by drawing',
+    );
+    put('order', row.order, row.order !== null && now.order !== row.order, 'order');
+    put('place', row.place, row.place !== '' && now.place !== row.place, 'place');
+    if (what.length === 0) preview.same += 1;
+    else {
+      preview.command.change.push({ id: now.id, changes });
+      preview.changed.push({ mark: row.mark, what });
+    }
+  });
+  return preview;
+}

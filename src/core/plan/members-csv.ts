@@ -1,0 +1,30 @@
+import Papa from 'papaparse';
+import { rulesOf } from '../rules/rule-sets';
+import { formatForInput, inputUnit } from '../units';
+import { memberWeight } from './member-weight';
+import { Missing } from './missing';
+import type { Plan } from './schema';
+
+/** The piece list as CSV that reads back through the import. */
+export function membersCsv(plan: Plan): string {
+  const { units } = plan.job;
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const mass = inputUnit('mass', units);
+  const rows = plan.members.map((member) => {
+    const weight = memberWeight(member, rules);
+    const known = weight instanceof Missing ? null : weight;
+    return {
+      Mark: member.mark,
+      Section: member.make.kind === 'section' ? member.make.section : member.make.kind === 'girder' ? 'plate girder' : member.make.what,
+      Length: formatForInput(member.length, 'length', units),
+      Count: member.count,
+      Grade: member.grade,
+      [`Weight (${mass})`]: formatForInput(member.stated.drawing, 'mass', units),
+      [`Lifted weight (${mass})`]: known ? formatForInput(known.lifted, 'mass', units) : 'not known',
+      Order: member.order ?? '',
+      Place: member.place,
+      State: member.state,
+    };
+  });
+  return Papa.unparse(rows, { newline: '\r\n' });
+}

@@ -1,0 +1,137 @@
+import { demoPlan } from '../../../../tests/demo-plan';
+import { applyCommand, takeBack } from '../../plan/commands/apply';
+import { canonicalJson } from '../../plan/canonical';
+import { previewImport } from '../../plan/import-members';
+import { membersCsv } from '../../plan/members-csv';
+import { readNc1 } from './nc1';
+import { rowsOfNc } from './nc1-rows';
+import { readSheet, rowsOf } from './table';
+
+const nc = (fields: Partial<Record<number, string>> = {}) => {
+  const lines = [
+    '1042',
+    'F-31',
+    '1',
+    'TB7',
+    'S355JR',
+    '2',
+    'HEA200',
+    'I',
+    '6000.00',
+    '190.00',
+    '200.00',
+    '10.00',
+    '6.50',
+    '18.00',
+    '42.300',
+    '1.136',
+    '0.000',
+    '0.000',
+    '0.000',
+    '0.000',
+  ];
+  for (const [n, text] of Object.entries(fields)) lines[Number(n) - 1] = text!;
+  return `ST\n${lines.map((line) => `  ${line}`).join('\n')}\nBO\n  v  100.00  50.00  22.00\nEN\n`;
+};
+
+describe('NC1', () => {
+  test('mark, profile, length in millimetres, weight', () =>
+    expect(readNc1(nc())).toEqual({ ok: true, header: { mark: 'TB7', grade: 'S355JR', count: 2, profile: 'HEA200', length: 6, massPerLength: 42.3 } }));
+  test.each([
+    ['a byte-order mark and CRLF', `\ufeff${nc().replace(/\n/g, '\r\n')}`],
+    ['comment lines', nc().replace('ST\n', 'ST\n** made somewhere\n** again\n')],
+    ['a saw length after the length', nc({ 9: '6000.00, 6012.50' })],
+    ['a comma as decimal', nc({ 9: '6000,00' })],
+    ['spaces after ST', nc().replace('ST\n', 'ST   \n')],
+  ])('%s reads the same', (_, text) => expect(readNc1(text)).toMatchObject({ ok: true, header: { mark: 'TB7', length: 6 } }));
+  test.each([
+    ['not an NC file', 'hello', /no ST line/],
+    ['cut short', 'ST\n a\n b\n', /cut short/],
+    ['no mark', nc({ 4: '' }), /mark, is empty/],
+    ['no profile', nc({ 7: '' }), /profile, is empty/],
+    ['a length in words', nc({ 9: 'six metres' }), /“six metres” on line 9/],
+    ['no length', nc({ 9: '0.00' }), /not a length/],
+    ['half a piece', nc({ 6: '1.5' }), /not a whole number/],
+  ])('%s is told', (_, text, why) => expect(readNc1(text)).toMatchObject({ ok: false, error: expect.stringMatching(why) as unknown }));
+  test('no weight is not nothing', () => expect(readNc1(nc({ 15: '0.000' }))).toMatchObject({ header: { massPerLength: null } }));
+  test('the same mark twice is told, not added up', () => {
+    const { rows, faults } = rowsOfNc([
+      { name: 'a.nc1', text: nc() },
+      { name: 'b.nc1', text: nc({ 9: '5000.00' }) },
+      { name: 'c.nc1', text: 'x' },
+    ]);
+    expect(rows).toHaveLength(1);
+    expect(rows[0]!.mass).toBeCloseTo(42.3 * 6, 9);
+    expect(faults.map((fault) => fault.from)).toEqual(['b.nc1', 'c.nc1']);
+  });
+});
+
+const read = (text: string, system: 'metric' | 'us' = 'metric') => {
+  const sheet = readSheet(text);
+  return rowsOf(sheet, sheet.columns, system);
+};
+
+describe('tables', () => {
+  test('headings in any order, with a unit in one of them', () => {
+    const { rows, faults } = read('Qty,Length (mm),Profile,Piece Mark,Weight (kg)\n2,6000,HEA 200,TB7,254\n');
+    expect(faults).toEqual([]);
+    expect(rows[0]).toMatchObject({ from: 'row 2', mark: 'TB7', section: 'HEA 200', length: 6, count: 2, mass: 254 });
+  });
+  test('a spreadsheet’s tabs, CRLF and byte-order mark', () =>
+    expect(read('\ufeffMark\tSection\tLength\r\nA\tIPE 300\t6.2\r\n').rows[0]).toMatchObject({ mark: 'A', length: 6.2 }));
+  test('semicolons and commas as decimals', () =>
+    expect(read('Mark;Section;Length;Weight\nA;IPE 300;6,25;1.264,5\n').rows[0]).toMatchObject({ length: 6.25, mass: 1264.5 }));
+  test('feet and inches in quotes', () =>
+    expect(read('Mark,Section,Length\nA,W10x88,"23\' 6 1/2"""\n', 'us').rows[0]!.length).toBeCloseTo(23.5416667 * 0.3048, 6));
+  test('no headings: mark, section, length, count', () => expect(read('A\tIPE 300\t6.2\t3\n').rows[0]).toMatchObject({ from: 'row 1', mark: 'A', count: 3 }));
+  test('each row that cannot be read says where and why, and the others are read', () => {
+    const { rows, faults } = read(
+      'Mark,Section,Length,Count,Weight\nA,IPE 300,6,1,\n,IPE 300,6,1,\nB,IPE 300,long,1,\nC,IPE 300,6,1.5,\nA,IPE 300,7,1,\nD,,6,1,\nE,IPE 300,-3,1,\nF,IPE 300,6,1,2 ton\n',
+    );
+    expect(rows.map((row) => row.mark)).toEqual(['A']);
+    expect(faults.map((fault) => fault.from)).toEqual(['row 3', 'row 4', 'row 5', 'row 6', 'row 7', 'row 8', 'row 9']);
+    expect(faults[1]!.error).toMatch(/length “long”/);
+    expect(faults[3]!.error).toMatch(/already on row 2/);
+    expect(faults[6]!.error).toMatch(/ton/);
+  });
+  test('a file with no length column asks for it', () => {
+    const sheet = readSheet('Mark,Section\nA,IPE 300\n');
+    expect(rowsOf(sheet, sheet.columns, 'metric').faults).toEqual([{ from: 'columns', error: 'Which column is the length? Choose it above.' }]);
+  });
+  test('nothing is told as nothing', () => expect(read('').faults[0]!.error).toMatch(/Which column|no rows/));
+});
+
+describe('what an import does', () => {
+  const plan = demoPlan();
+  const rows = read('Mark,Section,Length,Count,Order\nTB1,UB 533x210x92,9.2,1,1\nP1-P2,UC 203x203x46,3.505,2,0\nN1,ipe 300,4,6,\nN2,ZZ 9,4,1,\n').rows;
+  const preview = previewImport(plan, rows, [], (n) => `n${n}`);
+  test('is told before it is done', () => {
+    expect(preview.added).toEqual(['N1', 'N2']);
+    expect(preview.changed).toEqual([{ mark: 'TB1', what: ['length'] }]);
+    expect(preview.same).toBe(1);
+    expect(preview.unknownSections).toEqual(['N2: ZZ 9']);
+  });
+  test('is one step, and undone as one', () => {
+    const done = applyCommand(plan, { name: 'importMembers', args: preview.command });
+    if (!done.ok) throw new Error(done.faults[0]?.error);
+    expect(done.plan.members).toHaveLength(4);
+    expect(done.plan.members.find((one) => one.mark === 'N1')!.make).toEqual({ kind: 'section', section: 'IPE 300' });
+    expect(canonicalJson(takeBack(done.plan, done.inverse))).toBe(canonicalJson(plan));
+  });
+  test('a thousand rows come through whole', () => {
+    const text = [
+      'Mark,Section,Length,Count',
+      ...Array.from({ length: 1000 }, (_, i) => `M${i},IPE 300,${(3 + (i % 50) / 10).toFixed(1)},${1 + (i % 3)}`),
+    ].join('\n');
+    const many = previewImport(plan, read(text).rows, [], (n) => `m${n}`);
+    expect(many.added).toHaveLength(1000);
+    const done = applyCommand(plan, { name: 'importMembers', args: many.command });
+    expect(done.ok && done.plan.members.length).toBe(1002);
+  });
+  test('what goes out comes back the same', () => {
+    const sheet = readSheet(membersCsv(plan));
+    const back = rowsOf(sheet, sheet.columns, plan.job.units);
+    expect(back.faults).toEqual([]);
+    expect(previewImport(plan, back.rows, [], () => 'x')).toMatchObject({ added: [], changed: [], same: 2 });
+  });
+});

@@ -1,0 +1,24 @@
+/** One row of steel from any file, before it becomes a member of the plan. SI. */
+export interface SteelRow {
+  /** where it stands: a line, a file in an archive, an element of a model */
+  from: string;
+  mark: string;
+  section: string;
+  length: number;
+  grade: string;
+  count: number;
+  /** of one piece */
+  mass: number | null;
+  order: number | null;
+  place: string;
+}
+
+export interface RowFault {
+  from: string;
+  error: string;
+}
+
+export interface SteelRows {
+  rows: SteelRow[];
+  faults: RowFault[];
+}

@@ -1,0 +1,22 @@
+import loadHighs from 'highs';
+import { leastLoads, loadsFrom, loadsInOrder, loadsModel, type LoadPiece, type LoadPlan, type Lorry } from '@/core/steel/lists/loads';
+
+/** Past this many pieces the whole-number programme takes too long to wait for; the plan in order is given with its bound. */
+const MOST_PIECES = 40;
+
+let solver: ReturnType<typeof loadHighs> | null = null;
+
+/** Fewest lorry loads. The plan in order is already the best when it meets the bound; else the solver looks for fewer. */
+export async function planLoads(pieces: readonly LoadPiece[], lorry: Lorry): Promise<LoadPlan> {
+  const inOrder = loadsInOrder(pieces, lorry);
+  if (inOrder.loads.length <= leastLoads(pieces, lorry) || pieces.length > MOST_PIECES) return inOrder;
+  solver ??= loadHighs();
+  const { solve } = await solver;
+  const lorries = inOrder.loads.length;
+  const answer = solve(loadsModel(pieces, lorry, lorries), { time_limit: 5, output_flag: false });
+  if (!('Columns' in answer)) return inOrder;
+  const columns = answer.Columns as Record<string, { Primal?: number }>;
+  const found = loadsFrom(pieces, lorry, lorries, (name) => columns[name]?.Primal ?? 0);
+  if (!found || found.loads.length > lorries) return inOrder;
+  return answer.Status === 'Optimal' ? { ...found, least: found.loads.length } : found;
+}

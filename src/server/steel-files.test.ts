@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { keepsOrder, leastLoads, loadsInOrder, type LoadPiece } from '@/core/steel/lists/loads';
+import { readIfc } from './ifc';
+import { planLoads } from './loads';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+
+describe('IFC', () => {
+  const model = readFileSync('tests/files/two-beams.ifc', 'utf8');
+  test('beams and columns with profile, length in the model’s units, weight when given, and counted by mark', async () => {
+    const { rows, faults } = await readIfc(bytes(model));
+    expect(rows).toEqual([
+      {
+        from: '#100',
+        mark: 'B1',
+        section: 'IPE 300',
+        length: expect.closeTo(6.2, 9),
+        grade: '',
+        count: 2,
+        mass: expect.closeTo(261.6, 6),
+        order: null,
+        place: '',
+      },
+      { from: '#120', mark: 'C1', section: 'HEA 200', length: expect.closeTo(3.5, 9), grade: '', count: 1, mass: null, order: null, place: '' },
+    ]);
+    expect(faults).toEqual([{ from: '#130', error: expect.stringContaining('B9 has no profile') }]);
+  });
+  test('CRLF line ends change nothing', async () => expect((await readIfc(bytes(model.replace(/\n/g, '\r\n')))).rows).toHaveLength(2));
+  test('a picture is not a model', async () => expect((await readIfc(bytes('\u0089PNG'))).faults[0]?.error).toMatch(/not an IFC file/));
+  test('a model cut short does not break anything', async () => {
+    const { rows, faults } = await readIfc(bytes(model.slice(0, 900)));
+    expect(rows).toEqual([]);
+    expect(faults.length).toBeGreaterThan(0);
+  });
+});
+
+const piece = (name: string, mass: number, order: number, length = 3): LoadPiece => ({ name, length, width: 0.2, mass, order });
+
+describe('lorry loads', () => {
+  const lorry = { deckLength: 6, deckWidth: 2, mass: 1000, layers: 2 };
+  test('first needed lies on top', () => {
+    const { loads } = loadsInOrder([piece('A', 100, 1), piece('B', 100, 2), piece('C', 100, 3)], lorry);
+    expect(loads[0]?.pieces.map((one) => one.name)).toEqual(['C', 'B', 'A']);
+  });
+  test('within one order number the solver packs what filling in order cannot', async () => {
+    // 600, 600, 500, 500, 400, 400: heaviest first gives 600 | 600 | 500+500 | 400+400; three loads are possible.
+    const pieces = [600, 600, 500, 500, 400, 400].map((mass, i) => piece(`P${i}`, mass, 1));
+    expect(loadsInOrder(pieces, lorry).loads).toHaveLength(4);
+    const plan = await planLoads(pieces, lorry);
+    expect(plan).toMatchObject({ how: 'solver', least: 3 });
+    expect(plan.loads).toHaveLength(3);
+  });
+  test('no plan puts a piece needed sooner on a later lorry, overloads one or loses a piece', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.record({ mass: fc.integer({ min: 50, max: 900 }), order: fc.integer({ min: 0, max: 3 }) }), { minLength: 1, maxLength: 9 }),
+        async (list) => {
+          const pieces = list.map(({ mass, order }, i) => piece(`P${i}`, mass, order));
+          const plan = await planLoads(pieces, lorry);
+          expect(plan.loads.flatMap((load) => load.pieces.map((one) => one.name)).sort()).toEqual(pieces.map((one) => one.name).sort());
+          expect(keepsOrder(plan.loads)).toBe(true);
+          for (const load of plan.loads) {
+            expect(load.mass).toBeLessThanOrEqual(1000);
+            expect(load.deck).toBeLessThanOrEqual(1 + 1e-9);
+          }
+          expect(plan.loads.length).toBeLessThanOrEqual(loadsInOrder(pieces, lorry).loads.length);
+          expect(plan.loads.length).toBeGreaterThanOrEqual(leastLoads(pieces, lorry));
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+});
