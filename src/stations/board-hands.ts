@@ -15,6 +15,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       return plan.bearings.find((one) => one.id === ref.id)?.at ?? null;
     case 'stand':
       return plan.stands.find((one) => one.id === ref.id)?.at ?? null;
+    case 'leg':
+      return plan.wayIn.legs.find((one) => one.id === ref.id)?.at ?? null;
     case 'obstruction':
       return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
     case 'start': {
@@ -34,6 +36,8 @@ const stationOf: Record<Ref['kind'], StationId> = {
   stand: 'gear',
   obstruction: 'gear',
   powerLine: 'gear',
+  leg: 'wayIn',
+  opening: 'measure',
 };
 
 /** What the pointer and the arrow keys do to the things on the drawings. `step` is the snap, in metres. */
@@ -47,6 +51,7 @@ export function boardHands(store: JobStore, step: number) {
     if (ref.kind === 'bearing') act({ name: 'editBearing', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'start') act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
   };
   /** A pick slides along the piece; in the turned elevation the piece may run the other way. */

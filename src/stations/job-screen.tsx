@@ -14,12 +14,14 @@ import { KeysDialog } from './keys-dialog';
 import { MeasureStation } from './measure';
 import { MoveTools } from './move-tools';
 import { PicksStation } from './picks';
+import { PieceList } from './piece-list';
 import { RulesDialog } from './rules-dialog';
 import { RunSheetStation } from './run-sheet';
 import { standing } from '@/core/plan/standing';
 import { SteelStation } from './steel';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
+import { WayInStation } from './way-in';
 
 /** The frame of every job screen: the walk, the board, the strip of moves, the workings. */
 export function JobScreen(first: FirstState) {
@@ -52,7 +54,7 @@ function Frame() {
       </div>
       <main className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
         <h1 className="sr-only">{name}</h1>
-        <Board />
+        <Middle />
       </main>
       <aside aria-label="Workings" className="min-h-0 overflow-y-auto border-l border-line bg-paper">
         <Workings />
@@ -67,6 +69,12 @@ function Frame() {
   );
 }
 
+/** The drawing, or the piece list when the steel is looked at as a list. */
+function Middle() {
+  const listed = useJob((state) => state.station === 'steel' && (state.listed ?? state.history.plan.pieces.length === 0));
+  return listed ? <PieceList /> : <Board />;
+}
+
 function Workings() {
   const station = useJob((state) => state.station);
   switch (station) {
@@ -74,6 +82,8 @@ function Workings() {
       return <MeasureStation />;
     case 'steel':
       return <SteelStation />;
+    case 'wayIn':
+      return <WayInStation />;
     case 'gear':
       return <GearStation />;
     case 'picks':

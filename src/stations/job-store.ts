@@ -32,6 +32,8 @@ export interface JobState {
   look: Look;
   station: StationId;
   chosen: Ref | null;
+  /** the piece list in place of the drawing at Steel; null: as the job asks for */
+  listed: boolean | null;
 }
 
 export interface JobActions {
@@ -43,6 +45,7 @@ export interface JobActions {
   lookAlong(look: Look): void;
   openStation(station: StationId): void;
   choose(ref: Ref | null): void;
+  showList(listed: boolean): void;
   takeTheirs(): void;
   keepMine(): void;
   saveNow(): Promise<void>;
@@ -155,6 +158,7 @@ export function createJobStore(first: FirstState) {
       look: 'beam',
       station: first.station,
       chosen: null,
+      listed: null,
       act(command, group) {
         const change = perform(get().history, command, group ?? null);
         if (!change.ok) return change.faults;
@@ -175,6 +179,7 @@ export function createJobStore(first: FirstState) {
       resurvey: () => void resurvey(get().history.plan),
       openStation: (station) => set({ station }),
       choose: (chosen) => set({ chosen }),
+      showList: (listed) => set({ listed }),
       takeTheirs() {
         const { saving } = get();
         if (saving.state !== 'conflict') return;

@@ -1,161 +1,149 @@
 'use client';
+import { Plus } from 'lucide-react';
 import { formatQuantity } from '@/core/units';
 import { seatOf } from '@/core/plan/seat-geometry';
+import { asMeasured } from '@/core/plan/as-measured';
+import { bearingMore } from '@/core/plan/migrations';
 import { Missing } from '@/core/plan/missing';
-import type { Bearing } from '@/core/plan/schema';
-import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
+import { DerivedList } from '@/ui/workings/derived-list';
+import { Fold } from '@/ui/workings/fold';
+import { BearingFields } from './bearing-fields';
+import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
-import { Group, Panel } from './panel';
+import { LoadPathFields } from './load-path-fields';
+import { OpeningFields, newOpening } from './opening-fields';
+import { Group, Panel, SmallButton } from './panel';
+import { PatternFields, newPattern } from './pattern-fields';
+import { useField } from './use-edit';
 
-/** Bearing points: where they stand, what they may carry, whether their concrete is ready. */
+/** The tape: openings, bearing points, anchor bolts and what everything stands on, drawn beside measured. */
 export function MeasureStation() {
   const plan = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = plan.job.units;
+  const field = useField();
+  const { system } = field;
+  const derived = useJob((state) => state.survey.evaluation.derived);
+  const figures = derived.filter((one) => one.id !== 'splice');
   const piece = plan.pieces[0];
-  const seat = piece ? seatOf(plan, piece) : null;
+  const seat = piece ? seatOf(asMeasured(plan), piece) : null;
   const known = seat && !(seat instanceof Missing) ? seat : null;
+  const [first, second] = plan.bearings;
   return (
     <Panel
       title="Measure"
       about={
-        known ? `${formatQuantity(known.clear, 'length', system)} clear, ${formatQuantity(known.span, 'length', system)} between centres` : 'Bearing points'
+        known
+          ? `${formatQuantity(known.clear, 'length', system)} clear, ${formatQuantity(known.span, 'length', system)} between centres`
+          : 'What the tape found goes before what is drawn'
       }
       station="measure"
     >
+      {figures.length > 0 && (
+        <section>
+          <h3 className="mb-1 text-[15px] text-gear">Follows from the tape</h3>
+          <DerivedList figures={figures} system={system} />
+        </section>
+      )}
       {piece && (
         <Group title={`${piece.mark} on its seats`}>
           <QuantityField
+            {...field}
             label={`Bearing at ${plan.bearings.find((b) => b.id === piece.seat.left)?.name ?? 'the left'}`}
             kind="dimension"
-            system={system}
             value={piece.seat.leftBearing}
             clearable
             onValue={(leftBearing) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, leftBearing } } }, 'left bearing')}
-            onDone={done}
             note={known ? `leaves ${formatQuantity(known.bearing.right, 'dimension', system)} at ${known.right.name}` : undefined}
           />
           <QuantityField
+            {...field}
             label="Span by drawing"
             kind="length"
-            system={system}
             value={piece.seat.statedSpan}
             clearable
             onValue={(statedSpan) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span')}
-            onDone={done}
           />
         </Group>
       )}
-      {plan.bearings.map((bearing) => (
-        <BearingFields key={bearing.id} bearing={bearing} />
-      ))}
+      <Group title="Before the tape">
+        <TextField
+          {...field}
+          label="Last strip-out on"
+          type="date"
+          value={plan.survey.strippedOn}
+          onValue={(strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped')}
+          note="a measure older than this is stopped"
+        />
+      </Group>
+      <div className="border-b border-line">
+        {plan.survey.openings.map((opening) => (
+          <OpeningFields key={opening.id} opening={opening} />
+        ))}
+        {plan.bearings.map((bearing) => (
+          <BearingFields key={bearing.id} bearing={bearing} />
+        ))}
+        {plan.survey.patterns.map((pattern) => (
+          <PatternFields key={pattern.id} pattern={pattern} />
+        ))}
+        <LoadPathFields />
+        {plan.survey.lines.map((line) => (
+          <Fold key={line.id} title={line.name || 'Spans'} note="against the stated total">
+            <QuantityField
+              {...field}
+              label={`${line.bearings.length} bearings in line, stated`}
+              kind="length"
+              value={line.stated}
+              clearable
+              onValue={(stated) => act('editIn', { list: 'lines', id: line.id, changes: { stated } }, `${line.id} stated`)}
+            />
+          </Fold>
+        ))}
+      </div>
+      <div className="flex flex-wrap gap-1.5">
+        {first && second && (
+          <SmallButton onClick={() => act('addTo', { list: 'openings', thing: newOpening(freshId('op'), first.id, second.id) })}>
+            <Plus size={13} aria-hidden /> Opening
+          </SmallButton>
+        )}
+        <SmallButton
+          onClick={() =>
+            act('addTo', {
+              list: 'bearings',
+              thing: {
+                id: freshId('p'),
+                name: `P${plan.bearings.length + 1}`,
+                at: { x: (plan.bearings[plan.bearings.length - 1]?.at.x ?? 0) + 3, y: 0 },
+                level: plan.bearings[0]?.level ?? 3,
+                seatLength: 0.2,
+                seatWidth: 0.2,
+                carriedBy: '',
+                capacity: null,
+                capacityBasis: plan.job.ruleSet === 'us-asd' ? 'allowable' : 'design',
+                footing: { kind: 'other', what: '' },
+                ...bearingMore(),
+              },
+            })
+          }
+        >
+          <Plus size={13} aria-hidden /> Bearing
+        </SmallButton>
+        {first && (
+          <SmallButton onClick={() => act('addTo', { list: 'patterns', thing: newPattern(freshId('bp'), first.id) })}>
+            <Plus size={13} aria-hidden /> Bolt pattern
+          </SmallButton>
+        )}
+        {first && second && plan.survey.lines.length === 0 && (
+          <SmallButton
+            onClick={() =>
+              act('addTo', { list: 'lines', thing: { id: freshId('ln'), name: 'Spans', bearings: plan.bearings.map((one) => one.id), stated: null } })
+            }
+          >
+            <Plus size={13} aria-hidden /> Sum of spans
+          </SmallButton>
+        )}
+      </div>
     </Panel>
-  );
-}
-
-function BearingFields({ bearing }: { bearing: Bearing }) {
-  const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = usePlan().job.units;
-  const { footing } = bearing;
-  const edit = (changes: Partial<Omit<Bearing, 'id'>>, field: string) => act('editBearing', { id: bearing.id, changes }, `${bearing.id} ${field}`);
-  return (
-    <Group title={bearing.name}>
-      <QuantityField
-        label="East"
-        kind="length"
-        system={system}
-        value={bearing.at.x}
-        onValue={(x) => edit({ at: { ...bearing.at, x: x ?? 0 } }, 'x')}
-        onDone={done}
-      />
-      <QuantityField
-        label="North"
-        kind="length"
-        system={system}
-        value={bearing.at.y}
-        onValue={(y) => edit({ at: { ...bearing.at, y: y ?? 0 } }, 'y')}
-        onDone={done}
-      />
-      <QuantityField
-        label="Seat level"
-        kind="length"
-        system={system}
-        value={bearing.level}
-        onValue={(level) => edit({ level: level ?? 0 }, 'level')}
-        onDone={done}
-      />
-      <QuantityField
-        label="Seat along the piece"
-        kind="dimension"
-        system={system}
-        value={bearing.seatLength}
-        onValue={(seatLength) => edit({ seatLength: seatLength ?? 0 }, 'seat')}
-        onDone={done}
-      />
-      <QuantityField
-        label="May carry"
-        kind="force"
-        system={system}
-        value={bearing.capacity}
-        clearable
-        onValue={(capacity) => edit({ capacity }, 'capacity')}
-        onDone={done}
-      />
-      <ChoiceField
-        label="That figure is"
-        value={bearing.capacityBasis}
-        choices={[
-          { value: 'allowable', label: 'allowable load' },
-          { value: 'design', label: 'design strength' },
-        ]}
-        onValue={(capacityBasis) => edit({ capacityBasis }, 'basis')}
-      />
-      <TextField
-        label="It is a"
-        value={bearing.carriedBy}
-        placeholder="post on a pad"
-        onValue={(carriedBy) => edit({ carriedBy }, 'carried by')}
-        onDone={done}
-      />
-      <ChoiceField
-        label="Stands on"
-        value={footing.kind}
-        choices={[
-          { value: 'concrete', label: 'new concrete' },
-          { value: 'other', label: 'something else' },
-        ]}
-        onValue={(kind) => edit({ footing: kind === 'concrete' ? { kind, intended: null, result: null, by: '', on: '' } : { kind, what: '' } }, 'footing kind')}
-      />
-      {footing.kind === 'concrete' ? (
-        <>
-          <QuantityField
-            label="Strength intended"
-            kind="strength"
-            system={system}
-            value={footing.intended}
-            clearable
-            onValue={(intended) => edit({ footing: { ...footing, intended } }, 'intended')}
-            onDone={done}
-          />
-          <QuantityField
-            label="Test result"
-            kind="strength"
-            system={system}
-            value={footing.result}
-            clearable
-            onValue={(result) => edit({ footing: { ...footing, result } }, 'result')}
-            onDone={done}
-          />
-          <TextField label="Tested by" value={footing.by} placeholder="not known" onValue={(by) => edit({ footing: { ...footing, by } }, 'by')} onDone={done} />
-          <TextField label="Tested on" type="date" value={footing.on} onValue={(on) => edit({ footing: { ...footing, on } }, 'on')} onDone={done} />
-        </>
-      ) : (
-        <TextField label="What, and who says it holds" value={footing.what} onValue={(what) => edit({ footing: { ...footing, what } }, 'what')} onDone={done} />
-      )}
-    </Group>
   );
 }

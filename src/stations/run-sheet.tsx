@@ -4,6 +4,7 @@ import type { Move } from '@/core/plan/schema';
 import { moveWords } from '@/core/plan/move-words';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
+import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
 
@@ -15,6 +16,7 @@ export function RunSheetStation() {
   if (!move) {
     return (
       <Panel title="Before work" about="What must agree before the first move" move={null}>
+        <HoldPoints />
         <PeopleFields />
       </Panel>
     );

@@ -10,7 +10,7 @@ export interface StationWords {
 export const walk: readonly StationWords[] = [
   { id: 'measure', name: 'Measure', made: true },
   { id: 'steel', name: 'Steel', made: true },
-  { id: 'wayIn', name: 'Way in', made: false },
+  { id: 'wayIn', name: 'Way in', made: true },
   { id: 'shores', name: 'Shores', made: false },
   { id: 'gear', name: 'Gear', made: true },
   { id: 'picks', name: 'Picks', made: true },

@@ -26,7 +26,7 @@ const grades: readonly { name: string; yield: number }[] = [
 export function SteelStation() {
   const plan = usePlan();
   const piece = plan.pieces[0];
-  if (!piece) return <Panel title="Steel" about="No piece yet" station="steel" />;
+  if (!piece) return <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel" />;
   return <PieceFields key={piece.id} piece={piece} />;
 }
 
@@ -35,6 +35,8 @@ function PieceFields({ piece }: { piece: Piece }) {
   const act = useAct();
   const done = useJob((state) => state.done);
   const system = plan.job.units;
+  const listed = useJob((state) => state.listed ?? false);
+  const showList = useJob((state) => state.showList);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const weight = pieceWeight(piece, rules);
   const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, field);
@@ -45,6 +47,9 @@ function PieceFields({ piece }: { piece: Piece }) {
       : `${formatQuantity(weight.mass, 'mass', system)} with allowance, ${formatQuantity(weight.weight, 'force', system)}`;
   return (
     <Panel title={`Steel · ${piece.mark}`} about={about} station="steel">
+      <span className="flex gap-1.5">
+        <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
+      </span>
       <Group title="The piece">
         <TextField label="Mark" value={piece.mark} onValue={(mark) => edit({ mark }, 'mark')} onDone={done} />
         <QuantityField

@@ -4,13 +4,15 @@ import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
 import { walk } from './station-words';
 
-function about(id: StationId, counts: { pieces: number; bearings: number; picks: number; moves: number; crane: string }): string {
+function about(id: StationId, counts: { pieces: number; legs: number; bearings: number; picks: number; moves: number; crane: string }): string {
   const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   switch (id) {
     case 'measure':
       return many(counts.bearings, 'bearing');
     case 'steel':
       return many(counts.pieces, 'piece');
+    case 'wayIn':
+      return many(counts.legs, 'leg');
     case 'gear':
       return counts.crane;
     case 'picks':
@@ -29,7 +31,8 @@ export function Walk() {
   const station = useJob((state) => state.station);
   const open = useJob((state) => state.openStation);
   const counts = {
-    pieces: plan.pieces.length,
+    pieces: plan.members.length,
+    legs: plan.wayIn.legs.length,
     bearings: plan.bearings.length,
     picks: plan.picks.length,
     moves: plan.moves.length,

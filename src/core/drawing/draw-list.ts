@@ -23,6 +23,8 @@ export type Ref =
   | { kind: 'stand'; id: string }
   | { kind: 'obstruction'; id: string }
   | { kind: 'powerLine'; id: string }
+  | { kind: 'leg'; id: string }
+  | { kind: 'opening'; id: string }
   | { kind: 'pickPoint'; id: string; end: 'left' | 'right' };
 
 export const sameRef = (a: Ref | null, b: Ref | null): boolean =>

@@ -5,6 +5,7 @@ import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
+import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
 /** Which way the elevation is seen: square to the beam line, or square to the boom. */
@@ -20,6 +21,7 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look): Drawing 
     ...bearingShapes(plan, moment, along),
     ...(pose ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along)] : []),
     ...(pose ? measureShapes(plan, pose, along) : []),
+    ...openingsBeside(plan, along),
   ];
   const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : []));
   const extent = extentOf(points, 0.4);
@@ -37,9 +39,9 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look): Drawing 
 
 export function lookAxis(plan: Plan, pose: Pose | null, look: Look): Vec {
   if (look === 'boom' && pose?.hook) return direction(pose.hook.station.bearingDeg);
-  const piece = plan.pieces[0];
-  const left = plan.bearings.find((b) => b.id === piece?.seat.left);
-  const right = plan.bearings.find((b) => b.id === piece?.seat.right);
+  const set = plan.pieces[0]?.seat ?? plan.survey.openings[0];
+  const left = plan.bearings.find((b) => b.id === set?.left);
+  const right = plan.bearings.find((b) => b.id === set?.right);
   if (!left || !right) return { x: 1, y: 0 };
   const d = sub(right.at, left.at);
   const l = Math.hypot(d.x, d.y);

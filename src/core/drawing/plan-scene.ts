@@ -9,6 +9,7 @@ import type { Plan } from '../plan/schema';
 import { chartLookup } from '../cranes/chart-lookup';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
+import { openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
 /** The site from above at a moment. */
@@ -19,6 +20,8 @@ export function planScene(plan: Plan, moment: Moment): Drawing {
     ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
     ...bearingShapes(plan, moment),
     ...(pose ? measureShapes(plan, pose) : []),
+    ...openingsAbove(plan),
+    ...wayShapes(plan),
   ];
   const points = shapes.flatMap((shape) =>
     shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : [],

@@ -170,7 +170,7 @@ const patternSchema = closed({
   bearing: id(),
   bolt: positive('m', 'diameter'),
   hole: positive('m', 'in the plate'),
-  bolts: Type.Array(closed({ id: id(), drawn: place(), cast: nullable(place()) }), { minItems: 2, maxItems: 64 }),
+  bolts: Type.Array(closed({ id: id(), drawn: place(), cast: closed({ x: nullable(real('m')), y: nullable(real('m')) }) }), { minItems: 2, maxItems: 64 }),
   by: text('who surveyed'),
   on: text('when, as a date'),
 });

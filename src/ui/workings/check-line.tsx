@@ -1,5 +1,6 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
+import type { Trace } from '@/core/calc/evidence';
 import { registry } from '@/core/calc/registry';
 import type { WorkLine } from '@/core/calc/work';
 import type { Check } from '@/core/plan/check';
@@ -79,16 +80,7 @@ function show(result: Quantity | string, system: UnitSystem): string {
 function Working({ check, system }: { check: Check; system: UnitSystem }) {
   return (
     <div className="border-t border-dotted border-line bg-white/60 px-3.5 pt-2 pb-2.5">
-      {check.traces.map((trace, i) => {
-        const calc = registry.get(trace.calc);
-        if (!calc) return null;
-        return (
-          <section key={i} className="mb-1.5" aria-label={calc.title}>
-            <h4 className="sign text-[14px] text-gear">{calc.title}</h4>
-            <WorkTable lines={calc.work(trace.input as never, trace.output as never)} system={system} />
-          </section>
-        );
-      })}
+      <Traces traces={check.traces} system={system} />
       {check.demand !== null && check.capacity !== null && check.ratio !== null && check.quantity !== 'count' && (
         <p className="border-t border-dotted border-faint pt-1 font-semibold">
           {formatQuantity(check.demand, check.quantity, system)} / {formatQuantity(check.capacity, check.quantity, system)} ={' '}
@@ -99,6 +91,21 @@ function Working({ check, system }: { check: Check; system: UnitSystem }) {
       <p className="mt-1 text-[12.5px] text-soft">{check.source}</p>
     </div>
   );
+}
+
+/** The working of each calculation behind a figure, line by line. */
+export function Traces({ traces, system, sources }: { traces: readonly Trace[]; system: UnitSystem; sources?: boolean }) {
+  return traces.map((trace, i) => {
+    const calc = registry.get(trace.calc);
+    if (!calc) return null;
+    return (
+      <section key={i} className="mb-1.5" aria-label={calc.title}>
+        <h4 className="sign text-[14px] text-gear">{calc.title}</h4>
+        <WorkTable lines={calc.work(trace.input as never, trace.output as never)} system={system} />
+        {sources && <p className="mt-1 text-[12.5px] text-soft">{calc.source.text}</p>}
+      </section>
+    );
+  });
 }
 
 /** `x_h` is written with h below the line. */

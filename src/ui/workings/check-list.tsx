@@ -1,18 +1,29 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import type { Check } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
 import type { UnitSystem } from '@/core/units';
 import { CheckLine, checkKey } from './check-line';
 
+/** More than this at once is no longer read; the rest is a press away. */
+const SHOWN = 60;
+
 export const CheckList = memo(function CheckList({ checks, system, empty }: { checks: readonly Check[]; system: UnitSystem; empty: string }) {
+  const [all, setAll] = useState(false);
   if (checks.length === 0) return <p className="px-3.5 py-3 text-soft">{empty}</p>;
+  const sorted = worstFirst(checks);
+  const left = all ? 0 : sorted.length - SHOWN;
   return (
     <Accordion.Root type="multiple" className="border-t border-line">
-      {worstFirst(checks).map((check) => (
+      {(left > 0 ? sorted.slice(0, SHOWN) : sorted).map((check) => (
         <CheckLine key={checkKey(check)} check={check} system={system} />
       ))}
+      {left > 0 && (
+        <button type="button" onClick={() => setAll(true)} className="w-full px-3.5 py-2 text-left text-soft hover:bg-board">
+          {left} more, none worse than these. Show them.
+        </button>
+      )}
     </Accordion.Root>
   );
 });

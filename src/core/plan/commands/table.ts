@@ -47,6 +47,7 @@ export interface CommandArguments {
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'patterns' | 'lines'>> };
   editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
+  shiftLeg: { id: string; to: number };
   setTruck: { truck: Plan['truck'] };
   recordHold: { hold: HoldRecord };
   withdrawHold: { id: HoldRecord['id'] };
@@ -137,6 +138,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
   },
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
   editWayIn: (plan, { changes }) => void Object.assign(plan.wayIn, changes),
+  shiftLeg: (plan, { id, to }) => {
+    const leg = within(plan.wayIn.legs, id, 'leg of the way in');
+    plan.wayIn.legs.splice(plan.wayIn.legs.indexOf(leg), 1);
+    plan.wayIn.legs.splice(Math.min(Math.max(0, to), plan.wayIn.legs.length), 0, leg);
+  },
   setTruck: (plan, { truck }) => void (plan.truck = truck),
   recordHold: (plan, { hold }) => {
     plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
@@ -182,6 +188,7 @@ export const commandTitle: Record<CommandName, string> = {
   importMembers: 'Import members',
   editSurvey: 'Change the survey',
   editWayIn: 'Change the way in',
+  shiftLeg: 'Reorder the way in',
   setTruck: 'Change the truck',
   recordHold: 'Record a hold point',
   withdrawHold: 'Withdraw a hold point',

@@ -85,14 +85,33 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   const fields = [
     {
       name: 'place',
+      known: measured.x !== null && measured.y !== null,
       drawn: 0,
       found: Math.hypot((measured.x ?? bearing.at.x) - bearing.at.x, (measured.y ?? bearing.at.y) - bearing.at.y),
       then: 'the span is another: check the length to cut',
     },
-    { name: 'seat level', drawn: bearing.level, found: measured.level ?? bearing.level, then: 'shim it, turn the nuts or cut the post to suit' },
-    { name: 'seat along the piece', drawn: bearing.seatLength, found: measured.seatLength ?? bearing.seatLength, then: 'the bearing changes with it' },
+    {
+      name: 'seat level',
+      known: measured.level !== null,
+      drawn: bearing.level,
+      found: measured.level ?? bearing.level,
+      then: 'shim it, turn the nuts or cut the post to suit',
+    },
+    {
+      name: 'seat along the piece',
+      known: measured.seatLength !== null,
+      drawn: bearing.seatLength,
+      found: measured.seatLength ?? bearing.seatLength,
+      then: 'the bearing changes with it',
+    },
   ];
-  for (const { name, drawn, found, then } of fields) {
+  for (const { name, known, drawn, found, then } of fields) {
+    if (!known) {
+      checks.push(
+        missingCheck({ ...where, subject: `${bearing.name}, ${name}` }, 'length', `The ${name} of ${bearing.name} is as drawn. What did the tape find?`),
+      );
+      continue;
+    }
     const { outcome, traces } = traced(offDrawing, { drawn, measured: found, tolerance: most });
     if (!outcome.ok) continue;
     const { off, difference } = outcome.output;
@@ -264,7 +283,7 @@ function bayChecks(opening: Opening, plan: Plan, rules: Context['rules']): Check
 
 function patternCheck(pattern: Pattern, { rules }: Ground): Check {
   const where = place('measure.bolts', pattern.name, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
-  const lacking = pattern.bolts.filter((bolt) => bolt.cast === null).length;
+  const lacking = pattern.bolts.filter(({ cast }) => cast.x === null || cast.y === null).length;
   if (lacking > 0)
     return missingCheck(
       where,
@@ -281,7 +300,7 @@ function patternCheck(pattern: Pattern, { rules }: Ground): Check {
   const play = (pattern.hole - pattern.bolt) / 2;
   const { outcome, traces } = traced(boltPattern, {
     drawn: pattern.bolts.map((bolt) => bolt.drawn),
-    cast: pattern.bolts.map((bolt) => bolt.cast ?? bolt.drawn),
+    cast: pattern.bolts.map(({ cast, drawn }) => ({ x: cast.x ?? drawn.x, y: cast.y ?? drawn.y })),
     play,
   });
   if (!outcome.ok) return missingCheck(where, 'dimension', outcome.error);

@@ -44,14 +44,10 @@ export function wayInChecks({ plan, rules }: Ground): Check[] {
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
     ];
-  return [
-    ...legs.flatMap((leg) => legChecks(leg, carried, { plan, rules })),
-    ...pieceChecks(carried, { plan, rules }),
-    ...spliceChecks(carried, { plan, rules }),
-  ];
+  return [...legs.flatMap((leg) => legChecks(leg, carried, rules)), ...pieceChecks(carried, { plan, rules }), ...spliceChecks(carried, { plan, rules })];
 }
 
-function legChecks(leg: Leg, carried: Carried, { plan, rules }: Ground): Check[] {
+function legChecks(leg: Leg, carried: Carried, rules: Ground['rules']): Check[] {
   const { longest, heaviest } = carried;
   const name = leg.name || leg.kind;
   const weight = heaviest.mass * GRAVITY;

@@ -1,0 +1,152 @@
+import { add, angleOf, direction, distance, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
+import { memberSize } from '../plan/member-weight';
+import { Missing } from '../plan/missing';
+import type { Bearing, Opening, Plan } from '../plan/schema';
+import { formatQuantity } from '../units';
+import type { Shape } from './draw-list';
+
+/** The piece over an opening, from its place between the bearings: cut where the way in cuts it. */
+function lyingOn(plan: Plan, opening: Opening) {
+  const left = plan.bearings.find((one) => one.id === opening.left);
+  const right = plan.bearings.find((one) => one.id === opening.right);
+  const member = plan.members.find((one) => one.id === opening.member);
+  if (!left || !right || !member || !(distance(left.at, right.at) > 0)) return null;
+  const size = memberSize(member);
+  if (size === null || size instanceof Missing) return null;
+  const along = direction(angleOf(sub(right.at, left.at)));
+  const start = add(mix(left.at, right.at, 0.5), scale(along, -member.length / 2));
+  const cuts = plan.wayIn.member === member.id ? plan.wayIn.cuts.filter((cut) => cut > 0 && cut < member.length) : [];
+  return { left, right, member, size, along, start, cuts };
+}
+
+/** Set already by a piece with a lift of its own: drawn there. */
+const liftedThere = (plan: Plan, opening: Opening) => plan.pieces.some((piece) => piece.seat.left === opening.left && piece.seat.right === opening.right);
+
+const label = (member: { mark: string }, make: { designation: string } | null) => (make ? `${member.mark} · ${make.designation}` : member.mark);
+
+export function openingsAbove(plan: Plan): Shape[] {
+  return plan.survey.openings.flatMap((opening): Shape[] => {
+    const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
+    if (!lying) return [];
+    const { left, right, member, size, along, start, cuts } = lying;
+    const of = { kind: 'opening' as const, id: opening.id };
+    const across = leftOf(along);
+    return [
+      {
+        shape: 'polygon',
+        points: rectangle(add(start, scale(along, member.length / 2)), member.length, size.width, angleOf(along)),
+        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        of,
+      },
+      ...cuts.map((cut): Shape => {
+        const at = add(start, scale(along, cut));
+        return { shape: 'line', points: [add(at, scale(across, 0.28)), add(at, scale(across, -0.28))], style: { stroke: 'ink', width: 2.4 } };
+      }),
+      {
+        shape: 'label',
+        at: add(start, scale(along, member.length * 0.5)),
+        text: label(member, size.section),
+        ink: 'steel',
+        bold: true,
+        sides: ['below', 'above'],
+        of,
+      },
+      { shape: 'dimension', from: left.at, to: right.at, offset: 34, text: formatQuantity(distance(left.at, right.at), 'length', plan.job.units), ink: 'ink' },
+    ];
+  });
+}
+
+/** The same from the side: real depth on its seats, posts or wall under them, splices marked. */
+export function openingsBeside(plan: Plan, along: (p: Vec) => number): Shape[] {
+  return plan.survey.openings.flatMap((opening): Shape[] => {
+    const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
+    if (!lying) return [];
+    const { left, right, member, size, cuts } = lying;
+    const from = (along(left.at) + along(right.at)) / 2 - member.length / 2;
+    const low = (left.level + right.level) / 2;
+    const box = (a: number, b: number, bottom: number, top: number): Vec[] => [
+      { x: a, y: bottom },
+      { x: b, y: bottom },
+      { x: b, y: top },
+      { x: a, y: top },
+    ];
+    const of = { kind: 'opening' as const, id: opening.id };
+    const flange = size.section?.flange ?? size.depth * 0.05;
+    const seats = (seat: Bearing) => along(seat.at);
+    return [
+      {
+        shape: 'polygon',
+        points: box(from, from + member.length, low, low + size.depth),
+        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        of,
+        solid: true,
+      },
+      ...[low + flange, low + size.depth - flange].map((y): Shape => ({
+        shape: 'line',
+        points: [
+          { x: from, y },
+          { x: from + member.length, y },
+        ],
+        style: { stroke: 'steelEdge', width: 0.8 },
+      })),
+      ...cuts.map((cut): Shape => ({
+        shape: 'line',
+        points: [
+          { x: from + cut, y: low - 0.08 },
+          { x: from + cut, y: low + size.depth + 0.08 },
+        ],
+        style: { stroke: 'ink', width: 2.4 },
+      })),
+      ...cuts.map((cut, i): Shape => ({
+        shape: 'label',
+        at: { x: from + cut, y: low + size.depth + 0.1 },
+        text: `splice ${i + 1}`,
+        ink: 'ink',
+        sides: ['above', 'right', 'left'],
+      })),
+      {
+        shape: 'label',
+        at: { x: from + member.length / 2, y: low },
+        text: label(member, size.section),
+        ink: 'steel',
+        bold: true,
+        large: true,
+        sides: ['below', 'above'],
+        of,
+      },
+      {
+        shape: 'dimension',
+        from: { x: seats(left), y: low },
+        to: { x: seats(right), y: low },
+        offset: 46,
+        text: formatQuantity(Math.abs(seats(right) - seats(left)), 'length', plan.job.units),
+        ink: 'ink',
+      },
+    ];
+  });
+}
+
+/** The way in: from leg to leg, each with its number and name. */
+export function wayShapes(plan: Plan): Shape[] {
+  const { legs } = plan.wayIn;
+  if (legs.length === 0) return [];
+  const ends = legs.slice(0, -1).map((leg, i) => ({ from: leg.at, to: legs[i + 1]?.at ?? leg.at }));
+  return [
+    ...ends.map(({ from, to }): Shape => ({ shape: 'line', points: [from, to], style: { stroke: 'gear', width: 2.2, dash: 'dash' } })),
+    ...ends.flatMap(({ from, to }): Shape[] => {
+      const long = distance(from, to);
+      if (!(long > 0.6)) return [];
+      const toward = scale(sub(to, from), 1 / long);
+      const tip = add(mix(from, to, 0.5), scale(toward, 0.12));
+      const back = add(tip, scale(toward, -0.24));
+      return [{ shape: 'polygon', points: [tip, add(back, scale(leftOf(toward), 0.1)), add(back, scale(leftOf(toward), -0.1))], style: { fill: 'gear' } }];
+    }),
+    ...legs.flatMap((leg, i): Shape[] => {
+      const of = { kind: 'leg' as const, id: leg.id };
+      return [
+        { shape: 'dot', centre: leg.at, size: 7, style: { fill: 'gear', stroke: 'paper', width: 1.5 }, of, solid: true },
+        { shape: 'label', at: leg.at, text: `${i + 1} ${leg.name || leg.kind}`, ink: 'gear', bold: true, sides: ['above', 'right', 'below', 'left'], of },
+      ];
+    }),
+  ];
+}

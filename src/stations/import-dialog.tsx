@@ -1,0 +1,192 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { previewImport, type ImportPreview } from '@/core/plan/import-members';
+import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
+import type { SteelRows } from '@/core/steel/lists/rows';
+import { readSheet, rowsOf, tableFields, type Columns, type TableField } from '@/core/steel/lists/table';
+import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { freshId } from './fresh-id';
+import { useAct, useJob, usePlan } from './job-context';
+
+const fieldWords: Record<TableField, string> = {
+  mark: 'Mark',
+  section: 'Section',
+  length: 'Length',
+  count: 'Number',
+  grade: 'Grade',
+  mass: 'Weight by drawing',
+  order: 'Order',
+  place: 'Lies at',
+};
+
+/** A file read into rows: NC files and archives of them here, a model on the server, anything else as a table. */
+async function readFile(file: File): Promise<{ rows: SteelRows } | { table: string }> {
+  const name = file.name.toLowerCase();
+  if (name.endsWith('.zip')) {
+    const { strFromU8, unzipSync } = await import('fflate');
+    try {
+      const inside = unzipSync(new Uint8Array(await file.arrayBuffer()), { filter: (entry) => /\.(nc1?|nc)$/i.test(entry.name) && entry.originalSize < 8e6 });
+      const files = Object.entries(inside).map(([entry, bytes]) => ({ name: entry, text: strFromU8(bytes, true) }));
+      return { rows: files.length > 0 ? rowsOfNc(files) : { rows: [], faults: [{ from: file.name, error: 'There is no .nc1 file in this archive.' }] } };
+    } catch {
+      return { rows: { rows: [], faults: [{ from: file.name, error: 'It is not a ZIP archive that can be opened: make it again.' }] } };
+    }
+  }
+  if (/\.nc1?$/.test(name)) return { rows: rowsOfNc([{ name: file.name, text: await file.text() }]) };
+  if (name.endsWith('.ifc')) {
+    const answer = await fetch('/api/import/ifc', { method: 'POST', body: file });
+    if (answer.ok) return { rows: (await answer.json()) as SteelRows };
+    const said = (await answer.json().catch(() => null)) as { detail?: string } | null;
+    return { rows: { rows: [], faults: [{ from: file.name, error: said?.detail ?? 'The server could not read it. Try again.' }] } };
+  }
+  return { table: await file.text() };
+}
+
+/** Steel from a spreadsheet, a CSV file, NC files or a model: what it would change, before it changes it. */
+export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClose: () => void }) {
+  const plan = usePlan();
+  const act = useAct();
+  const done = useJob((state) => state.done);
+  const [text, setText] = useState(pasted ?? '');
+  const [chosen, setChosen] = useState<Columns | null>(null);
+  const [files, setFiles] = useState<SteelRows | null>(null);
+  const [reading, setReading] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const sheet = useMemo(() => (text.trim() === '' ? null : readSheet(text)), [text]);
+  const columns = useMemo(() => chosen ?? sheet?.columns ?? {}, [chosen, sheet]);
+  const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, columns, plan.job.units) : null), [files, sheet, columns, plan.job.units]);
+  const preview: ImportPreview | null = useMemo(() => (found ? previewImport(plan, found.rows, found.faults, () => freshId('m')) : null), [found, plan]);
+  const open = async (list: FileList | null) => {
+    if (!list || list.length === 0) return;
+    setReading(true);
+    const read = await Promise.all([...list].map(readFile));
+    setReading(false);
+    const table = read.find((one) => 'table' in one);
+    if (table && 'table' in table) {
+      setFiles(null);
+      setChosen(null);
+      setText(table.table);
+      return;
+    }
+    const rows = read.flatMap((one) => ('rows' in one ? [one.rows] : []));
+    setFiles({ rows: rows.flatMap((one) => one.rows), faults: rows.flatMap((one) => one.faults) });
+  };
+  const take = () => {
+    if (!preview) return;
+    const faults = act('importMembers', preview.command);
+    done();
+    if (faults) setProblem(faults[0]?.error ?? 'It was refused.');
+    else onClose();
+  };
+  const changes = preview ? preview.added.length + preview.changed.length : 0;
+  const heads = sheet?.headed ? (sheet.cells[0] ?? []) : (sheet?.cells[0] ?? []).map((_, i) => `column ${i + 1}`);
+  return (
+    <Modal
+      open
+      onOpenChange={(next) => !next && onClose()}
+      title="Steel from a table or a file"
+      about="CSV or pasted cells, NC1 files singly or in a ZIP, or an IFC model. Nothing changes until you take it, and undo takes all of it back at once."
+      wide
+    >
+      <div className="space-y-3">
+        <label className="block">
+          <span className="text-soft">Files</span>
+          <input
+            type="file"
+            multiple
+            accept=".csv,.txt,.tsv,.nc1,.nc,.zip,.ifc"
+            onChange={(event) => void open(event.target.files)}
+            className="mt-1 block text-[14px]"
+          />
+        </label>
+        {!files && (
+          <label className="block">
+            <span className="text-soft">Or paste the cells here</span>
+            <textarea
+              value={text}
+              onChange={(event) => (setChosen(null), setText(event.target.value))}
+              rows={5}
+              spellCheck={false}
+              className="mt-1 w-full border border-line bg-white p-2 font-mono text-[12.5px]"
+              placeholder={'Mark\tSection\tLength\tNumber'}
+            />
+          </label>
+        )}
+        {reading && <p role="status">Reading …</p>}
+        {sheet && !files && (
+          <fieldset className="grid grid-cols-4 gap-x-4 gap-y-1.5 border-t border-line pt-2">
+            <legend className="text-soft">Which column is which</legend>
+            {tableFields.map((one) => (
+              <label key={one} className="text-[12.5px] text-soft">
+                {fieldWords[one]}
+                <select
+                  value={columns[one] ?? ''}
+                  onChange={(event) => {
+                    const next = { ...columns };
+                    if (event.target.value === '') delete next[one];
+                    else next[one] = Number(event.target.value);
+                    setChosen(next);
+                  }}
+                  className="block w-full border-b border-pencil bg-transparent text-[14px] text-ink"
+                >
+                  <option value="">none</option>
+                  {heads.map((head, i) => (
+                    <option key={i} value={i}>
+                      {head || `column ${i + 1}`}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            ))}
+          </fieldset>
+        )}
+        {preview && (
+          <div aria-label="What it would change" className="border-t border-line pt-2">
+            <p className="sign text-[17px]">
+              {preview.added.length} new, {preview.changed.length} changed, {preview.same} the same
+              {preview.faults.length > 0 && <span className="text-stop">, {preview.faults.length} not read</span>}
+            </p>
+            {preview.faults.length > 0 && (
+              <ul aria-label="Not read" className="my-1 max-h-[140px] overflow-auto border border-stop bg-white px-2 py-1 text-[13px]">
+                {preview.faults.slice(0, 200).map((fault, i) => (
+                  <li key={i}>
+                    <b>{fault.from}</b>: {fault.error}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {preview.unknownSections.length > 0 && (
+              <p className="my-1 text-[13px] text-missing">
+                {preview.unknownSections.length} with a section in no table here, so their weight stays unknown unless the file gives it:{' '}
+                {preview.unknownSections.slice(0, 6).join('; ')}
+                {preview.unknownSections.length > 6 && ' …'}
+              </p>
+            )}
+            {preview.changed.length > 0 && (
+              <ul className="my-1 max-h-[120px] overflow-auto text-[13px]">
+                {preview.changed.slice(0, 200).map((one) => (
+                  <li key={one.mark}>
+                    <b>{one.mark}</b>: {one.what.join(', ')}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {preview.added.length > 0 && (
+              <p className="text-[13px] text-soft">
+                New: {preview.added.slice(0, 30).join(', ')}
+                {preview.added.length > 30 && ` and ${preview.added.length - 30} more`}
+              </p>
+            )}
+          </div>
+        )}
+        {problem && <p className="text-stop">{problem}</p>}
+        <div className="flex justify-end gap-2">
+          <PlainButton onClick={onClose}>Leave it</PlainButton>
+          <PlainButton strong disabled={changes === 0} onClick={take}>
+            {changes === 0 ? 'Nothing to take' : `Take ${changes}`}
+          </PlainButton>
+        </div>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,218 @@
+'use client';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { worst } from '@/core/plan/check';
+import type { Leg, Plan } from '@/core/plan/schema';
+import type { QuantityKind } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { useAct, useJob, usePlan } from './job-context';
+import { SmallButton } from './panel';
+import { useEdit, useField } from './use-edit';
+
+export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
+  { value: 'truck', label: 'off the truck' },
+  { value: 'opening', label: 'door or window' },
+  { value: 'corner', label: 'corner' },
+  { value: 'hatch', label: 'hatch' },
+  { value: 'props', label: 'between props' },
+  { value: 'ramp', label: 'ramp' },
+  { value: 'rollers', label: 'rollers, skates' },
+  { value: 'floor', label: 'floor' },
+  { value: 'carry', label: 'carry' },
+];
+
+/** A leg with its sizes still to be measured, a little on from the last one. */
+export function newLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
+  const last = plan.wayIn.legs[plan.wayIn.legs.length - 1]?.at ?? { x: (plan.bearings[0]?.at.x ?? 0) + 8, y: (plan.bearings[0]?.at.y ?? 0) + 5 };
+  const common = { id, name: legKinds.find((one) => one.value === kind)?.label ?? kind, at: { x: last.x - 1.2, y: last.y - 0.6 } };
+  switch (kind) {
+    case 'truck':
+      return { ...common, kind, freeRadius: null, pivotShare: 0.5 };
+    case 'opening':
+      return { ...common, kind, width: null, height: null, thickness: 0.3, yawDeg: 0, tiltDeg: 0, runBeyond: null };
+    case 'corner':
+      return { ...common, kind, corridorA: null, corridorB: null };
+    case 'hatch':
+      return { ...common, kind, length: null, width: null, heightBelow: null };
+    case 'props':
+      return { ...common, kind, gap: null, thickness: 0.1, yawDeg: 0, room: null, standing: true };
+    case 'ramp':
+      return { ...common, kind, slopeDeg: null, friction: 0.05, line: null };
+    case 'rollers':
+      return { ...common, kind, slopeDeg: 0, starting: 0.08, rolling: 0.05, line: null };
+    case 'carry':
+      return { ...common, kind, people: null, oneEnd: false, reach: 0.35, height: 0.7, travel: 0.4, twistDeg: 0, perMinute: 0.2, hours: '1', coupling: 'good' };
+    case 'floor':
+      return { ...common, kind, allowable: null, pointAllowable: null, length: 2.4, width: 1.2, supports: 2, gear: 0, people: 2 };
+  }
+}
+
+interface Figure {
+  key: string;
+  label: string;
+  kind: QuantityKind;
+  /** may be not known */
+  open?: boolean;
+  placeholder?: string;
+  whole?: boolean;
+}
+
+const length = (key: string, label: string, open = true): Figure => ({ key, label, kind: 'length', open });
+const figures: Record<Leg['kind'], Figure[]> = {
+  truck: [length('freeRadius', 'Clear round the truck'), { key: 'pivotShare', label: 'Held from one end', kind: 'fraction' }],
+  opening: [
+    length('width', 'Clear width'),
+    length('height', 'Clear height'),
+    { key: 'thickness', label: 'Wall thickness', kind: 'dimension' },
+    { ...length('runBeyond', 'Straight run beyond'), placeholder: 'no end to it' },
+    { key: 'yawDeg', label: 'Piece turned on plan', kind: 'angle' },
+    { key: 'tiltDeg', label: 'Piece tipped', kind: 'angle' },
+  ],
+  corner: [length('corridorA', 'Corridor in'), length('corridorB', 'Corridor out')],
+  hatch: [length('length', 'Hatch length'), length('width', 'Hatch width'), length('heightBelow', 'Height below')],
+  props: [
+    length('gap', 'Gap between props'),
+    { key: 'thickness', label: 'Prop thickness', kind: 'dimension' },
+    { key: 'yawDeg', label: 'Piece turned on plan', kind: 'angle' },
+    { ...length('room', 'Room beyond them'), placeholder: 'no end to it' },
+  ],
+  ramp: [
+    { key: 'slopeDeg', label: 'Slope', kind: 'angle', open: true },
+    { key: 'friction', label: 'Friction', kind: 'fraction' },
+    { key: 'line', label: 'Line is rated', kind: 'force', open: true },
+  ],
+  rollers: [
+    { key: 'slopeDeg', label: 'Slope, up positive', kind: 'angle' },
+    { key: 'starting', label: 'Friction to start', kind: 'fraction' },
+    { key: 'rolling', label: 'Friction rolling', kind: 'fraction' },
+    { key: 'line', label: 'Pull is rated', kind: 'force', open: true },
+  ],
+  carry: [
+    { key: 'people', label: 'People', kind: 'count', open: true, whole: true },
+    { key: 'reach', label: 'Hands out from ankles', kind: 'dimension' },
+    { key: 'height', label: 'Hands above floor', kind: 'dimension' },
+    { key: 'travel', label: 'Raised by', kind: 'dimension' },
+    { key: 'twistDeg', label: 'Twist', kind: 'angle' },
+    { key: 'perMinute', label: 'Lifts a minute', kind: 'factor' },
+  ],
+  floor: [
+    { key: 'allowable', label: 'Floor may carry', kind: 'pressure', open: true },
+    { key: 'pointAllowable', label: 'Single load allowed', kind: 'force', open: true },
+    { key: 'length', label: 'Floor strip, length', kind: 'length' },
+    { key: 'width', label: 'Floor strip, width', kind: 'length' },
+    { key: 'supports', label: 'Skates under it', kind: 'count', whole: true },
+    { key: 'gear', label: 'Trolley and skates', kind: 'mass' },
+    { key: 'people', label: 'People with it', kind: 'count', whole: true },
+  ],
+};
+
+/** One leg: its sizes, and where it stands among the others. */
+export function LegFields({ leg, number }: { leg: Leg; number: number }) {
+  const act = useAct();
+  const field = useField();
+  const edit = useEdit('legs', leg.id);
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  const own = checks.filter((check) => check.station === 'wayIn' && check.subject === (leg.name || leg.kind));
+  const values = leg as unknown as Record<string, number | null>;
+  const put = (changes: Record<string, unknown>, name: string) => edit(changes as never, name);
+  return (
+    <Fold
+      title={`${number} ${leg.name || leg.kind}`}
+      note={legKinds.find((one) => one.value === leg.kind)?.label}
+      tools={
+        <span className="flex items-center gap-1">
+          {own.length > 0 && <VerdictMark verdict={worst(own.map((check) => check.verdict))} size={15} />}
+          <MoveLeg id={leg.id} number={number} />
+          <SmallButton danger label={`Remove leg ${number}`} onClick={() => act('removeFrom', { list: 'legs', id: leg.id })}>
+            <X size={13} />
+          </SmallButton>
+        </span>
+      }
+    >
+      <Pair>
+        <TextField {...field} label="Name" value={leg.name} onValue={(name) => put({ name }, 'name')} />
+        {leg.kind === 'props' && (
+          <ChoiceField
+            label="When the piece comes"
+            value={leg.standing ? 'yes' : 'no'}
+            choices={[
+              { value: 'yes', label: 'they stand' },
+              { value: 'no', label: 'not there yet' },
+            ]}
+            onValue={(value) => put({ standing: value === 'yes' }, 'standing')}
+          />
+        )}
+        {leg.kind === 'carry' && (
+          <>
+            <ChoiceField
+              label="Raised"
+              value={leg.oneEnd ? 'one' : 'all'}
+              choices={[
+                { value: 'all', label: 'all of it at once' },
+                { value: 'one', label: 'one end at a time' },
+              ]}
+              onValue={(value) => put({ oneEnd: value === 'one' }, 'one end')}
+            />
+            <ChoiceField
+              label="Grip"
+              value={leg.coupling}
+              choices={[
+                { value: 'good', label: 'good' },
+                { value: 'fair', label: 'fair' },
+                { value: 'poor', label: 'poor' },
+              ]}
+              onValue={(coupling) => put({ coupling }, 'grip')}
+            />
+            <ChoiceField
+              label="Lasts up to"
+              value={leg.hours}
+              choices={[
+                { value: '1', label: '1 hour' },
+                { value: '2', label: '2 hours' },
+                { value: '8', label: '8 hours' },
+              ]}
+              onValue={(hours) => put({ hours }, 'hours')}
+            />
+          </>
+        )}
+        {figures[leg.kind].map((one) => (
+          <QuantityField
+            {...field}
+            key={one.key}
+            label={one.label}
+            kind={one.kind}
+            value={values[one.key] ?? null}
+            clearable={one.open}
+            placeholder={one.placeholder}
+            onValue={(value) => put({ [one.key]: value === null ? (one.open ? null : 0) : one.whole ? Math.round(value) : value }, one.key)}
+          />
+        ))}
+        <QuantityField {...field} label="East on the plan" kind="length" value={leg.at.x} onValue={(x) => put({ at: { ...leg.at, x: x ?? 0 } }, 'x')} />
+        <QuantityField {...field} label="North on the plan" kind="length" value={leg.at.y} onValue={(y) => put({ at: { ...leg.at, y: y ?? 0 } }, 'y')} />
+      </Pair>
+    </Fold>
+  );
+}
+
+function MoveLeg({ id, number }: { id: string; number: number }) {
+  const { legs } = usePlan().wayIn;
+  const act = useAct();
+  const at = legs.findIndex((leg) => leg.id === id);
+  return (
+    <>
+      {at > 0 && (
+        <SmallButton label={`Leg ${number} sooner`} onClick={() => act('shiftLeg', { id, to: at - 1 })}>
+          <ArrowUp size={13} />
+        </SmallButton>
+      )}
+      {at < legs.length - 1 && (
+        <SmallButton label={`Leg ${number} later`} onClick={() => act('shiftLeg', { id, to: at + 1 })}>
+          <ArrowDown size={13} />
+        </SmallButton>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import { soils, SOIL_SOURCE } from '@/core/path/soils';
+import { linkKinds, type Link } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
+import { useAct, useJob, usePlan } from './job-context';
+import { SmallButton } from './panel';
+import { StandsOn } from './stands-on';
+import { useEdit, useField } from './use-edit';
+
+/** The path to ground, storey by storey: a list with a number at every link. */
+export function LoadPathFields() {
+  const plan = usePlan();
+  const act = useAct();
+  const { system } = useField();
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  const sorted = [...plan.links].sort((a, b) => b.storey - a.storey);
+  const add = () => {
+    const link: Link = {
+      id: freshId('l'),
+      name: `Link ${plan.links.length + 1}`,
+      kind: 'post',
+      storey: 0,
+      own: 0,
+      capacity: null,
+      foot: null,
+      ground: false,
+      standsOn: [],
+    };
+    act('addTo', { list: 'links', thing: link });
+  };
+  return (
+    <Fold
+      title="Path to ground"
+      note={plan.links.length === 0 ? 'nothing written down' : `${plan.links.length} links`}
+      tools={
+        <SmallButton onClick={add}>
+          <Plus size={13} aria-hidden /> Link
+        </SmallButton>
+      }
+    >
+      {sorted.map((link) => {
+        const load =
+          checks.find((check) => check.id.startsWith('path.') && check.subject === link.name && check.quantity === 'force' && check.demand !== null)?.demand ??
+          null;
+        return <LinkFields key={link.id} link={link} load={load === null ? null : formatQuantity(load, 'force', system)} />;
+      })}
+    </Fold>
+  );
+}
+
+function LinkFields({ link, load }: { link: Link; load: string | null }) {
+  const plan = usePlan();
+  const act = useAct();
+  const field = useField();
+  const edit = useEdit('links', link.id);
+  const { foot } = link;
+  const used = [...plan.bearings, ...plan.links].some((one) => one.standsOn.some((below) => below.link === link.id));
+  return (
+    <div className="pl-3">
+      <Fold
+        title={link.name || link.kind}
+        note={`storey ${link.storey}${link.ground ? ', ground' : load ? `, takes ${load}` : ''}`}
+        tools={
+          used ? undefined : (
+            <SmallButton danger label={`Remove ${link.name}`} onClick={() => act('removeFrom', { list: 'links', id: link.id })}>
+              <X size={13} />
+            </SmallButton>
+          )
+        }
+      >
+        <Pair>
+          <TextField {...field} label="Name" value={link.name} onValue={(name) => edit({ name }, 'name')} />
+          <ChoiceField
+            label="It is"
+            value={link.ground ? 'ground' : link.kind}
+            choices={[
+              ...linkKinds.filter((kind) => kind !== 'soil').map((kind) => ({ value: kind as string, label: kind as string })),
+              { value: 'ground', label: 'the ground itself' },
+            ]}
+            onValue={(value) =>
+              edit(value === 'ground' ? { kind: 'soil', ground: true, standsOn: [], foot: null } : { kind: value as Link['kind'], ground: false }, 'kind')
+            }
+          />
+          <QuantityField {...field} label="Storey" kind="count" value={link.storey} onValue={(storey) => edit({ storey: Math.round(storey ?? 0) }, 'storey')} />
+          <QuantityField {...field} label="Its own load" kind="force" value={link.own} onValue={(own) => edit({ own: own ?? 0 }, 'own')} />
+          {!link.ground && (
+            <>
+              <QuantityField {...field} label="May carry" kind="force" value={link.capacity} clearable onValue={(capacity) => edit({ capacity }, 'capacity')} />
+              <ChoiceField
+                label="Foot"
+                value={foot ? 'yes' : 'no'}
+                choices={[
+                  { value: 'no', label: 'not looked at' },
+                  { value: 'yes', label: 'presses on an area' },
+                ]}
+                onValue={(value) => edit({ foot: value === 'yes' ? { length: 0.3, width: 0.3, allowable: null, source: '' } : null }, 'foot')}
+              />
+            </>
+          )}
+          {foot && (
+            <>
+              <QuantityField
+                {...field}
+                label="Foot length"
+                kind="dimension"
+                value={foot.length}
+                onValue={(length) => edit({ foot: { ...foot, length: length ?? 0 } }, 'foot length')}
+              />
+              <QuantityField
+                {...field}
+                label="Foot width"
+                kind="dimension"
+                value={foot.width}
+                onValue={(width) => edit({ foot: { ...foot, width: width ?? 0 } }, 'foot width')}
+              />
+              <QuantityField
+                {...field}
+                label="Pressure allowed under it"
+                kind="pressure"
+                value={foot.allowable}
+                clearable
+                onValue={(allowable) => edit({ foot: { ...foot, allowable, source: allowable === foot.allowable ? foot.source : '' } }, 'foot allowable')}
+                note={foot.source || undefined}
+              />
+              <ChoiceField
+                label="Soil, presumptive"
+                value={soils.find((soil) => soil.allowable === foot.allowable)?.id ?? 'own'}
+                choices={[{ value: 'own', label: 'own figure' }, ...soils.map((soil) => ({ value: soil.id, label: soil.name }))]}
+                onValue={(value) => {
+                  const soil = soils.find((one) => one.id === value);
+                  if (soil) edit({ foot: { ...foot, allowable: soil.allowable, source: SOIL_SOURCE } }, 'soil');
+                }}
+              />
+            </>
+          )}
+        </Pair>
+        {!link.ground && <StandsOn name={link.name} standsOn={link.standsOn} not={link.id} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />}
+      </Fold>
+    </div>
+  );
+}

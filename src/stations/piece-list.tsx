@@ -1,0 +1,343 @@
+'use client';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { FileDown, FileUp, Plus, Truck, X } from 'lucide-react';
+import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { newMember } from '@/core/plan/import-members';
+import { memberWeight } from '@/core/plan/member-weight';
+import { membersCsv } from '@/core/plan/members-csv';
+import { Missing } from '@/core/plan/missing';
+import { memberStates, type Member } from '@/core/plan/schema';
+import { rulesOf } from '@/core/rules/rule-sets';
+import { findSection } from '@/core/steel/sections';
+import { formatForInput, formatQuantity, inputUnit, parseQuantity } from '@/core/units';
+import { freshId } from './fresh-id';
+import { ImportDialog } from './import-dialog';
+import { useAct, useJob, usePlan } from './job-context';
+import { LoadsDialog } from './loads-dialog';
+import { SmallButton } from './panel';
+import { saveFile } from './save-file';
+
+const ROW = 27;
+
+interface Column {
+  key: string;
+  title: string;
+  width: string;
+  right?: boolean;
+  read: (member: Member, units: 'metric' | 'us') => string;
+  /** changes, or what is wrong with the text */
+  write?: (text: string, member: Member, units: 'metric' | 'us') => Partial<Member> | string;
+}
+
+const optional = (text: string, kind: 'mass', units: 'metric' | 'us', put: (value: number | null) => Partial<Member>): Partial<Member> | string => {
+  if (text.trim() === '') return put(null);
+  const read = parseQuantity(text, kind, units);
+  return read.ok ? put(read.value) : read.reason;
+};
+const whole = (text: string, name: string, least: number): number | string => {
+  const value = Number(text);
+  return Number.isInteger(value) && value >= least ? value : `${name} “${text}” is not a whole number from ${least}.`;
+};
+const madeOf = (member: Member): string =>
+  member.make.kind === 'section' ? member.make.section : member.make.kind === 'plain' ? member.make.what : 'plate girder';
+
+const columns: readonly Column[] = [
+  { key: 'mark', title: 'Mark', width: '78px', read: (m) => m.mark, write: (mark) => ({ mark }) },
+  {
+    key: 'section',
+    title: 'Section',
+    width: 'minmax(112px,1fr)',
+    read: madeOf,
+    write: (text, member) =>
+      member.make.kind === 'girder'
+        ? 'A plate girder keeps its plates.'
+        : { make: member.make.kind === 'plain' ? { kind: 'plain', what: text } : { kind: 'section', section: findSection(text)?.designation ?? text } },
+  },
+  {
+    key: 'length',
+    title: 'Length',
+    width: '72px',
+    right: true,
+    read: (m, units) => formatForInput(m.length, 'length', units),
+    write: (text, _, units) => {
+      const read = parseQuantity(text, 'length', units);
+      return read.ok ? { length: read.value } : read.reason;
+    },
+  },
+  {
+    key: 'count',
+    title: 'No.',
+    width: '40px',
+    right: true,
+    read: (m) => String(m.count),
+    write: (text) => {
+      const value = whole(text, 'The number', 1);
+      return typeof value === 'string' ? value : { count: value };
+    },
+  },
+  { key: 'grade', title: 'Grade', width: '58px', read: (m) => m.grade, write: (grade) => ({ grade }) },
+  {
+    key: 'drawing',
+    title: 'Drawing',
+    width: '66px',
+    right: true,
+    read: (m, units) => formatForInput(m.stated.drawing, 'mass', units),
+    write: (text, m, units) => optional(text, 'mass', units, (drawing) => ({ stated: { ...m.stated, drawing } })),
+  },
+  {
+    key: 'weighed',
+    title: 'Weighed',
+    width: '66px',
+    right: true,
+    read: (m, units) => formatForInput(m.stated.weighed, 'mass', units),
+    write: (text, m, units) => optional(text, 'mass', units, (weighed) => ({ stated: { ...m.stated, weighed } })),
+  },
+  {
+    key: 'order',
+    title: 'Order',
+    width: '46px',
+    right: true,
+    read: (m) => (m.order === null ? '' : String(m.order)),
+    write: (text) => {
+      if (text.trim() === '') return { order: null };
+      const value = whole(text, 'The order', 0);
+      return typeof value === 'string' ? value : { order: value };
+    },
+  },
+  { key: 'place', title: 'Lies at', width: 'minmax(80px,0.8fr)', read: (m) => m.place, write: (place) => ({ place }) },
+];
+
+/** The piece list: every member of the job, typed, pasted or imported, with what it weighs and by whose word. */
+export function PieceList() {
+  const plan = usePlan();
+  const act = useAct();
+  const done = useJob((state) => state.done);
+  const { units } = plan.job;
+  const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
+  const [filter, setFilter] = useState('');
+  const [pasted, setPasted] = useState<string | null>(null);
+  const [importing, setImporting] = useState(false);
+  const [loading, setLoading] = useState(false);
+  const frame = useRef<HTMLDivElement>(null);
+  const shown = useMemo(() => {
+    const words = filter.trim().toLowerCase();
+    return words === ''
+      ? plan.members
+      : plan.members.filter((member) =>
+          [member.mark, madeOf(member), member.grade, member.place, member.state].some((text) => text.toLowerCase().includes(words)),
+        );
+  }, [plan.members, filter]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- the list scrolls by its own state; nothing memoised leans on it
+  const rows = useVirtualizer({ count: shown.length, getScrollElement: () => frame.current, estimateSize: () => ROW, overscan: 12 });
+  const total = useMemo(() => {
+    let mass = 0;
+    let unknown = 0;
+    let pieces = 0;
+    for (const member of plan.members) {
+      const weight = memberWeight(member, rules);
+      pieces += member.count;
+      if (weight instanceof Missing) unknown += member.count;
+      else mass += weight.lifted * member.count;
+    }
+    return { mass, unknown, pieces };
+  }, [plan.members, rules]);
+
+  const paste = (event: ClipboardEvent) => {
+    const text = event.clipboardData.getData('text/plain');
+    if (!/[\t\n;]/.test(text.trim())) return;
+    event.preventDefault();
+    setPasted(text);
+    setImporting(true);
+  };
+  /** Enter and the arrows go up and down a column; a row out of sight is brought into sight first. */
+  const travel = (event: KeyboardEvent<HTMLInputElement>, row: number, column: number) => {
+    const by = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    const to = row + by;
+    if (by === 0 || to < 0 || to >= shown.length) return;
+    event.preventDefault();
+    rows.scrollToIndex(to);
+    requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${to}-${column}"]`)?.focus());
+  };
+  const template = `${columns.map((column) => column.width).join(' ')} 84px 92px 24px`;
+  return (
+    <section aria-label="Piece list" className="flex h-full min-h-0 flex-col bg-paper" onPaste={paste}>
+      <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5">
+        <h2 className="text-[18px] leading-6">Piece list</h2>
+        <span className="text-[13px] text-soft">
+          {total.pieces} pieces, {formatQuantity(total.mass, 'mass', units)} to lift{total.unknown > 0 ? ` and ${total.unknown} of unknown weight` : ''}
+        </span>
+        <input
+          aria-label="Find in the list"
+          placeholder="find"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+          className="w-[90px] border-b border-pencil bg-transparent px-1 text-[14px] outline-none placeholder:text-soft focus:border-ink"
+        />
+        <span className="ml-auto flex flex-wrap gap-1.5">
+          <SmallButton onClick={() => act('addTo', { list: 'members', thing: newMember(freshId('m'), { mark: `M${plan.members.length + 1}` }) })}>
+            <Plus size={13} aria-hidden /> Member
+          </SmallButton>
+          <SmallButton onClick={() => (setPasted(null), setImporting(true))}>
+            <FileUp size={13} aria-hidden /> Paste or import
+          </SmallButton>
+          <SmallButton onClick={() => saveFile('piece-list.csv', membersCsv(plan), 'text/csv')}>
+            <FileDown size={13} aria-hidden /> CSV
+          </SmallButton>
+          <SmallButton onClick={() => setLoading(true)}>
+            <Truck size={13} aria-hidden /> Lorry loads
+          </SmallButton>
+        </span>
+      </header>
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto" role="table" aria-rowcount={shown.length + 1} aria-label="Members">
+        <div className="sticky top-0 z-10 min-w-[800px] bg-board" role="rowgroup">
+          <div role="row" className="grid items-end border-b border-ink px-2 py-1 text-[12.5px] text-soft" style={{ gridTemplateColumns: template }}>
+            {columns.map((column) => (
+              <span key={column.key} role="columnheader" className={`px-1 ${column.right ? 'text-right' : ''}`}>
+                {column.title}
+                {column.key === 'length' && ` ${inputUnit('length', units)}`}
+                {(column.key === 'drawing' || column.key === 'weighed') && ` ${inputUnit('mass', units)}`}
+              </span>
+            ))}
+            <span role="columnheader" className="px-1 text-right">
+              To lift, each
+            </span>
+            <span role="columnheader" className="px-1">
+              State
+            </span>
+            <span role="columnheader" className="sr-only">
+              Remove
+            </span>
+          </div>
+        </div>
+        {shown.length === 0 ? (
+          <p className="px-3 py-3 text-soft">
+            {plan.members.length === 0
+              ? 'No members yet. Paste them from a spreadsheet, import the fabricator’s files or add one.'
+              : 'Nothing in the list matches.'}
+          </p>
+        ) : (
+          <div role="rowgroup" className="relative min-w-[800px]" style={{ height: rows.getTotalSize() }}>
+            {rows.getVirtualItems().map((item) => {
+              const member = shown[item.index];
+              if (!member) return null;
+              const weight = memberWeight(member, rules);
+              const edit = (changes: Partial<Member>, field: string) => act('editIn', { list: 'members', id: member.id, changes }, `${member.id} ${field}`);
+              return (
+                <div
+                  key={member.id}
+                  role="row"
+                  aria-rowindex={item.index + 2}
+                  data-member={member.mark}
+                  className="absolute inset-x-0 grid items-center border-b border-line px-2"
+                  style={{ gridTemplateColumns: template, height: ROW, transform: `translateY(${item.start}px)` }}
+                >
+                  {columns.map((column, c) => (
+                    <Cell
+                      key={column.key}
+                      name={`${column.title} of ${member.mark || 'the new member'}`}
+                      cell={`${item.index}-${c}`}
+                      right={column.right}
+                      text={column.read(member, units)}
+                      onText={(text) => {
+                        const changes = column.write?.(text, member, units) ?? {};
+                        if (typeof changes === 'string') return changes;
+                        return edit(changes, column.key)?.[0]?.error ?? null;
+                      }}
+                      onDone={done}
+                      onTravel={(event) => travel(event, item.index, c)}
+                    />
+                  ))}
+                  <span role="cell" className={`px-1 text-right text-[14px] ${weight instanceof Missing ? 'text-missing' : 'font-semibold'}`}>
+                    {weight instanceof Missing ? 'not known' : formatQuantity(weight.lifted, 'mass', units)}
+                  </span>
+                  <span role="cell">
+                    <select
+                      aria-label={`State of ${member.mark}`}
+                      value={member.state}
+                      onChange={(event) => edit({ state: event.target.value as Member['state'] }, 'state')}
+                      className="w-full bg-transparent text-[13px] outline-none focus:bg-white"
+                    >
+                      {memberStates.map((state) => (
+                        <option key={state}>{state}</option>
+                      ))}
+                    </select>
+                  </span>
+                  <span role="cell">
+                    <button
+                      type="button"
+                      aria-label={`Remove ${member.mark}`}
+                      onClick={() => act('removeFrom', { list: 'members', id: member.id })}
+                      className="p-0.5 text-stop"
+                    >
+                      <X size={13} />
+                    </button>
+                  </span>
+                </div>
+              );
+            })}
+          </div>
+        )}
+      </div>
+      {importing && <ImportDialog pasted={pasted} onClose={() => setImporting(false)} />}
+      {loading && <LoadsDialog onClose={() => setLoading(false)} />}
+    </section>
+  );
+}
+
+/** A cell takes its text when it is left or on Enter; what cannot be read stays, says why and changes nothing. */
+function Cell({
+  name,
+  cell,
+  text,
+  right,
+  onText,
+  onDone,
+  onTravel,
+}: {
+  name: string;
+  cell: string;
+  text: string;
+  right?: boolean;
+  onText: (text: string) => string | null;
+  onDone: () => void;
+  onTravel: (event: KeyboardEvent<HTMLInputElement>) => void;
+}) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = () => {
+    if (draft === null) return;
+    const wrong = draft === text ? null : onText(draft);
+    setProblem(wrong);
+    if (wrong === null) setDraft(null);
+    onDone();
+  };
+  return (
+    <span role="cell" className="relative min-w-0">
+      <input
+        aria-label={name}
+        data-cell={cell}
+        value={draft ?? text}
+        aria-invalid={problem ? true : undefined}
+        title={problem ?? undefined}
+        onChange={(event) => setDraft(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            setDraft(null);
+            setProblem(null);
+          } else {
+            if (event.key === 'Enter') take();
+            onTravel(event);
+          }
+        }}
+        className={`w-full min-w-0 bg-transparent px-1 text-[14px] outline-none focus:bg-white focus:ring-1 focus:ring-ink ${right ? 'text-right' : ''} ${problem ? 'text-stop underline decoration-wavy' : ''}`}
+      />
+      {problem && (
+        <span role="alert" className="absolute top-full left-0 z-20 w-[220px] border border-stop bg-white px-2 py-1 text-[12.5px] text-stop">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}

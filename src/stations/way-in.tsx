@@ -1,0 +1,244 @@
+'use client';
+import { Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import type { SplitPlan } from '@/core/access/split';
+import { asMeasured } from '@/core/plan/as-measured';
+import { Missing } from '@/core/plan/missing';
+import type { Leg } from '@/core/plan/schema';
+import { carriedOf, splitOf } from '@/core/plan/way-pieces';
+import { rulesOf } from '@/core/rules/rule-sets';
+import { boltGrades } from '@/core/strength/bolt-en.calc';
+import { formatQuantity, type UnitSystem } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { DerivedList } from '@/ui/workings/derived-list';
+import { freshId } from './fresh-id';
+import { useAct, useJob, usePlan } from './job-context';
+import { LegFields, legKinds, newLeg } from './leg-fields';
+import { Group, Panel, SmallButton } from './panel';
+import { useField } from './use-edit';
+
+/** How the piece gets from the truck to its place, and in how many parts. */
+export function WayInStation() {
+  const plan = usePlan();
+  const act = useAct();
+  const field = useField();
+  const { system } = field;
+  const { wayIn } = plan;
+  const { gear, splice } = wayIn;
+  const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
+  const settled = useMemo(() => asMeasured(plan), [plan]);
+  const carried = useMemo(() => carriedOf(settled, rules), [settled, rules]);
+  const split = useMemo(() => splitOf(settled, rules), [settled, rules]);
+  const derived = useJob((state) => state.survey.evaluation.derived);
+  const bolts = derived.filter((one) => one.id === 'splice');
+  const [kind, setKind] = useState<Leg['kind']>('corner');
+  const edit = (changes: Partial<typeof wayIn>, name: string) => act('editWayIn', { changes }, `way ${name}`);
+  const show = (metres: number) => formatQuantity(metres, 'length', system);
+  const about =
+    carried instanceof Missing
+      ? carried.questions[0]
+      : carried.pieces.length === 1
+        ? `${carried.member.mark} in one piece, ${show(carried.longest.length)}, ${formatQuantity(carried.heaviest.mass, 'mass', system)}`
+        : `${carried.member.mark} in ${carried.pieces.length} pieces, longest ${show(carried.longest.length)}, heaviest ${formatQuantity(carried.heaviest.mass, 'mass', system)}`;
+  return (
+    <Panel title="Way in" about={about} station="wayIn">
+      <Group title="What goes in">
+        <ChoiceField
+          label="Piece"
+          value={wayIn.member ?? 'none'}
+          choices={[{ value: 'none', label: 'not chosen' }, ...plan.members.map((member) => ({ value: member.id, label: member.mark || member.id }))]}
+          onValue={(member) => edit({ member: member === 'none' ? null : member, cuts: [] }, 'member')}
+        />
+        <QuantityField
+          {...field}
+          label="Truck or permit takes"
+          kind="length"
+          value={wayIn.transport}
+          clearable
+          onValue={(transport) => edit({ transport }, 'transport')}
+        />
+        <TextField
+          {...field}
+          label="Lifted into place by"
+          value={gear.what}
+          placeholder="two mast lifts"
+          onValue={(what) => edit({ gear: { ...gear, what } }, 'gear')}
+        />
+        <QuantityField
+          {...field}
+          label="It lifts in one go"
+          kind="mass"
+          value={gear.mass}
+          clearable
+          onValue={(mass) => edit({ gear: { ...gear, mass } }, 'gear mass')}
+        />
+      </Group>
+      {!(split instanceof Missing) && (
+        <section aria-label="Fewest pieces">
+          <h3 className="mb-1 text-[15px] text-gear">Fewest pieces that pass everything known</h3>
+          {split.answer.best ? (
+            <SplitChoice plan={split.answer.best} system={system} cuts={wayIn.cuts} best onTake={(cuts) => edit({ cuts }, 'cuts')} />
+          ) : (
+            <p className="border border-stop px-2 py-1.5 text-stop">
+              No number of pieces passes all of it. {blockedWords(split.answer.fewer?.blockers ?? [], system)}
+            </p>
+          )}
+          {split.answer.best && split.answer.fewer && (
+            <p className="py-1 text-[13px]">
+              {split.answer.fewer.pieces === 1 ? 'One piece' : `${split.answer.fewer.pieces} pieces`} will not do:{' '}
+              {blockedWords(split.answer.fewer.blockers, system)}
+            </p>
+          )}
+          {split.answer.runnersUp.map((one, i) => (
+            <SplitChoice key={i} plan={one} system={system} cuts={wayIn.cuts} onTake={(cuts) => edit({ cuts }, 'cuts')} />
+          ))}
+          {wayIn.cuts.length > 0 && <SmallButton onClick={() => edit({ cuts: [] }, 'cuts')}>Keep it in one piece</SmallButton>}
+        </section>
+      )}
+      {wayIn.cuts.length > 0 && (
+        <section>
+          <h3 className="mb-1 text-[15px] text-gear">Splices, from the left end</h3>
+          <div className="grid grid-cols-2 gap-x-4 gap-y-2">
+            {wayIn.cuts.map((cut, i) => (
+              <QuantityField
+                {...field}
+                key={i}
+                label={`Splice ${i + 1} at`}
+                kind="length"
+                value={cut}
+                onValue={(at) => edit({ cuts: wayIn.cuts.map((one, n) => (n === i ? (at ?? one) : one)) }, `cut ${i}`)}
+              />
+            ))}
+            <ChoiceField
+              label="Splice with"
+              value={splice.kind}
+              choices={[
+                { value: 'cover', label: 'cover plates' },
+                { value: 'endPlate', label: 'end plates' },
+              ]}
+              onValue={(kind) => edit({ splice: { ...splice, kind } }, 'splice kind')}
+            />
+            <ChoiceField
+              label="Bolt grade"
+              value={splice.grade}
+              choices={boltGrades.map((grade) => ({ value: grade, label: grade }))}
+              onValue={(grade) => edit({ splice: { ...splice, grade } }, 'grade')}
+            />
+            <QuantityField
+              {...field}
+              label="Bolt"
+              kind="dimension"
+              value={splice.diameter}
+              onValue={(diameter) => edit({ splice: { ...splice, diameter: diameter ?? 0 } }, 'bolt')}
+            />
+            <QuantityField
+              {...field}
+              label="One splice weighs"
+              kind="mass"
+              value={splice.mass}
+              onValue={(mass) => edit({ splice: { ...splice, mass: mass ?? 0 } }, 'splice mass')}
+            />
+            <QuantityField
+              {...field}
+              label="Shortest piece worth making"
+              kind="length"
+              value={splice.shortest}
+              onValue={(shortest) => edit({ splice: { ...splice, shortest: shortest ?? 0 } }, 'shortest')}
+            />
+            <QuantityField
+              {...field}
+              label="Keep under, of the peak"
+              kind="fraction"
+              value={splice.peakShare}
+              clearable
+              placeholder="by the rule set"
+              onValue={(peakShare) => edit({ splice: { ...splice, peakShare } }, 'peak')}
+            />
+          </div>
+          <div className="mt-1">
+            <DerivedList figures={bolts} system={system} />
+          </div>
+        </section>
+      )}
+      <section aria-label="The way, leg by leg">
+        <div className="mb-1 flex items-end justify-between gap-2">
+          <h3 className="text-[15px] text-gear">The way, leg by leg</h3>
+          <span className="flex items-end gap-1.5">
+            <span className="w-[116px]">
+              <ChoiceField label="Next leg" value={kind} choices={legKinds} onValue={setKind} />
+            </span>
+            <SmallButton onClick={() => act('addTo', { list: 'legs', thing: newLeg(kind, freshId('lg'), plan) })}>
+              <Plus size={13} aria-hidden /> Leg
+            </SmallButton>
+          </span>
+        </div>
+        {wayIn.legs.length === 0 && (
+          <p className="text-soft">Add the legs in order, from the truck to under the pick, and drag each to its place on the plan.</p>
+        )}
+        {wayIn.legs.map((leg, i) => (
+          <LegFields key={leg.id} leg={leg} number={i + 1} />
+        ))}
+      </section>
+    </Panel>
+  );
+}
+
+function blockedWords(blockers: readonly { limit: string; longest?: number; heaviest?: number; allowed?: number }[], system: UnitSystem): string {
+  return blockers
+    .map((one) => {
+      switch (one.limit) {
+        case 'way':
+          return `even split evenly, ${formatQuantity(one.longest ?? 0, 'length', system)} is longer than the ${formatQuantity(one.allowed ?? 0, 'length', system)} that passes the way in.`;
+        case 'transport':
+          return `${formatQuantity(one.longest ?? 0, 'length', system)} is longer than the truck takes.`;
+        case 'mass':
+          return `${formatQuantity(one.heaviest ?? 0, 'mass', system)} is more than the ${formatQuantity(one.allowed ?? 0, 'mass', system)} that can be lifted.`;
+        default:
+          return 'a splice would stand too near the peak of the moment.';
+      }
+    })
+    .join(' Also ');
+}
+
+function SplitChoice({
+  plan,
+  system,
+  cuts,
+  best,
+  onTake,
+}: {
+  plan: SplitPlan;
+  system: UnitSystem;
+  cuts: readonly number[];
+  best?: boolean;
+  onTake: (cuts: number[]) => void;
+}) {
+  const taken = cuts.length === plan.cuts.length && plan.cuts.every((cut, i) => Math.abs(cut - (cuts[i] ?? 0)) < 1e-6);
+  const total = plan.pieces.reduce((sum, one) => sum + one.length, 0);
+  return (
+    <div className={`mb-1.5 border px-2 py-1.5 ${best ? 'border-ink bg-white' : 'border-line'}`} data-split={plan.pieces.length}>
+      <div className="flex items-center justify-between gap-2">
+        <span className="sign text-[15px]">
+          {plan.pieces.length === 1 ? 'One piece' : `${plan.pieces.length} pieces`}
+          {!best && <span className="font-text text-[12.5px] font-normal text-soft"> · runner-up</span>}
+        </span>
+        {taken ? (
+          <span className="text-[12.5px] text-soft">cut like this now</span>
+        ) : (
+          <SmallButton onClick={() => onTake(plan.cuts)}>Cut like this</SmallButton>
+        )}
+      </div>
+      <div className="my-1 flex h-[18px] gap-[2px]" aria-hidden>
+        {plan.pieces.map((one, i) => (
+          <span key={i} className="bg-steel" style={{ width: `${(one.length / total) * 100}%` }} />
+        ))}
+      </div>
+      <p className="text-[12.5px] leading-[1.35]">
+        {plan.pieces.map((one) => `${formatQuantity(one.length, 'length', system)} (${formatQuantity(one.mass, 'mass', system)})`).join(' + ')}
+        {plan.cuts.length > 0 && `; worst splice at ${formatQuantity(plan.worstShare, 'fraction', system)} of the peak moment`}
+      </p>
+    </div>
+  );
+}
