@@ -1,9 +1,8 @@
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
-import { demoPlan } from '../tests/demo-plan';
+import { demoPlan, ticketHall } from '../tests/demo-plan';
 import type { Plan } from '../src/core/plan/schema';
 
-export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined): Promise<string> {
-  const plan = demoPlan();
+export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
   edit(plan);
   const response = await request.post('/api/jobs', { data: plan });
   expect(response.status()).toBe(201);
@@ -28,11 +27,12 @@ export const saved = (page: Page) => expect(page.locator('[data-saving]')).toHav
 export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> => (await (await request.get(`/api/jobs/${id}/plan`)).json()) as Plan;
 
 /** A page with a job of its own, made from the demo. A script error anywhere fails the test. */
-export const test = base.extend<{ job: string }>({
-  job: async ({ page, request }, hand) => {
+export const test = base.extend<{ job: string; demo: 'luggage hall' | 'ticket hall' }>({
+  demo: ['luggage hall', { option: true }],
+  job: async ({ page, request, demo }, hand) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
-    const id = await makeJob(request);
+    const id = await makeJob(request, undefined, demo === 'ticket hall' ? ticketHall() : demoPlan());
     await openJob(page, id);
     await hand(id);
     expect(errors).toEqual([]);

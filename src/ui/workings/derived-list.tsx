@@ -4,6 +4,10 @@ import type { Derived } from '@/core/plan/evaluate/measure';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { Traces } from './check-line';
 
+/** A length to cut is told to the millimetre. */
+const shown = ({ value, kind }: Derived, system: UnitSystem): string =>
+  kind === 'length' && system === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, kind, system);
+
 /** Figures that follow from what was measured; each opens to its working. */
 export function DerivedList({ figures, system }: { figures: readonly Derived[]; system: UnitSystem }) {
   const [open, setOpen] = useState<string | null>(null);
@@ -22,7 +26,7 @@ export function DerivedList({ figures, system }: { figures: readonly Derived[]; 
               <span className="text-[13.5px]">
                 <span className="font-semibold">{figure.subject}</span> · {figure.title}
               </span>
-              <span className="sign shrink-0 text-[16px]">{formatQuantity(figure.value, figure.kind, system)}</span>
+              <span className="sign shrink-0 text-[16px]">{shown(figure, system)}</span>
             </button>
             {open === key && (
               <div className="bg-white/60 px-2 py-1">

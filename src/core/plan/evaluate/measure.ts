@@ -203,8 +203,8 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
           { demand: member.length, capacity: room, quantity: 'length', caution: null, inclusive: true },
           told(
             member.length > room
-              ? phrase`${member.mark} is ${q(member.length, 'length')} and only ${q(room, 'length')} goes between the backs of the seats: ${q(member.length - room, 'dimension')} too long.`
-              : phrase`${member.mark} is ${q(member.length, 'length')}; cut for this opening it would be ${q(wanted, 'length')}.`,
+              ? phrase`${member.mark} is ${q(member.length, 'dimension')} and only ${q(room, 'dimension')} goes between the backs of the seats: ${q(member.length - room, 'dimension')} too long.`
+              : phrase`${member.mark} is ${q(member.length, 'dimension')}; cut for this opening it would be ${q(wanted, 'dimension')}.`,
           ),
           cut.traces,
         ),
