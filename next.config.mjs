@@ -20,7 +20,7 @@ const config = {
   devIndicators: false,
   // Types are checked by npm run typecheck, which the tests run; building them twice costs half a minute.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['@react-pdf/renderer', 'pg'],
+  serverExternalPackages: ['@react-pdf/renderer', 'pg', 'web-ifc', 'highs'],
   outputFileTracingExcludes: { '*': ['.data/**'] },
   async headers() {
     return [

@@ -61,6 +61,6 @@ test('a cell is typed in; emptied it is a blank and the pick off the chart', asy
   await cell.fill('twelve');
   await expect(page.getByRole('alert').filter({ hasText: 'boom 15.00 m: “twelve”' })).toBeVisible();
   await cell.fill('');
-  await expect(check(page, 'lift.offChart')).toContainText('blank at radius 12 m, boom 15 m');
+  await expect(check(page, 'lift.offChart')).toContainText('blank at radius 12.00 m, boom 15.00 m');
   await expect(count(page, 'stop')).toContainText('1');
 });
