@@ -267,7 +267,7 @@ export function PieceList() {
                       type="button"
                       aria-label={`Remove ${member.mark}`}
                       onClick={() => act('removeFrom', { list: 'members', id: member.id })}
-                      className="grid size-6 place-items-center text-stop"
+                      className="grid size-[24px] place-items-center text-stop"
                     >
                       <X size={13} />
                     </button>
