@@ -1,5 +1,5 @@
 import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
-import { defineCalc, refuse } from '../calc/define';
+import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
 const rad = Math.PI / 180;
@@ -46,7 +46,6 @@ export const accessOpening = defineCalc({
     const spareWidth = spare(i.width, i.pieceWidth, i.yawDeg);
     const spareHeight = spare(i.height, i.pieceDepth, i.tiltDeg);
     const passes = spareWidth >= 0 && spareHeight >= 0;
-    if (i.thickness === 0 && i.pieceWidth === 0) refuse('pieceWidth', 'A piece with no width passes anything: give its width.');
     return {
       spareWidth,
       spareHeight,

@@ -159,6 +159,8 @@ const unknowns: [string, (plan: Plan) => void, string[]][] = [
       'lift.headRoom TB1',
       'lift.boomGap TB1',
       ...['Post 1', 'Post 2', 'Pad 1', 'Pad 2', 'Sand under pad 1', 'Sand under pad 2'].map((link) => `path.link ${link}`),
+      'path.seat P1',
+      'path.seat P2',
     ],
   ],
   ['chart', (p) => (p.cranes[0]!.chart = null), ['lift.chart TB1']],

@@ -56,6 +56,7 @@ export function bearingLoads({ plan, rules }: Pick<Context, 'plan' | 'rules'>, b
     const length = clear + opening.bearing.left + opening.bearing.right;
     parts.push({ what: `load over ${opening.name}`, load: (opening.lineLoad * length) / 2 });
     const member = plan.members.find((one) => one.id === opening.member);
+    if (!member && !pieces) questions.push(`Which piece goes over ${opening.name}, and what does it weigh?`);
     const weight = member && !pieces ? memberWeight(member, rules) : null;
     if (weight instanceof Missing) questions.push(...weight.questions);
     else if (member && weight) {
@@ -107,6 +108,10 @@ export function loadPathChecks(context: Context): Check[] {
     const question = questions[0] ?? null;
     if (bearing.allowable !== null && question === null && load > 0)
       checks.push(seatCheck(place('path.seat', bearing.name, contactPressure), bearing, load, caution, traces));
+    else if (bearing.allowable !== null && question !== null)
+      checks.push(
+        missingCheck(place('path.seat', bearing.name, contactPressure), 'strength', `What presses on the seat at ${bearing.name} is not known. ${question}`),
+      );
     else if (bearing.material !== null && bearing.allowable === null)
       checks.push(
         missingCheck(

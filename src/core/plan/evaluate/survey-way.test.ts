@@ -113,7 +113,18 @@ const unknowns: [string, Edit, string[]][] = [
   ['who measured', (p) => (p.survey.openings[0]!.by = ''), ['measure.who Hall opening']],
   ['site measure of a bearing', (p) => (p.bearings[0]!.measured = null), ['measure.site A']],
   ['one figure of a bearing', (p) => (p.bearings[0]!.measured!.level = null), ['measure.site A, seat level']],
-  ['which piece', (p) => (p.survey.openings[0]!.member = null), ['measure.cut Hall opening', 'way.splice splice 1', 'way.splice splice 2']],
+  [
+    'which piece',
+    (p) => (p.survey.openings[0]!.member = null),
+    [
+      'measure.cut Hall opening',
+      'way.splice splice 1',
+      'way.splice splice 2',
+      'path.seat A',
+      'path.seat B',
+      ...ticketHall().links.map((one) => `path.link ${one.name}`),
+    ],
+  ],
   ['a bolt as cast', (p) => (p.survey.patterns[0]!.bolts[0]!.cast.y = null), ['measure.bolts Post B base']],
   ['what a bearing stands on', (p) => (p.bearings[0]!.standsOn = []), ['path.gap A']],
   ['what a link may carry', (p) => (link(p, 'pierA').capacity = null), ['path.link Brick pier A']],
@@ -144,7 +155,7 @@ test('load along an opening not known: every link under it asks', () => {
     edited((p) => (p.survey.openings[0]!.lineLoad = null)),
     'missing',
   );
-  expect(missing).toEqual(expect.arrayContaining(['path.link Brick pier A', 'path.link Cellar beam', 'way.splice splice 1']));
+  expect(missing).toEqual(expect.arrayContaining(['path.link Brick pier A', 'path.link Cellar beam', 'path.seat A', 'way.splice splice 1']));
 });
 
 describe('measured goes before drawn', () => {
