@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
   workers: 2,
-  retries: 2,
+  retries: 0,
   timeout: 90_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env.KEEN_TRESTLE_E2E_JSON ?? 'test-results/e2e.json' }]],

@@ -75,11 +75,8 @@ test('a hold point is missing until a named person records it', async ({ page, j
   expect(job).toBeTruthy();
   await station(page, 'Run sheet');
   await expect(check(page, 'hold.HP6')).toHaveAttribute('data-verdict', 'missing');
-  await page
-    .getByRole('button', { name: /HP6 Trial fit/ })
-    .first()
-    .click();
   const form = page.getByRole('region', { name: 'Hold points' });
+  await form.getByRole('button', { name: /HP6 Trial fit/ }).click();
   await form.getByLabel('Passed by').fill('T. Varga');
   await form.getByLabel('On', { exact: true }).fill('2026-11-02');
   await expect(form.getByRole('button', { name: 'Record the pass' })).toBeDisabled();
