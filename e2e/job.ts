@@ -4,7 +4,7 @@ import type { Plan } from '../src/core/plan/schema';
 
 export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
   edit(plan);
-  const response = await request.post('/api/jobs', { data: plan });
+  const response = await request.post('/api/jobs', { data: plan, maxRetries: 3 });
   expect(response.status()).toBe(201);
   return ((await response.json()) as { id: string }).id;
 }
@@ -24,7 +24,8 @@ export const check = (page: Page, id: string, subject?: string) => page.locator(
 export const count = (page: Page, verdict: string) => page.locator(`[data-count="${verdict}"]`);
 export const move = (page: Page, id: string) => page.locator(`[data-move="${id}"]`);
 export const saved = (page: Page) => expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
-export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> => (await (await request.get(`/api/jobs/${id}/plan`)).json()) as Plan;
+export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> =>
+  (await (await request.get(`/api/jobs/${id}/plan`, { maxRetries: 3 })).json()) as Plan;
 
 /** A page with a job of its own, made from the demo. A script error anywhere fails the test. */
 export const test = base.extend<{ job: string; demo: 'luggage hall' | 'ticket hall' }>({

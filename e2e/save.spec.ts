@@ -93,9 +93,9 @@ test('the sheets open as PDF', async ({ page, job }) => {
   expect(popup.url()).toContain(`/api/jobs/${job}/sheets/pick-card?paper=letter`);
   for (const sheet of ['pick-card', 'run-sheet'])
     for (const paper of ['a4', 'letter']) {
-      const response = await page.request.get(`/api/jobs/${job}/sheets/${sheet}?paper=${paper}`);
+      const response = await page.request.get(`/api/jobs/${job}/sheets/${sheet}?paper=${paper}`, { maxRetries: 3 });
       expect(response.headers()['content-type']).toBe('application/pdf');
       expect((await response.body()).subarray(0, 5).toString()).toBe('%PDF-');
     }
-  expect((await page.request.get(`/api/jobs/${job}/sheets/pick-card?paper=a0`)).status()).toBe(422);
+  expect((await page.request.get(`/api/jobs/${job}/sheets/pick-card?paper=a0`, { maxRetries: 3 })).status()).toBe(422);
 });

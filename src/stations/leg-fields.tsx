@@ -16,6 +16,7 @@ export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
   { value: 'truck', label: 'off the truck' },
   { value: 'opening', label: 'door or window' },
   { value: 'corner', label: 'corner' },
+  { value: 'stairs', label: 'stairs' },
   { value: 'hatch', label: 'hatch' },
   { value: 'props', label: 'between props' },
   { value: 'ramp', label: 'ramp' },
@@ -35,6 +36,8 @@ export function newLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
       return { ...common, kind, width: null, height: null, thickness: 0.3, yawDeg: 0, tiltDeg: 0, runBeyond: null };
     case 'corner':
       return { ...common, kind, corridorA: null, corridorB: null };
+    case 'stairs':
+      return { ...common, kind, width: null, landing: null, headRoom: null, pitchDeg: 35, turns: true };
     case 'hatch':
       return { ...common, kind, length: null, width: null, heightBelow: null };
     case 'props':
@@ -72,6 +75,12 @@ const figures: Record<Leg['kind'], Figure[]> = {
     { key: 'tiltDeg', label: 'Piece tipped', kind: 'angle' },
   ],
   corner: [length('corridorA', 'Corridor in'), length('corridorB', 'Corridor out')],
+  stairs: [
+    length('width', 'Clear width'),
+    length('landing', 'Landing depth'),
+    { ...length('headRoom', 'Head room, square to pitch') },
+    { key: 'pitchDeg', label: 'Pitch', kind: 'angle' },
+  ],
   hatch: [length('length', 'Hatch length'), length('width', 'Hatch width'), length('heightBelow', 'Height below')],
   props: [
     length('gap', 'Gap between props'),
@@ -143,6 +152,17 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
               { value: 'no', label: 'not there yet' },
             ]}
             onValue={(value) => put({ standing: value === 'yes' }, 'standing')}
+          />
+        )}
+        {leg.kind === 'stairs' && (
+          <ChoiceField
+            label="The flight"
+            value={leg.turns ? 'turns' : 'straight'}
+            choices={[
+              { value: 'turns', label: 'turns on a landing' },
+              { value: 'straight', label: 'goes straight up' },
+            ]}
+            onValue={(value) => put({ turns: value === 'turns' }, 'turns')}
           />
         )}
         {leg.kind === 'carry' && (

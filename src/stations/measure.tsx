@@ -14,6 +14,7 @@ import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { LoadPathFields } from './load-path-fields';
 import { OpeningFields, newOpening } from './opening-fields';
+import { OverlayFields, newOverlay } from './overlay-fields';
 import { Group, Panel, SmallButton } from './panel';
 import { PatternFields, newPattern } from './pattern-fields';
 import { useField } from './use-edit';
@@ -87,6 +88,9 @@ export function MeasureStation() {
         {plan.survey.patterns.map((pattern) => (
           <PatternFields key={pattern.id} pattern={pattern} />
         ))}
+        {plan.survey.overlays.map((overlay) => (
+          <OverlayFields key={overlay.id} overlay={overlay} />
+        ))}
         <LoadPathFields />
         {plan.survey.lines.map((line) => (
           <Fold key={line.id} title={line.name || 'Spans'} note="against the stated total">
@@ -134,6 +138,9 @@ export function MeasureStation() {
             <Plus size={13} aria-hidden /> Bolt pattern
           </SmallButton>
         )}
+        <SmallButton onClick={() => act('addTo', { list: 'overlays', thing: newOverlay(freshId('ov')) })}>
+          <Plus size={13} aria-hidden /> Clash of drawings
+        </SmallButton>
         {first && second && plan.survey.lines.length === 0 && (
           <SmallButton
             onClick={() =>

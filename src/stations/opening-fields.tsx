@@ -1,11 +1,13 @@
 'use client';
-import { Plus, X } from 'lucide-react';
+import { Columns3, Plus, X } from 'lucide-react';
+import { useState } from 'react';
 import type { Opening } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { CandidatesDialog } from './candidates-dialog';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
@@ -24,6 +26,7 @@ export const newOpening = (id: string, left: string, right: string): Opening => 
   lineLoad: null,
   finish: { top: null, layers: [], meets: null },
   warmer: null,
+  choice: { candidates: [], live: null, unbraced: null, ceiling: null, headLeast: null },
   by: '',
   on: '',
 });
@@ -35,6 +38,7 @@ export function OpeningFields({ opening }: { opening: Opening }) {
   const field = useField();
   const edit = useEdit('openings', opening.id);
   const { clear, bearing, bay, finish } = opening;
+  const [comparing, setComparing] = useState(false);
   const bearings = plan.bearings.map((one) => ({ value: one.id, label: one.name }));
   const layer = (id: string, changes: Partial<(typeof finish.layers)[number]>, name: string) =>
     edit({ finish: { ...finish, layers: finish.layers.map((one) => (one.id === id ? { ...one, ...changes } : one)) } }, `${id} ${name}`);
@@ -150,6 +154,12 @@ export function OpeningFields({ opening }: { opening: Opening }) {
           onValue={(meets) => edit({ finish: { ...finish, meets } }, 'meets')}
         />
       </Pair>
+      <div className="mt-2">
+        <SmallButton onClick={() => setComparing(true)}>
+          <Columns3 size={13} aria-hidden /> Compare sections
+        </SmallButton>
+      </div>
+      {comparing && <CandidatesDialog opening={opening} onClose={() => setComparing(false)} />}
       <div className="mt-2 flex items-baseline justify-between text-[12.5px] text-soft">
         <span>Layers over it</span>
         <SmallButton

@@ -14,6 +14,7 @@ import { freshId } from './fresh-id';
 import { ImportDialog } from './import-dialog';
 import { useAct, useJob, usePlan } from './job-context';
 import { LoadsDialog } from './loads-dialog';
+import { MemberDialog } from './member-dialog';
 import { SmallButton } from './panel';
 import { saveFile } from './save-file';
 
@@ -50,7 +51,7 @@ const columns: readonly Column[] = [
     read: madeOf,
     write: (text, member) =>
       member.make.kind === 'girder'
-        ? 'A plate girder keeps its plates.'
+        ? 'This one is made of plates: open it from its weight.'
         : { make: member.make.kind === 'plain' ? { kind: 'plain', what: text } : { kind: 'section', section: findSection(text)?.designation ?? text } },
   },
   {
@@ -118,6 +119,8 @@ export function PieceList() {
   const [pasted, setPasted] = useState<string | null>(null);
   const [importing, setImporting] = useState(false);
   const [loading, setLoading] = useState(false);
+  const [looking, setLooking] = useState<string | null>(null);
+  const looked = plan.members.find((one) => one.id === looking);
   const frame = useRef<HTMLDivElement>(null);
   const shown = useMemo(() => {
     const words = filter.trim().toLowerCase();
@@ -248,7 +251,14 @@ export function PieceList() {
                     />
                   ))}
                   <span role="cell" className={`px-1 text-right text-[14px] ${weight instanceof Missing ? 'text-missing' : 'font-semibold'}`}>
-                    {weight instanceof Missing ? 'not known' : formatQuantity(weight.lifted, 'mass', units)}
+                    <button
+                      type="button"
+                      aria-label={`All about ${member.mark || 'the new member'}`}
+                      onClick={() => setLooking(member.id)}
+                      className="min-h-[24px] w-full text-right underline decoration-pencil decoration-dotted underline-offset-2 hover:decoration-ink"
+                    >
+                      {weight instanceof Missing ? 'not known' : formatQuantity(weight.lifted, 'mass', units)}
+                    </button>
                   </span>
                   <span role="cell">
                     <select
@@ -279,6 +289,7 @@ export function PieceList() {
         )}
       </div>
       {importing && <ImportDialog pasted={pasted} onClose={() => setImporting(false)} />}
+      {looked && <MemberDialog member={looked} onClose={() => setLooking(null)} />}
       {loading && <LoadsDialog onClose={() => setLoading(false)} />}
     </section>
   );

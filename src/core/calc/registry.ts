@@ -23,6 +23,7 @@ import { offDrawing } from '../fit/off-drawing.calc';
 import { contactPressure } from '../path/contact-pressure.calc';
 import { linkLoad } from '../path/link-load.calc';
 import { accessOpening } from '../access/opening.calc';
+import { accessStairs } from '../access/stairs.calc';
 import { accessSwing } from '../access/swing.calc';
 import { accessFloor } from '../access/floor.calc';
 import { splitSearch } from '../access/split.calc';
@@ -61,6 +62,8 @@ import { flexureEn } from '../strength/flexure-en.calc';
 import { hanging } from '../strength/hanging.calc';
 import { localAisc } from '../strength/local-aisc.calc';
 import { pairGlobal } from '../strength/pair-global.calc';
+import { shearAisc } from '../strength/shear-aisc.calc';
+import { shearEn } from '../strength/shear-en.calc';
 import { webAisc } from '../strength/web-aisc.calc';
 import { webEn } from '../strength/web-en.calc';
 import { windRollover } from '../strength/wind-rollover.calc';
@@ -132,6 +135,9 @@ const all: readonly Calc<never, never>[] = [
   splice,
   simpleSpan,
   weightTruth,
+  shearAisc,
+  shearEn,
+  accessStairs,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

@@ -1,4 +1,7 @@
-import type { Bearing, Plan } from './schema';
+import type { Bearing, Opening, Plan } from './schema';
+
+/** Clear opening the plan goes by: the tape's before the drawing's. */
+export const clearOf = (opening: Opening): number | null => opening.clear.measured ?? opening.clear.drawn;
 
 /** A bearing as it really stands: what the tape found where it was measured, the drawing elsewhere. */
 export function bearingAsMeasured(bearing: Bearing): Bearing {

@@ -27,6 +27,9 @@ export const newMember = (id: string, changes: Partial<Member> = {}): Member => 
   cg: null,
   order: null,
   place: '',
+  stack: null,
+  faceUp: '',
+  permit: '',
   state: 'listed',
   ...changes,
 });

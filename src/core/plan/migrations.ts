@@ -1,6 +1,6 @@
 /** What version 2 added, empty: nothing measured, listed or recorded yet. */
 export const nothingMore = () => ({
-  survey: { strippedOn: '', openings: [], patterns: [], lines: [] },
+  survey: { strippedOn: '', openings: [], overlays: [], patterns: [], lines: [] },
   links: [],
   members: [],
   truck: null,

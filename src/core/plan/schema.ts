@@ -160,6 +160,13 @@ const openingSchema = closed({
     meets: nullable(real('m', { description: 'finished level beside it' })),
   }),
   warmer: nullable(real('K', { description: 'setting warmer than measuring by' })),
+  choice: closed({
+    candidates: Type.Array(text('designation'), { maxItems: 12 }),
+    live: nullable(nonNegative('N/m', 'the part of the line load that comes and goes')),
+    unbraced: nullable(positive('m', 'of the top flange once it carries')),
+    ceiling: nullable(positive('m', 'floor to the underside of the joists')),
+    headLeast: nullable(positive('m', 'head room that must stay under it')),
+  }),
   by: text('who measured'),
   on: text('when, as a date'),
 });
@@ -172,6 +179,16 @@ const patternSchema = closed({
   hole: positive('m', 'in the plate'),
   bolts: Type.Array(closed({ id: id(), drawn: place(), cast: closed({ x: nullable(real('m')), y: nullable(real('m')) }) }), { minItems: 2, maxItems: 64 }),
   by: text('who surveyed'),
+  on: text('when, as a date'),
+});
+
+/** One place where two drawings, or a drawing and the site, do not agree; settled by a named person or not. */
+const overlaySchema = closed({
+  id: id(),
+  what: text('what does not fit'),
+  between: text('which drawings, or drawing and site'),
+  settled: text('what was agreed'),
+  by: text(),
   on: text('when, as a date'),
 });
 
@@ -212,6 +229,9 @@ const memberSchema = closed({
   cg: nullable(real('m', { description: 'from the left end; null: the middle' })),
   order: nullable(Type.Integer({ minimum: 0, maximum: 100000 })),
   place: text(),
+  stack: nullable(Type.Integer({ minimum: 1, maximum: 100, description: 'layer where it lies, 1 at the bottom' })),
+  faceUp: text('which face lies up, and how the coat is kept'),
+  permit: text('of its transport, when it is over the free length'),
   state: oneOf(memberStates),
 });
 
@@ -238,6 +258,15 @@ const legSchema = Type.Union([
     standing: Type.Boolean(),
   }),
   closed({ ...leg, kind: Type.Literal('corner'), corridorA: nullable(positive('m')), corridorB: nullable(positive('m')) }),
+  closed({
+    ...leg,
+    kind: Type.Literal('stairs'),
+    width: nullable(positive('m', 'between walls or rails')),
+    landing: nullable(positive('m', 'depth of the landing where the flight turns')),
+    headRoom: nullable(positive('m', 'square to the pitch')),
+    pitchDeg: real('deg', { minimum: 0, exclusiveMaximum: 60 }),
+    turns: Type.Boolean({ description: 'the flight turns on a landing' }),
+  }),
   closed({ ...leg, kind: Type.Literal('hatch'), length: nullable(positive('m')), width: nullable(positive('m')), heightBelow: nullable(positive('m')) }),
   closed({
     ...leg,
@@ -347,6 +376,7 @@ export const planSchema = Type.Object(
     survey: closed({
       strippedOn: text('last strip-out or demolition, as a date'),
       openings: Type.Array(openingSchema),
+      overlays: Type.Array(overlaySchema),
       patterns: Type.Array(patternSchema),
       lines: Type.Array(closed({ id: id(), name: text(), bearings: Type.Array(id(), { minItems: 2 }), stated: nullable(positive('m')) })),
     }),
@@ -364,6 +394,7 @@ export const planSchema = Type.Object(
 
 export type Plan = Static<typeof planSchema>;
 export type Opening = Plan['survey']['openings'][number];
+export type Overlay = Plan['survey']['overlays'][number];
 export type Pattern = Plan['survey']['patterns'][number];
 export type SpanLine = Plan['survey']['lines'][number];
 export type Link = Plan['links'][number];

@@ -2,6 +2,7 @@ import { searchSplit, type SplitAnswer, type SplitQuestion } from '../access/spl
 import { attempt } from '../calc/run';
 import { accessCorner } from '../access/corner.calc';
 import { accessOpening } from '../access/opening.calc';
+import { accessStairs } from '../access/stairs.calc';
 import { accessSwing } from '../access/swing.calc';
 import type { Calc } from '../calc/define';
 import type { Trace } from '../calc/evidence';
@@ -114,6 +115,12 @@ export function legRoom(leg: Leg, carried: Pick<Carried, 'width' | 'depth'>): Le
     case 'corner':
       if (leg.corridorA === null || leg.corridorB === null) return new Missing(`How wide are both corridors at ${leg.name}?`);
       return answered(accessCorner, { corridorA: leg.corridorA, corridorB: leg.corridorB, width }, (o) => o.longest);
+    case 'stairs': {
+      if (leg.width === null || leg.headRoom === null) return new Missing(`How wide is the flight at ${leg.name}, and what head room has it?`);
+      if (leg.turns && leg.landing === null) return new Missing(`How deep is the landing at ${leg.name}?`);
+      const { landing, headRoom, pitchDeg, turns } = leg;
+      return answered(accessStairs, { width: leg.width, landing, headRoom, pitchDeg, turns, pieceWidth: width, pieceDepth: depth }, (o) => o.longest);
+    }
     case 'hatch': {
       if (leg.length === null || leg.heightBelow === null || leg.width === null)
         return new Missing(`How long and wide is ${leg.name}, and how high is it below?`);

@@ -221,6 +221,18 @@ export const thresholds = {
       'eu-ls': practice('75 % as common practice; the designer’s figure decides (EN 13670)'),
     },
   },
+  freeTransport: {
+    key: 'freeTransport',
+    title: 'Longest piece carried without a permit',
+    kind: 'length',
+    value: { 'us-asd': 14.63, 'eu-ls': 13.6 },
+    least: 2,
+    most: 40,
+    source: {
+      'us-asd': practice('48 ft trailer deck; the state’s own rules decide'),
+      'eu-ls': memory('Directive 96/53/EC, load length of a semi-trailer; the country’s own rules decide'),
+    },
+  },
   trapClearance: {
     key: 'trapClearance',
     title: 'Taken off a trapped piece so that it goes in',
@@ -337,12 +349,24 @@ export const thresholds = {
   },
   deflectionShare: {
     key: 'deflectionShare',
-    title: 'Span over deflection, at least',
+    title: 'Span over deflection under the live part, at least',
     kind: 'factor',
     value: alike(360),
     least: 100,
     most: 2000,
     source: { 'us-asd': published('IBC Table 1604.3, live load on floors, L/360'), 'eu-ls': practice('L/360, to be agreed with the client (EN 1990 A1.4)') },
+  },
+  deflectionTotalShare: {
+    key: 'deflectionTotalShare',
+    title: 'Span over deflection under the whole load, at least',
+    kind: 'factor',
+    value: { 'us-asd': 240, 'eu-ls': 250 },
+    least: 100,
+    most: 2000,
+    source: {
+      'us-asd': published('IBC Table 1604.3, dead and live load on floors, L/240'),
+      'eu-ls': practice('L/250, to be agreed with the client (EN 1990 A1.4)'),
+    },
   },
 } as const satisfies Record<string, Threshold>;
 

@@ -139,3 +139,37 @@ test('a timber post past slenderness 75 is refused and between 50 and 75 answere
   expect(post(0.038 * 64).ok).toBe(true);
   expect(post(0.038 * 76)).toMatchObject({ ok: false, path: 'unbracedWidth' });
 });
+
+describe('shear', () => {
+  const aisc = (name: string) => {
+    const s = findSection(name)!;
+    return answer('member.shearAisc', { yield: FY50, modulus: E, depth: s.depth, web: s.web, clearWeb: s.depth - 2 * (s.k ?? s.flange), box: false });
+  };
+  const kip = 4448.2216;
+  test('W18x50: Vn/Ω 128 kips (AISC Manual Table 3-2)', () => expect(aisc('W18x50').allowable! / kip).toBeCloseTo(128, 0));
+  test('a web past 2.24√(E/Fy) takes Ω 1.67, past 1.10√(kvE/Fy) less than yields', () => {
+    const thin = (clearWeb: number) => answer('member.shearAisc', { yield: FY50, modulus: E, depth: 0.6, web: 0.005, clearWeb, box: false });
+    expect(thin(0.26).omega).toBe(1.5);
+    expect(thin(0.28).omega).toBe(1.67);
+    expect(thin(0.28).coefficient).toBe(1);
+    expect(thin(0.5).coefficient).toBeCloseTo((1.1 * Math.sqrt((5.34 * E) / FY50)) / 100, 9);
+  });
+  test('a tube has two webs', () =>
+    expect(answer('member.shearAisc', { yield: FY50, modulus: E, depth: 0.15, web: 0.009, clearWeb: 0.12, box: true }).nominal).toBeCloseTo(
+      0.6 * FY50 * 2 * 0.12 * 0.009,
+      3,
+    ));
+  test('IPE 300 in S235: A_v 25.7 cm², 348 kN', () => {
+    const s = findSection('IPE 300')!;
+    const { area, depth, width, web, flange } = s;
+    const out = answer('member.shearEn', { yield: 235e6, area, depth, width, web, flange, root: 0.015, gammaM0: 1 });
+    expect(out.shearArea! * 1e4).toBeCloseTo(25.7, 0);
+    expect(out.design! / 1e3).toBeGreaterThan(343);
+    expect(out.design! / 1e3).toBeLessThan(353);
+  });
+  test('a slender web is refused, and flanges that leave no web', () => {
+    const base = { yield: 355e6, area: 0.01, depth: 1, width: 0.2, web: 0.008, flange: 0.02, root: 0, gammaM0: 1 };
+    expect(runCalc('member.shearEn', base)).toMatchObject({ ok: false, path: 'web' });
+    expect(runCalc('member.shearEn', { ...base, depth: 0.04 })).toMatchObject({ ok: false, path: 'depth' });
+  });
+});

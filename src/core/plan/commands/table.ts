@@ -10,6 +10,7 @@ import type {
   Move,
   Obstruction,
   Opening,
+  Overlay,
   Pattern,
   Pick,
   Piece,
@@ -27,6 +28,7 @@ type Attachment = Piece['attachments'][number];
 export interface Lists {
   bearings: Bearing;
   openings: Opening;
+  overlays: Overlay;
   patterns: Pattern;
   lines: SpanLine;
   links: Link;
@@ -45,7 +47,7 @@ export interface CommandArguments {
   removeFrom: ListCommand<{ id: string }>;
   /** one step, however many */
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
-  editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'patterns' | 'lines'>> };
+  editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
   editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
   shiftLeg: { id: string; to: number };
   setTruck: { truck: Plan['truck'] };
@@ -98,6 +100,7 @@ function without<T extends { id: string }>(list: T[], id: string, what: string):
 const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
   switch (name) {
     case 'openings':
+    case 'overlays':
     case 'patterns':
     case 'lines':
       return plan.survey[name];
@@ -111,6 +114,7 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
 const listWord: Record<ListName, string> = {
   bearings: 'bearing',
   openings: 'opening',
+  overlays: 'drawing clash',
   patterns: 'bolt pattern',
   lines: 'line of spans',
   links: 'link',

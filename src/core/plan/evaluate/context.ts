@@ -1,6 +1,7 @@
 import { attempt, type Outcome } from '../../calc/run';
 import type { Calc } from '../../calc/define';
 import type { Trace } from '../../calc/evidence';
+import type { Phrase } from '../../calc/work';
 import type { Rules, ThresholdKey } from '../../rules/rule-sets';
 import type { QuantityKind } from '../../units';
 import type { Check, StationId } from '../check';
@@ -33,6 +34,9 @@ export interface Context {
   rules: Rules;
   replayed: Replay;
 }
+
+/** A finding told in words, its quantities in whatever units the reader has. */
+export const told = (words: Phrase) => ({ code: 'told' as const, words });
 
 interface Place {
   id: string;

@@ -16,11 +16,15 @@ import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
 import { loadPathChecks } from './load-path';
-import { derivedFigures, surveyChecks, type Derived } from './measure';
+import { derivedFigures, type Derived } from './derived';
+import { surveyChecks } from './measure';
 import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
-import { spliceFigures, wayInChecks } from './way-in';
+import { carriesChecks } from './carries';
+import { overlayChecks } from './overlays';
+import { spliceFigures } from './splice-figures';
+import { wayInChecks } from './way-in';
 
 export interface Evaluation {
   verdict: Verdict;
@@ -69,7 +73,9 @@ export function evaluate(drawn: Plan): Evaluation {
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context),
+    ...overlayChecks(context),
     ...steelListChecks(context),
+    ...carriesChecks(context),
     ...wayInChecks(context),
     ...holdChecks(context),
   ];

@@ -7,13 +7,11 @@ import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
+import { clearOf } from '../as-measured';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';
-import { clearOf } from './measure';
-import { flatStop, missingCheck, ratioCheck, sourced, traced, type Context } from './context';
-
-const told = (words: ReturnType<typeof phrase>) => ({ code: 'told' as const, words });
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 
 interface Onto {
   what: string;
@@ -60,8 +58,13 @@ export function bearingLoads({ plan, rules }: Pick<Context, 'plan' | 'rules'>, b
     const weight = member && !pieces ? memberWeight(member, rules) : null;
     if (weight instanceof Missing) questions.push(...weight.questions);
     else if (member && weight) {
-      parts.push({ what: member.mark, load: (weight.lifted * GRAVITY) / 2 });
-      traces.push(...weight.traces);
+      const [half, far] = [opening.bearing.left / 2, member.length - opening.bearing.right / 2];
+      const reaction = traced(twoSupports, { weight: weight.lifted * GRAVITY, cg: weight.cg, left: half, right: far });
+      if (!reaction.outcome.ok) questions.push(reaction.outcome.error);
+      else {
+        parts.push({ what: member.mark, load: Math.max(0, reaction.outcome.output[opening.left === bearing.id ? 'left' : 'right']) });
+        traces.push(...weight.traces, ...reaction.traces);
+      }
     }
   }
   return { parts, questions, traces };

@@ -1,35 +1,18 @@
-import { phrase, q, type Phrase } from '../../calc/work';
-import type { Trace } from '../../calc/evidence';
-import { fitThermal } from '../../fit/thermal.calc';
+import { phrase, q } from '../../calc/work';
 import { boltPattern } from '../../fit/bolt-pattern.calc';
-import { levelAdjust } from '../../fit/level-adjust.calc';
 import { levelStack } from '../../fit/level-stack.calc';
 import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
 import { pocketSize } from '../../fit/pocket.calc';
-import { postCut } from '../../fit/post-cut.calc';
 import { spanSum } from '../../fit/span-sum.calc';
 import { distance } from '../../geometry/plane';
-import type { QuantityKind } from '../../units';
-import { bearingAsMeasured } from '../as-measured';
+import { clearOf } from '../as-measured';
 import type { Check } from '../check';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Bearing, Opening, Pattern, Plan } from '../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, traced, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 
-/** A figure worked out from the survey, with its working: no limit, so no verdict. */
-export interface Derived {
-  id: string;
-  subject: string;
-  title: string;
-  value: number;
-  kind: QuantityKind;
-  traces: Trace[];
-}
-
-const steelExpansion = 12e-6;
-const told = (words: Phrase) => ({ code: 'told' as const, words });
 const place = (id: string, subject: string, calc: { id: string; source: { text: string } }, source = calc.source.text) => ({
   id,
   subject,
@@ -38,9 +21,6 @@ const place = (id: string, subject: string, calc: { id: string; source: { text: 
   calc: calc.id,
   source,
 });
-
-/** Clear opening the plan goes by: the tape's before the drawing's. */
-export const clearOf = (opening: Opening): number | null => opening.clear.measured ?? opening.clear.drawn;
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
 export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
@@ -317,46 +297,4 @@ function patternCheck(pattern: Pattern, { rules }: Ground): Check {
     traces,
   );
   return goesOn && offDrawn > most ? { ...check, verdict: 'tight' } : check;
-}
-
-/** Lengths, pockets, turns and growth that follow from the survey. Posts are cut and nuts turned to the drawn seat. */
-export function derivedFigures({ plan, rules }: Context, drawn: Plan): Derived[] {
-  const list: Derived[] = [];
-  const add = (id: string, subject: string, title: string, value: number, kind: QuantityKind, traces: Trace[]) =>
-    list.push({ id, subject, title, value, kind, traces });
-  for (const opening of plan.survey.openings) {
-    const clear = clearOf(opening);
-    if (clear === null) continue;
-    const clearance = opening.clearance ?? rules.value('trapClearance');
-    const cut = traced(memberLength, { clear, bearingLeft: opening.bearing.left, bearingRight: opening.bearing.right, clearance });
-    if (cut.outcome.ok) add('cut', opening.name, 'Length to cut', cut.outcome.output.length, 'length', cut.traces);
-    const member = plan.members.find((one) => one.id === opening.member);
-    const size = member ? memberSize(member) : null;
-    if (member && size && !(size instanceof Missing)) {
-      const pocket = traced(pocketSize, {
-        width: size.width,
-        depth: size.depth,
-        packingSides: member.packing.sides,
-        packingHeight: member.packing.height,
-        clearance: rules.value('pocketClearance'),
-      });
-      if (pocket.outcome.ok) add('pocket', opening.name, 'Pocket width, from the packed piece', pocket.outcome.output.pocketWidth, 'dimension', pocket.traces);
-    }
-    if (member && opening.warmer !== null) {
-      const grown = traced(fitThermal, { length: member.length, deltaT: opening.warmer, coefficient: steelExpansion });
-      if (grown.outcome.ok) add('thermal', opening.name, 'Grows between measuring and setting', grown.outcome.output.change, 'dimension', grown.traces);
-    }
-  }
-  for (const bearing of drawn.bearings) {
-    if (!bearing.post) continue;
-    const { baseLevel, plates, tightFit, pitch } = bearing.post;
-    const cut = traced(postCut, { seatLevel: bearing.level, baseLevel, plates, tightFit });
-    if (cut.outcome.ok) add('post', bearing.name, 'Length to cut the post', cut.outcome.output.length, 'length', cut.traces);
-    if (pitch !== null) {
-      const wanted = bearing.level;
-      const turns = traced(levelAdjust, { wanted, found: bearingAsMeasured(bearing).level, pitch, shim: 0.002 });
-      if (turns.outcome.ok) add('turns', bearing.name, 'Turns of each levelling nut', turns.outcome.output.turns, 'factor', turns.traces);
-    }
-  }
-  return list;
 }

@@ -9,7 +9,7 @@ import type { PieceWeight } from '../piece-weight';
 import type { Bearing, Piece } from '../schema';
 import type { Seat } from '../seat-geometry';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context } from './context';
-import { bendingCapacity } from './section-strength';
+import { bendingCapacity, webCapacity } from './section-strength';
 
 type Place = Parameters<typeof missingCheck>[0];
 
@@ -102,42 +102,9 @@ function webCheck(
   const american = rules.id === 'us-asd';
   const calc = american ? webAisc : webEn;
   const place = at('set.web', bearing.name, calc.id, sourced(calc.source.text, rules, 'strengthCaution'), 'steel');
-  if (section.family === 'HSS')
-    return missingCheck(place, 'force', `The side walls of a tube over ${bearing.name} are not worked out here. Who has checked them?`);
-  let capacity: number;
-  let traces: Check['traces'];
-  if (american) {
-    if (section.k === null)
-      return missingCheck(place, 'force', `The table has no fillet distance k for ${section.designation}. Read it off the current table.`);
-    const run = traced(webAisc, {
-      yield: piece.yield,
-      modulus: rules.steel.modulus,
-      depth: section.depth,
-      web: section.web,
-      flange: section.flange,
-      k: section.k,
-      bearing: length,
-      atEnd: true,
-    });
-    if (!run.outcome.ok) return missingCheck(place, 'force', run.outcome.error);
-    ({ traces } = run);
-    capacity = run.outcome.output.allowable;
-  } else {
-    const run = traced(webEn, {
-      yield: piece.yield,
-      modulus: rules.steel.modulus,
-      depth: section.depth,
-      web: section.web,
-      width: section.width,
-      flange: section.flange,
-      bearing: length,
-      endDistance: past,
-      gammaM1: rules.value('gammaM1'),
-    });
-    if (!run.outcome.ok) return missingCheck(place, 'force', run.outcome.error);
-    ({ traces } = run);
-    capacity = run.outcome.output.design;
-  }
+  const strength = webCapacity(section, piece.yield, { length, past, atEnd: true }, rules);
+  if (strength instanceof Missing) return missingCheck(place, 'force', strength.questions.join(' '));
+  const { capacity, traces } = strength;
   return ratioCheck(
     place,
     { demand: reaction, capacity, quantity: 'force', caution: rules.value('strengthCaution') },

@@ -4,6 +4,10 @@ import type { SectionRow } from '../../steel/section-row';
 import { OMEGA_FLEXURE, flexureAisc } from '../../strength/flexure-aisc.calc';
 import { flexureEn } from '../../strength/flexure-en.calc';
 import { localAisc } from '../../strength/local-aisc.calc';
+import { shearAisc } from '../../strength/shear-aisc.calc';
+import { shearEn } from '../../strength/shear-en.calc';
+import { webAisc } from '../../strength/web-aisc.calc';
+import { webEn } from '../../strength/web-en.calc';
 import { Missing } from '../missing';
 import { traced } from './context';
 
@@ -79,4 +83,37 @@ export function bendingCapacity(
   });
   if (!local.outcome.ok || !member.outcome.ok) return new Missing(`The bending strength of ${section.designation} cannot be worked out.`);
   return { capacity: Math.min(local.outcome.output.allowable, member.outcome.output.allowable), traces: [...member.traces, ...local.traces] };
+}
+
+/** What the web carries over a bearing, by the rule set. */
+export function webCapacity(
+  section: SectionRow,
+  fy: number,
+  at: { length: number; past: number; atEnd: boolean },
+  rules: Rules,
+): { capacity: number; traces: Trace[] } | Missing {
+  if (section.family === 'HSS') return new Missing(`The side walls of ${section.designation} over a bearing are not worked out here. Who has checked them?`);
+  const { depth, web, flange, width } = section;
+  const { modulus } = rules.steel;
+  if (rules.id === 'us-asd') {
+    if (section.k === null) return new Missing(`The table has no fillet distance k for ${section.designation}. Read it off the current table.`);
+    const run = traced(webAisc, { yield: fy, modulus, depth, web, flange, k: section.k, bearing: at.length, atEnd: at.atEnd });
+    return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: run.traces } : new Missing(run.outcome.error);
+  }
+  const run = traced(webEn, { yield: fy, modulus, depth, web, width, flange, bearing: at.length, endDistance: at.past, gammaM1: rules.value('gammaM1') });
+  return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
+}
+
+/** Strong-axis shear strength by the rule set. */
+export function shearCapacity(section: SectionRow, fy: number, rules: Rules): { capacity: number; traces: Trace[] } | Missing {
+  const { depth, width, web, flange, area, family } = section;
+  const box = family === 'HSS';
+  if (rules.id === 'us-asd') {
+    const clearWeb = depth - 2 * (section.k ?? flange);
+    const run = traced(shearAisc, { yield: fy, modulus: rules.steel.modulus, depth, web, clearWeb, box });
+    return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: run.traces } : new Missing(run.outcome.error);
+  }
+  if (box) return new Missing(`The shear resistance of a tube is not worked out in this rule set. Who has checked ${section.designation}?`);
+  const run = traced(shearEn, { yield: fy, area, depth, width, web, flange, root: section.k === null ? 0 : Math.max(0, section.k - flange), gammaM0: 1 });
+  return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
 }

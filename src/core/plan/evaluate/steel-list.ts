@@ -3,7 +3,8 @@ import { weightTruth } from '../../steel/weight-truth.calc';
 import type { Check } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
-import { missingCheck, ratioCheck, sourced, type Context } from './context';
+import type { Member } from '../schema';
+import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from './context';
 
 /** Members whose weight nobody knows, and those of which people say different things. */
 export function steelListChecks({ plan, rules }: Context): Check[] {
@@ -53,6 +54,81 @@ export function steelListChecks({ plan, rules }: Context): Check[] {
           [],
         ),
       );
+    checks.push(...permitCheck(member, { plan, rules }));
   }
-  return checks;
+  return [...checks, ...stackChecks(plan.members)];
+}
+
+type Ground = Pick<Context, 'plan' | 'rules'>;
+
+/** A piece over the free length travels on a permit, or not at all. One that is cut on the way in travels in its parts. */
+function permitCheck(member: Member, { plan, rules }: Ground): Check[] {
+  const free = rules.value('freeTransport');
+  if (member.length <= free || arrived.has(member.state) || (member.id === plan.wayIn.member && plan.wayIn.cuts.length > 0)) return [];
+  const place = {
+    id: 'steel.permit',
+    subject: member.mark,
+    station: 'steel' as const,
+    move: null,
+    calc: 'steel.loads',
+    source: sourced('Record: permit of a long transport', rules, 'freeTransport'),
+  };
+  if (member.permit.trim() === '')
+    return [
+      missingCheck(
+        place,
+        'length',
+        `${member.mark} is longer than travels without a permit. Which permit covers it, and does the truck need a steered rear axle?`,
+      ),
+    ];
+  const check = ratioCheck(
+    place,
+    { demand: member.length, capacity: free, quantity: 'length', caution: null, ratio: 0 },
+    told(phrase`${member.mark}, ${q(member.length, 'length')}, travels on permit ${member.permit}; ${q(free, 'length')} goes without.`),
+    [],
+  );
+  return [{ ...check, ratio: null, capacity: null }];
+}
+
+const arrived: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
+
+/** In one pile the piece wanted first lies on top: a lower layer wanted before a higher one is buried. */
+function stackChecks(members: readonly Member[]): Check[] {
+  const piles = new Map<string, Member[]>();
+  for (const member of members) {
+    if (member.stack === null || member.place.trim() === '' || (arrived.has(member.state) && member.state !== 'stored')) continue;
+    const key = member.place.trim().toLowerCase();
+    piles.set(key, [...(piles.get(key) ?? []), member]);
+  }
+  return [...piles.values()].flatMap((pile): Check[] => {
+    const name = pile[0]?.place.trim() ?? '';
+    const place = {
+      id: 'steel.pile',
+      subject: name,
+      station: 'steel' as const,
+      move: null,
+      calc: 'steel.loads',
+      source: 'Common practice: first needed on top',
+    };
+    const lacking = pile.filter((member) => member.order === null);
+    if (lacking.length > 0)
+      return [
+        missingCheck(place, 'count', `When is ${lacking.map((member) => member.mark).join(', ')} wanted? Without its order the pile ${name} cannot be judged.`),
+      ];
+    const buried = pile.flatMap((low) =>
+      pile.filter((high) => (high.stack ?? 0) > (low.stack ?? 0) && (high.order ?? 0) > (low.order ?? 0)).map((high) => ({ low, high })),
+    );
+    const worstOne = buried[0];
+    if (worstOne)
+      return [
+        flatStop(place, 'count', told([`${worstOne.low.mark} is wanted before ${worstOne.high.mark} and lies under it in ${name}. Stack the pile again.`]), []),
+      ];
+    const check = ratioCheck(
+      place,
+      { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
+      told([`${name}: ${pile.length} marks lie so that the first wanted is on top.`]),
+      [],
+    );
+    return [{ ...check, ratio: null, demand: null, capacity: null }];
+  });
 }

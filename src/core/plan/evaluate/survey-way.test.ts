@@ -26,6 +26,17 @@ const sentence = (plan: Plan, id: string) => {
   return say(check, plan.job.units).replace(/\u00a0/g, ' ');
 };
 const leg = <K extends Leg['kind']>(plan: Plan, kind: K) => plan.wayIn.legs.find((one) => one.kind === kind) as Extract<Leg, { kind: K }>;
+const stairs: Leg = {
+  id: 'st',
+  name: 'Cellar stairs',
+  at: { x: 3, y: 3 },
+  kind: 'stairs',
+  width: 0.95,
+  landing: 1.9,
+  headRoom: 1.9,
+  pitchDeg: 36,
+  turns: true,
+};
 const link = (plan: Plan, id: string) => plan.links.find((one) => one.id === id)!;
 
 test('the ticket hall as it is: nothing stops it, one hold point is not recorded yet', () => {
@@ -83,6 +94,26 @@ const faults: [string, Edit, string, RegExp][] = [
   ['lifts rated at the load', (p) => (p.wayIn.gear.mass = 60), 'way.gear TH1/2', /what two mast lifts may lift/],
   ['a splice at the peak', (p) => (p.wayIn.cuts = [2.1]), 'way.splice splice 1', /100 % of the peak/],
   ['a hold signed before the strip-out', (p) => (p.holds.find((one) => one.id === 'HP5')!.on = '2026-10-01'), 'hold.HP5 HP5', /Measure and sign again/],
+  [
+    'drawings that do not agree',
+    (p) => (p.survey.overlays[1]!.settled = ' '),
+    'measure.overlay Heating pipe crosses the beam pocket at A',
+    /nobody has settled it/,
+  ],
+  [
+    'a piece buried in its pile',
+    (p) => ((p.members[4]!.stack = 1), (p.members[5]!.stack = 2)),
+    'steel.pile Quay yard, bay 1',
+    /TH5 is wanted before TH6 and lies under it/,
+  ],
+  [
+    'a section that sags',
+    (p) => ((p.survey.openings[0]!.choice.live = 14000), (p.job.thresholds.deflectionShare = 1000)),
+    'steel.carries Hall opening',
+    /sag under what comes and goes, 8.1 mm of 4\.1 mm/,
+  ],
+  ['stairs with a tight landing', (p) => p.wayIn.legs.push({ ...stairs, landing: 0.7 }), 'way.stairs Cellar stairs', /passes Cellar stairs/],
+  ['stairs with no head room', (p) => p.wayIn.legs.push({ ...stairs, headRoom: 0.2, turns: false }), 'way.stairs Cellar stairs', /at any length/],
   ['a piece too long for the van', (p) => (p.members[5]!.length = 3.9), 'steel.truck TH6', /takes 3.40 m/],
 ];
 function exactly(plan: Plan, id: string): void {
@@ -136,6 +167,14 @@ const unknowns: [string, Edit, string[]][] = [
   ['props', (p) => (leg(p, 'props').gap = null), ['way.props Between the prop rows']],
   ['slope', (p) => (leg(p, 'ramp').slopeDeg = null), ['way.ramp Quay ramp']],
   ['line', (p) => (leg(p, 'rollers').line = null), ['way.rollers Trolley to the wall']],
+  ['landing', (p) => p.wayIn.legs.push({ ...stairs, landing: null }), ['way.stairs Cellar stairs']],
+  ['flight', (p) => p.wayIn.legs.push({ ...stairs, width: null }), ['way.stairs Cellar stairs']],
+  ['who settled a clash', (p) => (p.survey.overlays[0]!.by = ''), ['measure.overlay Post B stands in the new ticket counter']],
+  ['when a piled piece is wanted', (p) => (p.members[4]!.order = null), ['steel.pile Quay yard, bay 1']],
+  ['a permit', (p) => ((p.members[5]!.length = 14), (p.truck = null)), ['steel.permit TH6']],
+  ['how the flange is held', (p) => (p.survey.openings[0]!.choice.unbraced = null), ['steel.carries Hall opening']],
+  ['what comes and goes', (p) => (p.survey.openings[0]!.choice.live = null), ['steel.carries Hall opening']],
+  ['a grade nobody knows', (p) => (p.members[0]!.grade = 'as found'), ['steel.carries Hall opening']],
   ['people', (p) => (leg(p, 'carry').people = null), ['way.team Onto the lifts']],
   ['floor', (p) => Object.assign(leg(p, 'floor'), { allowable: null, pointAllowable: null }), ['way.floor Hall floor', 'way.floorPoint Hall floor']],
   ['permit length', (p) => (p.wayIn.transport = null), ['way.transport TH1/2']],

@@ -1,0 +1,68 @@
+import { simpleSpanAt } from '../../beams/simple-span.calc';
+import type { Rules } from '../../rules/rule-sets';
+import { boltEn } from '../../strength/bolt-en.calc';
+import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
+import { boltTensionAisc } from '../../strength/bolt-tension-aisc.calc';
+import { splice } from '../../strength/splice.calc';
+import { Missing } from '../missing';
+import type { Plan } from '../schema';
+import { carriedOf, serviceBeam } from '../way-pieces';
+import { traced } from './context';
+import type { Derived } from './derived';
+
+/** Nominal stresses of the American grades that stand nearest: A307, A325 and A490, threads in the shear plane (AISC 360 Table J3.2, from memory). */
+const NOMINAL = {
+  '4.6': { shear: 186e6, tension: 310e6 },
+  '5.6': { shear: 186e6, tension: 310e6 },
+  '8.8': { shear: 372e6, tension: 620e6 },
+  '10.9': { shear: 469e6, tension: 779e6 },
+} as const;
+
+/** Bolts for each splice; final design by the engineer. */
+export function spliceFigures(plan: Plan, rules: Rules): Derived[] {
+  const carried = carriedOf(plan, rules);
+  if (carried instanceof Missing || carried.pieces.length < 2 || !carried.weight.size?.section) return [];
+  const { section } = carried.weight.size;
+  const beam = serviceBeam(carried, rules);
+  if (!beam.known) return [];
+  const { kind, diameter, grade } = plan.wayIn.splice;
+  const european = rules.id === 'eu-ls';
+  const bolt = european
+    ? traced(boltEn, { diameter, grade, planes: 1, gammaM2: rules.value('gammaM2') })
+    : (() => {
+        const shear = traced(boltShearAisc, { diameter, nominalStress: NOMINAL[grade].shear, planes: 1 });
+        const tension = traced(boltTensionAisc, { diameter, nominalStress: NOMINAL[grade].tension });
+        if (!shear.outcome.ok || !tension.outcome.ok) return { outcome: shear.outcome as { ok: false; error: string; path: string }, traces: [] };
+        return {
+          outcome: { ok: true as const, output: { shear: shear.outcome.output.allowable, tension: tension.outcome.output.allowable } },
+          traces: [...shear.traces, ...tension.traces],
+        };
+      })();
+  if (!bolt.outcome.ok) return [];
+  const { shear: boltShear, tension: boltTension } = bolt.outcome.output;
+  return carried.pieces.slice(1).flatMap((piece, i) => {
+    const x = Math.min(Math.max(piece.from - beam.leftOverhang, 0), beam.span);
+    const at = simpleSpanAt(beam, x);
+    const sized = traced(splice, {
+      kind,
+      moment: Math.max(0, at.moment),
+      shear: Math.abs(at.shear),
+      depth: section.depth,
+      flange: section.flange,
+      boltShear,
+      boltTension,
+      prying: rules.value('prying'),
+    });
+    if (!sized.outcome.ok) return [];
+    return [
+      {
+        id: 'splice',
+        subject: `splice ${i + 1}`,
+        title: 'Bolts to bring; final design by the engineer',
+        value: sized.outcome.output.perJoint,
+        kind: 'count' as const,
+        traces: [...bolt.traces, ...sized.traces],
+      },
+    ];
+  });
+}
