@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { strToU8, zipSync } from 'fflate';
 import { check, expect, field, planOf, saved, station, test } from './job';
 
 test.use({ demo: 'ticket hall' });
@@ -9,7 +10,7 @@ test('one piece cannot get in; cut as offered, it can', async ({ page, job, requ
   await expect(check(page, 'way.corner')).toHaveAttribute('data-verdict', 'stop');
   await expect(check(page, 'way.props')).toHaveAttribute('data-verdict', 'stop');
   await expect(page.getByText('2 pieces will not do: a splice would stand too near the peak of the moment.')).toBeVisible();
-  await page.locator('[data-split="3"]').getByRole('button', { name: 'Cut like this' }).click();
+  await page.locator('[data-split="3"]').first().getByRole('button', { name: 'Cut like this' }).click();
   await expect(check(page, 'way.corner')).toHaveAttribute('data-verdict', 'clear');
   await saved(page);
   expect((await planOf(request, job)).wayIn.cuts).toHaveLength(2);
@@ -64,11 +65,120 @@ test('an NC file and a model come in; lorry loads go out', async ({ page, job })
   await expect(page.locator('[data-member="C1"]')).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
   await page.getByRole('button', { name: 'Lorry loads' }).click();
+  await page.getByLabel('Deck length').fill('2');
   await page.getByRole('button', { name: /^Bundle \d+ pieces/ }).click();
-  await expect(page.getByText(/TH1 is more than this lorry takes/)).toBeVisible();
-  await page.getByLabel('Deck length').fill('6');
+  await expect(page.getByText(/TH1\/2 is more than this lorry takes/)).toBeVisible();
+  await page.getByLabel('Deck length').fill('3.4');
   await page.getByRole('button', { name: /^Bundle \d+ pieces/ }).click();
   await expect(page.getByText('Load 1')).toBeVisible();
+});
+
+test('a ZIP of NC files comes in as one import; the one that cannot be read is named', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  const nc = (mark: string, length: number) =>
+    [
+      'ST',
+      '** file',
+      'JOB',
+      '1',
+      '1',
+      mark,
+      'S275JR',
+      '2',
+      'IPE300',
+      'I',
+      length.toFixed(2),
+      '300.00',
+      '150.00',
+      '10.70',
+      '7.10',
+      '15.00',
+      '42.20',
+      '1.16',
+      'EN',
+    ].join('\r\n');
+  const zip = zipSync({
+    'a/N1.nc1': strToU8(nc('N1', 5200)),
+    'a/N2.nc1': strToU8(nc('N2', 3100)),
+    'a/broken.nc1': strToU8('not a part'),
+    'readme.txt': strToU8('x'),
+  });
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+  await page.getByLabel('Files').setInputFiles({ name: 'parts.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
+  await expect(page.getByText(/2 new, 0 changed, 0 the same, \d not read/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Not read' })).toContainText('broken.nc1');
+  await page.getByRole('button', { name: 'Take 2' }).click();
+  await expect(page.getByLabel('Length of N1')).toHaveValue('5.2');
+});
+
+test('sections stand side by side, by both schools; one is taken for the piece', async ({ page, job, request }) => {
+  await station(page, 'Measure');
+  await page.getByRole('button', { name: 'Compare sections' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.locator('[data-candidate]')).toHaveCount(4);
+  const deep = dialog.locator('[data-candidate="UB 254x102x22"]');
+  await expect(deep.locator('[data-school="eu-ls"]')).toHaveAttribute('data-verdict', 'clear');
+  await expect(deep.getByRole('img', { name: 'stop' })).toBeVisible();
+  await dialog.getByLabel('Top flange held every').fill('');
+  await expect(deep.locator('[data-school="us-asd"]')).toHaveAttribute('data-verdict', 'missing');
+  await dialog.getByLabel('Top flange held every').fill('0.4');
+  await dialog.getByRole('button', { name: 'UC 152x152x37', exact: true }).click();
+  await dialog.getByText('working').first().click();
+  await expect(dialog.getByText('5wL⁴/384EI').first()).toBeAttached();
+  await dialog.getByRole('button', { name: 'Lightest of these families that hold and fit' }).click();
+  await expect(dialog.locator('[data-candidate]')).not.toHaveCount(4);
+  const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(violations.map((one) => one.id)).toEqual([]);
+  await dialog.locator('[data-candidate="UC 152x152x37"]').getByRole('button', { name: 'Use for TH1' }).click();
+  await saved(page);
+  expect((await planOf(request, job)).members[0]!.make).toEqual({ kind: 'section', section: 'UC 152x152x37' });
+});
+
+test('a member is opened whole: its plates, whose weight goes, how it lies', async ({ page, job, request }) => {
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'All about TH4' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Web, thick').fill('12');
+  await dialog.getByLabel('Layer there, 1 at the bottom').fill('2');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'All about TH5' }).click();
+  await expect(dialog.locator('[data-weight="weighed"]')).toContainText('the plan goes by this one');
+  await dialog.getByRole('combobox', { name: 'The plan goes by' }).click();
+  await page.getByRole('option', { name: 'the calculated one' }).click();
+  await expect(dialog.locator('[data-weight="calculated"]')).toContainText('the plan goes by this one');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await saved(page);
+  const { members } = await planOf(request, job);
+  expect(members[3]).toMatchObject({ make: { kind: 'girder', web: 0.012 }, stack: 2 });
+  expect(members[4]!.use).toBe('calculated');
+});
+
+test('drawings that clash stop the job until somebody settles it', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Measure');
+  await page.getByRole('button', { name: 'Clash of drawings' }).click();
+  await expect(check(page, 'measure.overlay', 'Clash')).toHaveAttribute('data-verdict', 'stop');
+  await page.getByRole('button', { name: /^Clash not settled/ }).click();
+  await field(page, 'Settled like this').fill('door moved');
+  await expect(check(page, 'measure.overlay', 'Clash')).toHaveAttribute('data-verdict', 'missing');
+});
+
+test('stairs on the way: asked about, then measured', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Way in');
+  await page.getByRole('combobox', { name: 'Next leg' }).click();
+  await page.getByRole('option', { name: 'stairs' }).click();
+  await page.getByRole('button', { name: 'Leg', exact: true }).click();
+  await expect(check(page, 'way.stairs')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: /^9 stairs/ }).click();
+  for (const [name, value] of [
+    ['Clear width', '0.9'],
+    ['Landing depth', '0.9'],
+    ['Head room, square to pitch', '2'],
+  ] as const)
+    await field(page, name).last().fill(value);
+  await expect(check(page, 'way.stairs')).toHaveAttribute('data-verdict', 'stop');
 });
 
 test('a hold point is missing until a named person records it', async ({ page, job }) => {

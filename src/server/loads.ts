@@ -1,5 +1,15 @@
 import loadHighs from 'highs';
+import { Type } from 'typebox';
+import { closed, nonNegative, positive } from '@/core/calc/fields';
 import { leastLoads, loadsFrom, loadsInOrder, loadsModel, type LoadPiece, type LoadPlan, type Lorry } from '@/core/steel/lists/loads';
+
+/** What is asked of the loads. */
+export const loadsAsked = closed({
+  pieces: Type.Array(closed({ name: Type.String(), length: positive('m'), width: positive('m'), mass: positive('kg'), order: nonNegative('1') }), {
+    maxItems: 5000,
+  }),
+  lorry: closed({ deckLength: positive('m'), deckWidth: positive('m'), mass: positive('kg'), layers: Type.Integer({ minimum: 1, maximum: 20 }) }),
+});
 
 /** Past this many pieces the whole-number programme takes too long to wait for; the plan in order is given with its bound. */
 const MOST_PIECES = 40;

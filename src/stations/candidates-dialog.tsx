@@ -150,7 +150,7 @@ export function CandidatesDialog({ opening, onClose }: { opening: Opening; onClo
                       type="button"
                       aria-expanded={open === one.designation}
                       onClick={() => setOpen(open === one.designation ? null : one.designation)}
-                      className="min-h-[24px] text-left font-semibold underline decoration-pencil underline-offset-2"
+                      className="min-h-[24px] text-left font-semibold whitespace-nowrap underline decoration-pencil underline-offset-2"
                     >
                       {one.designation}
                     </button>

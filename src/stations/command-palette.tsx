@@ -45,6 +45,7 @@ export function CommandPalette({
     { name: 'Undo', run: undo },
     { name: 'Redo', run: redo },
     { name: 'Print the pick card, A4', run: () => void window.open(`/api/jobs/${id}/sheets/pick-card?paper=a4`, '_blank', 'noopener') },
+    { name: 'Print steel and way in, A4', run: () => void window.open(`/api/jobs/${id}/sheets/steel?paper=a4`, '_blank', 'noopener') },
     { name: 'Print the run sheet, A4', run: () => void window.open(`/api/jobs/${id}/sheets/run-sheet?paper=a4`, '_blank', 'noopener') },
   ];
   const dialogs: { name: string; dialog: OpenDialog }[] = [

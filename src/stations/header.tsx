@@ -14,6 +14,8 @@ const sheets = [
   { sheet: 'pick-card', paper: 'letter', name: 'Pick card, Letter' },
   { sheet: 'run-sheet', paper: 'a4', name: 'Run sheet, A4' },
   { sheet: 'run-sheet', paper: 'letter', name: 'Run sheet, Letter' },
+  { sheet: 'steel', paper: 'a4', name: 'Steel and way in, A4' },
+  { sheet: 'steel', paper: 'letter', name: 'Steel and way in, Letter' },
 ] as const;
 
 /** Which job, how it stands, and what holds for the whole of it. */

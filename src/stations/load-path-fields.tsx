@@ -1,5 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
+import { useMemo } from 'react';
+import { pathPicture } from '@/core/drawing/path-picture';
 import { soils, SOIL_SOURCE } from '@/core/path/soils';
 import { linkKinds, type Link } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
@@ -7,6 +9,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { PathView } from '@/ui/workings/path-view';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
@@ -19,6 +22,7 @@ export function LoadPathFields() {
   const act = useAct();
   const { system } = useField();
   const checks = useJob((state) => state.survey.evaluation.checks);
+  const picture = useMemo(() => pathPicture(plan, checks), [plan, checks]);
   const sorted = [...plan.links].sort((a, b) => b.storey - a.storey);
   const add = () => {
     const link: Link = {
@@ -44,6 +48,7 @@ export function LoadPathFields() {
         </SmallButton>
       }
     >
+      {picture.rows > 1 && <PathView picture={picture} system={system} />}
       {sorted.map((link) => {
         const load =
           checks.find((check) => check.id.startsWith('path.') && check.subject === link.name && check.quantity === 'force' && check.demand !== null)?.demand ??

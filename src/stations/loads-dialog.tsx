@@ -1,9 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { memberWeight } from '@/core/plan/member-weight';
-import { Missing } from '@/core/plan/missing';
+import { lorryPieces } from '@/core/plan/lorry-pieces';
 import { rulesOf } from '@/core/rules/rule-sets';
-import type { LoadPiece, LoadPlan } from '@/core/steel/lists/loads';
+import type { LoadPlan } from '@/core/steel/lists/loads';
 import { formatQuantity } from '@/core/units';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { QuantityField } from '@/ui/fields/quantity-field';
@@ -20,30 +19,7 @@ export function LoadsDialog({ onClose }: { onClose: () => void }) {
   const put = (changes: Partial<typeof truck>) => act('setTruck', { truck: { ...truck, ...changes } }, 'truck');
   const [answer, setAnswer] = useState<LoadPlan | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const { pieces, lacking } = useMemo(() => {
-    const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-    const last = Math.max(0, ...plan.members.map((member) => member.order ?? 0)) + 1;
-    const found: LoadPiece[] = [];
-    const left: string[] = [];
-    for (const member of plan.members) {
-      if (member.state === 'set' || member.state === 'stored') continue;
-      const weight = memberWeight(member, rules);
-      if (weight instanceof Missing) {
-        left.push(member.mark);
-        continue;
-      }
-      const width = weight.size?.width ?? 0.3;
-      for (let n = 1; n <= member.count; n += 1)
-        found.push({
-          name: member.count === 1 ? member.mark : `${member.mark} (${n})`,
-          length: member.length,
-          width,
-          mass: weight.lifted,
-          order: member.order ?? last,
-        });
-    }
-    return { pieces: found, lacking: left };
-  }, [plan]);
+  const { pieces, lacking } = useMemo(() => lorryPieces(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds)), [plan]);
   const work = async () => {
     setProblem(null);
     const { name: _, ...lorry } = truck;

@@ -158,7 +158,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           />
           <p className="self-end pb-1 text-[13px] text-soft">
             {known?.surfacePerLength
-              ? `Surface to coat ${formatQuantity(known.surfacePerLength * member.length, 'area', system)}, fillets left out`
+              ? `Surface to coat ${formatQuantity(known.surfacePerLength * member.length, 'floorArea', system)}, fillets left out`
               : 'Surface not known for this shape'}
           </p>
         </Group>
@@ -168,7 +168,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
             <tbody>
               {statements.map(({ use, name, mass }) => (
                 <tr key={use} className={`border-b border-line ${taken === use ? 'bg-white font-semibold' : ''}`} data-weight={use}>
-                  <th scope="row" className="px-1 py-1 text-left font-[inherit]">
+                  <th scope="row" className={`px-1 py-1 text-left ${taken === use ? 'font-semibold' : 'font-normal'}`}>
                     {name}
                   </th>
                   <td className={`px-1 text-right ${mass === null ? 'text-missing' : ''}`}>{mass === null ? 'not known' : kg(mass)}</td>

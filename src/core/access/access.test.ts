@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { runCalc } from '../calc/run';
 import { simpleSpanAt } from '../beams/simple-span.calc';
-import { keeps, momentShare, searchSplit, type SplitQuestion } from './split';
+import { momentShare, searchSplit, type SplitPlan, type SplitQuestion } from './split';
 
 const ok = (id: string, input: unknown): Record<string, number> => {
   const outcome = runCalc(id, input);
@@ -54,6 +54,18 @@ test('floor: 400 kg on two skates of 20 kg with four people', () => {
 });
 
 describe('where to split', () => {
+  /** Whether a plan keeps every limit. */
+  function keeps(question: SplitQuestion, plan: SplitPlan): boolean {
+    const { way, transport, mass } = question.limits;
+    return plan.pieces.every(
+      (one) =>
+        one.length <= (way ?? Infinity) + 1e-9 &&
+        one.length <= (transport ?? Infinity) + 1e-9 &&
+        one.mass <= (mass ?? Infinity) + 1e-9 &&
+        (plan.pieces.length === 1 || one.length >= question.shortest - 1e-9),
+    );
+  }
+
   const question: SplitQuestion = {
     length: 8,
     leftOverhang: 0.1,
@@ -78,6 +90,11 @@ describe('where to split', () => {
     const answer = searchSplit({ ...question, limits: { ...question.limits, way: 4.1 } });
     expect(answer.best?.pieces).toHaveLength(3);
     expect(answer.fewer?.blockers).toEqual([{ limit: 'peak' }]);
+  });
+  test('as many pieces, but more even: offered beside the one with the least moment', () => {
+    const [even] = searchSplit({ ...question, limits: { ...question.limits, way: 4.1 } }).runnersUp;
+    expect(even?.cuts).toEqual([expect.closeTo(2.05, 9), expect.closeTo(5.95, 9)]);
+    expect(even!.worstShare).toBeLessThanOrEqual(0.75);
   });
   test('a hoist that takes 250 kg', () => {
     const answer = searchSplit({ ...question, peakShare: 0.9, limits: { way: null, transport: null, mass: 250 } });
@@ -117,6 +134,8 @@ describe('where to split', () => {
             if (!plan) continue;
             expect(plan.pieces.reduce((sum, one) => sum + one.length, 0)).toBeCloseTo(length, 9);
             expect(keeps(asked, plan)).toBe(true);
+            const uneven = (one: SplitPlan) => one.pieces.reduce((sum, piece) => sum + Math.abs(piece.length - length / one.pieces.length), 0);
+            if (plan.pieces.length === answer.best!.pieces.length) expect(uneven(plan)).toBeLessThanOrEqual(uneven(answer.best!) + 1e-9);
             for (const cut of plan.cuts) expect(momentShare(asked, cut, answer.peak.moment)).toBeLessThanOrEqual(peakShare + 1e-9);
           }
         },

@@ -59,8 +59,11 @@ function longestAllowed({ limits, massPerLength, spliceMass }: SplitQuestion, sp
   return Math.min(limits.way ?? Infinity, limits.transport ?? Infinity, byMass);
 }
 
-/** Cuts for exactly `count` pieces with the least worst moment at a splice; ties go to even pieces. Null when there are none. */
-function cutsFor(question: SplitQuestion, count: number, peak: number, share: number): number[] | null {
+/** What comes first among plans of as many pieces; the other breaks ties. */
+type Aim = 'moment' | 'even';
+
+/** Cuts for exactly `count` pieces: the least worst moment at a splice, or the most even pieces. Null when there are none. */
+function cutsFor(question: SplitQuestion, count: number, peak: number, share: number, aim: Aim = 'moment'): number[] | null {
   const { length, step, shortest } = question;
   if (count === 1) return length <= longestAllowed(question, 0) + 1e-9 ? [] : null;
   const places: number[] = [];
@@ -73,7 +76,8 @@ function cutsFor(question: SplitQuestion, count: number, peak: number, share: nu
     worst: number;
     uneven: number;
   }
-  const better = (a: State, b: State | null) => b === null || a.worst < b.worst - 1e-12 || (a.worst < b.worst + 1e-12 && a.uneven < b.uneven - 1e-12);
+  const [main, tie] = aim === 'moment' ? (['worst', 'uneven'] as const) : (['uneven', 'worst'] as const);
+  const better = (a: State, b: State | null) => b === null || a[main] < b[main] - 1e-12 || (a[main] < b[main] + 1e-12 && a[tie] < b[tie] - 1e-12);
   const edge = longestAllowed(question, 1);
   const inner = longestAllowed(question, 2);
   let best: (State | null)[] = places.map((at, i) => (open[i] && at <= edge + 1e-9 ? { worst: cost[i] ?? 1, uneven: Math.abs(at - even) } : null));
@@ -143,12 +147,10 @@ export function searchSplit(question: SplitQuestion): SplitAnswer {
     const runnersUp: SplitPlan[] = [];
     const alike = (plan: SplitPlan) =>
       [best, ...runnersUp].some((one) => one.cuts.length === plan.cuts.length && one.cuts.every((cut, i) => Math.abs(cut - (plan.cuts[i] ?? 0)) < 1e-6));
-    const evenly = planOf(
-      question,
-      Array.from({ length: count - 1 }, (_, i) => (question.length * (i + 1)) / count),
-      peak.moment,
-    );
-    if (count > 1 && evenly.worstShare <= question.peakShare && keeps(question, evenly) && !alike(evenly)) runnersUp.push(evenly);
+    // The same number of pieces, as even as the peak allows: each is easier to carry.
+    const evenCuts = count === 1 ? null : cutsFor(question, count, peak.moment, question.peakShare, 'even');
+    const evenly = evenCuts && planOf(question, evenCuts, peak.moment);
+    if (evenly && !alike(evenly)) runnersUp.push(evenly);
     for (const more of [count + 1, count + 2]) {
       if (more > question.mostPieces) break;
       const next = cutsFor(question, more, peak.moment, question.peakShare);
@@ -158,16 +160,4 @@ export function searchSplit(question: SplitQuestion): SplitAnswer {
     return { best, runnersUp, fewer: count === 1 ? null : { pieces: count - 1, blockers: blockersOf(question, count - 1) }, peak };
   }
   return { best: null, runnersUp: [], fewer: { pieces: question.mostPieces, blockers: blockersOf(question, question.mostPieces) }, peak };
-}
-
-/** Whether a plan keeps every limit. */
-export function keeps(question: SplitQuestion, plan: SplitPlan): boolean {
-  const { way, transport, mass } = question.limits;
-  return plan.pieces.every(
-    (one) =>
-      one.length <= (way ?? Infinity) + 1e-9 &&
-      one.length <= (transport ?? Infinity) + 1e-9 &&
-      one.mass <= (mass ?? Infinity) + 1e-9 &&
-      (plan.pieces.length === 1 || one.length >= question.shortest - 1e-9),
-  );
 }

@@ -26,6 +26,8 @@ export interface LabelMetrics {
 const LABEL_COST = 6;
 const OUTSIDE_COST = 4;
 const LATER_SIDE_COST = 40;
+const SHIFTED_COST = 12;
+const FURTHER_COST = 60;
 
 const overlapArea = (a: Box, b: Box): number =>
   Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
@@ -43,6 +45,21 @@ function boxAt(point: Vec, side: Side, width: number, height: number, gap: numbe
     case 'centre':
       return { x: point.x - width / 2, y: point.y - height / 2, width, height };
   }
+}
+
+/** The place beside the point, then the same slid along its side, then one line further off. */
+function placesAt(point: Vec, side: Side, width: number, height: number, gap: number): { box: Box; cost: number }[] {
+  const box = boxAt(point, side, width, height, gap);
+  if (side === 'centre') return [{ box, cost: 0 }];
+  const flat = side === 'above' || side === 'below';
+  const slid = (by: number): Box => (flat ? { ...box, x: box.x + by * width } : { ...box, y: box.y + by * height });
+  const sign = side === 'above' || side === 'left' ? -1 : 1;
+  const further = (one: Box): Box => (flat ? { ...one, y: one.y + sign * (height + 2) } : one);
+  return [
+    { box, cost: 0 },
+    ...[-0.42, 0.42].map((by) => ({ box: slid(by), cost: SHIFTED_COST })),
+    ...(flat ? [0, -0.42, 0.42].map((by) => ({ box: further(slid(by)), cost: FURTHER_COST })) : []),
+  ];
 }
 
 /** What a label must not cover besides other labels: dimension figures and their lines, and dots. */
@@ -85,7 +102,7 @@ export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, vie
   return { from, to, normal, upright, text: { x: (from.x + to.x) / 2 + (upright ? -6 : 0), y: (from.y + to.y) / 2 + (upright ? 4 : -4) } };
 }
 
-/** Each label on the side where it covers least of the other labels and of the solid shapes; the first in the list chooses first. */
+/** Each label where it covers least of the other labels and of the solid shapes; bold ones choose first, then the first in the list. */
 export function placeLabels(shapes: readonly Shape[], view: View, metrics: LabelMetrics, reserved: readonly Box[] = []): PlacedLabel[] {
   const solids = shapes.flatMap((shape): Box[] => {
     if (!('solid' in shape) || !shape.solid) return [];
@@ -98,24 +115,25 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
   const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, metrics))];
   const placed: PlacedLabel[] = [];
   const frame: Box = { x: 2, y: 2, width: view.width - 4, height: view.height - 4 };
-  for (const label of shapes) {
-    if (label.shape !== 'label') continue;
+  const labels = shapes.filter((shape) => shape.shape === 'label');
+  for (const label of [...labels.filter((one) => one.bold), ...labels.filter((one) => !one.bold)]) {
     const height = label.large ? metrics.largeHeight : metrics.height;
     const width = metrics.widthOf(label.text, label.bold ?? false, label.large ?? false);
     const point = toScreen(view, label.at);
     let best: { box: Box; cost: number } | null = null;
-    label.sides.forEach((side, rank) => {
-      const box = boxAt(point, side, width, height, metrics.gap);
+    const places = label.sides.flatMap((side, rank) =>
+      placesAt(point, side, width, height, metrics.gap).map((place) => ({ ...place, cost: place.cost + rank * LATER_SIDE_COST })),
+    );
+    for (const { box, cost: from } of places) {
       const outside = width * height - overlapArea(box, frame);
       const cost =
-        rank * LATER_SIDE_COST +
+        from +
         outside * OUTSIDE_COST +
         [...placed, ...fixed].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
         solids.reduce((sum, solid) => sum + overlapArea(box, solid), 0);
       if (best === null || cost < best.cost) best = { box, cost };
-    });
-    const chosen = best as { box: Box; cost: number } | null;
-    if (chosen) placed.push({ ...chosen.box, label, baseline: chosen.box.y + height * 0.76 });
+    }
+    if (best) placed.push({ ...best.box, label, baseline: best.box.y + height * 0.76 });
   }
   return placed;
 }

@@ -1,5 +1,7 @@
 import { registry } from '@/core/calc/registry';
 import { planSchema } from '@/core/plan/schema';
+import { loadsAsked } from '../loads';
+import { sheetNames } from '../sheets/names';
 
 const json = (schema: unknown) => ({ 'application/json': { schema } });
 const problemBody = { description: 'What is wrong and where', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } };
@@ -57,6 +59,39 @@ export function openApi(): unknown {
           summary: 'A new job from a plan',
           requestBody: { required: true, content: json({ $ref: '#/components/schemas/Plan' }) },
           responses: { 201: { description: 'Made' }, 422: problemBody },
+        },
+      },
+      '/api/loads': {
+        post: {
+          operationId: 'planLoads',
+          summary: 'Pieces bundled into lorry loads, first needed on top',
+          description: 'Whole-number programme up to 40 pieces; past that the loads in order, with the bound they were measured against.',
+          requestBody: { required: true, content: json(loadsAsked) },
+          responses: { 200: { description: 'The loads in the order they travel' }, 422: problemBody },
+        },
+      },
+      '/api/import/ifc': {
+        post: {
+          operationId: 'readIfc',
+          summary: 'Members read out of an IFC model; nothing is saved',
+          requestBody: { required: true, content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } } },
+          responses: { 200: { description: 'Rows and what could not be read' }, 413: problemBody, 422: problemBody },
+        },
+      },
+      '/api/jobs/{id}/sheets/{sheet}': {
+        get: {
+          operationId: 'printSheet',
+          summary: 'A sheet of the newest revision as PDF',
+          parameters: [
+            jobParameter,
+            { name: 'sheet', in: 'path', required: true, schema: { type: 'string', enum: [...sheetNames] } },
+            { name: 'paper', in: 'query', schema: { type: 'string', enum: ['a4', 'letter'] } },
+          ],
+          responses: {
+            200: { description: 'The sheet', content: { 'application/pdf': { schema: { type: 'string', format: 'binary' } } } },
+            404: problemBody,
+            422: problemBody,
+          },
         },
       },
     },

@@ -2,7 +2,9 @@ import { Document, Text, View } from '@react-pdf/renderer';
 import { worst, type Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
+import { holds } from '@/core/plan/holds';
 import { moveWords } from '@/core/plan/move-words';
+import type { Plan } from '@/core/plan/schema';
 import { standing } from '@/core/plan/standing';
 import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
 
@@ -26,6 +28,7 @@ export function RunSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
             </Text>
           </View>
         ))}
+        <HoldRecords plan={plan} />
         <View style={[styles.row, { borderBottomWidth: 1, marginTop: 6, fontWeight: 700 }]} fixed>
           <Text style={[cell, { width: columns.number }]}>No</Text>
           <Text style={[cell, { width: columns.mark }]}>Stands</Text>
@@ -70,5 +73,27 @@ export function RunSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
         <Signatures plan={plan} />
       </SheetPage>
     </Document>
+  );
+}
+
+/** Hold points with who passed them, on what evidence, when; a blank line where nobody has. */
+function HoldRecords({ plan }: { plan: Plan }) {
+  const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
+  return (
+    <View wrap={false}>
+      <Text style={styles.heading}>Hold points: no work below one before a named person has passed it</Text>
+      {holds.map((hold) => {
+        const record = plan.holds.find((one) => one.id === hold.id);
+        return (
+          <View key={hold.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
+            <Text style={[cell, styles.bold, { width: 150 }]}>
+              {hold.id} {hold.title}
+            </Text>
+            <Text style={[cell, { flex: 1 }]}>{record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}</Text>
+            <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>{record ? `${record.by}, ${record.on}` : `NOT RECORDED: ${hold.signs}`}</Text>
+          </View>
+        );
+      })}
+    </View>
   );
 }

@@ -2,9 +2,10 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoPlan } from '../../../tests/demo-plan';
+import { demoPlan, ticketHall } from '../../../tests/demo-plan';
 import type { Plan } from '@/core/plan/schema';
-import { renderSheet, type SheetName } from './render';
+import type { SheetName } from './names';
+import { renderSheet } from './render';
 import type { Paper } from './parts';
 
 /** The words on the paper, as a reader gets them: by extracting them from the PDF. */
@@ -48,6 +49,29 @@ describe.each(['A4', 'LETTER'] as const)('on %s', (paper) => {
     expect(text).toContain(caution);
     expect(text).toContain('Engineer or appointed competent person');
   });
+});
+
+test('the steel sheet has the lengths to cut, the pieces, the way leg by leg, and says what is not known', async () => {
+  const plan = ticketHall();
+  plan.members[5]!.make = { kind: 'section', section: 'ZZ 1' };
+  const { text } = await wordsOf('steel', plan);
+  for (const words of [
+    '4.202 m',
+    'TH1 goes in as 3 pieces',
+    'TH1/2',
+    'Corridor corner',
+    'NOT KNOWN',
+    'layer 2',
+    'MISSING: “ZZ 1” is not in the section tables',
+    caution,
+  ])
+    expect(text).toContain(words);
+});
+test('the run sheet prints who passed each hold point and leaves the open one open', async () => {
+  const { text } = await wordsOf('run-sheet', ticketHall());
+  expect(text).toContain('M. Lindqvist, engineer, 2026-10-05');
+  expect(text).toContain('HP6 Trial fit or works inspection');
+  expect(text).toContain('NOT RECORDED: inspector');
 });
 
 test('a stop stands at the head of the card in words, and on its move in the run sheet', async () => {

@@ -1,0 +1,39 @@
+import { evaluate } from '../src/core/plan/evaluate';
+import { candidatesOf } from '../src/core/plan/evaluate/candidates';
+import { previewImport } from '../src/core/plan/import-members';
+import { openPlan } from '../src/core/plan/open';
+import { surveyPlan } from '../src/core/plan/survey';
+import { readSheet, rowsOf } from '../src/core/steel/lists/table';
+import { sections } from '../src/core/steel/sections';
+import { demoPlan, ticketHall } from '../tests/demo-plan';
+import { thousandRows } from './thousand.mts';
+import { time, yardstick } from './timing.mts';
+
+export function core(): void {
+  const plan = demoPlan();
+  const hall = ticketHall();
+  const opening = hall.survey.openings[0]!;
+  const among = { ...opening, choice: { ...opening.choice, candidates: sections.slice(0, 100).map((one) => one.designation) } };
+  const text = thousandRows();
+  const unit = time(yardstick, 100);
+  console.log(`yardstick: 100,000 sines and roots, ${unit.toFixed(2)} ms`);
+  for (const [name, rounds, work] of [
+    ['open the demo plan', 200, () => void openPlan(plan)],
+    ['evaluate the demo plan', 200, () => void evaluate(plan)],
+    ['evaluate and draw it', 200, () => void surveyPlan(plan, 6, 'beam')],
+    ['evaluate the ticket hall', 100, () => void evaluate(hall)],
+    ['a hundred sections side by side', 20, () => void candidatesOf(hall, among)],
+    [
+      'read and preview 1,000 members',
+      10,
+      () => {
+        const sheet = readSheet(text);
+        const read = rowsOf(sheet, sheet.columns, 'metric');
+        previewImport(hall, read.rows, read.faults, (n) => `m${n}`);
+      },
+    ],
+  ] as const) {
+    const took = time(work, rounds);
+    console.log(`${name}: ${(took / unit).toFixed(2)} yardsticks (${took.toFixed(2)} ms)`);
+  }
+}

@@ -1,0 +1,109 @@
+import { Document, Text, View } from '@react-pdf/renderer';
+import { asMeasured } from '@/core/plan/as-measured';
+import { describe } from '@/core/plan/describe';
+import { evaluate } from '@/core/plan/evaluate';
+import type { Derived } from '@/core/plan/evaluate/derived';
+import { memberWeight } from '@/core/plan/member-weight';
+import { Missing } from '@/core/plan/missing';
+import { carriedOf } from '@/core/plan/way-pieces';
+import { rulesOf } from '@/core/rules/rule-sets';
+import { formatQuantity, type UnitSystem } from '@/core/units';
+import { Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+
+/** A length to cut is printed to the millimetre. */
+const figure = ({ value, kind }: Derived, units: UnitSystem): string =>
+  kind === 'length' && units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, kind, units);
+
+/** What the fabricator and the crew on the way in need: lengths to cut, the pieces, and each leg of the way with what it stops. */
+export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
+  const { plan: drawn } = head;
+  const plan = asMeasured(drawn);
+  const { units } = plan.job;
+  const { checks, derived } = evaluate(drawn);
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const carried = carriedOf(plan, rules);
+  const mine = checks.filter((check) => check.station === 'measure' || check.station === 'steel' || check.station === 'wayIn');
+  const worth = mine.filter((check) => check.verdict !== 'clear');
+  const way = mine.filter((check) => check.id.startsWith('way.') && !['way.splice', 'way.transport', 'way.gear'].includes(check.id));
+  const cell = { paddingHorizontal: 3, paddingVertical: 2 } as const;
+  const widths = { mark: 60, section: 120, length: 56, count: 26, weight: 62 } as const;
+  return (
+    <Document title={`Steel and way in, ${plan.job.name}`} creator="Keen Trestle">
+      <SheetPage paper={paper} title="Steel and way in" head={head}>
+        {worth.map((check, i) => (
+          <View key={i} style={[styles.row, { marginTop: 3 }]} wrap={false}>
+            <Mark verdict={check.verdict} />
+            <Text style={{ marginLeft: 4, fontWeight: check.verdict === 'tight' ? 400 : 700, flex: 1 }}>
+              {check.verdict.toUpperCase()}: {describe(check, units)}
+            </Text>
+          </View>
+        ))}
+        {derived.length > 0 && (
+          <View>
+            <Text style={styles.heading}>To cut and to set, from the tape</Text>
+            {derived.map((one) => (
+              <Line2 key={`${one.id} ${one.subject}`} label={`${one.subject}: ${one.title}`} value={figure(one, units)} strong={one.id === 'cut'} />
+            ))}
+          </View>
+        )}
+        <Text style={styles.heading}>Pieces</Text>
+        <View style={[styles.row, { fontWeight: 700, borderBottomWidth: 0.8 }]}>
+          <Text style={[cell, { width: widths.mark }]}>Mark</Text>
+          <Text style={[cell, { width: widths.section }]}>Made of</Text>
+          <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>Length</Text>
+          <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>No</Text>
+          <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>To lift, each</Text>
+          <Text style={[cell, { flex: 1 }]}>Lies at</Text>
+        </View>
+        {plan.members.map((member) => {
+          const weight = memberWeight(member, rules);
+          const { make } = member;
+          return (
+            <View key={member.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
+              <Text style={[cell, styles.bold, { width: widths.mark }]}>{member.mark}</Text>
+              <Text style={[cell, { width: widths.section }]}>
+                {make.kind === 'section' ? make.section : make.kind === 'plain' ? make.what : 'plates, welded'}
+              </Text>
+              <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>{formatQuantity(member.length, 'length', units)}</Text>
+              <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>{member.count}</Text>
+              <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>
+                {weight instanceof Missing ? 'NOT KNOWN' : formatQuantity(weight.lifted, 'mass', units)}
+              </Text>
+              <Text style={[cell, { flex: 1 }]}>
+                {[member.place, member.stack === null ? '' : `layer ${member.stack}`, member.faceUp, member.permit && `permit ${member.permit}`]
+                  .filter(Boolean)
+                  .join('; ')}
+              </Text>
+            </View>
+          );
+        })}
+        {!(carried instanceof Missing) && (
+          <View>
+            <Text style={styles.heading}>
+              {carried.member.mark} goes in as {carried.pieces.length === 1 ? 'one piece' : `${carried.pieces.length} pieces`}
+            </Text>
+            {carried.pieces.map((piece) => (
+              <Line2
+                key={piece.name}
+                label={`${piece.name}, from ${formatQuantity(piece.from, 'length', units)} to ${formatQuantity(piece.to, 'length', units)} of the left end`}
+                value={`${formatQuantity(piece.length, 'length', units)}, ${formatQuantity(piece.mass, 'mass', units)}`}
+              />
+            ))}
+          </View>
+        )}
+        {way.length > 0 && (
+          <View>
+            <Text style={styles.heading}>The way in, leg by leg</Text>
+            {way.map((check, i) => (
+              <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1.5 }]} wrap={false}>
+                <Mark verdict={check.verdict} />
+                <Text style={{ marginLeft: 4, flex: 1 }}>{describe(check, units)}</Text>
+              </View>
+            ))}
+          </View>
+        )}
+        <Signatures plan={plan} />
+      </SheetPage>
+    </Document>
+  );
+}
