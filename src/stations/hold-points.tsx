@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { HoldId } from '@/core/plan/hold-ids';
-import { holds, type Hold } from '@/core/plan/holds';
+import { holdsOf, type Hold } from '@/core/plan/holds';
 import type { HoldRecord } from '@/core/plan/schema';
 import { PlainButton } from '@/ui/dialogs/modal';
 import { TextField } from '@/ui/fields/text-field';
@@ -12,6 +12,7 @@ import { SmallButton } from './panel';
 /** Hold points before the lift: who passed them, on what evidence, when. A record is taken whole or not at all. */
 export function HoldPoints() {
   const plan = usePlan();
+  const holds = holdsOf(plan);
   const passed = holds.filter((hold) => plan.holds.some((one) => one.id === hold.id)).length;
   return (
     <section aria-label="Hold points">

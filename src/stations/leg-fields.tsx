@@ -224,12 +224,12 @@ function MoveLeg({ id, number }: { id: string; number: number }) {
   return (
     <>
       {at > 0 && (
-        <SmallButton label={`Leg ${number} sooner`} onClick={() => act('shiftLeg', { id, to: at - 1 })}>
+        <SmallButton label={`Leg ${number} sooner`} onClick={() => act('shiftIn', { list: 'legs', id, to: at - 1 })}>
           <ArrowUp size={13} />
         </SmallButton>
       )}
       {at < legs.length - 1 && (
-        <SmallButton label={`Leg ${number} later`} onClick={() => act('shiftLeg', { id, to: at + 1 })}>
+        <SmallButton label={`Leg ${number} later`} onClick={() => act('shiftIn', { list: 'legs', id, to: at + 1 })}>
           <ArrowDown size={13} />
         </SmallButton>
       )}

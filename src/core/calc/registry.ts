@@ -62,6 +62,12 @@ import { flexureEn } from '../strength/flexure-en.calc';
 import { hanging } from '../strength/hanging.calc';
 import { localAisc } from '../strength/local-aisc.calc';
 import { pairGlobal } from '../strength/pair-global.calc';
+import { joistOnShore } from '../shoring/joist-on-shore.calc';
+import { needle } from '../shoring/needle.calc';
+import { strikeSteps } from '../shoring/strike.calc';
+import { takedown } from '../shoring/takedown.calc';
+import { timberBeam } from '../shoring/timber-beam.calc';
+import { timberPostEn } from '../shoring/timber-post-en.calc';
 import { shearAisc } from '../strength/shear-aisc.calc';
 import { shearEn } from '../strength/shear-en.calc';
 import { webAisc } from '../strength/web-aisc.calc';
@@ -138,6 +144,12 @@ const all: readonly Calc<never, never>[] = [
   shearAisc,
   shearEn,
   accessStairs,
+  timberPostEn,
+  timberBeam,
+  takedown,
+  joistOnShore,
+  needle,
+  strikeSteps,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

@@ -1,4 +1,5 @@
 import type { HoldId } from './hold-ids';
+import type { Plan } from './schema';
 
 /** A hold point: work below it does not begin until a named person has recorded a pass with its evidence and time. */
 export interface Hold {
@@ -7,14 +8,52 @@ export interface Hold {
   /** what the person is asked to put down */
   evidence: string;
   signs: string;
+  /** asked of every job, or only where shores stand */
+  asked: 'always' | 'shores';
 }
 
-export const holds: readonly Hold[] = [
-  { id: 'HP0', title: 'Method and member chosen', evidence: 'the method, and why the others were not taken', signs: 'owner, engineer, erector' },
-  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer' },
-  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector' },
-  { id: 'HP3', title: 'Way in and clashes checked', evidence: 'longest piece against each turn, opening and gap', signs: 'erector, fabricator' },
-  { id: 'HP4', title: 'Shop drawings signed', evidence: 'drawing numbers and revision', signs: 'fabricator' },
-  { id: 'HP5', title: 'Site measured after the last strip-out', evidence: 'date of strip-out, date of measure, who measured', signs: 'fabricator' },
-  { id: 'HP6', title: 'Trial fit or works inspection passed', evidence: 'what was fitted or inspected, and the result', signs: 'inspector' },
+const holds: readonly Hold[] = [
+  {
+    id: 'HP0',
+    title: 'Method and member chosen',
+    evidence: 'the method, and why the others were not taken',
+    signs: 'owner, engineer, erector',
+    asked: 'always',
+  },
+  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always' },
+  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always' },
+  {
+    id: 'HP3',
+    title: 'Way in and clashes checked',
+    evidence: 'longest piece against each turn, opening and gap',
+    signs: 'erector, fabricator',
+    asked: 'always',
+  },
+  { id: 'HP4', title: 'Shop drawings signed', evidence: 'drawing numbers and revision', signs: 'fabricator', asked: 'always' },
+  {
+    id: 'HP5',
+    title: 'Site measured after the last strip-out',
+    evidence: 'date of strip-out, date of measure, who measured',
+    signs: 'fabricator',
+    asked: 'always',
+  },
+  { id: 'HP6', title: 'Trial fit or works inspection passed', evidence: 'what was fitted or inspected, and the result', signs: 'inspector', asked: 'always' },
+  { id: 'HP7', title: 'Concrete has its strength', evidence: 'each pour, its age and test result', signs: 'engineer', asked: 'always' },
+  { id: 'HP8', title: 'Bearings as built within tolerance', evidence: 'place and level of each bearing; sum of spans', signs: 'surveyor', asked: 'always' },
+  {
+    id: 'HP9',
+    title: 'Temporary works checked and tagged',
+    evidence: 'allowed load, applied load, who checked',
+    signs: 'temporary works engineer',
+    asked: 'shores',
+  },
+  { id: 'HP12', title: 'Both sides and all storeys above carry', evidence: 'props tight, base readings taken', signs: 'foreman', asked: 'shores' },
+  { id: 'HP13', title: 'Pocket measured against the packed beam', evidence: 'pocket width and packed width', signs: 'builder', asked: 'shores' },
+  { id: 'HP26', title: 'Permission to strike', evidence: 'readings before, and after', signs: 'engineer, inspector', asked: 'shores' },
 ];
+
+/** The hold points a plan is asked for. */
+export const holdsOf = (plan: Plan): readonly Hold[] => {
+  const shored = plan.shoring.walls.length + plan.shoring.rows.length > 0;
+  return holds.filter((hold) => hold.asked === 'always' || shored);
+};

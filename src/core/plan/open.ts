@@ -58,6 +58,9 @@ function danglingFaults(plan: Plan): Fault[] {
   const faults: Fault[] = [];
   const known = {
     link: ids(plan.links),
+    opening: ids(plan.survey.openings),
+    storey: ids(plan.shoring.storeys),
+    shore: ids([...plan.shoring.walls, ...plan.shoring.rows]),
     member: ids(plan.members),
     bearing: ids(plan.bearings),
     piece: ids(plan.pieces),
@@ -78,6 +81,12 @@ function danglingFaults(plan: Plan): Fault[] {
     ['survey.patterns', plan.survey.patterns],
     ['survey.lines', plan.survey.lines],
     ['wayIn.legs', plan.wayIn.legs],
+    ['survey.overlays', plan.survey.overlays],
+    ['shoring.storeys', plan.shoring.storeys],
+    ['shoring.walls and rows', [...plan.shoring.walls, ...plan.shoring.rows]],
+    ['shoring.strike', plan.shoring.strike],
+    ['shoring.stock', plan.shoring.stock],
+    ['shoring.watch', plan.shoring.watch],
   ];
   for (const [name, list] of lists) {
     const seen = new Set<string>();
@@ -95,6 +104,13 @@ function danglingFaults(plan: Plan): Fault[] {
   });
   plan.survey.patterns.forEach((one, i) => need('bearing', one.bearing, `survey.patterns[${i}].bearing`));
   plan.survey.lines.forEach((one, i) => one.bearings.forEach((bearing, j) => need('bearing', bearing, `survey.lines[${i}].bearings[${j}]`)));
+  for (const name of ['walls', 'rows'] as const)
+    plan.shoring[name].forEach((one, i) => {
+      need('storey', one.storey, `shoring.${name}[${i}].storey`);
+      one.standsOn.forEach((below, j) => need('link', below.link, `shoring.${name}[${i}].standsOn[${j}].link`));
+    });
+  plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
+  if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
   if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
   plan.pieces.forEach((piece, i) => {
     need('bearing', piece.seat.left, `pieces[${i}].seat.left`);

@@ -110,7 +110,8 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   },
   editSurvey: { changes: { strippedOn: '2026-09-12' } },
   editWayIn: { changes: { cuts: [3] } },
-  shiftLeg: { id: 'lg4', to: 1 },
+  editShoring: { changes: { room: 1.4 } },
+  shiftIn: { list: 'legs', id: 'lg4', to: 1 },
   setTruck: { truck: null },
   recordHold: { hold: { id: 'HP3', by: 'B', evidence: 'E', value: '', on: '2026-10-01' } },
   withdrawHold: { id: 'HP3' },
@@ -126,7 +127,7 @@ describe('commands', () => {
     }
   });
   test.each(each.map((command) => [command.name, command] as const))('%s changes the plan, leaves the old one alone, and is undone exactly', (_, command) => {
-    const plan = command.name === 'shiftLeg' ? ticketHall() : demoPlan();
+    const plan = command.name === 'shiftIn' ? ticketHall() : demoPlan();
     const before = canonicalJson(plan);
     const done = applyCommand(plan, command);
     if (!done.ok) throw new Error(done.faults[0]?.error);

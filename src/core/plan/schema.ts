@@ -2,6 +2,7 @@ import { Type, type Static } from 'typebox';
 import { closed, nonNegative, nullable, oneOf, positive, real } from '../calc/fields';
 import { boltGrades } from '../strength/bolt-en.calc';
 import { weightUses } from '../steel/weight-truth.calc';
+import { timberGrades } from '../shoring/timber-grades';
 import { holdIds } from './hold-ids';
 import { chartSchema } from '../cranes/chart-shape';
 
@@ -325,6 +326,94 @@ const wayInSchema = closed({
   }),
 });
 
+const storeySide = () =>
+  closed({
+    span: nullable(nonNegative('m', 'of the joists to their far bearing; 0: nothing on that side')),
+    dead: nullable(nonNegative('Pa')),
+    live: nullable(nonNegative('Pa', 'null: the rule set’s load while building')),
+  });
+const storeySchema = closed({
+  id: id(),
+  name: text(),
+  bears: nullable(oneOf(['wall', 'nothing'], 'what stands on the line in this storey')),
+  wall: nullable(nonNegative('N/m', 'weight of that wall')),
+  height: nullable(positive('m', 'floor to the underside of the joists')),
+  left: storeySide(),
+  right: storeySide(),
+  joists: closed({
+    spacing: nullable(positive('m')),
+    width: nullable(positive('m')),
+    depth: nullable(positive('m')),
+    grade: oneOf(timberGrades),
+    over: oneOf(['broken', 'through'], 'at the line'),
+  }),
+});
+
+const shoreWallSchema = closed({
+  id: id(),
+  name: text(),
+  storey: id(),
+  side: oneOf(['left', 'right']),
+  setback: positive('m', 'from the line'),
+  stud: closed({ width: positive('m', 'along the wall'), depth: positive('m', 'through the wall'), grade: oneOf(timberGrades) }),
+  missing: Type.Array(Type.Integer({ minimum: 1 }), { description: 'studs left out or taken out, counted from the left' }),
+  braces: Type.Integer({ minimum: 0, maximum: 6, description: 'rows of lateral bracing between the plates' }),
+  bracing: nullable(positive('N', 'what the diagonal bracing holds along the wall')),
+  plate: closed({ count: Type.Integer({ minimum: 1, maximum: 4, description: 'top and bottom together' }), thickness: positive('m'), width: positive('m') }),
+  tightFit: nonNegative('m'),
+  sole: closed({ width: positive('m'), allowable: nullable(positive('Pa', 'pressure what is under it may take')), on: text('slab, joists, spread boards') }),
+  holdDown: nullable(nonNegative('N', 'what holds each joist down at its far bearing')),
+  standsOn: standsOn(),
+});
+
+const shoreRowSchema = closed({
+  id: id(),
+  name: text(),
+  storey: id(),
+  from: nonNegative('m', 'left bearing to the first needle'),
+  spacing: positive('m'),
+  count: Type.Integer({ minimum: 1, maximum: 60 }),
+  needle: closed({ section: text('designation as in the section tables'), grade: text() }),
+  arms: closed({ left: positive('m', 'wall centre to prop'), right: positive('m') }),
+  over: nullable(positive('m', 'masonry above the needles')),
+  prop: closed({
+    class: oneOf(['A', 'B', 'C', 'D', 'E']),
+    maxLength: positive('m'),
+    length: nullable(positive('m')),
+    leanDeg: nullable(nonNegative('deg')),
+    off: nullable(nonNegative('m', 'load off the middle of the prop')),
+  }),
+  pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
+  packedOn: text('when the dry pack was put in, as a date'),
+  struckOn: text('when it is to be struck, as a date'),
+  standsOn: standsOn(),
+});
+
+const shoringSchema = closed({
+  opening: nullable(id()),
+  storeys: Type.Array(storeySchema, { maxItems: 20, description: 'lowest first: the storey of the opening, then those above' }),
+  walls: Type.Array(shoreWallSchema, { maxItems: 40 }),
+  rows: Type.Array(shoreRowSchema, { maxItems: 40 }),
+  strike: Type.Array(
+    closed({
+      id: id(),
+      shore: id(),
+      units: Type.Array(Type.Integer({ minimum: 1 }), { description: 'studs or needles from the left; none: all of it' }),
+      together: Type.Boolean({ description: 'struck with the step before, not after it' }),
+    }),
+    { maxItems: 200 },
+  ),
+  preload: nonNegative('1', 'share of the load wedged or jacked onto the new beam before the first is struck', { maximum: 1 }),
+  watch: Type.Array(
+    closed({ id: id(), at: text('prop, crack or level'), before: nullable(real('m')), after: nullable(real('m')), by: text(), on: text('when, as a date') }),
+    { maxItems: 100 },
+  ),
+  room: nullable(positive('m', 'clear width the lifting gear needs between the shores')),
+  stock: Type.Array(closed({ id: id(), what: oneOf(['stud', 'prop', 'needle']), size: text(), length: positive('m'), count: Type.Integer({ minimum: 0 }) }), {
+    maxItems: 60,
+  }),
+});
+
 const common = { id: id(), note: Type.Optional(text()) };
 const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('bearing.ready'), bearing: id() }),
@@ -386,6 +475,7 @@ export const planSchema = Type.Object(
       closed({ name: text(), deckLength: positive('m'), deckWidth: positive('m'), mass: positive('kg'), layers: Type.Integer({ minimum: 1, maximum: 20 }) }),
     ),
     wayIn: wayInSchema,
+    shoring: shoringSchema,
     holds: Type.Array(closed({ id: oneOf(holdIds), by: text(), evidence: text(), value: text(), on: text() })),
     people: closed({ planner: text(), checker: text(), caller: text(), operator: text(), radioChannel: text() }),
   },
@@ -399,6 +489,12 @@ export type Pattern = Plan['survey']['patterns'][number];
 export type SpanLine = Plan['survey']['lines'][number];
 export type Link = Plan['links'][number];
 export type Member = Plan['members'][number];
+export type Storey = Plan['shoring']['storeys'][number];
+export type ShoreWall = Plan['shoring']['walls'][number];
+export type ShoreRow = Plan['shoring']['rows'][number];
+export type StrikeStep = Plan['shoring']['strike'][number];
+export type Watch = Plan['shoring']['watch'][number];
+export type StockLine = Plan['shoring']['stock'][number];
 export type Leg = Plan['wayIn']['legs'][number];
 export type HoldRecord = Plan['holds'][number];
 export type Bearing = Plan['bearings'][number];

@@ -2,7 +2,7 @@ import { Document, Text, View } from '@react-pdf/renderer';
 import { worst, type Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
-import { holds } from '@/core/plan/holds';
+import { holdsOf } from '@/core/plan/holds';
 import { moveWords } from '@/core/plan/move-words';
 import type { Plan } from '@/core/plan/schema';
 import { standing } from '@/core/plan/standing';
@@ -82,7 +82,7 @@ function HoldRecords({ plan }: { plan: Plan }) {
   return (
     <View wrap={false}>
       <Text style={styles.heading}>Hold points: no work below one before a named person has passed it</Text>
-      {holds.map((hold) => {
+      {holdsOf(plan).map((hold) => {
         const record = plan.holds.find((one) => one.id === hold.id);
         return (
           <View key={hold.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>

@@ -17,7 +17,13 @@ import type {
   Plan,
   PowerLine,
   SpanLine,
+  ShoreRow,
+  ShoreWall,
   Stand,
+  StockLine,
+  Storey,
+  StrikeStep,
+  Watch,
 } from '../schema';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
@@ -34,6 +40,12 @@ export interface Lists {
   links: Link;
   members: Member;
   legs: Leg;
+  storeys: Storey;
+  shoreWalls: ShoreWall;
+  shoreRows: ShoreRow;
+  strike: StrikeStep;
+  stock: StockLine;
+  watch: Watch;
 }
 export type ListName = keyof Lists;
 type ListCommand<How> = { [N in ListName]: { list: N } & How }[ListName];
@@ -49,7 +61,9 @@ export interface CommandArguments {
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
   editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
-  shiftLeg: { id: string; to: number };
+  editShoring: { changes: Partial<{ opening: string | null; room: number | null; preload: number }> };
+  /** earlier or later in its list */
+  shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
   setTruck: { truck: Plan['truck'] };
   recordHold: { hold: HoldRecord };
   withdrawHold: { id: HoldRecord['id'] };
@@ -97,6 +111,12 @@ function without<T extends { id: string }>(list: T[], id: string, what: string):
   list.splice(list.indexOf(within(list, id, what)), 1);
 }
 
+function shift<T extends { id: string }>(list: T[], id: string, to: number, what: string): void {
+  const one = within(list, id, what);
+  list.splice(list.indexOf(one), 1);
+  list.splice(Math.min(Math.max(0, to), list.length), 0, one);
+}
+
 const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
   switch (name) {
     case 'openings':
@@ -106,6 +126,15 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
       return plan.survey[name];
     case 'legs':
       return plan.wayIn.legs;
+    case 'storeys':
+    case 'strike':
+    case 'stock':
+    case 'watch':
+      return plan.shoring[name];
+    case 'shoreWalls':
+      return plan.shoring.walls;
+    case 'shoreRows':
+      return plan.shoring.rows;
     default:
       return plan[name];
   }
@@ -120,6 +149,12 @@ const listWord: Record<ListName, string> = {
   links: 'link',
   members: 'member',
   legs: 'leg of the way in',
+  storeys: 'storey',
+  shoreWalls: 'temporary wall',
+  shoreRows: 'row of props',
+  strike: 'step of the strike',
+  stock: 'line of the stock',
+  watch: 'reading',
 };
 
 export const runs: { [N in CommandName]: Run<N> } = {
@@ -142,11 +177,8 @@ export const runs: { [N in CommandName]: Run<N> } = {
   },
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
   editWayIn: (plan, { changes }) => void Object.assign(plan.wayIn, changes),
-  shiftLeg: (plan, { id, to }) => {
-    const leg = within(plan.wayIn.legs, id, 'leg of the way in');
-    plan.wayIn.legs.splice(plan.wayIn.legs.indexOf(leg), 1);
-    plan.wayIn.legs.splice(Math.min(Math.max(0, to), plan.wayIn.legs.length), 0, leg);
-  },
+  editShoring: (plan, { changes }) => void Object.assign(plan.shoring, changes),
+  shiftIn: (plan, { list, id, to }) => shift(listOf(plan, list), id, to, listWord[list]),
   setTruck: (plan, { truck }) => void (plan.truck = truck),
   recordHold: (plan, { hold }) => {
     plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
@@ -174,11 +206,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   removePowerLine: (plan, { id }) => without(plan.site.powerLines, id, 'power line'),
   addMove: (plan, { move, at }) => void plan.moves.splice(at, 0, move),
   editMove: (plan, { id, changes }) => void Object.assign(within(plan.moves, id, 'move'), changes),
-  shiftMove: (plan, { id, to }) => {
-    const move = within(plan.moves, id, 'move');
-    plan.moves.splice(plan.moves.indexOf(move), 1);
-    plan.moves.splice(Math.min(Math.max(0, to), plan.moves.length), 0, move);
-  },
+  shiftMove: (plan, { id, to }) => shift(plan.moves, id, to, 'move'),
   removeMove: (plan, { id }) => without(plan.moves, id, 'move'),
 };
 
@@ -192,7 +220,8 @@ export const commandTitle: Record<CommandName, string> = {
   importMembers: 'Import members',
   editSurvey: 'Change the survey',
   editWayIn: 'Change the way in',
-  shiftLeg: 'Reorder the way in',
+  editShoring: 'Change the shoring',
+  shiftIn: 'Reorder a list',
   setTruck: 'Change the truck',
   recordHold: 'Record a hold point',
   withdrawHold: 'Withdraw a hold point',

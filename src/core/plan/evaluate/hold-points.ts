@@ -1,12 +1,12 @@
 import type { Check } from '../check';
-import { holds } from '../holds';
+import { holdsOf } from '../holds';
 import { flatStop, missingCheck, type Context } from './context';
 
 const SOURCE = 'Record: a named person’s pass with its evidence and date';
 
 /** Hold points of the work before the lift: each missing until someone has recorded it with all it asks for. */
 export function holdChecks({ plan }: Context): Check[] {
-  return holds.map((hold) => {
+  return holdsOf(plan).map((hold) => {
     const place = { id: `hold.${hold.id}`, subject: hold.id, station: 'runSheet' as const, move: null, calc: 'record', source: SOURCE };
     const record = plan.holds.find((one) => one.id === hold.id);
     if (!record) return missingCheck(place, 'count', `${hold.id} ${hold.title}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.`);

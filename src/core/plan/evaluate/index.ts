@@ -21,6 +21,7 @@ import { surveyChecks } from './measure';
 import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
+import { shoreChecks, shoreFigures } from './shores';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
 import { spliceFigures } from './splice-figures';
@@ -77,9 +78,10 @@ export function evaluate(drawn: Plan): Evaluation {
     ...steelListChecks(context),
     ...carriesChecks(context),
     ...wayInChecks(context),
+    ...shoreChecks(context),
     ...holdChecks(context),
   ];
-  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
+  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules), ...shoreFigures(context)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
   return { verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)), counts, checks, derived, replay: context.replayed };

@@ -4,7 +4,7 @@ import type { Trace } from '../../calc/evidence';
 import { contactPressure } from '../../path/contact-pressure.calc';
 import { linkLoad } from '../../path/link-load.calc';
 import { GRAVITY } from '../../units';
-import type { Check } from '../check';
+import type { Check, StationId } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import { clearOf } from '../as-measured';
@@ -70,14 +70,60 @@ export function bearingLoads({ plan, rules }: Pick<Context, 'plan' | 'rules'>, b
   return { parts, questions, traces };
 }
 
-/** Follow every bearing point down to ground, summing at each link; a link that is missing, overloaded or unknown says so. */
+/** Something that brings a load onto the path: a bearing point, a shore. */
+export interface Source {
+  name: string;
+  load: number;
+  /** why the load is not known */
+  question: string | null;
+  below: Bearing['standsOn'];
+  traces: Trace[];
+}
+
+const seatPlace = (context: Pick<Context, 'rules'>, id: string, subject: string, calc: { id: string; source: { text: string } }) => ({
+  id,
+  subject,
+  station: 'measure' as const,
+  move: null,
+  calc: calc.id,
+  source: sourced(calc.source.text, context.rules, 'contactCaution'),
+});
+
+/** Every bearing point followed down to ground, and its own seat. */
 export function loadPathChecks(context: Context): Check[] {
   const { plan, rules } = context;
+  const caution = rules.value('contactCaution');
+  const checks: Check[] = [];
+  const sources = plan.bearings.map((bearing): Source => {
+    const { parts, questions, traces } = bearingLoads(context, bearing);
+    const load = parts.reduce((sum, one) => sum + one.load, 0);
+    const question = questions[0] ?? null;
+    const place = seatPlace(context, 'path.seat', bearing.name, contactPressure);
+    if (bearing.allowable !== null && question === null && load > 0) checks.push(seatCheck(place, bearing, load, caution, traces));
+    else if (bearing.allowable !== null && question !== null)
+      checks.push(missingCheck(place, 'strength', `What presses on the seat at ${bearing.name} is not known. ${question}`));
+    else if (bearing.material !== null && bearing.allowable === null)
+      checks.push(missingCheck(place, 'strength', `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`));
+    return { name: bearing.name, load, question, below: bearing.standsOn, traces };
+  });
+  return [...checks, ...walkDown(context, sources, 'path', 'measure')];
+}
+
+/**
+ * Follow loads down to ground, summing at each link; a link that is missing, overloaded or unknown says so. What stands for good
+ * and the shores are walked one apart from the other: they do not carry at the same time.
+ */
+export function walkDown(
+  { plan, rules }: Pick<Context, 'plan' | 'rules'>,
+  sources: readonly Source[],
+  prefix: 'path' | 'shorePath',
+  station: StationId,
+): Check[] {
   const checks: Check[] = [];
   const place = (id: string, subject: string, calc: { id: string; source: { text: string } }) => ({
-    id,
+    id: `${prefix}.${id}`,
     subject,
-    station: 'measure' as const,
+    station,
     move: null,
     calc: calc.id,
     source: sourced(calc.source.text, rules, 'contactCaution'),
@@ -97,7 +143,7 @@ export function loadPathChecks(context: Context): Check[] {
     if (below.length > 0 && sum < 1 - 1e-6)
       checks.push(
         flatStop(
-          place('path.shares', subject, linkLoad),
+          place('shares', subject, linkLoad),
           'fraction',
           told(phrase`Only ${q(sum, 'fraction')} of ${name} is carried further down. Where does the rest go?`),
           [],
@@ -105,43 +151,19 @@ export function loadPathChecks(context: Context): Check[] {
       );
   };
 
-  for (const bearing of plan.bearings) {
-    const { parts, questions, traces } = bearingLoads(context, bearing);
-    const load = parts.reduce((sum, one) => sum + one.load, 0);
-    const question = questions[0] ?? null;
-    if (bearing.allowable !== null && question === null && load > 0)
-      checks.push(seatCheck(place('path.seat', bearing.name, contactPressure), bearing, load, caution, traces));
-    else if (bearing.allowable !== null && question !== null)
-      checks.push(
-        missingCheck(place('path.seat', bearing.name, contactPressure), 'strength', `What presses on the seat at ${bearing.name} is not known. ${question}`),
-      );
-    else if (bearing.material !== null && bearing.allowable === null)
-      checks.push(
-        missingCheck(
-          place('path.seat', bearing.name, contactPressure),
-          'strength',
-          `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`,
-        ),
-      );
-    if (bearing.standsOn.length === 0) {
-      checks.push(
-        missingCheck(place('path.gap', bearing.name, linkLoad), 'force', `What does ${bearing.name} stand on? Follow its load down to ground.`, traces),
-      );
+  for (const { name, load, question, below, traces } of sources) {
+    if (below.length === 0) {
+      checks.push(missingCheck(place('gap', name, linkLoad), 'force', `What does ${name} stand on? Follow its load down to ground.`, traces));
       continue;
     }
-    shares(bearing.name, bearing.standsOn, bearing.name);
-    put(bearing.name, load, question, bearing.standsOn);
+    shares(name, below, name);
+    put(name, load, question, below);
   }
 
   for (const link of inOrder(plan.links)) {
     if (link === 'loop') {
       checks.push(
-        flatStop(
-          place('path.loop', 'Load path', linkLoad),
-          'count',
-          told(['The load path runs in a ring: something stands on itself. Take one link out.']),
-          [],
-        ),
+        flatStop(place('loop', 'Load path', linkLoad), 'count', told(['The load path runs in a ring: something stands on itself. Take one link out.']), []),
       );
       break;
     }
@@ -149,35 +171,33 @@ export function loadPathChecks(context: Context): Check[] {
     const reached = from.length > 0;
     const { outcome, traces } = traced(linkLoad, { from, own: link.own });
     if (!outcome.ok) {
-      checks.push(missingCheck(place('path.link', link.name, linkLoad), 'force', outcome.error));
+      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', outcome.error));
       continue;
     }
     const { load } = outcome.output;
     const question = unknown.get(link.id) ?? null;
     if (reached && question !== null)
-      checks.push(missingCheck(place('path.link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`, traces));
+      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`, traces));
     else if (reached) {
       if (link.capacity !== null)
         checks.push(
           ratioCheck(
-            place('path.link', link.name, linkLoad),
+            place('link', link.name, linkLoad),
             { demand: load, capacity: link.capacity, quantity: 'force', caution },
             told(phrase`${link.name}, storey ${String(link.storey)}, takes ${q(load, 'force')}; it may carry ${q(link.capacity, 'force')}.`),
             traces,
           ),
         );
-      if (link.foot) checks.push(footCheck(place('path.foot', link.name, contactPressure), link, link.foot, load, caution, traces));
+      if (link.foot) checks.push(footCheck(place('foot', link.name, contactPressure), link, link.foot, load, caution, traces));
       if (link.capacity === null && !link.foot && !link.ground)
-        checks.push(
-          missingCheck(place('path.link', link.name, linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces),
-        );
+        checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces));
     }
-    if (link.ground) continue;
+    if (link.ground || (prefix === 'shorePath' && !reached)) continue;
     if (link.standsOn.length === 0) {
       if (reached)
         checks.push(
           flatStop(
-            place('path.gap', link.name, linkLoad),
+            place('gap', link.name, linkLoad),
             'force',
             told(phrase`${link.name} takes ${q(load, 'force')} and stands on nothing. Follow it to ground or block it.`),
             traces,

@@ -39,9 +39,12 @@ const stairs: Leg = {
 };
 const link = (plan: Plan, id: string) => plan.links.find((one) => one.id === id)!;
 
-test('the ticket hall as it is: nothing stops it, one hold point is not recorded yet', () => {
+/** Hold points nobody has passed yet. */
+const open = ['hold.HP6 HP6', 'hold.HP12 HP12', 'hold.HP13 HP13', 'hold.HP26 HP26'];
+
+test('the ticket hall as it is: nothing stops it, four hold points are not recorded yet', () => {
   expect(names(ticketHall(), 'stop')).toEqual([]);
-  expect(names(ticketHall(), 'missing')).toEqual(['hold.HP6 HP6']);
+  expect(names(ticketHall(), 'missing')).toEqual(open);
 });
 
 /** One fault each: that stop and no other. */
@@ -153,7 +156,10 @@ const unknowns: [string, Edit, string[]][] = [
       'way.splice splice 2',
       'path.seat A',
       'path.seat B',
-      ...ticketHall().links.map((one) => `path.link ${one.name}`),
+      ...ticketHall()
+        .links.filter((one) => one.id !== 'hallSlab')
+        .map((one) => `path.link ${one.name}`),
+      'shore.strike Strike',
     ],
   ],
   ['a bolt as cast', (p) => (p.survey.patterns[0]!.bolts[0]!.cast.y = null), ['measure.bolts Post B base']],
@@ -185,7 +191,7 @@ const unknowns: [string, Edit, string[]][] = [
 ];
 test.each(unknowns)('%s not known: asked there and nowhere else, and the plan is not clear', (_, edit, expected) => {
   const plan = edited(edit);
-  expect(names(plan, 'missing').sort()).toEqual([...expected, 'hold.HP6 HP6'].sort());
+  expect(names(plan, 'missing').sort()).toEqual([...expected, ...open].sort());
   expect(names(plan, 'stop')).toEqual([]);
   expect(evaluate(plan).verdict).toBe('missing');
 });
@@ -263,7 +269,7 @@ describe('the way in and where to split', () => {
 });
 
 test('a plan of version 1 opens, with everything new asked about and nothing new clear', () => {
-  const { survey: _s, links: _l, members: _m, truck: _t, wayIn: _w, holds: _h, ...rest } = ticketHall();
+  const { survey: _s, links: _l, members: _m, truck: _t, wayIn: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
   const old = {
     ...rest,
     version: 1,

@@ -1,0 +1,70 @@
+import type { Check } from '../../check';
+import { Missing } from '../../missing';
+import type { Context } from '../context';
+import type { Derived } from '../derived';
+import { walkDown, type Source } from '../load-path';
+import { lineChecks } from './lines';
+import { needleOf, rowChecks } from './rows';
+import { strikeChecks, watchChecks } from './strike';
+import { studLength, wallChecks, wallTotal } from './walls';
+
+type Ground = Pick<Context, 'plan' | 'rules'>;
+
+/** Every check of the shores; nothing when no shoring is planned. */
+export function shoreChecks(context: Ground): Check[] {
+  const { storeys, walls, rows } = context.plan.shoring;
+  if (storeys.length + walls.length + rows.length === 0) return [];
+  return [
+    ...lineChecks(context),
+    ...wallChecks(context),
+    ...rowChecks(context),
+    ...walkDown(context, shoreSources(context), 'shorePath', 'shores'),
+    ...strikeChecks(context),
+    ...watchChecks(context),
+  ];
+}
+
+/** What the shores of the lowest storey bring down: those above stand on them. */
+function shoreSources({ plan, rules }: Ground): Source[] {
+  const lowest = plan.shoring.storeys[0];
+  if (!lowest) return [];
+  return [
+    ...plan.shoring.walls
+      .filter((wall) => wall.storey === lowest.id)
+      .map((wall): Source => {
+        const total = wallTotal(plan, wall, rules);
+        const known = !(total instanceof Missing);
+        return {
+          name: wall.name,
+          load: known ? total.load : 0,
+          question: known ? null : total.questions.join(' '),
+          below: wall.standsOn,
+          traces: known ? total.traces : [],
+        };
+      }),
+    ...plan.shoring.rows
+      .filter((row) => row.storey === lowest.id)
+      .map((row): Source => {
+        const answer = needleOf(plan, row, rules);
+        const known = !(answer instanceof Missing);
+        return {
+          name: row.name,
+          load: known ? (answer.leftProp + answer.rightProp) * row.count : 0,
+          question: known ? null : answer.questions.join(' '),
+          below: row.standsOn,
+          traces: known ? answer.traces : [],
+        };
+      }),
+  ];
+}
+
+/** Lengths to cut for the temporary walls. */
+export function shoreFigures({ plan }: Ground): Derived[] {
+  return plan.shoring.walls.flatMap((wall): Derived[] => {
+    const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
+    const length = storey ? studLength(wall, storey) : null;
+    return length === null || !(length > 0)
+      ? []
+      : [{ id: 'stud', subject: wall.name, title: 'Studs to cut, tapped in tight', value: length + wall.tightFit, kind: 'length', traces: [] }];
+  });
+}

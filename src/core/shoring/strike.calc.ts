@@ -1,0 +1,121 @@
+import { Type } from 'typebox';
+import { solveContinuous } from '../beams/continuous';
+import { closed, nonNegative, positive, real } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
+import { phrase, q } from '../calc/work';
+
+/** Shores within a centimetre stand at one place. */
+const key = (x: number): number => Math.round(x * 1e2) / 1e2;
+
+interface Shore {
+  x: number;
+  spring: number;
+  load: number;
+}
+
+/** Release some shores: what they carried goes onto the beam and the shores still standing, by stiffness. */
+function release(span: number, stiffness: number, shores: readonly Shore[], loads: number[], standing: boolean[], gone: readonly number[]) {
+  const seats = { left: 0, right: 0 };
+  const sag = new Map<number, number>();
+  let pending = gone.filter((i) => standing[i]);
+  for (let round = 0; pending.length > 0; round += 1) {
+    if (round > shores.length) refuse('steps', 'The shores go slack one after another and the beam does not settle: check the stiffnesses.');
+    const forces = new Map<number, number>();
+    for (const i of pending) {
+      standing[i] = false;
+      const { x } = shores[i]!;
+      forces.set(key(x), (forces.get(key(x)) ?? 0) + (loads[i] ?? 0));
+      loads[i] = 0;
+    }
+    if ([...forces.values()].every((force) => Math.abs(force) < 1e-6)) break;
+    const springs = new Map<number, number>();
+    shores.forEach(({ x, spring }, i) => {
+      if (standing[i]) springs.set(key(x), (springs.get(key(x)) ?? 0) + spring);
+    });
+    const inner = [...springs].filter(([x]) => x > 5e-3 && x < span - 5e-3).sort((a, b) => a[0] - b[0]);
+    const solved = solveContinuous({
+      length: span,
+      stiffness,
+      load: 0,
+      supports: [{ x: 0 }, ...inner.map(([x, spring]) => ({ x, spring })), { x: span }],
+      // Nodes at the middle and the quarters too, so that the sag is read where it is largest.
+      pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...[0.25, 0.5, 0.75].map((share) => ({ x: share * span, force: 0 }))],
+      upliftFree: false,
+    });
+    if (!solved.stable) refuse('shores', 'The beam does not stand on its seats: check the span.');
+    const { reactions, deflection } = solved;
+    inner.forEach(([x, spring], n) => {
+      shores.forEach((shore, i) => {
+        if (standing[i] && key(shore.x) === x) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shore.spring) / spring;
+      });
+    });
+    seats.left += reactions[0] ?? 0;
+    seats.right += reactions[reactions.length - 1] ?? 0;
+    for (const { x, down } of deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
+    // A shore the beam springs up from carries nothing: what it would have pulled goes back onto the others.
+    pending = loads.flatMap((load, i) => (standing[i] && load < -1e-6 ? [i] : []));
+  }
+  return { seats, sag };
+}
+
+/**
+ * Shores struck step by step under the new beam. At first they carry everything and the beam nothing; each shore that goes gives
+ * its load to the beam and to the shores still standing, by stiffness. Nothing is lost: shores and seats always sum to the load.
+ */
+export const strikeSteps = defineCalc({
+  id: 'shore.strike',
+  title: 'What each shore carries while they are struck',
+  input: closed({
+    span: positive('m', 'seat to seat'),
+    stiffness: positive('N·m2', 'EI of the new beam'),
+    shores: Type.Array(closed({ x: nonNegative('m', 'from the left seat'), spring: positive('N/m'), load: nonNegative('N', 'before the first is struck') }), {
+      maxItems: 400,
+    }),
+    steps: Type.Array(Type.Array(Type.Integer({ minimum: 0 })), { description: 'which shores go, by number from 0, step by step' }),
+  }),
+  output: closed({
+    steps: Type.Array(closed({ shores: Type.Array(real('N')), left: real('N'), right: real('N'), deflection: real('m') })),
+  }),
+  source: { basis: 'statics', text: 'Stiffness method step by step, shores as springs (beam.continuous)' },
+  compute({ span, stiffness, shores, steps }) {
+    shores.forEach(({ x }, n) => {
+      if (x > span) refuse(`shores[${n}].x`, `Shore ${n + 1} at ${x} m is past the span of ${span} m.`);
+    });
+    const loads = shores.map((one) => one.load);
+    const standing = shores.map(() => true);
+    // A shore right at a seat never loads the beam: its load goes straight into the seat.
+    const seats = { left: 0, right: 0 };
+    const sag = new Map<number, number>();
+    return {
+      steps: steps.map((gone, s) => {
+        gone.forEach((i, n) => {
+          if (i >= shores.length) refuse(`steps[${s}][${n}]`, `Step ${s + 1} strikes shore ${i + 1} and there are ${shores.length}.`);
+        });
+        const more = release(span, stiffness, shores, loads, standing, gone);
+        seats.left += more.seats.left;
+        seats.right += more.seats.right;
+        for (const [x, down] of more.sag) sag.set(x, (sag.get(x) ?? 0) + down);
+        return { shores: [...loads], left: seats.left, right: seats.right, deflection: Math.max(0, ...sag.values()) };
+      }),
+    };
+  },
+  work: (i, o) => [
+    {
+      label: 'At first',
+      numbers: phrase`${String(i.shores.length)} shores`,
+      result: q(
+        i.shores.reduce((sum, one) => sum + one.load, 0),
+        'force',
+      ),
+    },
+    ...o.steps.flatMap((step, n) => [
+      { label: `Step ${n + 1}: most in one shore`, formula: 'load given up, shared by stiffness', result: q(Math.max(0, ...step.shores), 'force') },
+      {
+        label: `Step ${n + 1}: on the beam’s seats`,
+        numbers: phrase`${q(step.left, 'force')} + ${q(step.right, 'force')}`,
+        result: q(step.left + step.right, 'force'),
+      },
+      { label: `Step ${n + 1}: beam sags`, result: q(step.deflection, 'dimension') },
+    ]),
+  ],
+});
