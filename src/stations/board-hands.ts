@@ -4,7 +4,9 @@ import { snap } from '@/core/drawing/view';
 import type { Vec } from '@/core/geometry/plane';
 import { pickOf, pieceOf } from '@/core/plan/lookups';
 import type { StationId } from '@/core/plan/check';
+import type { Command } from '@/core/plan/commands/table';
 import type { Plan } from '@/core/plan/schema';
+import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import type { JobStore } from './job-store';
 
@@ -17,6 +19,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       return plan.stands.find((one) => one.id === ref.id)?.at ?? null;
     case 'leg':
       return plan.wayIn.legs.find((one) => one.id === ref.id)?.at ?? null;
+    case 'shore':
+      return shoreGrip(plan, ref.id);
     case 'obstruction':
       return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
     case 'start': {
@@ -38,6 +42,7 @@ const stationOf: Record<Ref['kind'], StationId> = {
   powerLine: 'gear',
   leg: 'wayIn',
   opening: 'measure',
+  shore: 'shores',
 };
 
 /** What the pointer and the arrow keys do to the things on the drawings. `step` is the snap, in metres. */
@@ -52,7 +57,10 @@ export function boardHands(store: JobStore, step: number) {
     else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
-    else if (ref.kind === 'start') act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
+    else if (ref.kind === 'shore') {
+      const move = shoreTo(plan(), ref.id, at, 0);
+      if (move) act({ name: 'editIn', args: { ...move, id: ref.id } } as Command, group);
+    } else if (ref.kind === 'start') act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
   };
   /** A pick slides along the piece; in the turned elevation the piece may run the other way. */
   const slide = (ref: Ref, shift: number, group: string, from: number, free: boolean): void => {
@@ -72,6 +80,11 @@ export function boardHands(store: JobStore, step: number) {
       }
       if (!hold) return;
       const at = { x: hold.x + to.x - from.x, y: hold.y + to.y - from.y };
+      if (ref.kind === 'shore') {
+        const move = shoreTo(plan(), ref.id, at, free ? 0 : step);
+        if (move) store.getState().act({ name: 'editIn', args: { ...move, id: ref.id } } as Command, `drag ${grip}`);
+        return;
+      }
       put(ref, free ? at : { x: snap(at.x, step), y: snap(at.y, step) }, `drag ${grip}`);
     },
     nudgeAbove(ref: Ref, by: Vec): void {

@@ -17,6 +17,7 @@ import { PicksStation } from './picks';
 import { PieceList } from './piece-list';
 import { RulesDialog } from './rules-dialog';
 import { RunSheetStation } from './run-sheet';
+import { ShoresStation } from './shores';
 import { standing } from '@/core/plan/standing';
 import { SteelStation } from './steel';
 import { useKeys, type OpenDialog } from './use-keys';
@@ -84,6 +85,8 @@ function Workings() {
       return <SteelStation />;
     case 'wayIn':
       return <WayInStation />;
+    case 'shores':
+      return <ShoresStation />;
     case 'gear':
       return <GearStation />;
     case 'picks':

@@ -11,7 +11,7 @@ export const walk: readonly StationWords[] = [
   { id: 'measure', name: 'Measure', made: true },
   { id: 'steel', name: 'Steel', made: true },
   { id: 'wayIn', name: 'Way in', made: true },
-  { id: 'shores', name: 'Shores', made: false },
+  { id: 'shores', name: 'Shores', made: true },
   { id: 'gear', name: 'Gear', made: true },
   { id: 'picks', name: 'Picks', made: true },
   { id: 'runSheet', name: 'Run sheet', made: true },

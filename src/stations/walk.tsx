@@ -17,6 +17,8 @@ function about(id: StationId, counts: { pieces: number; legs: number; bearings: 
       return counts.crane;
     case 'picks':
       return many(counts.picks, 'pick');
+    case 'shores':
+      return many(counts.shores, 'shore');
     case 'runSheet':
       return many(counts.moves, 'move');
     default:
@@ -34,6 +36,7 @@ export function Walk() {
     pieces: plan.members.length,
     legs: plan.wayIn.legs.length,
     bearings: plan.bearings.length,
+    shores: plan.shoring.walls.length + plan.shoring.rows.length,
     picks: plan.picks.length,
     moves: plan.moves.length,
     crane: plan.cranes[0]?.name ?? 'no crane',

@@ -1,8 +1,7 @@
 import { expose } from 'comlink';
-import type { Look } from '@/core/drawing/elevation-scene';
 import { evaluate, type Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
-import { scenesAt, type Scenes } from '@/core/plan/survey';
+import { scenesAt, type Looking, type Scenes } from '@/core/plan/survey';
 
 let held: { plan: Plan; evaluation: Evaluation } | null = null;
 
@@ -14,8 +13,8 @@ const api = {
     held = { plan, evaluation };
     return evaluation;
   },
-  scenes(cursor: number, look: Look): Scenes | null {
-    return held ? scenesAt(held.plan, held.evaluation, cursor, look) : null;
+  scenes(looking: Looking): Scenes | null {
+    return held ? scenesAt(held.plan, held.evaluation, looking) : null;
   },
 };
 

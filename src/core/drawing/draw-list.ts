@@ -25,6 +25,7 @@ export type Ref =
   | { kind: 'powerLine'; id: string }
   | { kind: 'leg'; id: string }
   | { kind: 'opening'; id: string }
+  | { kind: 'shore'; id: string }
   | { kind: 'pickPoint'; id: string; end: 'left' | 'right' };
 
 export const sameRef = (a: Ref | null, b: Ref | null): boolean =>

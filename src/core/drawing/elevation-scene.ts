@@ -5,6 +5,7 @@ import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
+import { shoresBeside, type ShoreMoment } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
@@ -12,7 +13,7 @@ import { poseAt, type Pose } from './moment-pose';
 export type Look = 'beam' | 'boom';
 
 /** The site from the side at a moment: x along the look, y height. */
-export function elevationScene(plan: Plan, moment: Moment, look: Look): Drawing {
+export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: ShoreMoment): Drawing {
   const pose = poseAt(plan, moment);
   const axis = lookAxis(plan, pose, look);
   const along = (p: Vec): number => dot(p, axis);
@@ -21,6 +22,7 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look): Drawing 
     ...bearingShapes(plan, moment, along),
     ...(pose ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along)] : []),
     ...(pose ? measureShapes(plan, pose, along) : []),
+    ...shoresBeside(plan, along, shores),
     ...openingsBeside(plan, along),
   ];
   const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : []));

@@ -9,17 +9,19 @@ import type { Plan } from '../plan/schema';
 import { chartLookup } from '../cranes/chart-lookup';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
+import { shoresAbove, type ShoreMoment } from './shore-shapes';
 import { openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
 /** The site from above at a moment. */
-export function planScene(plan: Plan, moment: Moment): Drawing {
+export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment): Drawing {
   const pose = poseAt(plan, moment);
   const shapes: Shape[] = [
     ...siteShapes(plan),
     ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
     ...bearingShapes(plan, moment),
     ...(pose ? measureShapes(plan, pose) : []),
+    ...shoresAbove(plan, shores),
     ...openingsAbove(plan),
     ...wayShapes(plan),
   ];

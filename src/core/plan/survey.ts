@@ -18,14 +18,22 @@ export interface Scenes {
 }
 
 /** Index of the move the moment comes after; −1 before the first. */
-export function scenesAt(drawn: Plan, evaluation: Evaluation, cursor: number, look: Look): Scenes {
+/** What is drawn: after which move, along which way, after how many steps of the strike. */
+export interface Looking {
+  cursor: number;
+  look: Look;
+  struck: number;
+}
+
+export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, struck }: Looking): Scenes {
   const plan = asMeasured(drawn);
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
-  return { above: planScene(plan, moment), side: elevationScene(plan, moment, look) };
+  const shores = { strike: evaluation.strike, struck };
+  return { above: planScene(plan, moment, shores), side: elevationScene(plan, moment, look, shores) };
 }
 
-export function surveyPlan(plan: Plan, cursor: number, look: Look): Survey {
+export function surveyPlan(plan: Plan, cursor: number, look: Look, struck = 0): Survey {
   const evaluation = evaluate(plan);
-  return { evaluation, ...scenesAt(plan, evaluation, cursor, look) };
+  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look, struck }) };
 }

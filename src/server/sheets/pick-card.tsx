@@ -13,6 +13,9 @@ import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
 
+/** Before anything is struck, and with no loads written on the shores: this sheet is about the lift. */
+const unshored = { strike: null, struck: 0 };
+
 /** Checks told in full, so that a card with nothing wrong stays one page. */
 const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
 
@@ -99,10 +102,10 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
         )}
         <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={planScene(plan, at)} width={262} height={200} />
+            <DrawingOnPaper drawing={planScene(plan, at, unshored)} width={262} height={200} />
           </View>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam')} width={262} height={200} />
+            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', unshored)} width={262} height={200} />
           </View>
         </View>
         <View style={[styles.row, { gap: 12 }]}>

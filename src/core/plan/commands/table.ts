@@ -165,7 +165,17 @@ export const runs: { [N in CommandName]: Run<N> } = {
   },
   addTo: (plan, { list, thing }) => void listOf(plan, list).push(thing),
   editIn: (plan, { list, id, changes }) => void Object.assign(within(listOf(plan, list), id, listWord[list]), changes),
-  removeFrom: (plan, { list, id }) => without(listOf(plan, list), id, listWord[list]),
+  removeFrom: (plan, { list, id }) => {
+    without(listOf(plan, list), id, listWord[list]);
+    const { shoring } = plan;
+    // What stands in a storey goes with it, and so do the steps that strike what is gone.
+    if (list === 'storeys')
+      for (const name of ['walls', 'rows'] as const) shoring[name].splice(0, Infinity, ...(shoring[name].filter((one) => one.storey !== id) as never[]));
+    if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows') {
+      const left = new Set([...shoring.walls, ...shoring.rows].map((one) => one.id));
+      shoring.strike = shoring.strike.filter((step) => left.has(step.shore));
+    }
+  },
   importMembers: (plan, { add, change }) => {
     const known = new Map(plan.members.map((member) => [member.id, member]));
     for (const { id, changes } of change) {

@@ -22,6 +22,7 @@ import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
 import { shoreChecks, shoreFigures } from './shores';
+import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
 import { spliceFigures } from './splice-figures';
@@ -34,6 +35,8 @@ export interface Evaluation {
   counts: Record<Verdict, number>;
   checks: Check[];
   replay: Replay;
+  /** what each shore carries, step by step; null when it cannot be worked out */
+  strike: StrikeAnswer | null;
 }
 
 /** What the checks of one pick share, worked out once. */
@@ -64,6 +67,7 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
 export function evaluate(drawn: Plan): Evaluation {
   const plan = asMeasured(drawn);
   const context: Context = { plan, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
+  const shores = shoreChecks(context);
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
@@ -78,11 +82,18 @@ export function evaluate(drawn: Plan): Evaluation {
     ...steelListChecks(context),
     ...carriesChecks(context),
     ...wayInChecks(context),
-    ...shoreChecks(context),
+    ...shores.checks,
     ...holdChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules), ...shoreFigures(context)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
-  return { verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)), counts, checks, derived, replay: context.replayed };
+  return {
+    verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
+    counts,
+    checks,
+    derived,
+    replay: context.replayed,
+    strike: shores.strike,
+  };
 }

@@ -5,23 +5,31 @@ import type { Derived } from '../derived';
 import { walkDown, type Source } from '../load-path';
 import { lineChecks } from './lines';
 import { needleOf, rowChecks } from './rows';
-import { strikeChecks, watchChecks } from './strike';
+import { strikeChecks, strikeOf, unitsOf, watchChecks, type StrikeAnswer } from './strike';
 import { studLength, wallChecks, wallTotal } from './walls';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
-/** Every check of the shores; nothing when no shoring is planned. */
-export function shoreChecks(context: Ground): Check[] {
+/** Every check of the shores, and what each carries step by step; nothing when no shoring is planned. */
+export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
   const { storeys, walls, rows } = context.plan.shoring;
-  if (storeys.length + walls.length + rows.length === 0) return [];
-  return [
+  if (storeys.length + walls.length + rows.length === 0) return { checks: [], strike: null };
+  const answer = strikeOf(context.plan, context.rules);
+  const checks = [
     ...lineChecks(context),
     ...wallChecks(context),
     ...rowChecks(context),
     ...walkDown(context, shoreSources(context), 'shorePath', 'shores'),
-    ...strikeChecks(context),
+    ...strikeChecks(context, answer),
     ...watchChecks(context),
   ];
+  return { checks, strike: answer instanceof Missing ? asTheyStand(context) : answer };
+}
+
+/** Where the strike cannot be worked out, the shores are shown as they stand. */
+function asTheyStand({ plan, rules }: Ground): StrikeAnswer | null {
+  const units = unitsOf(plan, rules);
+  return units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0 };
 }
 
 /** What the shores of the lowest storey bring down: those above stand on them. */

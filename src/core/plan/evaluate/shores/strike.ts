@@ -168,13 +168,12 @@ function serviceShare(plan: Plan, rules: Rules): number {
 }
 
 /** Step by step, the shore nearest to its capacity; and at the end, how far the beam has sagged. */
-export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): Check[] {
+export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, answer: StrikeAnswer | Missing): Check[] {
   const { walls, rows, strike } = plan.shoring;
   if (walls.length + rows.length === 0) return [];
   const source = sourced(strikeSteps.source.text, rules, 'contactCaution');
   const place = (subject: string) => shorePlace('strike', subject, strikeSteps, source);
   if (strike.length === 0) return [missingCheck(place('Strike'), 'force', 'In what order are the shores struck? Write the steps down; each is worked out.')];
-  const answer = strikeOf(plan, rules);
   if (answer instanceof Missing) return [missingCheck(place('Strike'), 'force', answer.questions.join(' '))];
   const checks: Check[] = [];
   for (const [n, step] of answer.steps.entries()) {

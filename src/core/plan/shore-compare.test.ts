@@ -1,0 +1,36 @@
+import { ticketHall } from '../../../tests/demo-plan';
+import { evaluate } from './evaluate';
+import { arrangements } from './shore-compare';
+
+const by = (name: string) => arrangements(ticketHall()).find((one) => one.name === name)!;
+
+test('as drawn it is what the plan says; further back it uses more of the shores and leaves more room', () => {
+  expect(by('as drawn').verdict).toBe('clear');
+  expect(by('as drawn').parts).toBe(4 * 13);
+  expect(by('walls 1.2 m back').between!).toBeCloseTo(2.4 - 0.095, 9);
+  expect(by('walls 0.6 m back').verdict).toBe('stop');
+  expect(by('walls 0.6 m back').governs!.id).toBe('shore.room');
+  expect(by('walls 1.2 m back').governs!.ratio!).toBeGreaterThan(by('as drawn').governs!.ratio!);
+});
+test('one side alone is a stop where joists break over the line', () => {
+  expect(by('the left side alone').verdict).toBe('stop');
+  expect(by('the left side alone').governs!.id).toBe('shore.side');
+});
+test('needles instead of walls: what they would need to be known is asked, not assumed', () => {
+  const needles = by('needles and props');
+  const missing = evaluate(needles.plan).checks.filter((check) => check.verdict === 'missing');
+  expect(missing.map((check) => check.id)).toEqual(expect.arrayContaining(['shore.arch', 'shore.pad']));
+  expect(needles.verdict).not.toBe('clear');
+  expect(needles.parts).toBe(5 + 10 + 10);
+});
+test('comparing changes nothing in the plan', () => {
+  const plan = ticketHall();
+  const before = JSON.stringify(plan);
+  arrangements(plan);
+  expect(JSON.stringify(plan)).toBe(before);
+});
+test('with no walls there is the plan alone', () => {
+  const plan = ticketHall();
+  Object.assign(plan.shoring, { walls: [], strike: [] });
+  expect(arrangements(plan).map((one) => one.name)).toEqual(['as drawn']);
+});

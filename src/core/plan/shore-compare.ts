@@ -1,0 +1,92 @@
+import type { Check, Verdict } from './check';
+import { worst } from './check';
+import { evaluate } from './evaluate';
+import { Missing } from './missing';
+import type { Plan } from './schema';
+import { shoreParts } from './shore-parts';
+import { shoredOpening } from './shoring';
+
+/** One arrangement beside the others. */
+export interface Arrangement {
+  name: string;
+  verdict: Verdict;
+  /** the check nearest to its limit */
+  governs: Check | null;
+  parts: number;
+  /** clear between the walls; null where there are not two */
+  between: number | null;
+  plan: Plan;
+}
+
+function arrangement(name: string, plan: Plan): Arrangement {
+  const checks = evaluate(plan).checks.filter((check) => check.station === 'shores');
+  const told = checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
+  const ranked = checks
+    .filter((check) => check.ratio !== null && check.id !== 'shore.line' && check.id !== 'shore.room')
+    .sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0));
+  const parts = shoreParts(plan);
+  const room = checks.find((check) => check.id === 'shore.room');
+  return {
+    name,
+    verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
+    governs: told.find((check) => check.verdict === 'stop') ?? told[0] ?? ranked[0] ?? null,
+    parts: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count, 0),
+    between: room?.capacity ?? null,
+    plan,
+  };
+}
+
+const set = (plan: Plan, setback: number): Plan => ({ ...plan, shoring: { ...plan.shoring, walls: plan.shoring.walls.map((wall) => ({ ...wall, setback })) } });
+
+/** The shores as drawn, the walls at other distances, one side alone where joists run through, and bracing left out: side by side. */
+export function arrangements(plan: Plan): Arrangement[] {
+  if (plan.shoring.walls.length === 0) return [arrangement('as drawn', plan)];
+  const list = [arrangement('as drawn', plan), ...[0.6, 0.9, 1.2].map((setback) => arrangement(`walls ${setback} m back`, set(plan, setback)))];
+  for (const side of ['left', 'right'] as const) {
+    const walls = plan.shoring.walls.filter((wall) => wall.side === side);
+    const kept = new Set([...walls, ...plan.shoring.rows].map((one) => one.id));
+    if (walls.length === plan.shoring.walls.length) continue;
+    list.push(
+      arrangement(`the ${side} side alone`, {
+        ...plan,
+        shoring: { ...plan.shoring, walls, strike: plan.shoring.strike.filter((step) => kept.has(step.shore)) },
+      }),
+    );
+  }
+  const opening = shoredOpening(plan);
+  const [lowest] = plan.shoring.storeys;
+  const width = opening?.clear.measured ?? opening?.clear.drawn ?? null;
+  if (lowest && width !== null && plan.shoring.rows.length === 0) {
+    const count = Math.max(2, Math.ceil(width / 0.9));
+    const id = 'row-compared';
+    list.push(
+      arrangement('needles and props', {
+        ...plan,
+        shoring: {
+          ...plan.shoring,
+          walls: [],
+          rows: [
+            {
+              id,
+              name: 'Needles',
+              storey: lowest.id,
+              from: width / count / 2,
+              spacing: width / count,
+              count,
+              needle: { section: 'UC 152x152x23', grade: 'S275' },
+              arms: { left: 0.6, right: 0.6 },
+              over: null,
+              prop: { class: 'D', maxLength: 3.5, length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6), leanDeg: 0, off: 0 },
+              pad: { length: 0.3, width: 0.3, allowable: null },
+              packedOn: '',
+              struckOn: '',
+              standsOn: plan.shoring.walls.find((wall) => wall.storey === lowest.id)?.standsOn ?? [],
+            },
+          ],
+          strike: [{ id: 'strike-compared', shore: id, units: [], together: false }],
+        },
+      }),
+    );
+  }
+  return list;
+}

@@ -1,0 +1,104 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import { useMemo } from 'react';
+import { Missing } from '@/core/plan/missing';
+import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
+import type { StockLine } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { Fold } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
+import { useAct, usePlan } from './job-context';
+import { SmallButton } from './panel';
+import { useEdit, useField } from './use-edit';
+
+/** What the shores are built from, and whether the yard has it. */
+export function ShorePartsFields() {
+  const plan = usePlan();
+  const act = useAct();
+  const { system } = useField();
+  const parts = useMemo(() => shoreParts(plan), [plan]);
+  const lacking = useMemo(() => (parts instanceof Missing ? [] : shortfalls(plan, parts)), [plan, parts]);
+  return (
+    <Fold
+      title="Cut list and yard"
+      note={parts instanceof Missing ? 'not known' : lacking.length === 0 ? 'the yard has it' : `${lacking.length} lines short`}
+      tools={
+        <SmallButton onClick={() => act('addTo', { list: 'stock', thing: { id: freshId('stk'), what: 'stud', size: '', length: 3, count: 0 } })}>
+          <Plus size={13} aria-hidden /> In the yard
+        </SmallButton>
+      }
+    >
+      {parts instanceof Missing ? (
+        <p className="text-missing">{parts.questions.join(' ')}</p>
+      ) : (
+        <table className="w-full text-[12.5px]" aria-label="Cut list">
+          <thead className="text-left text-soft">
+            <tr>
+              <th className="font-normal">For</th>
+              <th className="font-normal">Part</th>
+              <th className="text-right font-normal">Long</th>
+              <th className="text-right font-normal">No.</th>
+              <th className="text-right font-normal">Each</th>
+            </tr>
+          </thead>
+          <tbody>
+            {parts.map((part, i) => {
+              const short = lacking.find((one) => one.part === part);
+              return (
+                <tr key={i} className={`border-t border-line ${short ? 'font-semibold text-stop' : ''}`}>
+                  <td className="py-0.5">{part.for}</td>
+                  <td>
+                    {part.what} {part.size}
+                  </td>
+                  <td className="text-right">
+                    {part.length === null ? '' : system === 'metric' ? `${part.length.toFixed(3)} m` : formatQuantity(part.length, 'length', system)}
+                  </td>
+                  <td className="text-right">{short ? `${short.have} of ${part.count}` : part.count}</td>
+                  <td className="text-right">{part.mass === null ? '' : formatQuantity(part.mass, 'mass', system)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      {plan.shoring.stock.map((line) => (
+        <StockRow key={line.id} line={line} />
+      ))}
+    </Fold>
+  );
+}
+
+function StockRow({ line }: { line: StockLine }) {
+  const act = useAct();
+  const field = useField();
+  const edit = useEdit('stock', line.id);
+  return (
+    <div className="mt-1.5 grid grid-cols-[0.8fr_1.2fr_0.9fr_0.6fr_auto] items-end gap-2">
+      <ChoiceField
+        label="In the yard"
+        value={line.what}
+        choices={[
+          { value: 'stud', label: 'studs' },
+          { value: 'prop', label: 'props' },
+          { value: 'needle', label: 'needles' },
+        ]}
+        onValue={(what) => edit({ what }, 'what')}
+      />
+      <TextField {...field} label="Size or class" value={line.size} onValue={(size) => edit({ size }, 'size')} />
+      <QuantityField {...field} label="Long" kind="length" value={line.length} onValue={(length) => edit({ length: length ?? 0 }, 'length')} />
+      <QuantityField
+        {...field}
+        label="No."
+        kind="count"
+        value={line.count}
+        onValue={(count) => edit({ count: Math.max(0, Math.round(count ?? 0)) }, 'count')}
+      />
+      <SmallButton danger label={`Remove ${line.size || 'the line'}`} onClick={() => act('removeFrom', { list: 'stock', id: line.id })}>
+        <X size={14} />
+      </SmallButton>
+    </div>
+  );
+}

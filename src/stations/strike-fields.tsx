@@ -1,0 +1,188 @@
+'use client';
+import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import type { Plan } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { QuantityField } from '@/ui/fields/quantity-field';
+import { TextField } from '@/ui/fields/text-field';
+import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { Fold } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
+import { useAct, useJob, usePlan } from './job-context';
+import { SmallButton } from './panel';
+import { numbersIn } from './shore-wall-fields';
+import { useEdit, useField } from './use-edit';
+
+type Step = Plan['shoring']['strike'][number];
+
+/** The strike, step by step: what goes, what the shores left carry, and the drawing after each step. */
+export function StrikeFields() {
+  const plan = usePlan();
+  const act = useAct();
+  const field = useField();
+  const struck = useJob((state) => state.struck);
+  const strikeTo = useJob((state) => state.strikeTo);
+  const strike = useJob((state) => state.survey.evaluation.strike);
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  const { shoring } = plan;
+  const shores = [...shoring.walls, ...shoring.rows].filter((one) => one.storey === shoring.storeys[0]?.id);
+  const steps = strike?.steps ?? [];
+  const [first] = shores;
+  return (
+    <Fold
+      first
+      title="Strike"
+      note={shoring.strike.length === 0 ? 'no order written down' : `${shoring.strike.length} steps`}
+      tools={
+        first && (
+          <SmallButton onClick={() => act('addTo', { list: 'strike', thing: { id: freshId('sk'), shore: first.id, units: [], together: false } })}>
+            <Plus size={13} aria-hidden /> Step
+          </SmallButton>
+        )
+      }
+    >
+      <div className="grid grid-cols-2 gap-x-4 gap-y-2">
+        <QuantityField
+          {...field}
+          label="Wedged onto the beam first"
+          kind="fraction"
+          value={shoring.preload}
+          onValue={(preload) => act('editShoring', { changes: { preload: preload ?? 0 } }, 'preload')}
+        />
+      </div>
+      {steps.length > 0 && (
+        <label className="mt-2 block text-[12.5px] text-soft">
+          {struck === 0 ? 'Drawn: before the first is struck' : `Drawn: after step ${struck}, ${steps[struck - 1]?.name ?? ''}`}
+          <input
+            type="range"
+            min={0}
+            max={steps.length}
+            value={Math.min(struck, steps.length)}
+            onChange={(event) => strikeTo(Number(event.target.value))}
+            className="block h-[24px] w-full accent-[var(--color-ink)]"
+          />
+        </label>
+      )}
+      <ol className="mt-1">
+        {shoring.strike.map((step, i) => (
+          <StrikeRow key={step.id} step={step} index={i} shores={shores} />
+        ))}
+      </ol>
+      {steps.length > 0 && (
+        <table className="mt-2 w-full text-[12.5px]">
+          <thead className="text-left text-soft">
+            <tr>
+              <th className="font-normal">After</th>
+              <th className="text-right font-normal">most in one</th>
+              <th className="text-right font-normal">on the beam</th>
+              <th className="text-right font-normal">sag</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {steps.map((step, i) => {
+              const check = checks.find((one) => one.id === 'shore.strike' && one.subject === `step ${i + 1}`);
+              const most = Math.max(0, ...step.loads.map((load, n) => load * (strike?.units[n]?.lever ?? 1)));
+              return (
+                <tr key={i} className={`border-t border-line ${struck === i + 1 ? 'bg-white font-semibold' : ''}`} data-strike={i + 1}>
+                  <td className="py-0.5">{i + 1}</td>
+                  <td className="text-right">{formatQuantity(most, 'force', field.system)}</td>
+                  <td className="text-right">{formatQuantity(step.left + step.right, 'force', field.system)}</td>
+                  <td className="text-right">{formatQuantity(step.deflection, 'dimension', field.system)}</td>
+                  <td className="w-[22px] pl-1">{check && <VerdictMark verdict={check.verdict} size={14} />}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      <Readings />
+    </Fold>
+  );
+}
+
+function StrikeRow({ step, index, shores }: { step: Step; index: number; shores: readonly { id: string; name: string }[] }) {
+  const act = useAct();
+  const field = useField();
+  const edit = useEdit('strike', step.id);
+  const count = usePlan().shoring.strike.length;
+  return (
+    <li className="grid grid-cols-[1.3fr_1fr_auto] items-end gap-2 border-t border-dotted border-line py-1.5">
+      <ChoiceField
+        label={index > 0 && step.together ? 'together with it' : `${index + 1}, out comes`}
+        value={step.shore}
+        choices={shores.map((one) => ({ value: one.id, label: one.name }))}
+        onValue={(shore) => edit({ shore }, 'shore')}
+      />
+      <TextField
+        {...field}
+        label="Which, from the left"
+        value={step.units.join(', ')}
+        placeholder="all"
+        onValue={(text) => edit({ units: numbersIn(text) }, 'units')}
+      />
+      <span className="flex gap-1">
+        {index > 0 && (
+          <SmallButton
+            label={step.together ? `Step ${index + 1} after the one before` : `Step ${index + 1} together with the one before`}
+            onClick={() => edit({ together: !step.together }, 'together')}
+          >
+            {step.together ? '⇉' : '→'}
+          </SmallButton>
+        )}
+        {index > 0 && (
+          <SmallButton label={`Step ${index + 1} sooner`} onClick={() => act('shiftIn', { list: 'strike', id: step.id, to: index - 1 })}>
+            <ArrowUp size={14} />
+          </SmallButton>
+        )}
+        {index < count - 1 && (
+          <SmallButton label={`Step ${index + 1} later`} onClick={() => act('shiftIn', { list: 'strike', id: step.id, to: index + 1 })}>
+            <ArrowDown size={14} />
+          </SmallButton>
+        )}
+        <SmallButton danger label={`Remove step ${index + 1}`} onClick={() => act('removeFrom', { list: 'strike', id: step.id })}>
+          <X size={14} />
+        </SmallButton>
+      </span>
+    </li>
+  );
+}
+
+/** Props, cracks and levels read before and after. */
+function Readings() {
+  const plan = usePlan();
+  const act = useAct();
+  return (
+    <div className="mt-3">
+      <div className="flex items-baseline justify-between text-[12.5px] text-soft">
+        <span>Readings before and after</span>
+        <SmallButton onClick={() => act('addTo', { list: 'watch', thing: { id: freshId('wt'), at: 'Reading', before: null, after: null, by: '', on: '' } })}>
+          <Plus size={13} aria-hidden /> Reading
+        </SmallButton>
+      </div>
+      {plan.shoring.watch.map((one) => (
+        <Reading key={one.id} reading={one} />
+      ))}
+    </div>
+  );
+}
+
+function Reading({ reading }: { reading: Plan['shoring']['watch'][number] }) {
+  const act = useAct();
+  const field = useField();
+  const edit = useEdit('watch', reading.id);
+  return (
+    <div className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-x-2 gap-y-1 border-t border-dotted border-line py-1.5">
+      <TextField {...field} label="Prop, crack or level" value={reading.at} onValue={(at) => edit({ at }, 'at')} />
+      <QuantityField {...field} label="Before" kind="dimension" value={reading.before} clearable onValue={(before) => edit({ before }, 'before')} />
+      <QuantityField {...field} label="After" kind="dimension" value={reading.after} clearable onValue={(after) => edit({ after }, 'after')} />
+      <SmallButton danger label={`Remove ${reading.at}`} onClick={() => act('removeFrom', { list: 'watch', id: reading.id })}>
+        <X size={14} />
+      </SmallButton>
+      <TextField {...field} label="Read by" value={reading.by} onValue={(by) => edit({ by }, 'by')} />
+      <div className="col-span-2">
+        <TextField {...field} label="Read on" type="date" value={reading.on} onValue={(on) => edit({ on }, 'on')} />
+      </div>
+    </div>
+  );
+}
