@@ -16,6 +16,8 @@ const sheets = [
   { sheet: 'run-sheet', paper: 'letter', name: 'Run sheet, Letter' },
   { sheet: 'steel', paper: 'a4', name: 'Steel and way in, A4' },
   { sheet: 'steel', paper: 'letter', name: 'Steel and way in, Letter' },
+  { sheet: 'shoring', paper: 'a4', name: 'Shoring, A4' },
+  { sheet: 'shoring', paper: 'letter', name: 'Shoring, Letter' },
 ] as const;
 
 /** Which job, how it stands, and what holds for the whole of it. */

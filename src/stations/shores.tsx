@@ -31,7 +31,7 @@ export function ShoresStation() {
     ? 'What rests on the wall or line to be opened, and what holds it meanwhile'
     : !load || load instanceof Missing
       ? (load?.questions[0] ?? '')
-      : `${formatQuantity(load.dead + load.live, 'forcePerLength', field.system)} comes down on the line, ${shoring.walls.length} temporary walls, ${shoring.rows.length} rows of needles`;
+      : `${formatQuantity(load.dead + load.live, 'forcePerLength', field.system)} comes down on the line at working load`;
   return (
     <Panel title="Shores" about={about} station="shores">
       <Group title="Which line">

@@ -4,7 +4,7 @@ import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
 import { walk } from './station-words';
 
-function about(id: StationId, counts: { pieces: number; legs: number; bearings: number; picks: number; moves: number; crane: string }): string {
+function about(id: StationId, counts: { pieces: number; legs: number; shores: number; bearings: number; picks: number; moves: number; crane: string }): string {
   const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   switch (id) {
     case 'measure':

@@ -24,7 +24,7 @@ export interface LabelMetrics {
 }
 
 const LABEL_COST = 6;
-const OUTSIDE_COST = 4;
+const OUTSIDE_COST = 14;
 const LATER_SIDE_COST = 40;
 const SHIFTED_COST = 12;
 const FURTHER_COST = 60;

@@ -1,2 +1,2 @@
-export const sheetNames = ['pick-card', 'run-sheet', 'steel'] as const;
+export const sheetNames = ['pick-card', 'run-sheet', 'steel', 'shoring'] as const;
 export type SheetName = (typeof sheetNames)[number];

@@ -67,6 +67,24 @@ test('the steel sheet has the lengths to cut, the pieces, the way leg by leg, an
   ])
     expect(text).toContain(words);
 });
+test('the shoring sheet: what each shore carries, the cut list, the strike in order; a stop at its head', async () => {
+  const { text } = await wordsOf('shoring', ticketHall());
+  for (const words of [
+    'Each stud of Hall wall, left carries 4.98 kN',
+    '2.589 m',
+    '45x95 C24',
+    'Hall wall, left 1, 10 and Hall wall, right 1, 10',
+    'After step 4',
+    caution,
+  ])
+    expect(text).toContain(words);
+  const plan = ticketHall();
+  plan.shoring.walls[0]!.missing = [4];
+  plan.shoring.stock[0]!.count = 12;
+  const stopped = (await wordsOf('shoring', plan, 'LETTER')).text;
+  expect(stopped).toContain('STOP: Hall wall, left: no stud under joist 4 of 10');
+  expect(stopped).toContain('THE YARD HAS 2');
+});
 test('the run sheet prints who passed each hold point and leaves the open one open', async () => {
   const { text } = await wordsOf('run-sheet', ticketHall());
   expect(text).toContain('M. Lindqvist, engineer, 2026-10-05');

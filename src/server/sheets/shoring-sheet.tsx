@@ -1,0 +1,95 @@
+import { Document, Text, View } from '@react-pdf/renderer';
+import { elevationScene } from '@/core/drawing/elevation-scene';
+import { planScene } from '@/core/drawing/plan-scene';
+import { asMeasured } from '@/core/plan/as-measured';
+import { describe } from '@/core/plan/describe';
+import { evaluate } from '@/core/plan/evaluate';
+import { Missing } from '@/core/plan/missing';
+import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
+import { formatQuantity } from '@/core/units';
+import { DrawingOnPaper } from './drawing';
+import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+
+/** The shores drawn, what each carries, the cut list, and the order in which they are struck with room for readings. */
+export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
+  const plan = asMeasured(head.plan);
+  const { units } = plan.job;
+  const { checks, strike, replay } = evaluate(head.plan);
+  const mine = checks.filter((check) => check.station === 'shores');
+  const parts = shoreParts(plan);
+  const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
+  const moment = { strike, struck: 0 };
+  const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
+  const length = (value: number | null) => (value === null ? '' : units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, 'length', units));
+  return (
+    <Document title={`Shoring, ${plan.job.name}`} creator="Keen Trestle">
+      <SheetPage paper={paper} title="Shoring" head={head}>
+        {mine
+          .filter((check) => check.verdict === 'stop' || check.verdict === 'missing')
+          .map((check, i) => (
+            <View key={i} style={[styles.row, { marginTop: 3 }]} wrap={false}>
+              <Mark verdict={check.verdict} />
+              <Text style={{ marginLeft: 4, fontWeight: 700, flex: 1 }}>
+                {check.verdict.toUpperCase()}: {describe(check, units)}
+              </Text>
+            </View>
+          ))}
+        <View style={[styles.row, { marginTop: 6, gap: 8 }]}>
+          <View style={styles.box}>
+            <DrawingOnPaper drawing={planScene(plan, replay.before, moment)} width={262} height={190} />
+          </View>
+          <View style={styles.box}>
+            <DrawingOnPaper drawing={elevationScene(plan, replay.before, 'beam', moment)} width={262} height={190} />
+          </View>
+        </View>
+        <Text style={styles.heading}>What each shore carries, and what it stands on</Text>
+        {mine
+          .filter((check) => check.id !== 'shore.strike' && check.verdict !== 'stop' && check.verdict !== 'missing')
+          .map((check, i) => (
+            <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1 }]} wrap={false}>
+              <Mark verdict={check.verdict} />
+              <Text style={{ marginLeft: 4, flex: 1 }}>{describe(check, units)}</Text>
+            </View>
+          ))}
+        <Text style={styles.heading}>Cut and pick list</Text>
+        {parts instanceof Missing ? (
+          <Text style={styles.bold}>MISSING: {parts.questions.join(' ')}</Text>
+        ) : (
+          parts.map((part, i) => {
+            const short = lacking.find((one) => one.part === part);
+            return (
+              <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
+                <Text style={[cell, { width: 130 }]}>{part.for}</Text>
+                <Text style={[cell, { width: 120 }]}>
+                  {part.what} {part.size}
+                </Text>
+                <Text style={[cell, { width: 60, textAlign: 'right' }]}>{length(part.length)}</Text>
+                <Text style={[cell, { width: 40, textAlign: 'right' }]}>{part.count}</Text>
+                <Text style={[cell, { width: 60, textAlign: 'right' }]}>{part.mass === null ? '' : formatQuantity(part.mass, 'mass', units)}</Text>
+                <Text style={[cell, styles.bold, { flex: 1 }]}>{short ? `THE YARD HAS ${short.have}` : ''}</Text>
+              </View>
+            );
+          })
+        )}
+        <Text style={styles.heading}>Strike, in this order; read before and after each step, stop at any surprise</Text>
+        {(strike?.steps ?? []).map((step, i) => {
+          const check = mine.find((one) => one.id === 'shore.strike' && one.subject === `step ${i + 1}`);
+          return (
+            <View key={i} style={[styles.row, { borderBottomWidth: 0.6, minHeight: 22 }]} wrap={false}>
+              <Text style={[cell, styles.bold, { width: 20 }]}>{i + 1}</Text>
+              <View style={[cell, { width: 16 }]}>{check && <Mark verdict={check.verdict} />}</View>
+              <View style={[cell, { flex: 1 }]}>
+                <Text style={styles.bold}>{step.name}</Text>
+                <Text style={styles.small}>{check ? describe(check, units) : 'not worked out'}</Text>
+              </View>
+              <Text style={[cell, { width: 70, borderLeftWidth: 0.4, borderColor: '#999' }]}>before:</Text>
+              <Text style={[cell, { width: 70, borderLeftWidth: 0.4, borderColor: '#999' }]}>after:</Text>
+              <Text style={[cell, { width: 50, borderLeftWidth: 0.4, borderColor: '#999' }]}>by:</Text>
+            </View>
+          );
+        })}
+        <Signatures plan={plan} />
+      </SheetPage>
+    </Document>
+  );
+}
