@@ -59,7 +59,7 @@ export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {
                       onClose();
                     }}
                   >
-                    Set them so
+                    <span className="whitespace-nowrap">Set them so</span>
                   </SmallButton>
                 )}
               </td>

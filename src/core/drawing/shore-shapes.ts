@@ -28,7 +28,7 @@ function standingOf({ strike, struck }: ShoreMoment, shore: string, number: numb
 const looks: Record<Verdict, Style> = {
   clear: { fill: 'timber', stroke: 'timberEdge', width: 1 },
   tight: { fill: 'tight', stroke: 'ink', width: 1, hatch: true },
-  stop: { fill: 'stop', stroke: 'ink', width: 2 },
+  stop: { fill: 'stop', stroke: 'stop', width: 2 },
   missing: { fill: 'paper', stroke: 'timberEdge', width: 1, dash: 'dot' },
 };
 const gone: Style = { stroke: 'pencil', width: 1, dash: 'dot' };

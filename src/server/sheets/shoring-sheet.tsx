@@ -19,6 +19,8 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
   const parts = shoreParts(plan);
   const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
   const moment = { strike, struck: 0 };
+  // Only the shores and what they hold: the way in and the rest of the site have sheets of their own.
+  const bare = { ...plan, wayIn: { ...plan.wayIn, legs: [] }, site: { ...plan.site, obstructions: [] } };
   const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
   const length = (value: number | null) => (value === null ? '' : units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, 'length', units));
   return (
@@ -36,10 +38,10 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
           ))}
         <View style={[styles.row, { marginTop: 6, gap: 8 }]}>
           <View style={styles.box}>
-            <DrawingOnPaper drawing={planScene(plan, replay.before, moment)} width={262} height={190} />
+            <DrawingOnPaper drawing={planScene(bare, replay.before, moment)} width={262} height={190} />
           </View>
           <View style={styles.box}>
-            <DrawingOnPaper drawing={elevationScene(plan, replay.before, 'beam', moment)} width={262} height={190} />
+            <DrawingOnPaper drawing={elevationScene(bare, replay.before, 'beam', moment)} width={262} height={190} />
           </View>
         </View>
         <Text style={styles.heading}>What each shore carries, and what it stands on</Text>
