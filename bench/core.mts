@@ -6,7 +6,7 @@ import { surveyPlan } from '../src/core/plan/survey';
 import { readSheet, rowsOf } from '../src/core/steel/lists/table';
 import { sections } from '../src/core/steel/sections';
 import { demoPlan, ticketHall } from '../tests/demo-plan';
-import { thousandRows } from './thousand.mts';
+import { thousandRows, twoHundredStuds } from './thousand.mts';
 import { time, yardstick } from './timing.mts';
 
 export function core(): void {
@@ -15,6 +15,7 @@ export function core(): void {
   const opening = hall.survey.openings[0]!;
   const among = { ...opening, choice: { ...opening.choice, candidates: sections.slice(0, 100).map((one) => one.designation) } };
   const text = thousandRows();
+  const wide = twoHundredStuds();
   const unit = time(yardstick, 100);
   console.log(`yardstick: 100,000 sines and roots, ${unit.toFixed(2)} ms`);
   for (const [name, rounds, work] of [
@@ -22,6 +23,7 @@ export function core(): void {
     ['evaluate the demo plan', 200, () => void evaluate(plan)],
     ['evaluate and draw it', 200, () => void surveyPlan(plan, 6, 'beam')],
     ['evaluate the ticket hall', 100, () => void evaluate(hall)],
+    ['evaluate 200 studs struck in 12 steps', 20, () => void evaluate(wide)],
     ['a hundred sections side by side', 20, () => void candidatesOf(hall, among)],
     [
       'read and preview 1,000 members',

@@ -83,6 +83,18 @@ test('needles and props are added and asked about; a storey taken out takes its 
   expect(shoring.walls.map((wall) => wall.id)).toEqual(['sh1', 'sh2']);
 });
 
+test('a bent for new steel: asked for its loads, then it holds or tips', async ({ page }) => {
+  await page.getByRole('button', { name: 'Bent or posts' }).click();
+  await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: /^Bent 1/ }).click();
+  await page.getByRole('button', { name: 'Load', exact: true }).click();
+  await field(page, 'Brings').fill('60');
+  await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'At').fill('0.1');
+  await field(page, 'Post 1 at').fill('2.5');
+  await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'stop');
+});
+
 test('Shores has no accessibility fault', async ({ page }) => {
   for (const name of [/^Offices/, /^Hall wall, left 0.90/, /^Cut list/]) await page.getByRole('button', { name }).click();
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();

@@ -7,6 +7,7 @@ import { lineLoads } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
+import { BentFields, newBent } from './bent-fields';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
@@ -61,6 +62,9 @@ export function ShoresStation() {
         {shoring.rows.map((row) => (
           <ShoreRowFields key={row.id} row={row} />
         ))}
+        {shoring.bents.map((bent) => (
+          <BentFields key={bent.id} bent={bent} />
+        ))}
         {shoring.walls.length + shoring.rows.length > 0 && (
           <>
             <StrikeFields />
@@ -71,6 +75,9 @@ export function ShoresStation() {
       <div className="flex flex-wrap gap-1.5">
         <SmallButton onClick={() => act('addTo', { list: 'storeys', thing: newStorey(freshId('sy'), plan) })}>
           <Plus size={13} aria-hidden /> Storey
+        </SmallButton>
+        <SmallButton onClick={() => act('addTo', { list: 'bents', thing: newBent(freshId('bt'), plan) })}>
+          <Plus size={13} aria-hidden /> Bent or posts
         </SmallButton>
         {lowest && (
           <>

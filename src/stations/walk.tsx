@@ -36,7 +36,7 @@ export function Walk() {
     pieces: plan.members.length,
     legs: plan.wayIn.legs.length,
     bearings: plan.bearings.length,
-    shores: plan.shoring.walls.length + plan.shoring.rows.length,
+    shores: plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length,
     picks: plan.picks.length,
     moves: plan.moves.length,
     crane: plan.cranes[0]?.name ?? 'no crane',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
 import { solveContinuous, type ContinuousBeam } from './continuous';
-import { solveSymmetric } from './solve';
+import { addTo, emptyBand, solveBand, timesRow } from './solve';
 
 const beam = (over: Partial<ContinuousBeam>): ContinuousBeam => ({
   length: 10,
@@ -107,25 +107,64 @@ test('whatever lifts off, the reactions carry the load and its moment', () => {
   );
 });
 
+const banded = (dense: number[][], width: number) => {
+  const band = emptyBand(dense.length, width);
+  dense.forEach((row, i) => row.forEach((value, j) => j <= i && i - j <= width && addTo(band, i, j, value)));
+  return band;
+};
+
 describe('the solver', () => {
   test('brings its residual', () => {
-    const solved = solveSymmetric(
-      [
-        [4, 1],
-        [1, 3],
-      ],
+    const solved = solveBand(
+      banded(
+        [
+          [4, 1],
+          [1, 3],
+        ],
+        1,
+      ),
       [1, 2],
     );
     expect(solved).toMatchObject({ ok: true, u: [expect.closeTo(1 / 11, 12), expect.closeTo(7 / 11, 12)] });
   });
   test('calls a mechanism a mechanism', () =>
     expect(
-      solveSymmetric(
-        [
-          [1, -1],
-          [-1, 1],
-        ],
+      solveBand(
+        banded(
+          [
+            [1, -1],
+            [-1, 1],
+          ],
+          1,
+        ),
         [1, 1],
       ),
     ).toEqual({ ok: false, at: 1 }));
+  test('an entry outside the band is a fault of the caller, not lost', () => expect(() => addTo(emptyBand(5, 1), 4, 1, 1)).toThrow(/outside a band/));
+  test('agrees with a dense solver on random bands', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 14 }),
+        fc.integer({ min: 0, max: 4 }),
+        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 90, maxLength: 90 }),
+        (size, width, numbers) => {
+          let n = 0;
+          const next = () => numbers[n++ % numbers.length]!;
+          const dense = Array.from({ length: size }, () => new Array<number>(size).fill(0));
+          for (let i = 0; i < size; i += 1)
+            for (let j = Math.max(0, i - width); j <= i; j += 1) dense[i]![j] = dense[j]![i] = i === j ? 2 * width + 2 + next() : next();
+          const load = dense.map(() => next());
+          const solved = solveBand(banded(dense, width), load);
+          if (!solved.ok) throw new Error('a mechanism');
+          const other = solve(new Matrix(dense), Matrix.columnVector(load)).to1DArray();
+          solved.u.forEach((value, i) => expect(value).toBeCloseTo(other[i]!, 9));
+          dense.forEach((row, i) =>
+            expect(timesRow(banded(dense, width), i, solved.u)).toBeCloseTo(
+              row.reduce((sum, value, j) => sum + value * solved.u[j]!, 0),
+              9,
+            ),
+          );
+        },
+      ),
+    ));
 });

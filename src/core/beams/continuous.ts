@@ -1,4 +1,4 @@
-import { solveSymmetric } from './solve';
+import { addTo, emptyBand, solveBand, timesRow } from './solve';
 
 export interface ContinuousBeam {
   length: number;
@@ -70,34 +70,45 @@ const elementMatrix = (stiffness: number, l: number): number[][] => {
   ];
 };
 
+/** Two freedoms a node, and an element joins two neighbours: no entry is further than three from the diagonal. */
+const HALF_WIDTH = 3;
+
 /** Displacements and reactions with the touching supports held; null when what is left is a mechanism. */
 function solveHeld(beam: ContinuousBeam, xs: readonly number[], nodeOf: readonly number[], touching: readonly boolean[], load: readonly number[]) {
   const size = 2 * xs.length;
-  const full = Array.from({ length: size }, () => new Array<number>(size).fill(0));
-  for (let e = 0; e + 1 < xs.length; e += 1) {
-    const k = elementMatrix(beam.stiffness, xs[e + 1]! - xs[e]!);
-    for (let i = 0; i < 4; i += 1) for (let j = 0; j < 4; j += 1) full[2 * e + i]![2 * e + j]! += k[i]![j]!;
-  }
   const rigid = new Set<number>();
   beam.supports.forEach((support, i) => {
-    if (!touching[i]) return;
-    const dof = 2 * nodeOf[i]!;
-    if (support.spring === undefined) rigid.add(dof);
-    else full[dof]![dof]! += support.spring;
+    if (touching[i] && support.spring === undefined) rigid.add(2 * nodeOf[i]!);
   });
-  const free = Array.from({ length: size }, (_, i) => i).filter((i) => !rigid.has(i));
-  const solved = solveSymmetric(
-    free.map((i) => free.map((j) => full[i]![j]!)),
-    free.map((i) => load[i]!),
+  const full = emptyBand(size, HALF_WIDTH);
+  // A held freedom stays in its place, cut loose from the others and given no load: it comes out as nought.
+  const held = emptyBand(size, HALF_WIDTH);
+  for (let e = 0; e + 1 < xs.length; e += 1) {
+    const k = elementMatrix(beam.stiffness, xs[e + 1]! - xs[e]!);
+    for (let i = 0; i < 4; i += 1)
+      for (let j = 0; j <= i; j += 1) {
+        const [row, column] = [2 * e + i, 2 * e + j];
+        addTo(full, row, column, k[i]![j]!);
+        if (row === column || !(rigid.has(row) || rigid.has(column))) addTo(held, row, column, k[i]![j]!);
+      }
+  }
+  beam.supports.forEach((support, i) => {
+    if (touching[i] && support.spring !== undefined) {
+      const dof = 2 * nodeOf[i]!;
+      addTo(full, dof, dof, support.spring);
+      addTo(held, dof, dof, support.spring);
+    }
+  });
+  const solved = solveBand(
+    held,
+    load.map((value, dof) => (rigid.has(dof) ? 0 : value)),
   );
   if (!solved.ok || !(solved.residual < 1e-4)) return null;
-  const u = new Array<number>(size).fill(0);
-  free.forEach((dof, i) => (u[dof] = solved.u[i]!));
+  const { u } = solved;
   const reactions = beam.supports.map((support, i) => {
     if (!touching[i]) return 0;
     const dof = 2 * nodeOf[i]!;
-    if (support.spring !== undefined) return support.spring * u[dof]!;
-    return load[dof]! - full[dof]!.reduce((sum, k, j) => sum + k * u[j]!, 0);
+    return support.spring === undefined ? load[dof]! - timesRow(full, dof, u) : support.spring * u[dof]!;
   });
   return { u, reactions };
 }

@@ -54,6 +54,6 @@ const holds: readonly Hold[] = [
 
 /** The hold points a plan is asked for. */
 export const holdsOf = (plan: Plan): readonly Hold[] => {
-  const shored = plan.shoring.walls.length + plan.shoring.rows.length > 0;
+  const shored = plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
   return holds.filter((hold) => hold.asked === 'always' || shored);
 };

@@ -12,7 +12,7 @@ export const nothingMore = () => ({
     transport: null,
     splice: { kind: 'cover' as const, mass: 25, diameter: 0.02, grade: '8.8' as const, peakShare: null, shortest: 1 },
   },
-  shoring: { opening: null, storeys: [], walls: [], rows: [], strike: [], preload: 0, watch: [], room: null, stock: [] },
+  shoring: { opening: null, bents: [], storeys: [], walls: [], rows: [], strike: [], preload: 0, watch: [], room: null, stock: [] },
   holds: [],
 });
 

@@ -83,7 +83,7 @@ function danglingFaults(plan: Plan): Fault[] {
     ['wayIn.legs', plan.wayIn.legs],
     ['survey.overlays', plan.survey.overlays],
     ['shoring.storeys', plan.shoring.storeys],
-    ['shoring.walls and rows', [...plan.shoring.walls, ...plan.shoring.rows]],
+    ['shoring.walls, rows and bents', [...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents]],
     ['shoring.strike', plan.shoring.strike],
     ['shoring.stock', plan.shoring.stock],
     ['shoring.watch', plan.shoring.watch],
@@ -109,6 +109,16 @@ function danglingFaults(plan: Plan): Fault[] {
       need('storey', one.storey, `shoring.${name}[${i}].storey`);
       one.standsOn.forEach((below, j) => need('link', below.link, `shoring.${name}[${i}].standsOn[${j}].link`));
     });
+  plan.shoring.bents.forEach((one, i) => {
+    one.standsOn.forEach((below, j) => need('link', below.link, `shoring.bents[${i}].standsOn[${j}].link`));
+    [...one.posts.map((at, j) => ({ at, path: `posts[${j}]` })), ...one.loads.map(({ at }, j) => ({ at, path: `loads[${j}].at` }))].forEach(({ at, path }) => {
+      if (at > one.header.length)
+        faults.push({
+          path: `shoring.bents[${i}].${path}`,
+          error: `${one.name}: ${at} m is past the header of ${one.header.length} m: keep it on the header.`,
+        });
+    });
+  });
   plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
   if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
   if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');

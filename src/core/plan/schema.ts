@@ -389,7 +389,34 @@ const shoreRowSchema = closed({
   standsOn: standsOn(),
 });
 
+const bentSchema = closed({
+  id: id(),
+  name: text(),
+  header: closed({ section: text('designation as in the section tables'), grade: text(), length: positive('m') }),
+  posts: Type.Array(nonNegative('m', 'from the left end of the header'), { minItems: 1, maxItems: 12 }),
+  post: closed({
+    section: text('designation as in the section tables'),
+    grade: text(),
+    height: positive('m'),
+    braces: Type.Integer({ minimum: 0, maximum: 6 }),
+  }),
+  cap: positive('m', 'length of header that bears on a post'),
+  loads: Type.Array(
+    closed({ id: id(), what: text(), at: nonNegative('m', 'from the left end of the header'), force: nullable(positive('N', 'factored by the rule set')) }),
+    { maxItems: 20 },
+  ),
+  pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
+  jack: nullable(closed({ capacity: positive('N'), stroke: positive('m'), need: nonNegative('m', 'height still to be made up') })),
+  lateral: nullable(positive('N', 'what its bracing, guys and ties hold sideways')),
+  girder: nullable(
+    closed({ weight: positive('N', 'on this bent and the next together'), length: positive('m'), depth: positive('m'), bearingWidth: positive('m') }),
+  ),
+  tieDown: nullable(nonNegative('N', 'what holds the girder down on one side')),
+  standsOn: standsOn(),
+});
+
 const shoringSchema = closed({
+  bents: Type.Array(bentSchema, { maxItems: 40 }),
   opening: nullable(id()),
   storeys: Type.Array(storeySchema, { maxItems: 20, description: 'lowest first: the storey of the opening, then those above' }),
   walls: Type.Array(shoreWallSchema, { maxItems: 40 }),
@@ -492,6 +519,7 @@ export type Member = Plan['members'][number];
 export type Storey = Plan['shoring']['storeys'][number];
 export type ShoreWall = Plan['shoring']['walls'][number];
 export type ShoreRow = Plan['shoring']['rows'][number];
+export type Bent = Plan['shoring']['bents'][number];
 export type StrikeStep = Plan['shoring']['strike'][number];
 export type Watch = Plan['shoring']['watch'][number];
 export type StockLine = Plan['shoring']['stock'][number];

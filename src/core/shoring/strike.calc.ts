@@ -17,6 +17,8 @@ interface Shore {
 function release(span: number, stiffness: number, shores: readonly Shore[], loads: number[], standing: boolean[], gone: readonly number[]) {
   const seats = { left: 0, right: 0 };
   const sag = new Map<number, number>();
+  const places = new Map<number, number[]>();
+  shores.forEach(({ x }, i) => places.set(key(x), [...(places.get(key(x)) ?? []), i]));
   let pending = gone.filter((i) => standing[i]);
   for (let round = 0; pending.length > 0; round += 1) {
     if (round > shores.length) refuse('steps', 'The shores go slack one after another and the beam does not settle: check the stiffnesses.');
@@ -45,9 +47,7 @@ function release(span: number, stiffness: number, shores: readonly Shore[], load
     if (!solved.stable) refuse('shores', 'The beam does not stand on its seats: check the span.');
     const { reactions, deflection } = solved;
     inner.forEach(([x, spring], n) => {
-      shores.forEach((shore, i) => {
-        if (standing[i] && key(shore.x) === x) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shore.spring) / spring;
-      });
+      for (const i of places.get(x) ?? []) if (standing[i]) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shores[i]!.spring) / spring;
     });
     seats.left += reactions[0] ?? 0;
     seats.right += reactions[reactions.length - 1] ?? 0;

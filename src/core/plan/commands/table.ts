@@ -2,6 +2,7 @@ import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
 import type {
   Bearing,
+  Bent,
   Crane,
   HoldRecord,
   Leg,
@@ -41,6 +42,7 @@ export interface Lists {
   members: Member;
   legs: Leg;
   storeys: Storey;
+  bents: Bent;
   shoreWalls: ShoreWall;
   shoreRows: ShoreRow;
   strike: StrikeStep;
@@ -126,6 +128,7 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
       return plan.survey[name];
     case 'legs':
       return plan.wayIn.legs;
+    case 'bents':
     case 'storeys':
     case 'strike':
     case 'stock':
@@ -150,6 +153,7 @@ const listWord: Record<ListName, string> = {
   members: 'member',
   legs: 'leg of the way in',
   storeys: 'storey',
+  bents: 'bent',
   shoreWalls: 'temporary wall',
   shoreRows: 'row of props',
   strike: 'step of the strike',

@@ -4,6 +4,8 @@ import type { SectionRow } from '../../steel/section-row';
 import { OMEGA_FLEXURE, flexureAisc } from '../../strength/flexure-aisc.calc';
 import { flexureEn } from '../../strength/flexure-en.calc';
 import { localAisc } from '../../strength/local-aisc.calc';
+import { columnAisc } from '../../strength/column-aisc.calc';
+import { columnEn } from '../../strength/column-en.calc';
 import { shearAisc } from '../../strength/shear-aisc.calc';
 import { shearEn } from '../../strength/shear-en.calc';
 import { webAisc } from '../../strength/web-aisc.calc';
@@ -115,5 +117,30 @@ export function shearCapacity(section: SectionRow, fy: number, rules: Rules): { 
   }
   if (box) return new Missing(`The shear resistance of a tube is not worked out in this rule set. Who has checked ${section.designation}?`);
   const run = traced(shearEn, { yield: fy, area, depth, width, web, flange, root: section.k === null ? 0 : Math.max(0, section.k - flange), gammaM0: 1 });
+  return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
+}
+
+/** Buckling curve about the weak axis of a rolled section, EN 1993-1-1 Table 6.2, up to 40 mm of flange and S355. */
+const weakCurve = (section: SectionRow): 'a' | 'b' | 'c' =>
+  section.family === 'HSS' ? 'a' : isOpenI(section) && section.depth / section.width > 1.2 ? 'b' : 'c';
+
+/** What a post carries before it buckles about either axis; bracing holds it about the weak one. */
+export function postCapacity(
+  section: SectionRow,
+  fy: number,
+  free: { strong: number; weak: number },
+  rules: Rules,
+): { capacity: number; traces: Trace[] } | Missing {
+  const { rStrong, rWeak, area } = section;
+  if (rStrong === null || rWeak === null) return new Missing(`The table lacks the radius of gyration of ${section.designation}.`);
+  const weak = free.weak / rWeak >= free.strong / rStrong;
+  const radius = weak ? rWeak : rStrong;
+  const effectiveLength = weak ? free.weak : free.strong;
+  const { modulus } = rules.steel;
+  if (rules.id === 'us-asd') {
+    const run = traced(columnAisc, { yield: fy, modulus, area, radius, effectiveLength });
+    return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: run.traces } : new Missing(run.outcome.error);
+  }
+  const run = traced(columnEn, { yield: fy, modulus, area, radius, effectiveLength, curve: weakCurve(section), gammaM1: rules.value('gammaM1') });
   return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
 }

@@ -3,6 +3,7 @@ import { Missing } from '../../missing';
 import type { Context } from '../context';
 import type { Derived } from '../derived';
 import { walkDown, type Source } from '../load-path';
+import { bentChecks, bentOf } from './bents';
 import { lineChecks } from './lines';
 import { needleOf, rowChecks } from './rows';
 import { strikeChecks, strikeOf, unitsOf, watchChecks, type StrikeAnswer } from './strike';
@@ -12,13 +13,14 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 
 /** Every check of the shores, and what each carries step by step; nothing when no shoring is planned. */
 export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
-  const { storeys, walls, rows } = context.plan.shoring;
-  if (storeys.length + walls.length + rows.length === 0) return { checks: [], strike: null };
+  const { storeys, walls, rows, bents } = context.plan.shoring;
+  if (storeys.length + walls.length + rows.length + bents.length === 0) return { checks: [], strike: null };
   const answer = strikeOf(context.plan, context.rules);
   const checks = [
     ...lineChecks(context),
     ...wallChecks(context),
     ...rowChecks(context),
+    ...bentChecks(context),
     ...walkDown(context, shoreSources(context), 'shorePath', 'shores'),
     ...strikeChecks(context, answer),
     ...watchChecks(context),
@@ -34,11 +36,16 @@ function asTheyStand({ plan, rules }: Ground): StrikeAnswer | null {
 
 /** What the shores of the lowest storey bring down: those above stand on them. */
 function shoreSources({ plan, rules }: Ground): Source[] {
-  const lowest = plan.shoring.storeys[0];
-  if (!lowest) return [];
+  const lowest = plan.shoring.storeys[0] ?? null;
   return [
+    ...plan.shoring.bents.map((bent): Source => {
+      const answer = bentOf(bent, rules);
+      const known = typeof answer !== 'string' && !(answer instanceof Missing);
+      const question = known ? null : answer instanceof Missing ? answer.questions.join(' ') : answer;
+      return { name: bent.name, load: known ? answer.total : 0, question, below: bent.standsOn, traces: known ? answer.traces : [] };
+    }),
     ...plan.shoring.walls
-      .filter((wall) => wall.storey === lowest.id)
+      .filter((wall) => wall.storey === lowest?.id)
       .map((wall): Source => {
         const total = wallTotal(plan, wall, rules);
         const known = !(total instanceof Missing);
@@ -51,7 +58,7 @@ function shoreSources({ plan, rules }: Ground): Source[] {
         };
       }),
     ...plan.shoring.rows
-      .filter((row) => row.storey === lowest.id)
+      .filter((row) => row.storey === lowest?.id)
       .map((row): Source => {
         const answer = needleOf(plan, row, rules);
         const known = !(answer instanceof Missing);

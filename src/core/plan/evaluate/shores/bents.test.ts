@@ -1,0 +1,162 @@
+import { ticketHall } from '../../../../../tests/demo-plan';
+import { rulesOf } from '../../../rules/rule-sets';
+import { describe as say } from '../../describe';
+import { Missing } from '../../missing';
+import { openPlan } from '../../open';
+import type { Bent, Plan } from '../../schema';
+import { evaluate } from '../index';
+import { bentOf, type BentAnswer } from './bents';
+
+const bent = (changes: Partial<Bent> = {}): Bent => ({
+  id: 'bt1',
+  name: 'Bent 1',
+  header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
+  posts: [0.5, 3.5],
+  post: { section: 'UC 152x152x30', grade: 'S275', height: 4, braces: 1 },
+  cap: 0.2,
+  loads: [
+    { id: 'a', what: 'G1', at: 1, force: 90e3 },
+    { id: 'b', what: 'G2', at: 3, force: 90e3 },
+  ],
+  pad: { length: 1, width: 1, allowable: 150e3 },
+  jack: { capacity: 200e3, stroke: 0.15, need: 0.04 },
+  lateral: 6e3,
+  girder: { weight: 80e3, length: 12, depth: 0.6, bearingWidth: 0.3 },
+  tieDown: 40e3,
+  standsOn: [{ link: 'hallSlab', share: 1 }],
+  ...changes,
+});
+const planOf = (changes: Partial<Bent> = {}, edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = ticketHall();
+  plan.site.forecastGust = 12;
+  plan.shoring = { ...plan.shoring, storeys: [], walls: [], strike: [], bents: [bent(changes)] };
+  plan.links.find((link) => link.id === 'hallSlab')!.capacity = 400e3;
+  edit(plan);
+  const opened = openPlan(plan);
+  if (!opened.ok) throw new Error(opened.faults[0]?.error);
+  return opened.plan;
+};
+const names = (plan: Plan, verdict: string) =>
+  evaluate(plan)
+    .checks.filter((check) => check.station === 'shores' && check.verdict === verdict)
+    .map((check) => check.id);
+const sentence = (plan: Plan, id: string) =>
+  say(
+    evaluate(plan).checks.find((check) => check.id === id)!,
+    'metric',
+  ).replace(/\u00a0/g, ' ');
+const solved = (changes: Partial<Bent> = {}): BentAnswer => {
+  const answer = bentOf(bent(changes), rulesOf('eu-ls', {}));
+  if (answer instanceof Missing || typeof answer === 'string') throw new Error('not solved');
+  return answer;
+};
+
+test('a bent that holds: nothing stops it, nothing is missing', () => {
+  expect(names(planOf(), 'stop')).toEqual([]);
+  expect(names(planOf(), 'missing')).toEqual([]);
+});
+test('by hand: each post half of all; the header bends with P·a less its tip', () => {
+  const own = 46.1 * 9.80665 * 1.35;
+  const { reactions, moment, total } = solved();
+  expect(reactions[0]).toBeCloseTo(90e3 + own * 2, 0);
+  expect(total).toBeCloseTo(180e3 + own * 4, 0);
+  // At the middle: R·1.5 − P·1 − w·2²/2.
+  expect(moment).toBeCloseTo((90e3 + own * 2) * 1.5 - 90e3 - own * 2, -2);
+});
+test('off the middle, by lever: 120 kN at 1 m between posts at 0.5 and 3.5 m', () => {
+  const { reactions } = solved({ loads: [{ id: 'a', what: 'G', at: 1, force: 120e3 }] });
+  const own = 46.1 * 9.80665 * 1.35;
+  expect(reactions[0]).toBeCloseTo((120e3 * 2.5) / 3 + own * 2, 0);
+  expect(reactions[1]).toBeCloseTo((120e3 * 0.5) / 3 + own * 2, 0);
+});
+test('three posts share as a continuous header does: the middle takes 11/16 twice over', () => {
+  const { reactions } = solved({
+    header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
+    posts: [0, 2, 4],
+    loads: [
+      { id: 'a', what: 'G1', at: 1, force: 160e3 },
+      { id: 'b', what: 'G2', at: 3, force: 160e3 },
+    ],
+  });
+  const own = 46.1 * 9.80665 * 1.35;
+  expect(reactions[1]).toBeCloseTo(2 * (11 / 16) * 160e3 + 1.25 * own * 2, 0);
+});
+
+const faults: [string, Partial<Bent>, string, RegExp][] = [
+  [
+    'a header too slight',
+    { header: { section: 'UC 152x152x23', grade: 'S275', length: 4 }, loads: [{ id: 'a', what: 'G', at: 2, force: 75e3 }] },
+    'shore.header',
+    /bends with/,
+  ],
+  [
+    'a web that crushes over its post',
+    {
+      cap: 0.01,
+      header: { section: 'IPE 200', grade: 'S355', length: 4 },
+      posts: [0.97, 3.03],
+      loads: [
+        { id: 'a', what: 'G1', at: 1, force: 115e3 },
+        { id: 'b', what: 'G2', at: 3, force: 115e3 },
+      ],
+    },
+    'shore.headerWeb',
+    /presses its web/,
+  ],
+  ['a post that buckles', { post: { section: 'UC 152x152x23', grade: 'S275', height: 9, braces: 0 } }, 'shore.post', /9.00 m high/],
+  ['a pad too small', { pad: { length: 0.6, width: 0.6, allowable: 150e3 } }, 'shore.pad', /150 kPa is allowed/],
+  ['a jack rated under its load', { jack: { capacity: 80e3, stroke: 0.15, need: 0.04 } }, 'shore.jack', /80.0 kN is its rating/],
+  ['a jack that runs out of stroke', { jack: { capacity: 200e3, stroke: 0.03, need: 0.04 } }, 'shore.stroke', /its jacks have 30 mm/],
+  ['nothing to hold it sideways', { lateral: 2e3 }, 'shore.lateral', /2.00 kN is held/],
+  [
+    'a girder the wind rolls over',
+    { girder: { weight: 20e3, length: 20, depth: 1.5, bearingWidth: 0.3 }, tieDown: 1e3 },
+    'shore.rollover',
+    /of tie-down on each side/,
+  ],
+  ['loads past the posts: it tips', { posts: [2, 3.5], loads: [{ id: 'a', what: 'G', at: 0.2, force: 90e3 }] }, 'shore.header', /tips/],
+];
+test.each(faults)('%s: that stop and no other', (_, changes, id, words) => {
+  const plan = planOf(changes);
+  expect(names(plan, 'stop')).toEqual([id]);
+  expect(sentence(plan, id)).toMatch(words);
+});
+
+const unknowns: [string, Partial<Bent>, string][] = [
+  ['any load', { loads: [] }, 'shore.header'],
+  ['a load', { loads: [{ id: 'a', what: 'G1', at: 1, force: null }] }, 'shore.header'],
+  ['the header', { header: { section: 'ZZ', grade: 'S275', length: 4 } }, 'shore.header'],
+  ['its steel', { header: { section: 'IPE 300', grade: 'old', length: 4 } }, 'shore.header'],
+  ['the posts', { post: { section: 'ZZ', grade: 'S275', height: 3, braces: 0 } }, 'shore.post'],
+  ['their steel', { post: { section: 'UC 152x152x30', grade: '', height: 3, braces: 0 } }, 'shore.post'],
+  ['the ground', { pad: { length: 1, width: 1, allowable: null } }, 'shore.pad'],
+  ['the bracing', { lateral: null }, 'shore.lateral'],
+  ['what holds the girder down', { girder: { weight: 20e3, length: 20, depth: 1.5, bearingWidth: 0.3 }, tieDown: null }, 'shore.rollover'],
+  ['what it stands on', { standsOn: [] }, 'shorePath.gap'],
+];
+test.each(unknowns)('%s not known: asked, and nothing is a stop for it', (_, changes, id) => {
+  const plan = planOf(changes);
+  expect(names(plan, 'missing')).toContain(id);
+  expect(names(plan, 'stop')).toEqual([]);
+});
+test('no gust in the forecast: the girder’s standing is not known', () =>
+  expect(
+    names(
+      planOf({}, (p) => (p.site.forecastGust = null)),
+      'missing',
+    ),
+  ).toEqual(['shore.rollover']));
+test('by the other school with its own steel it is worked out too', () => {
+  const plan = planOf(
+    { header: { section: 'W8x31', grade: 'A992', length: 4 }, post: { section: 'W6x15', grade: 'A992', height: 3, braces: 1 } },
+    (p) => (p.job.ruleSet = 'us-asd'),
+  );
+  expect(names(plan, 'missing')).toEqual([]);
+  expect(names(plan, 'stop')).toEqual([]);
+});
+test('a post or a load past the end of its header is refused by the plan', () => {
+  const plan = ticketHall();
+  plan.shoring.bents = [bent({ posts: [0.5, 4.5] })];
+  const opened = openPlan(plan);
+  expect(opened).toMatchObject({ ok: false, faults: [{ path: 'shoring.bents[0].posts[1]', error: expect.stringMatching(/past the header/) }] });
+});
