@@ -114,13 +114,7 @@ function StrikeRow({ step, index, shores }: { step: Step; index: number; shores:
         choices={shores.map((one) => ({ value: one.id, label: one.name }))}
         onValue={(shore) => edit({ shore }, 'shore')}
       />
-      <TextField
-        {...field}
-        label="Which, from the left"
-        value={step.units.join(', ')}
-        placeholder="all"
-        onValue={(text) => edit({ units: numbersIn(text) }, 'units')}
-      />
+      <TextField {...field} label="Which ones" value={step.units.join(', ')} placeholder="all" onValue={(text) => edit({ units: numbersIn(text) }, 'units')} />
       <span className="flex gap-1">
         {index > 0 && (
           <SmallButton
