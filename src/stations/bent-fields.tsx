@@ -10,6 +10,8 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { TagFields } from './tag-fields';
+import { untagged } from '@/core/plan/shore-tag';
 import { useEdit, useField } from './use-edit';
 
 export function newBent(id: string, plan: Plan): Bent {
@@ -27,6 +29,7 @@ export function newBent(id: string, plan: Plan): Bent {
     lateral: null,
     girder: null,
     tieDown: null,
+    tag: untagged(),
     standsOn: [],
   };
 }
@@ -238,6 +241,7 @@ export function BentFields({ bent }: { bent: Bent }) {
           )}
         </Pair>
       </div>
+      <TagFields tag={bent.tag} onChange={(tag, name) => (edit({ tag }, name), null)} />
       <StandsOn name={bent.name} standsOn={bent.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
     </Fold>
   );

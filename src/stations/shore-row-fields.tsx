@@ -9,6 +9,8 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { TagFields } from './tag-fields';
+import { untagged } from '@/core/plan/shore-tag';
 import { useEdit, useField } from './use-edit';
 
 const propClasses = ['A', 'B', 'C', 'D', 'E'] as const;
@@ -27,6 +29,7 @@ export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow =>
   pad: { length: 0.3, width: 0.3, allowable: null },
   packedOn: '',
   struckOn: '',
+  tag: untagged(),
   standsOn: [],
 });
 
@@ -145,6 +148,7 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
         <TextField {...field} label="Dry pack put in on" type="date" value={row.packedOn} onValue={(packedOn) => edit({ packedOn }, 'packed')} />
         <TextField {...field} label="To be struck on" type="date" value={row.struckOn} onValue={(struckOn) => edit({ struckOn }, 'struck')} />
       </Pair>
+      <TagFields tag={row.tag} onChange={(tag, name) => (edit({ tag }, name), null)} />
       <StandsOn name={row.name} standsOn={row.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
     </Fold>
   );

@@ -10,6 +10,8 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { TagFields } from './tag-fields';
+import { untagged } from '@/core/plan/shore-tag';
 import { useEdit, useField } from './use-edit';
 
 export function newShoreWall(id: string, plan: Plan, storey: string, side: ShoreWall['side']): ShoreWall {
@@ -28,6 +30,7 @@ export function newShoreWall(id: string, plan: Plan, storey: string, side: Shore
     tightFit: 0.003,
     sole: { width: american ? 0.0889 : 0.095, allowable: null, on: '' },
     holdDown: null,
+    tag: untagged(),
     standsOn: [],
   };
 }
@@ -171,6 +174,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
           onValue={(text) => edit({ missing: numbersIn(text) }, 'missing')}
         />
       </Pair>
+      <TagFields tag={wall.tag} onChange={(tag, name) => (edit({ tag }, name), null)} />
       <StandsOn name={wall.name} standsOn={wall.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
     </Fold>
   );

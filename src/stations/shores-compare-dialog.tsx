@@ -29,6 +29,7 @@ export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {
             <th className="px-2 font-normal">Stands</th>
             <th className="px-2 text-right font-normal">Most used</th>
             <th className="px-2 text-right font-normal">Parts</th>
+            <th className="px-2 text-right font-normal">Hours</th>
             <th className="px-2 text-right font-normal">Clear between</th>
             <th>
               <span className="sr-only">Choose</span>
@@ -49,6 +50,7 @@ export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {
               </td>
               <td className="px-2 py-1.5 text-right whitespace-nowrap">{one.governs?.ratio ? `${Math.round(one.governs.ratio * 100)} %` : ''}</td>
               <td className="px-2 py-1.5 text-right">{one.parts}</td>
+              <td className="px-2 py-1.5 text-right">{one.hours.toFixed(0)}</td>
               <td className="px-2 py-1.5 text-right whitespace-nowrap">{one.between === null ? 'not asked' : formatQuantity(one.between, 'length', units)}</td>
               <td className="py-1.5 text-right">
                 {i > 0 && one.name.startsWith('walls') && (

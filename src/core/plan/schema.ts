@@ -326,6 +326,15 @@ const wayInSchema = closed({
   }),
 });
 
+/** The temporary works register: nothing is loaded that nobody designed, checked and tagged. */
+const tag = () =>
+  closed({
+    designer: text(),
+    checker: text(),
+    loadedOn: text('when it was first loaded, as a date'),
+    days: nullable(positive('1', 'days between inspections while it stands')),
+  });
+
 const storeySide = () =>
   closed({
     span: nullable(nonNegative('m', 'of the joists to their far bearing; 0: nothing on that side')),
@@ -363,6 +372,7 @@ const shoreWallSchema = closed({
   tightFit: nonNegative('m'),
   sole: closed({ width: positive('m'), allowable: nullable(positive('Pa', 'pressure what is under it may take')), on: text('slab, joists, spread boards') }),
   holdDown: nullable(nonNegative('N', 'what holds each joist down at its far bearing')),
+  tag: tag(),
   standsOn: standsOn(),
 });
 
@@ -386,6 +396,7 @@ const shoreRowSchema = closed({
   pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
   packedOn: text('when the dry pack was put in, as a date'),
   struckOn: text('when it is to be struck, as a date'),
+  tag: tag(),
   standsOn: standsOn(),
 });
 
@@ -412,6 +423,7 @@ const bentSchema = closed({
     closed({ weight: positive('N', 'on this bent and the next together'), length: positive('m'), depth: positive('m'), bearingWidth: positive('m') }),
   ),
   tieDown: nullable(nonNegative('N', 'what holds the girder down on one side')),
+  tag: tag(),
   standsOn: standsOn(),
 });
 
@@ -520,6 +532,7 @@ export type Storey = Plan['shoring']['storeys'][number];
 export type ShoreWall = Plan['shoring']['walls'][number];
 export type ShoreRow = Plan['shoring']['rows'][number];
 export type Bent = Plan['shoring']['bents'][number];
+export type ShoreTag = Plan['shoring']['walls'][number]['tag'];
 export type StrikeStep = Plan['shoring']['strike'][number];
 export type Watch = Plan['shoring']['watch'][number];
 export type StockLine = Plan['shoring']['stock'][number];

@@ -7,6 +7,7 @@ const by = (name: string) => arrangements(ticketHall()).find((one) => one.name =
 test('as drawn it is what the plan says; further back it uses more of the shores and leaves more room', () => {
   expect(by('as drawn').verdict).toBe('clear');
   expect(by('as drawn').parts).toBe(4 * 13);
+  expect(by('as drawn').hours).toBeCloseTo(52 * 0.35, 9);
   expect(by('walls 1.2 m back').between!).toBeCloseTo(2.4 - 0.095, 9);
   expect(by('walls 0.6 m back').verdict).toBe('stop');
   expect(by('walls 0.6 m back').governs!.id).toBe('shore.room');
@@ -22,6 +23,7 @@ test('needles instead of walls: what they would need to be known is asked, not a
   expect(missing.map((check) => check.id)).toEqual(expect.arrayContaining(['shore.arch', 'shore.pad']));
   expect(needles.verdict).not.toBe('clear');
   expect(needles.parts).toBe(5 + 10 + 10);
+  expect(needles.hours).toBeCloseTo(5 * 2.5, 9);
 });
 test('comparing changes nothing in the plan', () => {
   const plan = ticketHall();

@@ -1,9 +1,11 @@
+import { rulesOf, type ThresholdKey } from '../rules/rule-sets';
 import type { Check, Verdict } from './check';
 import { worst } from './check';
 import { evaluate } from './evaluate';
 import { Missing } from './missing';
 import type { Plan } from './schema';
-import { shoreParts } from './shore-parts';
+import { untagged } from './shore-tag';
+import { shoreParts, type Part } from './shore-parts';
 import { shoredOpening } from './shoring';
 
 /** One arrangement beside the others. */
@@ -13,12 +15,18 @@ export interface Arrangement {
   /** the check nearest to its limit */
   governs: Check | null;
   parts: number;
+  /** person-hours to put up and take down */
+  hours: number;
   /** clear between the walls; null where there are not two */
   between: number | null;
   plan: Plan;
 }
 
+/** Props and pads come with their needle. */
+const hoursEach: Partial<Record<Part['what'], ThresholdKey>> = { stud: 'hoursPerStud', plate: 'hoursPerStud', needle: 'hoursPerNeedle' };
+
 function arrangement(name: string, plan: Plan): Arrangement {
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const checks = evaluate(plan).checks.filter((check) => check.station === 'shores');
   const told = checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
   const ranked = checks
@@ -31,6 +39,7 @@ function arrangement(name: string, plan: Plan): Arrangement {
     verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
     governs: told.find((check) => check.verdict === 'stop') ?? told[0] ?? ranked[0] ?? null,
     parts: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count, 0),
+    hours: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count * (hoursEach[part.what] ? rules.value(hoursEach[part.what]!) : 0), 0),
     between: room?.capacity ?? null,
     plan,
   };
@@ -78,6 +87,7 @@ export function arrangements(plan: Plan): Arrangement[] {
               over: null,
               prop: { class: 'D', maxLength: 3.5, length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6), leanDeg: 0, off: 0 },
               pad: { length: 0.3, width: 0.3, allowable: null },
+              tag: plan.shoring.walls[0]?.tag ?? untagged(),
               packedOn: '',
               struckOn: '',
               standsOn: plan.shoring.walls.find((wall) => wall.storey === lowest.id)?.standsOn ?? [],

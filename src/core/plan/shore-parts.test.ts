@@ -54,6 +54,7 @@ test('needles, props and pads of a row', () => {
       over: 1,
       prop: { class: 'B', maxLength: 3.5, length: 2.4, leanDeg: 0, off: 0 },
       pad: { length: 0.3, width: 0.3, allowable: null },
+      tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
       packedOn: '',
       struckOn: '',
       standsOn: [],

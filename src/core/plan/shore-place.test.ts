@@ -43,6 +43,7 @@ test('a row slides along the line and snaps to a joist', () => {
       over: null,
       prop: { class: 'B', maxLength: 3, length: null, leanDeg: null, off: null },
       pad: { length: 0.3, width: 0.3, allowable: null },
+      tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
       packedOn: '',
       struckOn: '',
       standsOn: [],

@@ -23,6 +23,7 @@ const bent = (changes: Partial<Bent> = {}): Bent => ({
   lateral: 6e3,
   girder: { weight: 80e3, length: 12, depth: 0.6, bearingWidth: 0.3 },
   tieDown: 40e3,
+  tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
   standsOn: [{ link: 'hallSlab', share: 1 }],
   ...changes,
 });

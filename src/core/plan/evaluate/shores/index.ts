@@ -5,6 +5,7 @@ import type { Derived } from '../derived';
 import { walkDown, type Source } from '../load-path';
 import { bentChecks, bentOf } from './bents';
 import { lineChecks } from './lines';
+import { registerChecks } from './register';
 import { needleOf, rowChecks } from './rows';
 import { strikeChecks, strikeOf, unitsOf, watchChecks, type StrikeAnswer } from './strike';
 import { studLength, wallChecks, wallTotal } from './walls';
@@ -21,6 +22,7 @@ export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeA
     ...wallChecks(context),
     ...rowChecks(context),
     ...bentChecks(context),
+    ...registerChecks(context),
     ...walkDown(context, shoreSources(context), 'shorePath', 'shores'),
     ...strikeChecks(context, answer),
     ...watchChecks(context),

@@ -9,7 +9,8 @@ import type { Trace } from '../../../calc/evidence';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import { rowLine } from '../../shoring';
+import { clearOf } from '../../as-measured';
+import { rowLine, shoredOpening } from '../../shoring';
 import type { Plan, ShoreRow } from '../../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { bendingCapacity } from '../section-strength';
@@ -61,6 +62,7 @@ function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
   if (answer instanceof Missing) return [missingCheck(shorePlace('needle', row.name, needle), 'force', answer.questions.join(' '))];
   return [
     ...masonryChecks(row, rules),
+    ...coverCheck(row, plan),
     needleCheck(row, answer, rules),
     ...propChecks(row, answer, rules),
     padCheck(row, answer, rules),
@@ -91,19 +93,40 @@ function masonryChecks(row: ShoreRow, rules: Rules): Check[] {
   ];
 }
 
-function needleCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
-  const place = shorePlace('needle', row.name, needle, sourced(needle.source.text, rules, 'strengthCaution'));
+/** Past the first and the last needle the wall arches half a spacing and no further. */
+function coverCheck(row: ShoreRow, plan: Plan): Check[] {
+  const opening = shoredOpening(plan);
+  const clear = opening && clearOf(opening);
+  if (!clear) return [];
+  const reach = Math.max(row.from, clear - row.from - (row.count - 1) * row.spacing);
+  return [
+    ratioCheck(
+      shorePlace('cover', row.name, needle, 'Common practice: half a spacing past the last needle'),
+      { demand: reach, capacity: row.spacing / 2 + 1e-9, quantity: 'length', caution: null, inclusive: true },
+      told(phrase`The wall reaches ${q(reach, 'length')} past the last needle of ${row.name}; half a spacing, ${q(row.spacing / 2, 'length')}, is the most.`),
+      [],
+    ),
+  ];
+}
+
+/** What the needles take in bending, free between their props. */
+export function needleStrength(row: ShoreRow, rules: Rules): { capacity: number; traces: Trace[] } | Missing {
   const section = findSection(row.needle.section);
   const fy = yieldOf(row.needle.grade);
-  if (fy === null) return missingCheck(place, 'moment', `What does grade “${row.needle.grade}” of the needles of ${row.name} yield at?`, answer.traces);
-  if (!section) return missingCheck(place, 'moment', `What are the needles of ${row.name}?`, answer.traces);
-  const capacity = bendingCapacity(section, fy, rules, { length: row.arms.left + row.arms.right, factor: 1 });
+  if (!section) return new Missing(`“${row.needle.section}” is not in the section tables. What are the needles of ${row.name}?`);
+  if (fy === null) return new Missing(`What does grade “${row.needle.grade}” of the needles of ${row.name} yield at?`);
+  return bendingCapacity(section, fy, rules, { length: row.arms.left + row.arms.right, factor: 1 });
+}
+
+function needleCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
+  const place = shorePlace('needle', row.name, needle, sourced(needle.source.text, rules, 'strengthCaution'));
+  const capacity = needleStrength(row, rules);
   if (capacity instanceof Missing) return missingCheck(place, 'moment', capacity.questions.join(' '), answer.traces);
   return ratioCheck(
     place,
     { demand: answer.moment, capacity: capacity.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
     told(
-      phrase`A needle of ${row.name} takes ${q(answer.load, 'force')} of wall and bends with ${q(answer.moment, 'moment')}; ${section.designation} takes ${q(capacity.capacity, 'moment')}.`,
+      phrase`A needle of ${row.name} takes ${q(answer.load, 'force')} of wall and bends with ${q(answer.moment, 'moment')}; ${row.needle.section} takes ${q(capacity.capacity, 'moment')}.`,
     ),
     [...answer.traces, ...capacity.traces],
   );

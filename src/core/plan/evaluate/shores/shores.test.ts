@@ -41,14 +41,15 @@ const row = (changes: Partial<ShoreRow> = {}): ShoreRow => ({
   id: 'rw1',
   name: 'Needles',
   storey: 'sy0',
-  from: 0.4,
+  from: 0.39,
   spacing: 0.8,
-  count: 4,
+  count: 5,
   needle: { section: 'UC 152x152x30', grade: 'S275' },
   arms: { left: 0.6, right: 0.7 },
   over: 1.2,
   prop: { class: 'D', maxLength: 3, length: 2.5, leanDeg: 0.5, off: 0.01 },
   pad: { length: 0.4, width: 0.4, allowable: 200e3 },
+  tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
   packedOn: '',
   struckOn: '',
   standsOn: [{ link: 'hallSlab', share: 1 }],
@@ -58,10 +59,7 @@ const onNeedles = (changes: Partial<ShoreRow> = {}, edit: Edit = () => undefined
   edited((p) => {
     shoring(p).walls = [];
     shoring(p).rows = [row(changes)];
-    shoring(p).strike = [
-      { id: 'a', shore: 'rw1', units: [1, 4], together: false },
-      { id: 'b', shore: 'rw1', units: [2, 3], together: false },
-    ];
+    shoring(p).strike = [{ id: 'a', shore: 'rw1', units: [], together: false }];
     edit(p);
   });
 
@@ -128,7 +126,7 @@ const faults: [string, () => Plan, string, RegExp][] = [
   ],
   ['one stud taken out', () => edited((p) => (wall(p, 'sh1').missing = [5])), 'shore.everyJoist Hall wall, left', /no stud under joist 5 of 10/],
   ['a stud free to buckle sideways', () => edited((p) => (wall(p, 'sh1').braces = 0)), 'shore.stud Hall wall, left', /0 row\(s\) of bracing, takes 4.\d+ kN/],
-  ['plates that crush', () => edited((p) => (wall(p, 'sh1').plate.width = 0.05)), 'shore.plate Hall wall, left', /across the grain/],
+  ['plates that crush', () => edited((p) => (wall(p, 'sh1').plate.width = 0.03)), 'shore.plate Hall wall, left', /across the grain/],
   ['a slab too weak under the sole plate', () => edited((p) => (wall(p, 'sh2').sole.allowable = 100e3)), 'shore.sole Hall wall, right', /presses hall slab/],
   ['no diagonals to speak of', () => edited((p) => (wall(p, 'sh3').bracing = 300)), 'shore.bracing Office wall, left', /hold 0.300 kN/],
   ['joists too slight to overhang', () => edited((p) => (storey(p, 1).joists.depth = 0.06)), 'shore.joist Office wall, left', /Office wall, left/],
@@ -158,7 +156,8 @@ const faults: [string, () => Plan, string, RegExp][] = [
     'shore.strike step 3',
     /After step 3/,
   ],
-  ['needles too far apart', () => onNeedles({ spacing: 1.25, count: 3 }), 'shore.spacing Needles', /1.20 m is the most/],
+  ['needles too far apart', () => onNeedles({ spacing: 1.25, count: 4, from: 0.1 }), 'shore.spacing Needles', /1.20 m is the most/],
+  ['needles that stop short of the opening', () => onNeedles({ count: 3 }), 'shore.cover Needles', /reaches 1.92 m past the last needle/],
   ['no masonry to arch', () => onNeedles({ over: 0.5 }), 'shore.arch Needles', /there is 0.50 m/],
   ['a needle too slight', () => onNeedles({ needle: { section: 'IPE 80', grade: 'S235' } }), 'shore.needle Needles', /IPE 80 takes/],
   [
@@ -169,7 +168,7 @@ const faults: [string, () => Plan, string, RegExp][] = [
   ],
   [
     'a prop of too low a class',
-    () => onNeedles({ spacing: 1.15, count: 3, prop: { class: 'A', maxLength: 3, length: 3, leanDeg: 0.5, off: 0.01 } }),
+    () => onNeedles({ spacing: 1.15, count: 4, from: 0.2, prop: { class: 'A', maxLength: 3, length: 3, leanDeg: 0.5, off: 0.01 } }),
     'shore.prop Needles',
     /class A run out to 3.00 m/,
   ],
@@ -231,6 +230,9 @@ const unknowns: [string, () => Plan, string][] = [
   ['what the needles are', () => onNeedles({ needle: { section: 'ZZ', grade: 'S275' } }), 'shore.needle Needles'],
   ['what steel they are', () => onNeedles({ needle: { section: 'IPE 200', grade: '' } }), 'shore.needle Needles'],
   ['when the dry pack went in', () => onNeedles({ struckOn: '2026-11-12' }), 'shore.dryPack Needles'],
+  ['who checked a wall', () => edited((p) => (wall(p, 'sh1').tag.checker = '')), 'shore.register Hall wall, left'],
+  ['a second pair of eyes', () => edited((p) => (wall(p, 'sh1').tag.checker = wall(p, 'sh1').tag.designer.toUpperCase())), 'shore.register Hall wall, left'],
+  ['how often it is inspected', () => edited((p) => (wall(p, 'sh4').tag.days = null)), 'shore.register Office wall, right'],
   ['a reading before', () => edited((p) => (shoring(p).watch = [reading({ before: null })])), 'shore.watch Prop 4'],
   ['a reading after', () => edited((p) => (shoring(p).watch = [reading({ after: null })])), 'shore.watch Prop 4'],
   ['who read it', () => edited((p) => (shoring(p).watch = [reading({ by: '' })])), 'shore.watch Prop 4'],

@@ -11,8 +11,8 @@ import { factored, lineLoads, needlePlaces, shoredOpening, studPlaces } from '..
 import type { Plan, ShoreRow, ShoreWall, Storey, StrikeStep } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { shorePlace } from './place';
-import { needleOf, propStrength } from './rows';
-import { studLength, studStrength, wallTotal } from './walls';
+import { needleOf, needleStrength, propStrength } from './rows';
+import { plateContact, soleContact, studLength, studStrength, wallTotal } from './walls';
 
 const STEEL_MODULUS = 210e9;
 /** A prop gives like a tube of about 4 cm² of steel over its length. */
@@ -61,11 +61,18 @@ function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, 
   if (length === null || !values) return new Missing(`How stiff is ${wall.name}? Its height and grade are wanted.`);
   const strength = studStrength(wall, length, rules);
   if (strength instanceof Missing) return strength;
+  if (storey.joists.over === 'through')
+    return new Missing(`The joists over ${storey.name} run through: how they let go onto the beam is not worked out here. Ask the engineer for the order.`);
+  const plate = plateContact(wall, rules);
+  const sole = soleContact(wall);
+  if (!plate || !sole) return new Missing(`What may what is under ${wall.name} take? The strike loads it more than standing does.`);
   const span = storey[wall.side].span ?? 0;
   // The joist levers over its far bearing: a newton at the line is more than a newton on the stud.
   const lever = span > 0 ? span / (span - wall.setback) : 1;
   const spring = (values.e * wall.stud.width * wall.stud.depth) / length / lever ** 2;
-  const capacity = typeof strength === 'string' ? 0 : strength.capacity;
+  // While the others go, the weakest of stud, plates and what is under the sole plate decides.
+  const pressed = [plate, sole].map((one) => one.length * one.width * one.allowable);
+  const capacity = typeof strength === 'string' ? 0 : Math.min(strength.capacity, ...pressed);
   return places.map((x, i) => ({
     shore: wall.id,
     name: wall.name,
@@ -86,7 +93,12 @@ function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit
   const { left, right } = row.arms;
   // Half the needle’s own weight is on each prop already.
   const own = (answer.leftProp + answer.rightProp - answer.load) / 2;
-  const capacity = typeof strength === 'string' ? 0 : Math.max(0, ((strength.capacity - own) * (left + right)) / Math.max(left, right));
+  const bends = needleStrength(row, rules);
+  if (bends instanceof Missing) return bends;
+  if (row.pad.allowable === null) return new Missing(`What may the floor under the pads of ${row.name} take? The strike loads it more than standing does.`);
+  const foot = Math.min(typeof strength === 'string' ? 0 : strength.capacity, row.pad.length * row.pad.width * row.pad.allowable);
+  // The weakest of prop, pad and needle decides.
+  const capacity = Math.max(0, Math.min(((foot - own) * (left + right)) / Math.max(left, right), (bends.capacity * (left + right)) / (left * right)));
   const spring = (2 * STEEL_MODULUS * PROP_AREA) / (row.prop.length ?? row.prop.maxLength);
   return needlePlaces(row).map((x, i) => ({ shore: row.id, name: row.name, number: i + 1, x: x + offset, spring, load: answer.load, capacity, lever: 1 }));
 }
@@ -115,7 +127,7 @@ function groups(plan: Plan): StrikeStep[][] {
 export function strikeOf(plan: Plan, rules: Rules): StrikeAnswer | Missing {
   const units = unitsOf(plan, rules);
   if (units instanceof Missing) return units;
-  const weak = units.find((unit) => unit.load * (1 - plan.shoring.preload) >= unit.capacity);
+  const weak = units.find((unit) => unit.load >= unit.capacity);
   if (weak) return new Missing(`${weak.name} does not hold as it stands: mend it first, then the strike can be worked out.`);
   const opening = shoredOpening(plan);
   const clear = opening && clearOf(opening);

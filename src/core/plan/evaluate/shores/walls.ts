@@ -125,28 +125,54 @@ function studChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, count: 
   ];
 }
 
-/** The plates under a stud crush square to the grain; what is under the sole plate is pressed. */
-function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[] {
+interface Contact {
+  length: number;
+  width: number;
+  allowable: number;
+}
+
+/**
+ * A stud on its plate, square to the grain. The fibres past the stud help: NDS 3.10.4 by its C_b of (l + 9.5 mm)/l; EN 1995-1-1
+ * 6.1.5 by 30 mm more at each side, no more than the stud is thick, with k_c,90 taken as 1.
+ */
+export function plateContact(wall: ShoreWall, rules: Rules): Contact | null {
   const { width, depth, grade } = wall.stud;
   const values = timberValues(grade, rules.id);
+  if (!values) return null;
+  const across = Math.min(depth, wall.plate.width);
+  if (rules.id === 'eu-ls')
+    return {
+      length: width + 2 * Math.min(0.03, width),
+      width: across,
+      allowable: (values.fcPerp * rules.value('timberDuration')) / rules.value('timberGamma'),
+    };
+  return { length: width, width: across, allowable: (values.fcPerp * (width + 0.009525)) / width };
+}
+
+/** Under the sole plate, spread at 45° through it and no further than the boards are wide; null: nobody has said what it may take. */
+export const soleContact = (wall: ShoreWall): Contact | null =>
+  wall.sole.allowable === null ? null : { length: wall.stud.width + 2 * wall.plate.thickness, width: wall.sole.width, allowable: wall.sole.allowable };
+
+/** The plates under a stud crush square to the grain; what is under the sole plate is pressed. */
+function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[] {
   const checks: Check[] = [];
   const caution = rules.value('contactCaution');
-  if (values) {
-    const allowable = rules.id === 'eu-ls' ? (values.fcPerp * rules.value('timberDuration')) / rules.value('timberGamma') : values.fcPerp;
-    const run = traced(contactPressure, { load: joist.shore, length: width, width: Math.min(depth, wall.plate.width), allowable });
+  const plate = plateContact(wall, rules);
+  if (plate) {
+    const run = traced(contactPressure, { load: joist.shore, ...plate });
     const place = shorePlace(
       'plate',
       wall.name,
       contactPressure,
-      sourced(`Stud on plate, square to the grain · ${TIMBER_SOURCE[rules.id]}`, rules, 'contactCaution'),
+      sourced(`Stud on plate, square to the grain: NDS 3.10.4, EN 1995-1-1 6.1.5 · ${TIMBER_SOURCE[rules.id]}`, rules, 'contactCaution'),
     );
     if (run.outcome.ok)
       checks.push(
         ratioCheck(
           place,
-          { demand: run.outcome.output.pressure, capacity: allowable, quantity: 'strength', caution },
+          { demand: run.outcome.output.pressure, capacity: plate.allowable, quantity: 'strength', caution },
           told(
-            phrase`A stud of ${wall.name} presses its plates ${q(run.outcome.output.pressure, 'strength')}; the wood takes ${q(allowable, 'strength')} across the grain.`,
+            phrase`A stud of ${wall.name} presses its plates ${q(run.outcome.output.pressure, 'strength')}; the wood takes ${q(plate.allowable, 'strength')} across the grain.`,
           ),
           run.traces,
         ),
@@ -154,19 +180,15 @@ function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[]
   }
   const place = shorePlace('sole', wall.name, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
   const under = wall.sole.on.trim() || 'what is under it';
-  if (wall.sole.allowable === null)
-    return [...checks, missingCheck(place, 'pressure', `What pressure may ${under} take under the sole plate of ${wall.name}?`)];
-  // Spread at 45° through the plate and no further than the plate is wide.
-  const length = width + 2 * wall.plate.thickness;
-  const run = traced(contactPressure, { load: joist.shore, length, width: wall.sole.width, allowable: wall.sole.allowable });
+  const sole = soleContact(wall);
+  if (sole === null) return [...checks, missingCheck(place, 'pressure', `What pressure may ${under} take under the sole plate of ${wall.name}?`)];
+  const run = traced(contactPressure, { load: joist.shore, ...sole });
   if (run.outcome.ok)
     checks.push(
       ratioCheck(
         place,
-        { demand: run.outcome.output.pressure, capacity: wall.sole.allowable, quantity: 'pressure', caution },
-        told(
-          phrase`Under ${wall.name} a stud presses ${under} ${q(run.outcome.output.pressure, 'pressure')}; ${q(wall.sole.allowable, 'pressure')} is allowed.`,
-        ),
+        { demand: run.outcome.output.pressure, capacity: sole.allowable, quantity: 'pressure', caution },
+        told(phrase`Under ${wall.name} a stud presses ${under} ${q(run.outcome.output.pressure, 'pressure')}; ${q(sole.allowable, 'pressure')} is allowed.`),
         run.traces,
       ),
     );

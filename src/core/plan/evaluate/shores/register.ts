@@ -1,0 +1,28 @@
+import { takedown } from '../../../shoring/takedown.calc';
+import type { Check } from '../../check';
+import { missingCheck, ratioCheck, told, type Context } from '../context';
+import { shorePlace } from './place';
+
+/** The temporary works register: who designed each shore, who checked it, how often it is looked at while it stands. */
+export function registerChecks({ plan }: Pick<Context, 'plan'>): Check[] {
+  const { walls, rows, bents } = plan.shoring;
+  return [...walls, ...rows, ...bents].map(({ name, tag }) => {
+    const place = shorePlace('register', name, takedown, 'Record: temporary works register');
+    const lacks = [
+      tag.designer.trim() === '' && 'who designed it',
+      tag.checker.trim() === '' && 'who checked it',
+      tag.days === null && 'how often it is inspected',
+    ].filter(Boolean);
+    if (lacks.length > 0) return missingCheck(place, 'count', `${name}: the register does not say ${lacks.join(', ')}.`);
+    if (tag.designer.trim().toLowerCase() === tag.checker.trim().toLowerCase())
+      return missingCheck(place, 'count', `${name} was designed and checked by one person. Who else has looked at it?`);
+    const since = tag.loadedOn === '' ? 'not loaded yet' : `loaded since ${tag.loadedOn}`;
+    const check = ratioCheck(
+      place,
+      { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
+      told([`${name}: designed by ${tag.designer}, checked by ${tag.checker}, ${since}; inspected every ${tag.days === 1 ? 'day' : `${tag.days} days`}.`]),
+      [],
+    );
+    return { ...check, ratio: null, demand: null, capacity: null };
+  });
+}
