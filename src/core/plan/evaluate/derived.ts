@@ -1,6 +1,7 @@
 import type { Trace } from '../../calc/evidence';
 import { levelAdjust } from '../../fit/level-adjust.calc';
 import { memberLength } from '../../fit/member-length.calc';
+import { offDrawing } from '../../fit/off-drawing.calc';
 import { pocketSize } from '../../fit/pocket.calc';
 import { postCut } from '../../fit/post-cut.calc';
 import { fitThermal } from '../../fit/thermal.calc';
@@ -52,6 +53,12 @@ export function derivedFigures({ plan, rules }: Context, drawn: Plan): Derived[]
     }
   }
   for (const bearing of drawn.bearings) {
+    const found = bearing.measured?.level ?? null;
+    if (found !== null && Math.abs(bearing.level - found) >= 0.0005) {
+      const off = traced(offDrawing, { drawn: bearing.level, measured: found, tolerance: rules.value('surveyTolerance') });
+      if (off.outcome.ok)
+        add('shims', bearing.name, found < bearing.level ? 'Shims under it, in all' : 'Stands too high by', off.outcome.output.off, 'dimension', off.traces);
+    }
     if (!bearing.post) continue;
     const { baseLevel, plates, tightFit, pitch } = bearing.post;
     const cut = traced(postCut, { seatLevel: bearing.level, baseLevel, plates, tightFit });

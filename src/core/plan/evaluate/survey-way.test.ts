@@ -209,6 +209,14 @@ describe('measured goes before drawn', () => {
     expect(cut(ticketHall())).toBeCloseTo(3.908 + 0.3 - 0.00635, 9);
     expect(cut(edited((p) => (p.survey.openings[0]!.clear.measured = null)))).toBeCloseTo(3.92 + 0.3 - 0.00635, 9);
   });
+  test('a seat found 5 mm low wants 5 mm of shims; one found high is told so, one at its level asks for none', () => {
+    const shims = (level: number | null) =>
+      evaluate(edited((p) => (p.bearings[1]!.measured!.level = level))).derived.find((one) => one.id === 'shims' && one.subject === 'B');
+    expect(shims(2.695)).toMatchObject({ title: 'Shims under it, in all', value: expect.closeTo(0.005, 9) });
+    expect(shims(2.71)).toMatchObject({ title: 'Stands too high by', value: expect.closeTo(0.01, 9) });
+    expect(shims(2.7)).toBeUndefined();
+    expect(shims(null)).toBeUndefined();
+  });
   test('nuts go up by what the seat is low, at 2 mm a turn', () => {
     const turns = evaluate(ticketHall()).derived.find((one) => one.id === 'turns');
     expect(turns?.value).toBeCloseTo((2.7 - 2.695) / 0.002, 6);
