@@ -170,15 +170,15 @@ test('stairs on the way: asked about, then measured', async ({ page, job }) => {
   await page.getByRole('combobox', { name: 'Next leg' }).click();
   await page.getByRole('option', { name: 'stairs' }).click();
   await page.getByRole('button', { name: 'Leg', exact: true }).click();
-  await expect(check(page, 'way.stairs')).toHaveAttribute('data-verdict', 'missing');
-  await page.getByRole('button', { name: /^9 stairs/ }).click();
+  await expect(check(page, 'way.stairs', 'stairs')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: /^11 stairs/ }).click();
   for (const [name, value] of [
     ['Clear width', '0.9'],
     ['Landing depth', '0.9'],
     ['Head room, square to pitch', '2'],
   ] as const)
     await field(page, name).last().fill(value);
-  await expect(check(page, 'way.stairs')).toHaveAttribute('data-verdict', 'stop');
+  await expect(check(page, 'way.stairs', 'stairs')).toHaveAttribute('data-verdict', 'stop');
 });
 
 test('a hold point is missing until a named person records it', async ({ page, job }) => {

@@ -177,7 +177,7 @@ const unknowns: [string, Edit, string[]][] = [
   ['flight', (p) => p.wayIn.legs.push({ ...stairs, width: null }), ['way.stairs Cellar stairs']],
   ['who settled a clash', (p) => (p.survey.overlays[0]!.by = ''), ['measure.overlay Post B stands in the new ticket counter']],
   ['when a piled piece is wanted', (p) => (p.members[4]!.order = null), ['steel.pile Quay yard, bay 1']],
-  ['a permit', (p) => ((p.members[5]!.length = 14), (p.truck = null)), ['steel.permit TH6']],
+  ['a permit', (p) => (p.members[5]!.permit = ''), ['steel.permit TH6']],
   ['how the flange is held', (p) => (p.survey.openings[0]!.choice.unbraced = null), ['steel.carries Hall opening']],
   ['what comes and goes', (p) => (p.survey.openings[0]!.choice.live = null), ['steel.carries Hall opening']],
   ['a grade nobody knows', (p) => (p.members[0]!.grade = 'as found'), ['steel.carries Hall opening']],
