@@ -5,7 +5,8 @@ import { Missing } from './missing';
 import type { Member, Plan } from './schema';
 import { carriedOf } from './way-pieces';
 
-const there: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
+/** States of a member that has been delivered. */
+export const delivered: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
 
 /** What still has to travel, packed, each piece on its own; a member cut on the way in travels in its parts. Lacking: weight or width not known. */
 export function lorryPieces(plan: Plan, rules: Rules): { pieces: LoadPiece[]; lacking: string[] } {
@@ -14,7 +15,7 @@ export function lorryPieces(plan: Plan, rules: Rules): { pieces: LoadPiece[]; la
   const lacking: string[] = [];
   const carried = carriedOf(plan, rules);
   for (const member of plan.members) {
-    if (there.has(member.state)) continue;
+    if (delivered.has(member.state)) continue;
     const weight = memberWeight(member, rules);
     if (weight instanceof Missing || weight.size === null) {
       lacking.push(member.mark);

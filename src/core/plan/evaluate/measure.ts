@@ -8,6 +8,7 @@ import { spanSum } from '../../fit/span-sum.calc';
 import { distance } from '../../geometry/plane';
 import { clearOf } from '../as-measured';
 import type { Check } from '../check';
+import { isDay } from '../day';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Bearing, Opening, Pattern, Plan } from '../schema';
@@ -110,15 +111,13 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   return checks;
 }
 
-const day = /^\d{4}-\d{2}-\d{2}$/;
-
 /** A measure older than the last strip-out is a measure of something that is gone. */
 function staleCheck(subject: string, on: string, plan: Plan): Check[] {
   const { strippedOn } = plan.survey;
   if (strippedOn === '') return [];
   const where = place('measure.stale', subject, offDrawing, 'Record: measured after the last strip-out (HP5)');
-  if (!day.test(on) || !day.test(strippedOn))
-    return [missingCheck(where, 'count', `${subject}: “${day.test(on) ? strippedOn : on}” is not a date. Write year-month-day.`)];
+  if (!isDay(on) || !isDay(strippedOn))
+    return [missingCheck(where, 'count', `${subject}: “${isDay(on) ? strippedOn : on}” is not a date. Write year-month-day.`)];
   if (on < strippedOn) return [flatStop(where, 'count', told([`${subject} was measured on ${on}, before the strip-out of ${strippedOn}. Measure again.`]), [])];
   return [
     ratioCheck(

@@ -1,7 +1,6 @@
 import type { Check } from '../check';
+import { isDay } from '../day';
 import { flatStop, missingCheck, ratioCheck, told, type Context } from './context';
-
-const day = /^\d{4}-\d{2}-\d{2}$/;
 
 /** Where two drawings, or drawing and site, do not agree: a stop until somebody settled it, missing until a name stands under it. */
 export function overlayChecks({ plan }: Pick<Context, 'plan'>): Check[] {
@@ -17,7 +16,7 @@ export function overlayChecks({ plan }: Pick<Context, 'plan'>): Check[] {
     const where = one.between.trim() === '' ? '' : ` (${one.between.trim()})`;
     if (one.settled.trim() === '')
       return flatStop(place, 'count', told([`${place.subject}${where}: nobody has settled it. Settle it before the steel is cut.`]), []);
-    if (one.by.trim() === '' || !day.test(one.on)) return missingCheck(place, 'count', `${place.subject}: who settled it, and when?`);
+    if (one.by.trim() === '' || !isDay(one.on)) return missingCheck(place, 'count', `${place.subject}: who settled it, and when?`);
     const check = ratioCheck(
       place,
       { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },

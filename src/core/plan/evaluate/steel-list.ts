@@ -1,6 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { weightTruth } from '../../steel/weight-truth.calc';
 import type { Check } from '../check';
+import { delivered } from '../lorry-pieces';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member } from '../schema';
@@ -64,7 +65,7 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 /** A piece over the free length travels on a permit, or not at all. One that is cut on the way in travels in its parts. */
 function permitCheck(member: Member, { plan, rules }: Ground): Check[] {
   const free = rules.value('freeTransport');
-  if (member.length <= free || arrived.has(member.state) || (member.id === plan.wayIn.member && plan.wayIn.cuts.length > 0)) return [];
+  if (member.length <= free || delivered.has(member.state) || (member.id === plan.wayIn.member && plan.wayIn.cuts.length > 0)) return [];
   const place = {
     id: 'steel.permit',
     subject: member.mark,
@@ -90,13 +91,11 @@ function permitCheck(member: Member, { plan, rules }: Ground): Check[] {
   return [{ ...check, ratio: null, capacity: null }];
 }
 
-const arrived: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
-
 /** In one pile the piece wanted first lies on top: a lower layer wanted before a higher one is buried. */
 function stackChecks(members: readonly Member[]): Check[] {
   const piles = new Map<string, Member[]>();
   for (const member of members) {
-    if (member.stack === null || member.place.trim() === '' || (arrived.has(member.state) && member.state !== 'stored')) continue;
+    if (member.stack === null || member.place.trim() === '' || (delivered.has(member.state) && member.state !== 'stored')) continue;
     const key = member.place.trim().toLowerCase();
     piles.set(key, [...(piles.get(key) ?? []), member]);
   }

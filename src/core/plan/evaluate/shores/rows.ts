@@ -10,6 +10,7 @@ import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import { clearOf } from '../../as-measured';
+import { isDay } from '../../day';
 import { rowLine, shoredOpening } from '../../shoring';
 import type { Plan, ShoreRow } from '../../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
@@ -185,13 +186,11 @@ function padCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
   );
 }
 
-const day = /^\d{4}-\d{2}-\d{2}$/;
-
 /** Nothing is struck before the dry pack over the new beam has had its days. */
 function packChecks(row: ShoreRow, rules: Rules): Check[] {
   const place = shorePlace('dryPack', row.name, needle, rules.source('dryPackDays').text);
   if (row.struckOn === '') return [];
-  if (!day.test(row.packedOn) || !day.test(row.struckOn))
+  if (!isDay(row.packedOn) || !isDay(row.struckOn))
     return [missingCheck(place, 'count', `When was the dry pack over the beam at ${row.name} put in? Year-month-day.`)];
   const days = Math.round((Date.parse(row.struckOn) - Date.parse(row.packedOn)) / 86_400_000);
   const wanted = rules.value('dryPackDays');

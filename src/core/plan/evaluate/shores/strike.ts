@@ -5,6 +5,7 @@ import { strikeSteps } from '../../../shoring/strike.calc';
 import { timberValues } from '../../../shoring/timber-grades';
 import type { Check } from '../../check';
 import { clearOf } from '../../as-measured';
+import { isDay } from '../../day';
 import { memberSize } from '../../member-weight';
 import { Missing } from '../../missing';
 import { factored, lineLoads, needlePlaces, shoredOpening, studPlaces } from '../../shoring';
@@ -256,8 +257,6 @@ function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
   ];
 }
 
-const day = /^\d{4}-\d{2}-\d{2}$/;
-
 /** Readings before and after: what has not been read is missing, what has moved too far is a stop. */
 export function watchChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): Check[] {
   const most = rules.value('settleMost');
@@ -266,7 +265,7 @@ export function watchChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): C
     const place = shorePlace('watch', name, strikeSteps, sourced('Record: readings before and after', rules, 'settleMost'));
     if (one.before === null) return missingCheck(place, 'dimension', `What did ${name} read before anything was struck?`);
     if (one.after === null) return missingCheck(place, 'dimension', `What does ${name} read after striking?`);
-    if (one.by.trim() === '' || !day.test(one.on)) return missingCheck(place, 'dimension', `Who read ${name}, and when?`);
+    if (one.by.trim() === '' || !isDay(one.on)) return missingCheck(place, 'dimension', `Who read ${name}, and when?`);
     const moved = Math.abs(one.after - one.before);
     return ratioCheck(
       place,
