@@ -1,27 +1,30 @@
 'use client';
 import { Plus, X } from 'lucide-react';
+import { bentMore } from '@/core/plan/migrations';
 import type { Bent, Plan } from '@/core/plan/schema';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { SectionField } from '@/ui/fields/section-field';
-import { TextField } from '@/ui/fields/text-field';
+import { untagged } from '@/core/plan/shore-tag';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
 import { TagFields } from './tag-fields';
-import { untagged } from '@/core/plan/shore-tag';
-import { useEdit, useField } from './use-edit';
+import { useEdit } from './use-edit';
+import { same, useInputs } from './use-inputs';
 
 export function newBent(id: string, plan: Plan): Bent {
   const american = plan.job.ruleSet === 'us-asd';
+  const grade = american ? 'A992' : 'S275';
+  const [first, second] = plan.bearings;
   return {
     id,
+    ...bentMore(),
     name: `Bent ${plan.shoring.bents.length + 1}`,
-    header: { section: american ? 'W8x31' : 'UC 203x203x46', grade: american ? 'A992' : 'S275', length: 4 },
+    at: first && second ? { x: (first.at.x + second.at.x) / 2, y: (first.at.y + second.at.y) / 2 } : { x: 0, y: 0 },
+    azimuthDeg: 90,
+    header: { section: american ? 'W8x31' : 'UC 203x203x46', grade, length: 4 },
     posts: [0.5, 3.5],
-    post: { section: american ? 'W6x15' : 'UC 152x152x30', grade: american ? 'A992' : 'S275', height: 4, braces: 0 },
+    post: { section: american ? 'W6x15' : 'UC 152x152x30', grade, height: 4, braces: 0 },
     cap: 0.15,
     loads: [],
     pad: { length: 0.6, width: 0.6, allowable: null },
@@ -34,19 +37,22 @@ export function newBent(id: string, plan: Plan): Bent {
   };
 }
 
+const yesNo = (yes: string, no: string) =>
+  [
+    ['no', no],
+    ['yes', yes],
+  ] as const;
+
 /** A bent, trestle or pair of posts under new steel: header, posts, pads, jacks, what holds it sideways and its girder down. */
 export function BentFields({ bent }: { bent: Bent }) {
-  const plan = usePlan();
   const act = useAct();
-  const field = useField();
   const edit = useEdit('bents', bent.id);
-  const { header, post, pad, jack, girder } = bent;
+  const { open, figure, whole, words, section, choice } = useInputs();
+  const { header, post, pad, at } = bent;
   const spread = (count: number): number[] =>
     count === 1
       ? [header.length / 2]
       : Array.from({ length: count }, (_, i) => Number((0.125 * header.length + (0.75 * header.length * i) / (count - 1)).toFixed(4)));
-  const load = (id: string, changes: Partial<Bent['loads'][number]>, name: string) =>
-    edit({ loads: bent.loads.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, `${id} ${name}`);
   return (
     <Fold
       title={bent.name || 'Bent'}
@@ -58,191 +64,155 @@ export function BentFields({ bent }: { bent: Bent }) {
       }
     >
       <Pair>
-        <TextField {...field} label="Name" value={bent.name} onValue={(name) => edit({ name }, 'name')} />
-        <QuantityField
-          {...field}
-          label="Header, long"
-          kind="length"
-          value={header.length}
-          onValue={(length) => edit({ header: { ...header, length: length ?? 0 } }, 'header length')}
-        />
-        <SectionField label="Header" value={header.section} system={field.system} onValue={(section) => edit({ header: { ...header, section } }, 'header')} />
-        <TextField {...field} label="Header grade" value={header.grade} onValue={(grade) => edit({ header: { ...header, grade } }, 'header grade')} />
-        <SectionField label="Posts" value={post.section} system={field.system} onValue={(section) => edit({ post: { ...post, section } }, 'post')} />
-        <TextField {...field} label="Post grade" value={post.grade} onValue={(grade) => edit({ post: { ...post, grade } }, 'post grade')} />
-        <QuantityField
-          {...field}
-          label="Post, high"
-          kind="length"
-          value={post.height}
-          onValue={(height) => edit({ post: { ...post, height: height ?? 0 } }, 'height')}
-        />
-        <QuantityField
-          {...field}
-          label="Rows of bracing"
-          kind="count"
-          value={post.braces}
-          onValue={(braces) => edit({ post: { ...post, braces: Math.max(0, Math.round(braces ?? 0)) } }, 'braces')}
-        />
-        <ChoiceField
-          label="How many posts"
-          value={String(bent.posts.length)}
-          choices={['1', '2', '3', '4', '5', '6'].map((one) => ({ value: one, label: one }))}
-          onValue={(count) => edit({ posts: spread(Number(count)) }, 'posts')}
-        />
-        <QuantityField {...field} label="Header bears on a post" kind="dimension" value={bent.cap} onValue={(cap) => edit({ cap: cap ?? 0 }, 'cap')} />
-        {bent.posts.map((at, i) => (
-          <QuantityField
-            {...field}
-            key={i}
-            label={`Post ${i + 1} at`}
-            kind="length"
-            value={at}
-            onValue={(value) => edit({ posts: bent.posts.map((one, n) => (n === i ? (value ?? 0) : one)) }, `post ${i}`)}
-          />
-        ))}
+        {words('Name', bent.name, (name) => edit({ name }, 'name'))}
+        {figure('Header, long', 'length', header.length, (length) => edit({ header: { ...header, length } }, 'header length'))}
+        {figure('Middle at x', 'length', at?.x ?? 0, (x) => edit({ at: { x, y: at?.y ?? 0 } }, 'x'))}
+        {figure('Middle at y', 'length', at?.y ?? 0, (y) => edit({ at: { x: at?.x ?? 0, y } }, 'y'))}
+        {figure('Header turned', 'angle', bent.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'azimuth'))}
+        {figure('Under its pads, level', 'length', bent.baseLevel, (baseLevel) => edit({ baseLevel }, 'base level'))}
+        {section('Header', header.section, (value) => edit({ header: { ...header, section: value } }, 'header'))}
+        {words('Header grade', header.grade, (grade) => edit({ header: { ...header, grade } }, 'header grade'))}
+        {section('Posts', post.section, (value) => edit({ post: { ...post, section: value } }, 'post'))}
+        {words('Post grade', post.grade, (grade) => edit({ post: { ...post, grade } }, 'post grade'))}
+        {figure('Post, high', 'length', post.height, (height) => edit({ post: { ...post, height } }, 'height'))}
+        {whole('Rows of bracing', post.braces, 0, (braces) => edit({ post: { ...post, braces } }, 'braces'))}
+        {choice('How many posts', String(bent.posts.length), same(['1', '2', '3', '4', '5', '6']), (count) => edit({ posts: spread(Number(count)) }, 'posts'))}
+        {figure('Header bears on a post', 'dimension', bent.cap, (cap) => edit({ cap }, 'cap'))}
+        {bent.posts.map((x, i) =>
+          figure(`Post ${i + 1} at`, 'length', x, (to) => edit({ posts: bent.posts.map((one, n) => (n === i ? to : one)) }, `post ${i}`)),
+        )}
       </Pair>
-      <div className="mt-2 flex items-baseline justify-between text-[12.5px] text-soft">
+      <LoadFields bent={bent} />
+      <div className="mt-2">
+        <Pair>
+          {figure('Pad, long', 'dimension', pad.length, (length) => edit({ pad: { ...pad, length } }, 'pad length'))}
+          {figure('Pad, wide', 'dimension', pad.width, (width) => edit({ pad: { ...pad, width } }, 'pad width'))}
+          {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
+          <span />
+          {words('Accepted on', bent.readyOn, (readyOn) => edit({ readyOn }, 'ready'), { type: 'date' })}
+          {words('Its girder lands on', bent.girderOn, (girderOn) => edit({ girderOn }, 'girder on'), { type: 'date' })}
+        </Pair>
+      </div>
+      <SidewaysFields bent={bent} />
+      <JackAndGirderFields bent={bent} />
+      <TagFields tag={bent.tag} onChange={(tag, name) => edit({ tag }, name)} />
+      <StandsOn name={bent.name} standsOn={bent.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
+    </Fold>
+  );
+}
+
+/** What comes down on the header, stage by stage. */
+function LoadFields({ bent }: { bent: Bent }) {
+  const edit = useEdit('bents', bent.id);
+  const { open, figure, whole, words } = useInputs();
+  const put = (id: string, changes: Partial<Bent['loads'][number]>, field: string) =>
+    edit({ loads: bent.loads.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, `${id} ${field}`);
+  const fresh = () => ({
+    id: freshId('bl'),
+    what: `Girder ${bent.loads.length + 1}`,
+    at: bent.header.length / 2,
+    force: null,
+    bearing: null,
+    from: 1,
+    to: null,
+  });
+  return (
+    <div className="mt-2">
+      <div className="flex items-baseline justify-between text-[12.5px] text-soft">
         <span>What comes down on it, factored</span>
-        <SmallButton
-          onClick={() =>
-            edit({ loads: [...bent.loads, { id: freshId('bl'), what: `Girder ${bent.loads.length + 1}`, at: header.length / 2, force: null }] }, 'load')
-          }
-        >
+        <SmallButton onClick={() => edit({ loads: [...bent.loads, fresh()] }, 'load')}>
           <Plus size={13} aria-hidden /> Load
         </SmallButton>
       </div>
       {bent.loads.map((one) => (
-        <div key={one.id} className="mt-1 grid grid-cols-[1.3fr_1fr_1fr_auto] items-end gap-2">
-          <TextField {...field} label="What" value={one.what} onValue={(what) => load(one.id, { what }, 'what')} />
-          <QuantityField {...field} label="At" kind="length" value={one.at} onValue={(at) => load(one.id, { at: at ?? 0 }, 'at')} />
-          <QuantityField {...field} label="Brings" kind="force" value={one.force} clearable onValue={(force) => load(one.id, { force }, 'force')} />
+        <div key={one.id} className="mt-1 grid grid-cols-[1.2fr_1fr_1fr_auto] items-end gap-2 border-t border-dotted border-line pt-1.5">
+          {words('What', one.what, (what) => put(one.id, { what }, 'what'))}
+          {figure('At', 'length', one.at, (at) => put(one.id, { at }, 'at'))}
+          {open('Brings', 'force', one.force, (force) => put(one.id, { force }, 'force'))}
           <SmallButton danger label={`Remove ${one.what}`} onClick={() => edit({ loads: bent.loads.filter((other) => other.id !== one.id) }, 'load')}>
             <X size={14} />
           </SmallButton>
+          {open('Bears on', 'dimension', one.bearing, (bearing) => put(one.id, { bearing }, 'bearing'))}
+          {whole('From stage', one.from, 1, (from) => put(one.id, { from }, 'from'))}
+          {open('Last stage', 'count', one.to, (to) => put(one.id, { to: to === null ? null : Math.max(one.from, Math.round(to)) }, 'to'), {
+            placeholder: 'stays',
+          })}
         </div>
       ))}
-      <div className="mt-2">
-        <Pair>
-          <QuantityField
-            {...field}
-            label="Pad, long"
-            kind="dimension"
-            value={pad.length}
-            onValue={(length) => edit({ pad: { ...pad, length: length ?? 0 } }, 'pad length')}
-          />
-          <QuantityField
-            {...field}
-            label="Pad, wide"
-            kind="dimension"
-            value={pad.width}
-            onValue={(width) => edit({ pad: { ...pad, width: width ?? 0 } }, 'pad width')}
-          />
-          <QuantityField
-            {...field}
-            label="Under it may be pressed"
-            kind="pressure"
-            value={pad.allowable}
-            clearable
-            onValue={(allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable')}
-          />
-          <QuantityField {...field} label="Held sideways for" kind="force" value={bent.lateral} clearable onValue={(lateral) => edit({ lateral }, 'lateral')} />
-          <ChoiceField
-            label="Jacks under the header"
-            value={jack ? 'yes' : 'no'}
-            choices={[
-              { value: 'no', label: 'none' },
-              { value: 'yes', label: 'one on each post' },
-            ]}
-            onValue={(value) => edit({ jack: value === 'yes' ? { capacity: 200e3, stroke: 0.15, need: 0 } : null }, 'jack')}
-          />
-          <ChoiceField
-            label="Girder on it, unbraced"
-            value={girder ? 'yes' : 'no'}
-            choices={[
-              { value: 'no', label: 'not asked' },
-              { value: 'yes', label: 'stands alone for a while' },
-            ]}
-            onValue={(value) => edit({ girder: value === 'yes' ? { weight: 50e3, length: 10, depth: 0.6, bearingWidth: 0.25 } : null }, 'girder')}
-          />
-          {jack && (
-            <>
-              <QuantityField
-                {...field}
-                label="Jack is rated"
-                kind="force"
-                value={jack.capacity}
-                onValue={(capacity) => edit({ jack: { ...jack, capacity: capacity ?? 0 } }, 'jack capacity')}
-              />
-              <QuantityField
-                {...field}
-                label="Its stroke"
-                kind="dimension"
-                value={jack.stroke}
-                onValue={(stroke) => edit({ jack: { ...jack, stroke: stroke ?? 0 } }, 'stroke')}
-              />
-              <QuantityField
-                {...field}
-                label="Height still wanted"
-                kind="dimension"
-                value={jack.need}
-                onValue={(need) => edit({ jack: { ...jack, need: need ?? 0 } }, 'need')}
-              />
-              <span />
-            </>
-          )}
-          {girder && (
-            <>
-              <QuantityField
-                {...field}
-                label="Girder weighs"
-                kind="force"
-                value={girder.weight}
-                onValue={(weight) => edit({ girder: { ...girder, weight: weight ?? 0 } }, 'girder weight')}
-              />
-              <QuantityField
-                {...field}
-                label="Girder, long"
-                kind="length"
-                value={girder.length}
-                onValue={(length) => edit({ girder: { ...girder, length: length ?? 0 } }, 'girder length')}
-              />
-              <QuantityField
-                {...field}
-                label="Girder, deep"
-                kind="dimension"
-                value={girder.depth}
-                onValue={(depth) => edit({ girder: { ...girder, depth: depth ?? 0 } }, 'girder depth')}
-              />
-              <QuantityField
-                {...field}
-                label="Its bearing, wide"
-                kind="dimension"
-                value={girder.bearingWidth}
-                onValue={(bearingWidth) => edit({ girder: { ...girder, bearingWidth: bearingWidth ?? 0 } }, 'bearing width')}
-              />
-              <QuantityField
-                {...field}
-                label="Tied down by, each side"
-                kind="force"
-                value={bent.tieDown}
-                clearable
-                onValue={(tieDown) => edit({ tieDown }, 'tie down')}
-              />
-              <QuantityField
-                {...field}
-                label="Gust forecast"
-                kind="speed"
-                value={plan.site.forecastGust}
-                clearable
-                onValue={(gust) => act('setForecast', { gust }, 'forecast')}
-              />
-            </>
-          )}
-        </Pair>
-      </div>
-      <TagFields tag={bent.tag} onChange={(tag, name) => (edit({ tag }, name), null)} />
-      <StandsOn name={bent.name} standsOn={bent.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
-    </Fold>
+    </div>
+  );
+}
+
+/** What the wind sees, and what holds the bent sideways: its own bracing and ties, and guys. */
+function SidewaysFields({ bent }: { bent: Bent }) {
+  const plan = usePlan();
+  const act = useAct();
+  const edit = useEdit('bents', bent.id);
+  const { open, figure, whole, words } = useInputs();
+  const put = (id: string, changes: Partial<Bent['guys'][number]>, field: string) =>
+    edit({ guys: bent.guys.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, `${id} ${field}`);
+  return (
+    <div className="mt-2">
+      <Pair>
+        {open('Wind sees, of it and its load', 'floorArea', bent.sail, (sail) => edit({ sail }, 'sail'))}
+        {open('Gust forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
+        {open('Bracing and ties hold', 'force', bent.lateral, (lateral) => edit({ lateral }, 'lateral'))}
+        <span className="self-end text-right">
+          <SmallButton
+            onClick={() =>
+              edit({ guys: [...bent.guys, { id: freshId('gy'), what: `Guy ${bent.guys.length + 1}`, angleDeg: 45, capacity: null, count: 1 }] }, 'guy')
+            }
+          >
+            <Plus size={13} aria-hidden /> Guy
+          </SmallButton>
+        </span>
+      </Pair>
+      {bent.guys.map((one) => (
+        <div key={one.id} className="mt-1 grid grid-cols-[1.2fr_1fr_1fr_auto] items-end gap-2 border-t border-dotted border-line pt-1.5">
+          {words('Guy', one.what, (what) => put(one.id, { what }, 'what'))}
+          {figure('From the ground', 'angle', one.angleDeg, (angleDeg) => put(one.id, { angleDeg }, 'angle'))}
+          {open('May pull', 'force', one.capacity, (capacity) => put(one.id, { capacity }, 'capacity'))}
+          <SmallButton danger label={`Remove ${one.what}`} onClick={() => edit({ guys: bent.guys.filter((other) => other.id !== one.id) }, 'guy')}>
+            <X size={14} />
+          </SmallButton>
+          {whole('Pulling one way', one.count, 1, (count) => put(one.id, { count }, 'count'))}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function JackAndGirderFields({ bent }: { bent: Bent }) {
+  const edit = useEdit('bents', bent.id);
+  const { open, figure, choice } = useInputs();
+  const { jack, girder } = bent;
+  return (
+    <div className="mt-2">
+      <Pair>
+        {choice('Jacks under the header', jack ? 'yes' : 'no', yesNo('one on each post', 'none'), (value) =>
+          edit({ jack: value === 'yes' ? { capacity: 200e3, stroke: 0.15, need: 0 } : null }, 'jack'),
+        )}
+        {choice('Girder on it, unbraced', girder ? 'yes' : 'no', yesNo('stands alone for a while', 'not asked'), (value) =>
+          edit({ girder: value === 'yes' ? { weight: 50e3, length: 10, depth: 0.6, bearingWidth: 0.25 } : null }, 'girder'),
+        )}
+        {jack && (
+          <>
+            {figure('Jack is rated', 'force', jack.capacity, (capacity) => edit({ jack: { ...jack, capacity } }, 'jack capacity'))}
+            {figure('Its stroke', 'dimension', jack.stroke, (stroke) => edit({ jack: { ...jack, stroke } }, 'stroke'))}
+            {figure('Height still wanted', 'dimension', jack.need, (need) => edit({ jack: { ...jack, need } }, 'need'))}
+            <span />
+          </>
+        )}
+        {girder && (
+          <>
+            {figure('Girder weighs', 'force', girder.weight, (weight) => edit({ girder: { ...girder, weight } }, 'girder weight'))}
+            {figure('Girder, long', 'length', girder.length, (length) => edit({ girder: { ...girder, length } }, 'girder length'))}
+            {figure('Girder, deep', 'dimension', girder.depth, (depth) => edit({ girder: { ...girder, depth } }, 'girder depth'))}
+            {figure('Its bearing, wide', 'dimension', girder.bearingWidth, (bearingWidth) => edit({ girder: { ...girder, bearingWidth } }, 'bearing width'))}
+            {open('Tied down by, each side', 'force', bent.tieDown, (tieDown) => edit({ tieDown }, 'tie down'))}
+          </>
+        )}
+      </Pair>
+    </div>
   );
 }

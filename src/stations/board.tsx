@@ -1,6 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Ref } from '@/core/drawing/draw-list';
+import { lookWords, nextLook } from '@/core/drawing/looks';
 import { formatQuantity, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
 import { boardHands } from './board-hands';
@@ -23,6 +24,7 @@ export function Board() {
   const above = useJob((state) => state.survey.above);
   const side = useJob((state) => state.survey.side);
   const look = useJob((state) => state.look);
+  const turned = useJob((state) => nextLook(state.history.plan, state.look));
   const cursor = useJob((state) => state.cursor);
   const system = useJob((state) => state.history.plan.job.units);
   const known = useJob((state) => state.cursor < state.history.plan.moves.length);
@@ -53,20 +55,22 @@ export function Board() {
     () => (
       <>
         {shown === 'side' && views}
-        <button
-          type="button"
-          onClick={() => store.getState().lookAlong(look === 'beam' ? 'boom' : 'beam')}
-          className="h-6 border-r border-line px-2 text-[12.5px] hover:bg-tray"
-          title="Turn the elevation"
-        >
-          {look === 'beam' ? 'Look square to the boom' : 'Look square to the beam'}
-        </button>
+        {turned !== look && (
+          <button
+            type="button"
+            onClick={() => store.getState().lookAlong(turned)}
+            className="h-6 border-r border-line px-2 text-[12.5px] hover:bg-tray"
+            title="Turn the elevation (E)"
+          >
+            Turn: {lookWords[turned].toLowerCase()}
+          </button>
+        )}
       </>
     ),
-    [shown, views, store, look],
+    [shown, views, store, look, turned],
   );
   const aboveTitle = useMemo(() => <Title view="Plan" moment={moment} />, [moment]);
-  const sideTitle = useMemo(() => <Title view={look === 'beam' ? 'Square to the beam' : 'Square to the boom'} moment={moment} />, [look, moment]);
+  const sideTitle = useMemo(() => <Title view={lookWords[look]} moment={moment} />, [look, moment]);
   const shared = { chosen, measureText, onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
   return (
     <div className="flex h-full min-h-0 min-w-0 flex-col divide-y divide-line">

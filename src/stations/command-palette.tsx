@@ -1,6 +1,7 @@
 'use client';
 import { Command } from 'cmdk';
 import * as Dialog from '@radix-ui/react-dialog';
+import { nextLook } from '@/core/drawing/looks';
 import { moveWords } from '@/core/plan/move-words';
 import { useAct, useJob, usePlan } from './job-context';
 import { walk } from './station-words';
@@ -41,11 +42,12 @@ export function CommandPalette({
       name: plan.job.ruleSet === 'us-asd' ? 'Use European rules' : 'Use US rules',
       run: () => void act('editJob', { changes: { ruleSet: plan.job.ruleSet === 'us-asd' ? 'eu-ls' : 'us-asd' } }),
     },
-    { name: 'Turn the elevation', run: () => lookAlong(look === 'beam' ? 'boom' : 'beam') },
+    { name: 'Turn the elevation', run: () => lookAlong(nextLook(plan, look)) },
     { name: 'Undo', run: undo },
     { name: 'Redo', run: redo },
     { name: 'Print the pick card, A4', run: () => void window.open(`/api/jobs/${id}/sheets/pick-card?paper=a4`, '_blank', 'noopener') },
     { name: 'Print steel and way in, A4', run: () => void window.open(`/api/jobs/${id}/sheets/steel?paper=a4`, '_blank', 'noopener') },
+    { name: 'Print the shoring, A4', run: () => void window.open(`/api/jobs/${id}/sheets/shoring?paper=a4`, '_blank', 'noopener') },
     { name: 'Print the run sheet, A4', run: () => void window.open(`/api/jobs/${id}/sheets/run-sheet?paper=a4`, '_blank', 'noopener') },
   ];
   const dialogs: { name: string; dialog: OpenDialog }[] = [

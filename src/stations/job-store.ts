@@ -30,8 +30,6 @@ export interface JobState {
   survey: Survey;
   cursor: number;
   look: Look;
-  /** steps of the strike done, on the drawing */
-  struck: number;
   station: StationId;
   chosen: Ref | null;
   /** the piece list in place of the drawing at Steel; null: as the job asks for */
@@ -45,7 +43,6 @@ export interface JobActions {
   redo(): void;
   goTo(cursor: number): void;
   lookAlong(look: Look): void;
-  strikeTo(struck: number): void;
   openStation(station: StationId): void;
   choose(ref: Ref | null): void;
   showList(listed: boolean): void;
@@ -91,14 +88,14 @@ export function createJobStore(first: FirstState) {
       set((state) => ({ survey: { ...state.survey, evaluation } }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
-      const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look, struck: get().struck }) : null;
+      const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look }) : null;
       if (drawn && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...drawn } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
-      const { cursor, look, struck } = get();
-      const scenes = await worker?.scenes({ cursor, look, struck });
-      if (scenes && ticket === surveyed && get().cursor === cursor && get().struck === struck) set((state) => ({ survey: { ...state.survey, ...scenes } }));
+      const { cursor, look } = get();
+      const scenes = await worker?.scenes({ cursor, look });
+      if (scenes && ticket === surveyed && get().cursor === cursor && get().look === look) set((state) => ({ survey: { ...state.survey, ...scenes } }));
     };
     const changed = (history: History) => {
       if (history.plan === get().history.plan) return set({ history });
@@ -159,7 +156,6 @@ export function createJobStore(first: FirstState) {
       survey: first.survey,
       cursor: first.cursor,
       look: 'beam',
-      struck: 0,
       station: first.station,
       chosen: null,
       listed: null,
@@ -178,10 +174,6 @@ export function createJobStore(first: FirstState) {
       },
       lookAlong(look) {
         set({ look });
-        void redraw();
-      },
-      strikeTo(struck) {
-        set({ struck });
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),

@@ -6,7 +6,6 @@ import { asMeasured } from '@/core/plan/as-measured';
 import { bearingMore } from '@/core/plan/migrations';
 import { Missing } from '@/core/plan/missing';
 import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { DerivedList } from '@/ui/workings/derived-list';
 import { Fold } from '@/ui/workings/fold';
 import { BearingFields } from './bearing-fields';
@@ -18,6 +17,7 @@ import { OverlayFields, newOverlay } from './overlay-fields';
 import { Group, Panel, SmallButton } from './panel';
 import { PatternFields, newPattern } from './pattern-fields';
 import { useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 /** The tape: openings, bearing points, anchor bolts and what everything stands on, drawn beside measured. */
 export function MeasureStation() {
@@ -25,8 +25,9 @@ export function MeasureStation() {
   const act = useAct();
   const field = useField();
   const { system } = field;
+  const { words } = useInputs();
   const derived = useJob((state) => state.survey.evaluation.derived);
-  const figures = derived.filter((one) => one.id !== 'splice');
+  const figures = derived.filter((one) => one.id !== 'splice' && one.id !== 'stud');
   const piece = plan.pieces[0];
   const seat = piece ? seatOf(asMeasured(plan), piece) : null;
   const known = seat && !(seat instanceof Missing) ? seat : null;
@@ -69,14 +70,16 @@ export function MeasureStation() {
         </Group>
       )}
       <Group title="Before the tape">
-        <TextField
-          {...field}
-          label="Last strip-out on"
-          type="date"
-          value={plan.survey.strippedOn}
-          onValue={(strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped')}
-          note="a measure older than this is stopped"
-        />
+        {words('Last strip-out on', plan.survey.strippedOn, (strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped'), {
+          type: 'date',
+          note: 'a measure older than this is stopped',
+        })}
+        {words('Layout last changed on', plan.survey.changedOn, (changedOn) => act('editSurvey', { changes: { changedOn } }, 'changed'), {
+          type: 'date',
+          note: 'and so is one older than this',
+        })}
+        {words('Cut list is of', plan.survey.cutListOn, (cutListOn) => act('editSurvey', { changes: { cutListOn } }, 'cut list'), { type: 'date' })}
+        {words('Answers for a wrong measure', plan.survey.owner, (owner) => act('editSurvey', { changes: { owner } }, 'owner'), { placeholder: 'not named' })}
       </Group>
       <div className="border-b border-line">
         {plan.survey.openings.map((opening) => (

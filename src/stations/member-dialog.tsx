@@ -149,6 +149,15 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           />
           <QuantityField
             {...field}
+            label="Packing against the web, high"
+            kind="dimension"
+            value={packing.web}
+            clearable
+            placeholder={packing.sides > 0 ? 'not known' : 'none'}
+            onValue={(web) => pack({ web }, 'web')}
+          />
+          <QuantityField
+            {...field}
             label="Balances at, from the left end"
             kind="length"
             value={member.cg}
@@ -193,6 +202,8 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           </div>
         </section>
         <Group title="How it travels and lies">
+          <TextField {...field} label="Line or group" value={member.line} onValue={(line) => edit({ line }, 'line')} />
+          <TextField {...field} label="Supplier" value={member.supplier} onValue={(supplier) => edit({ supplier }, 'supplier')} />
           <TextField {...field} label="Lies at" value={member.place} onValue={(place) => edit({ place }, 'place')} />
           <QuantityField
             {...field}

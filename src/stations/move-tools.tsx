@@ -3,6 +3,7 @@ import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { moveKindName, moveWords } from '@/core/plan/move-words';
 import type { Move, Plan } from '@/core/plan/schema';
+import { strikeGroups } from '@/core/plan/strike-groups';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 
@@ -23,6 +24,11 @@ function possible(plan: Plan): Move[] {
   for (const pick of plan.picks) moves.push({ id: '', kind: 'hook.release', pick: pick.id });
   for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.plumb', piece: piece.id }, { id: '', kind: 'piece.tighten', piece: piece.id });
   for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.leave', stand: stand.id });
+  const { walls, rows, bents, opening } = plan.shoring;
+  for (const shore of [...walls, ...rows, ...bents]) moves.push({ id: '', kind: 'shore.set', shore: shore.id });
+  if (opening !== null) moves.push({ id: '', kind: 'line.open' });
+  for (const one of plan.survey.openings) if (one.member !== null) moves.push({ id: '', kind: 'member.set', opening: one.id });
+  for (const group of strikeGroups(plan)) moves.push({ id: '', kind: 'shore.strike', step: group.id });
   moves.push({ id: '', kind: 'other', what: 'Hold point' });
   return moves;
 }

@@ -3,15 +3,13 @@ import { Columns3, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Opening } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { CandidatesDialog } from './candidates-dialog';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 export const newOpening = (id: string, left: string, right: string): Opening => ({
   id,
@@ -25,7 +23,8 @@ export const newOpening = (id: string, left: string, right: string): Opening => 
   bay: { width: null, height: null },
   lineLoad: null,
   finish: { top: null, layers: [], meets: null },
-  warmer: null,
+  skewDeg: null,
+  air: { measuring: null, setting: null },
   choice: { candidates: [], live: null, unbraced: null, ceiling: null, headLeast: null },
   by: '',
   on: '',
@@ -37,9 +36,10 @@ export function OpeningFields({ opening }: { opening: Opening }) {
   const act = useAct();
   const field = useField();
   const edit = useEdit('openings', opening.id);
-  const { clear, bearing, bay, finish } = opening;
+  const { open, figure, words, choice } = useInputs();
+  const { clear, bearing, bay, finish, air } = opening;
   const [comparing, setComparing] = useState(false);
-  const bearings = plan.bearings.map((one) => ({ value: one.id, label: one.name }));
+  const bearings = plan.bearings.map((one) => [one.id, one.name] as const);
   const layer = (id: string, changes: Partial<(typeof finish.layers)[number]>, name: string) =>
     edit({ finish: { ...finish, layers: finish.layers.map((one) => (one.id === id ? { ...one, ...changes } : one)) } }, `${id} ${name}`);
   return (
@@ -54,105 +54,31 @@ export function OpeningFields({ opening }: { opening: Opening }) {
       }
     >
       <Pair>
-        <TextField {...field} label="Name" value={opening.name} onValue={(name) => edit({ name }, 'name')} />
-        <ChoiceField
-          label="Piece over it"
-          value={opening.member ?? 'none'}
-          choices={[{ value: 'none', label: 'not chosen' }, ...plan.members.map((member) => ({ value: member.id, label: member.mark || member.id }))]}
-          onValue={(member) => edit({ member: member === 'none' ? null : member }, 'member')}
-        />
-        <QuantityField
-          {...field}
-          label="Clear, drawn"
-          kind="length"
-          value={clear.drawn}
-          clearable
-          onValue={(drawn) => edit({ clear: { ...clear, drawn } }, 'drawn')}
-        />
-        <QuantityField
-          {...field}
-          label="Clear, measured"
-          kind="length"
-          value={clear.measured}
-          clearable
-          onValue={(measured) => edit({ clear: { ...clear, measured } }, 'measured')}
-        />
-        <TextField {...field} label="Measured by" value={opening.by} placeholder="not known" onValue={(by) => edit({ by }, 'by')} />
-        <TextField {...field} label="Measured on" type="date" value={opening.on} onValue={(on) => edit({ on }, 'on')} />
-        <ChoiceField label="Left bearing" value={opening.left} choices={bearings} onValue={(left) => edit({ left }, 'left')} />
-        <ChoiceField label="Right bearing" value={opening.right} choices={bearings} onValue={(right) => edit({ right }, 'right')} />
-        <QuantityField
-          {...field}
-          label="Bearing wanted, left"
-          kind="dimension"
-          value={bearing.left}
-          onValue={(left) => edit({ bearing: { ...bearing, left: left ?? 0 } }, 'bearing left')}
-        />
-        <QuantityField
-          {...field}
-          label="Bearing wanted, right"
-          kind="dimension"
-          value={bearing.right}
-          onValue={(right) => edit({ bearing: { ...bearing, right: right ?? 0 } }, 'bearing right')}
-        />
-        <QuantityField
-          {...field}
-          label="Clearance in all"
-          kind="dimension"
-          value={opening.clearance}
-          clearable
-          placeholder="by the rule set"
-          onValue={(clearance) => edit({ clearance }, 'clearance')}
-        />
-        <QuantityField
-          {...field}
-          label="Carries along it"
-          kind="forcePerLength"
-          value={opening.lineLoad}
-          clearable
-          onValue={(lineLoad) => edit({ lineLoad }, 'line load')}
-        />
-        <QuantityField
-          {...field}
-          label="Pocket or bay width"
-          kind="dimension"
-          value={bay.width}
-          clearable
-          onValue={(width) => edit({ bay: { ...bay, width } }, 'bay width')}
-        />
-        <QuantityField
-          {...field}
-          label="Pocket or bay height"
-          kind="dimension"
-          value={bay.height}
-          clearable
-          onValue={(height) => edit({ bay: { ...bay, height } }, 'bay height')}
-        />
-        <QuantityField
-          {...field}
-          label="Warmer when set, by"
-          kind="temperature"
-          value={opening.warmer}
-          clearable
-          onValue={(warmer) => edit({ warmer }, 'warmer')}
-        />
-        <span />
-        <QuantityField
-          {...field}
-          label="Top of the piece at"
-          kind="length"
-          value={finish.top}
-          clearable
-          onValue={(top) => edit({ finish: { ...finish, top } }, 'top')}
-        />
-        <QuantityField
-          {...field}
-          label="Floor beside it at"
-          kind="length"
-          value={finish.meets}
-          clearable
-          onValue={(meets) => edit({ finish: { ...finish, meets } }, 'meets')}
-        />
+        {words('Name', opening.name, (name) => edit({ name }, 'name'))}
+        {choice(
+          'Piece over it',
+          opening.member ?? 'none',
+          [['none', 'not chosen'], ...plan.members.map((member) => [member.id, member.mark || member.id] as const)],
+          (member) => edit({ member: member === 'none' ? null : member }, 'member'),
+        )}
+        {open('Clear, drawn', 'length', clear.drawn, (drawn) => edit({ clear: { ...clear, drawn } }, 'drawn'))}
+        {open('Clear, measured', 'length', clear.measured, (measured) => edit({ clear: { ...clear, measured } }, 'measured'))}
+        {words('Measured by', opening.by, (by) => edit({ by }, 'by'), { placeholder: 'not known' })}
+        {words('Measured on', opening.on, (on) => edit({ on }, 'on'), { type: 'date' })}
+        {choice('Left bearing', opening.left, bearings, (left) => edit({ left }, 'left'))}
+        {choice('Right bearing', opening.right, bearings, (right) => edit({ right }, 'right'))}
+        {figure('Bearing wanted, left', 'dimension', bearing.left, (left) => edit({ bearing: { ...bearing, left } }, 'bearing left'))}
+        {figure('Bearing wanted, right', 'dimension', bearing.right, (right) => edit({ bearing: { ...bearing, right } }, 'bearing right'))}
+        {open('Reveals off square', 'angle', opening.skewDeg, (skewDeg) => edit({ skewDeg }, 'skew'))}
+        {open('Clearance in all', 'dimension', opening.clearance, (clearance) => edit({ clearance }, 'clearance'), { placeholder: 'by the rule set' })}
+        {open('Carries along it', 'forcePerLength', opening.lineLoad, (lineLoad) => edit({ lineLoad }, 'line load'))}
+        {open('Floor to joists', 'length', opening.choice.ceiling, (ceiling) => edit({ choice: { ...opening.choice, ceiling } }, 'ceiling'))}
+        {open('Pocket or bay width', 'dimension', bay.width, (width) => edit({ bay: { ...bay, width } }, 'bay width'))}
+        {open('Pocket or bay height', 'dimension', bay.height, (height) => edit({ bay: { ...bay, height } }, 'bay height'))}
+        {open('Air when measured', 'airTemperature', air.measuring, (measuring) => edit({ air: { ...air, measuring } }, 'air measuring'))}
+        {open('Air when it is set', 'airTemperature', air.setting, (setting) => edit({ air: { ...air, setting } }, 'air setting'))}
+        {open('Top of the piece at', 'length', finish.top, (top) => edit({ finish: { ...finish, top } }, 'top'))}
+        {open('Floor beside it at', 'length', finish.meets, (meets) => edit({ finish: { ...finish, meets } }, 'meets'))}
       </Pair>
       <div className="mt-2">
         <SmallButton onClick={() => setComparing(true)}>
@@ -170,14 +96,8 @@ export function OpeningFields({ opening }: { opening: Opening }) {
       </div>
       {finish.layers.map((one) => (
         <div key={one.id} className="mt-1 grid grid-cols-[1.6fr_1fr_auto] items-end gap-2">
-          <TextField {...field} label="Layer" value={one.what} onValue={(what) => layer(one.id, { what }, 'what')} />
-          <QuantityField
-            {...field}
-            label="Thickness"
-            kind="dimension"
-            value={one.thickness}
-            onValue={(thickness) => layer(one.id, { thickness: thickness ?? 0 }, 'thickness')}
-          />
+          {words('Layer', one.what, (what) => layer(one.id, { what }, 'what'))}
+          {figure('Thickness', 'dimension', one.thickness, (thickness) => layer(one.id, { thickness }, 'thickness'))}
           <SmallButton
             danger
             label={`Remove ${one.what}`}

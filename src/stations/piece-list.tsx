@@ -6,107 +6,21 @@ import { newMember } from '@/core/plan/import-members';
 import { memberWeight } from '@/core/plan/member-weight';
 import { membersCsv } from '@/core/plan/members-csv';
 import { Missing } from '@/core/plan/missing';
+import { countsByState } from '@/core/plan/member-register';
 import { memberStates, type Member } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
-import { findSection } from '@/core/steel/sections';
-import { formatForInput, formatQuantity, inputUnit, parseQuantity } from '@/core/units';
+import { formatQuantity, inputUnit } from '@/core/units';
 import { freshId } from './fresh-id';
 import { ImportDialog } from './import-dialog';
 import { useAct, useJob, usePlan } from './job-context';
 import { LoadsDialog } from './loads-dialog';
+import { columns, madeOf } from './member-columns';
 import { MemberDialog } from './member-dialog';
 import { SmallButton } from './panel';
 import { saveFile } from './save-file';
+import { TableCell } from './table-cell';
 
 const ROW = 27;
-
-interface Column {
-  key: string;
-  title: string;
-  width: string;
-  right?: boolean;
-  read: (member: Member, units: 'metric' | 'us') => string;
-  /** changes, or what is wrong with the text */
-  write?: (text: string, member: Member, units: 'metric' | 'us') => Partial<Member> | string;
-}
-
-const optional = (text: string, kind: 'mass', units: 'metric' | 'us', put: (value: number | null) => Partial<Member>): Partial<Member> | string => {
-  if (text.trim() === '') return put(null);
-  const read = parseQuantity(text, kind, units);
-  return read.ok ? put(read.value) : read.reason;
-};
-const whole = (text: string, name: string, least: number): number | string => {
-  const value = Number(text);
-  return Number.isInteger(value) && value >= least ? value : `${name} “${text}” is not a whole number from ${least}.`;
-};
-const madeOf = (member: Member): string =>
-  member.make.kind === 'section' ? member.make.section : member.make.kind === 'plain' ? member.make.what : 'plate girder';
-
-const columns: readonly Column[] = [
-  { key: 'mark', title: 'Mark', width: '78px', read: (m) => m.mark, write: (mark) => ({ mark }) },
-  {
-    key: 'section',
-    title: 'Section',
-    width: 'minmax(112px,1fr)',
-    read: madeOf,
-    write: (text, member) =>
-      member.make.kind === 'girder'
-        ? 'This one is made of plates: open it from its weight.'
-        : { make: member.make.kind === 'plain' ? { kind: 'plain', what: text } : { kind: 'section', section: findSection(text)?.designation ?? text } },
-  },
-  {
-    key: 'length',
-    title: 'Length',
-    width: '72px',
-    right: true,
-    read: (m, units) => formatForInput(m.length, 'length', units),
-    write: (text, _, units) => {
-      const read = parseQuantity(text, 'length', units);
-      return read.ok ? { length: read.value } : read.reason;
-    },
-  },
-  {
-    key: 'count',
-    title: 'No.',
-    width: '40px',
-    right: true,
-    read: (m) => String(m.count),
-    write: (text) => {
-      const value = whole(text, 'The number', 1);
-      return typeof value === 'string' ? value : { count: value };
-    },
-  },
-  { key: 'grade', title: 'Grade', width: '58px', read: (m) => m.grade, write: (grade) => ({ grade }) },
-  {
-    key: 'drawing',
-    title: 'Drawing',
-    width: '66px',
-    right: true,
-    read: (m, units) => formatForInput(m.stated.drawing, 'mass', units),
-    write: (text, m, units) => optional(text, 'mass', units, (drawing) => ({ stated: { ...m.stated, drawing } })),
-  },
-  {
-    key: 'weighed',
-    title: 'Weighed',
-    width: '66px',
-    right: true,
-    read: (m, units) => formatForInput(m.stated.weighed, 'mass', units),
-    write: (text, m, units) => optional(text, 'mass', units, (weighed) => ({ stated: { ...m.stated, weighed } })),
-  },
-  {
-    key: 'order',
-    title: 'Order',
-    width: '46px',
-    right: true,
-    read: (m) => (m.order === null ? '' : String(m.order)),
-    write: (text) => {
-      if (text.trim() === '') return { order: null };
-      const value = whole(text, 'The order', 0);
-      return typeof value === 'string' ? value : { order: value };
-    },
-  },
-  { key: 'place', title: 'Lies at', width: 'minmax(80px,0.8fr)', read: (m) => m.place, write: (place) => ({ place }) },
-];
 
 /** The piece list: every member of the job, typed, pasted or imported, with what it weighs and by whose word. */
 export function PieceList() {
@@ -127,7 +41,9 @@ export function PieceList() {
     return words === ''
       ? plan.members
       : plan.members.filter((member) =>
-          [member.mark, madeOf(member), member.grade, member.place, member.state].some((text) => text.toLowerCase().includes(words)),
+          [member.mark, madeOf(member), member.grade, member.line, member.supplier, member.place, member.state].some((text) =>
+            text.toLowerCase().includes(words),
+          ),
         );
   }, [plan.members, filter]);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list scrolls by its own state; nothing memoised leans on it
@@ -144,6 +60,8 @@ export function PieceList() {
     }
     return { mass, unknown, pieces };
   }, [plan.members, rules]);
+
+  const register = useMemo(() => countsByState(plan.members), [plan.members]);
 
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
@@ -191,6 +109,25 @@ export function PieceList() {
           </SmallButton>
         </span>
       </header>
+      {register.total > 0 && (
+        <ol aria-label="Pieces by state" className="flex flex-wrap gap-x-1 border-b border-line px-3 py-1 text-[12.5px]">
+          {register.counts.map(({ state, pieces, reached }) => (
+            <li key={state}>
+              <button
+                type="button"
+                aria-pressed={filter === state}
+                title={`${reached} of ${register.total} are ${state} or further`}
+                onClick={() => setFilter(filter === state ? '' : state)}
+                data-state-count={state}
+                className={`min-h-[24px] px-1.5 ${filter === state ? 'bg-ink text-white' : pieces === 0 ? 'text-soft' : 'font-semibold hover:bg-tray'}`}
+              >
+                {state} {pieces}
+              </button>
+            </li>
+          ))}
+          <li className="ml-auto self-center text-soft">of {register.total}</li>
+        </ol>
+      )}
       <div ref={frame} className="min-h-0 flex-1 overflow-auto" role="table" aria-rowcount={shown.length + 1} aria-label="Members">
         <div className="sticky top-0 z-10 min-w-[800px] bg-board" role="rowgroup">
           <div role="row" className="grid items-end border-b border-ink px-2 py-1 text-[12.5px] text-soft" style={{ gridTemplateColumns: template }}>
@@ -235,7 +172,7 @@ export function PieceList() {
                   style={{ gridTemplateColumns: template, height: ROW, transform: `translateY(${item.start}px)` }}
                 >
                   {columns.map((column, c) => (
-                    <Cell
+                    <TableCell
                       key={column.key}
                       name={`${column.title} of ${member.mark || 'the new member'}`}
                       cell={`${item.index}-${c}`}
@@ -292,63 +229,5 @@ export function PieceList() {
       {looked && <MemberDialog member={looked} onClose={() => setLooking(null)} />}
       {loading && <LoadsDialog onClose={() => setLoading(false)} />}
     </section>
-  );
-}
-
-/** A cell takes its text when it is left or on Enter; what cannot be read stays, says why and changes nothing. */
-function Cell({
-  name,
-  cell,
-  text,
-  right,
-  onText,
-  onDone,
-  onTravel,
-}: {
-  name: string;
-  cell: string;
-  text: string;
-  right?: boolean;
-  onText: (text: string) => string | null;
-  onDone: () => void;
-  onTravel: (event: KeyboardEvent<HTMLInputElement>) => void;
-}) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = () => {
-    if (draft === null) return;
-    const wrong = draft === text ? null : onText(draft);
-    setProblem(wrong);
-    if (wrong === null) setDraft(null);
-    onDone();
-  };
-  return (
-    <span role="cell" className="relative min-w-0">
-      <input
-        aria-label={name}
-        data-cell={cell}
-        value={draft ?? text}
-        aria-invalid={problem ? true : undefined}
-        title={problem ?? undefined}
-        onChange={(event) => setDraft(event.target.value)}
-        onFocus={(event) => event.target.select()}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') {
-            setDraft(null);
-            setProblem(null);
-          } else {
-            if (event.key === 'Enter') take();
-            onTravel(event);
-          }
-        }}
-        className={`w-full min-w-0 bg-transparent px-1 text-[14px] outline-none focus:bg-white focus:ring-1 focus:ring-ink ${right ? 'text-right' : ''} ${problem ? 'text-stop underline decoration-wavy' : ''}`}
-      />
-      {problem && (
-        <span role="alert" className="absolute top-full left-0 z-20 w-[220px] border border-stop bg-white px-2 py-1 text-[12.5px] text-stop">
-          {problem}
-        </span>
-      )}
-    </span>
   );
 }

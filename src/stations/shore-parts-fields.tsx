@@ -3,16 +3,14 @@ import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { Missing } from '@/core/plan/missing';
 import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
-import type { StockLine } from '@/core/plan/schema';
+import { partKinds, type StockLine } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
+import { same, useInputs } from './use-inputs';
 
 /** What the shores are built from, and whether the yard has it. */
 export function ShorePartsFields() {
@@ -73,29 +71,14 @@ export function ShorePartsFields() {
 
 function StockRow({ line }: { line: StockLine }) {
   const act = useAct();
-  const field = useField();
+  const { open, whole, words, choice } = useInputs();
   const edit = useEdit('stock', line.id);
   return (
     <div className="mt-1.5 grid grid-cols-[0.8fr_1.2fr_0.9fr_0.6fr_auto] items-end gap-2">
-      <ChoiceField
-        label="In the yard"
-        value={line.what}
-        choices={[
-          { value: 'stud', label: 'studs' },
-          { value: 'prop', label: 'props' },
-          { value: 'needle', label: 'needles' },
-        ]}
-        onValue={(what) => edit({ what }, 'what')}
-      />
-      <TextField {...field} label="Size or class" value={line.size} onValue={(size) => edit({ size }, 'size')} />
-      <QuantityField {...field} label="Long" kind="length" value={line.length} onValue={(length) => edit({ length: length ?? 0 }, 'length')} />
-      <QuantityField
-        {...field}
-        label="No."
-        kind="count"
-        value={line.count}
-        onValue={(count) => edit({ count: Math.max(0, Math.round(count ?? 0)) }, 'count')}
-      />
+      {choice('In the yard', line.what, same(partKinds), (what) => edit({ what }, 'what'))}
+      {words('Size or class', line.size, (size) => edit({ size }, 'size'))}
+      {open('Long', 'length', line.length, (length) => edit({ length }, 'length'))}
+      {whole('No.', line.count, 0, (count) => edit({ count }, 'count'))}
       <SmallButton danger label={`Remove ${line.size || 'the line'}`} onClick={() => act('removeFrom', { list: 'stock', id: line.id })}>
         <X size={14} />
       </SmallButton>

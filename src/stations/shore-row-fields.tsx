@@ -1,19 +1,29 @@
 'use client';
 import { X } from 'lucide-react';
-import type { Plan, ShoreRow } from '@/core/plan/schema';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { SectionField } from '@/ui/fields/section-field';
-import { TextField } from '@/ui/fields/text-field';
+import { usualTube } from '@/core/plan/migrations';
+import type { Plan, RowProp, ShoreRow } from '@/core/plan/schema';
+import { untagged } from '@/core/plan/shore-tag';
+import { timberGrades } from '@/core/shoring/timber-grades';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
 import { TagFields } from './tag-fields';
-import { untagged } from '@/core/plan/shore-tag';
-import { useEdit, useField } from './use-edit';
+import { useEdit } from './use-edit';
+import { same, useInputs } from './use-inputs';
 
 const propClasses = ['A', 'B', 'C', 'D', 'E'] as const;
+const american = (plan: Plan): boolean => plan.job.ruleSet === 'us-asd';
+
+const steelNeedle = (plan: Plan): ShoreRow['needle'] => ({
+  kind: 'steel',
+  section: american(plan) ? 'W6x15' : 'UC 152x152x23',
+  grade: american(plan) ? 'A992' : 'S275',
+});
+const timberNeedle = (plan: Plan): ShoreRow['needle'] => ({ kind: 'timber', width: 0.2, depth: 0.3, grade: american(plan) ? 'DF-L No.2' : 'C24' });
+const unread = { length: null, leanDeg: null, off: null };
+const steelProp = (): RowProp => ({ kind: 'steel', class: 'B', maxLength: 3.5, tube: usualTube(), ...unread });
+const deadShore = (plan: Plan): RowProp => ({ kind: 'timber', width: 0.2, depth: 0.2, grade: american(plan) ? 'DF-L No.2' : 'C24', braces: 1, ...unread });
 
 export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow => ({
   id,
@@ -22,10 +32,13 @@ export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow =>
   from: 0.45,
   spacing: 0.9,
   count: 4,
-  needle: { section: plan.job.ruleSet === 'us-asd' ? 'W6x15' : 'UC 152x152x23', grade: plan.job.ruleSet === 'us-asd' ? 'A992' : 'S275' },
+  needle: steelNeedle(plan),
   arms: { left: 0.6, right: 0.6 },
   over: null,
-  prop: { class: 'B', maxLength: 3.5, length: null, leanDeg: null, off: null },
+  masonry: { width: null, allowable: null },
+  head: null,
+  prop: steelProp(),
+  lateral: null,
   pad: { length: 0.3, width: 0.3, allowable: null },
   packedOn: '',
   struckOn: '',
@@ -33,17 +46,17 @@ export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow =>
   standsOn: [],
 });
 
-/** Needles through the wall, each on two props. */
+/** Needles through the wall, each on two props or a pair of dead shores. */
 export function ShoreRowFields({ row }: { row: ShoreRow }) {
   const plan = usePlan();
   const act = useAct();
-  const field = useField();
   const edit = useEdit('shoreRows', row.id);
-  const { arms, needle, prop, pad } = row;
+  const { open, figure, whole, words, section, choice } = useInputs();
+  const { arms, needle, prop, pad, masonry } = row;
   return (
     <Fold
       title={row.name || 'Needles'}
-      note={`${row.count} needles, ${2 * row.count} props`}
+      note={`${row.count} needles, ${2 * row.count} ${prop.kind === 'steel' ? 'props' : 'dead shores'}`}
       tools={
         <SmallButton danger label={`Remove ${row.name}`} onClick={() => act('removeFrom', { list: 'shoreRows', id: row.id })}>
           <X size={14} />
@@ -51,104 +64,80 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
       }
     >
       <Pair>
-        <TextField {...field} label="Name" value={row.name} onValue={(name) => edit({ name }, 'name')} />
-        <ChoiceField
-          label="In the storey"
-          value={row.storey}
-          choices={plan.shoring.storeys.map((one) => ({ value: one.id, label: one.name }))}
-          onValue={(storey) => edit({ storey }, 'storey')}
-        />
-        <QuantityField {...field} label="First needle at" kind="length" value={row.from} onValue={(from) => edit({ from: from ?? 0 }, 'from')} />
-        <QuantityField {...field} label="Needles apart" kind="length" value={row.spacing} onValue={(spacing) => edit({ spacing: spacing ?? 0 }, 'spacing')} />
-        <QuantityField
-          {...field}
-          label="How many"
-          kind="count"
-          value={row.count}
-          onValue={(count) => edit({ count: Math.max(1, Math.round(count ?? 1)) }, 'count')}
-        />
-        <QuantityField {...field} label="Masonry over them" kind="length" value={row.over} clearable onValue={(over) => edit({ over }, 'over')} />
-        <SectionField label="Needle" value={needle.section} system={field.system} onValue={(section) => edit({ needle: { ...needle, section } }, 'section')} />
-        <TextField {...field} label="Its grade" value={needle.grade} onValue={(grade) => edit({ needle: { ...needle, grade } }, 'grade')} />
-        <QuantityField
-          {...field}
-          label="Wall to left prop"
-          kind="length"
-          value={arms.left}
-          onValue={(left) => edit({ arms: { ...arms, left: left ?? 0 } }, 'left arm')}
-        />
-        <QuantityField
-          {...field}
-          label="Wall to right prop"
-          kind="length"
-          value={arms.right}
-          onValue={(right) => edit({ arms: { ...arms, right: right ?? 0 } }, 'right arm')}
-        />
-        <ChoiceField
-          label="Prop class (EN 1065)"
-          value={prop.class}
-          choices={propClasses.map((one) => ({ value: one, label: one }))}
-          onValue={(value) => edit({ prop: { ...prop, class: value } }, 'class')}
-        />
-        <QuantityField
-          {...field}
-          label="Prop, longest"
-          kind="length"
-          value={prop.maxLength}
-          onValue={(maxLength) => edit({ prop: { ...prop, maxLength: maxLength ?? 0 } }, 'longest')}
-        />
-        <QuantityField
-          {...field}
-          label="Run out to"
-          kind="length"
-          value={prop.length}
-          clearable
-          onValue={(length) => edit({ prop: { ...prop, length } }, 'run out')}
-        />
-        <QuantityField
-          {...field}
-          label="Leans"
-          kind="angle"
-          value={prop.leanDeg}
-          clearable
-          onValue={(leanDeg) => edit({ prop: { ...prop, leanDeg } }, 'lean')}
-        />
-        <QuantityField
-          {...field}
-          label="Load off its middle"
-          kind="dimension"
-          value={prop.off}
-          clearable
-          onValue={(off) => edit({ prop: { ...prop, off } }, 'off')}
-        />
+        {words('Name', row.name, (name) => edit({ name }, 'name'))}
+        {choice(
+          'In the storey',
+          row.storey,
+          plan.shoring.storeys.map((one) => [one.id, one.name] as const),
+          (storey) => edit({ storey }, 'storey'),
+        )}
+        {figure('First needle at', 'length', row.from, (from) => edit({ from }, 'from'))}
+        {figure('Needles apart', 'length', row.spacing, (spacing) => edit({ spacing }, 'spacing'))}
+        {whole('How many', row.count, 1, (count) => edit({ count }, 'count'))}
+        {open('Masonry over them', 'length', row.over, (over) => edit({ over }, 'over'))}
+        {open('Wall on them, thick', 'dimension', masonry.width, (width) => edit({ masonry: { ...masonry, width } }, 'wall width'))}
+        {open('It may be pressed', 'pressure', masonry.allowable, (allowable) => edit({ masonry: { ...masonry, allowable } }, 'wall allowable'))}
+        {choice(
+          'Needles are',
+          needle.kind,
+          [
+            ['steel', 'steel'],
+            ['timber', 'timber'],
+          ],
+          (kind) => edit({ needle: kind === 'steel' ? steelNeedle(plan) : timberNeedle(plan) }, 'needle kind'),
+        )}
+        {needle.kind === 'steel' ? (
+          <>
+            {section('Needle', needle.section, (value) => edit({ needle: { ...needle, section: value } }, 'section'))}
+            {words('Its grade', needle.grade, (grade) => edit({ needle: { ...needle, grade } }, 'grade'))}
+          </>
+        ) : (
+          <>
+            {choice('Needle grade', needle.grade, same(timberGrades), (grade) => edit({ needle: { ...needle, grade } }, 'grade'))}
+            {figure('Needle, wide', 'dimension', needle.width, (width) => edit({ needle: { ...needle, width } }, 'needle width'))}
+            {figure('Needle, deep', 'dimension', needle.depth, (depth) => edit({ needle: { ...needle, depth } }, 'needle depth'))}
+          </>
+        )}
+        {figure('Wall to left prop', 'length', arms.left, (left) => edit({ arms: { ...arms, left } }, 'left arm'))}
+        {figure('Wall to right prop', 'length', arms.right, (right) => edit({ arms: { ...arms, right } }, 'right arm'))}
+        {open('Needle on a prop head', 'dimension', row.head, (head) => edit({ head }, 'head'))}
+        {choice(
+          'Each stands on',
+          prop.kind,
+          [
+            ['steel', 'two adjustable props'],
+            ['timber', 'two dead shores'],
+          ],
+          (kind) =>
+            edit({ prop: { ...(kind === 'steel' ? steelProp() : deadShore(plan)), length: prop.length, leanDeg: prop.leanDeg, off: prop.off } }, 'prop kind'),
+        )}
+        {prop.kind === 'steel' ? (
+          <>
+            {choice('Prop class (EN 1065)', prop.class, same(propClasses), (value) => edit({ prop: { ...prop, class: value } }, 'class'))}
+            {figure('Prop, longest', 'length', prop.maxLength, (maxLength) => edit({ prop: { ...prop, maxLength } }, 'longest'))}
+            {figure('Inner tube, across', 'dimension', prop.tube.diameter, (diameter) => edit({ prop: { ...prop, tube: { ...prop.tube, diameter } } }, 'tube'))}
+            {figure('Its wall, thick', 'dimension', prop.tube.wall, (wall) => edit({ prop: { ...prop, tube: { ...prop.tube, wall } } }, 'tube wall'))}
+          </>
+        ) : (
+          <>
+            {choice('Dead shore grade', prop.grade, same(timberGrades), (grade) => edit({ prop: { ...prop, grade } }, 'prop grade'))}
+            {figure('Along the line', 'dimension', prop.width, (width) => edit({ prop: { ...prop, width } }, 'prop width'))}
+            {figure('Across it', 'dimension', prop.depth, (depth) => edit({ prop: { ...prop, depth } }, 'prop depth'))}
+            {whole('Rows of bracing', prop.braces, 0, (braces) => edit({ prop: { ...prop, braces } }, 'prop braces'))}
+          </>
+        )}
+        {open(prop.kind === 'steel' ? 'Run out to' : 'Long', 'length', prop.length, (length) => edit({ prop: { ...prop, length } }, 'run out'))}
+        {open('Leans', 'angle', prop.leanDeg, (leanDeg) => edit({ prop: { ...prop, leanDeg } }, 'lean'))}
+        {open('Load off its middle', 'dimension', prop.off, (off) => edit({ prop: { ...prop, off } }, 'off'))}
+        {open('Braced sideways for', 'force', row.lateral, (lateral) => edit({ lateral }, 'lateral'))}
+        {figure('Pad, long', 'dimension', pad.length, (length) => edit({ pad: { ...pad, length } }, 'pad length'))}
+        {figure('Pad, wide', 'dimension', pad.width, (width) => edit({ pad: { ...pad, width } }, 'pad width'))}
+        {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
         <span />
-        <QuantityField
-          {...field}
-          label="Pad, long"
-          kind="dimension"
-          value={pad.length}
-          onValue={(length) => edit({ pad: { ...pad, length: length ?? 0 } }, 'pad length')}
-        />
-        <QuantityField
-          {...field}
-          label="Pad, wide"
-          kind="dimension"
-          value={pad.width}
-          onValue={(width) => edit({ pad: { ...pad, width: width ?? 0 } }, 'pad width')}
-        />
-        <QuantityField
-          {...field}
-          label="Under it may be pressed"
-          kind="pressure"
-          value={pad.allowable}
-          clearable
-          onValue={(allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable')}
-        />
-        <span />
-        <TextField {...field} label="Dry pack put in on" type="date" value={row.packedOn} onValue={(packedOn) => edit({ packedOn }, 'packed')} />
-        <TextField {...field} label="To be struck on" type="date" value={row.struckOn} onValue={(struckOn) => edit({ struckOn }, 'struck')} />
+        {words('Dry pack put in on', row.packedOn, (packedOn) => edit({ packedOn }, 'packed'), { type: 'date' })}
+        {words('To be struck on', row.struckOn, (struckOn) => edit({ struckOn }, 'struck'), { type: 'date' })}
       </Pair>
-      <TagFields tag={row.tag} onChange={(tag, name) => (edit({ tag }, name), null)} />
+      <TagFields tag={row.tag} onChange={(tag, name) => edit({ tag }, name)} />
       <StandsOn name={row.name} standsOn={row.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
     </Fold>
   );

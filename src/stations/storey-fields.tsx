@@ -1,18 +1,17 @@
 'use client';
-import { X } from 'lucide-react';
+import { Plus, X } from 'lucide-react';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { Missing } from '@/core/plan/missing';
 import type { Plan, Storey } from '@/core/plan/schema';
 import { lineLoads, sides } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { useEdit, useField } from './use-edit';
+import { useEdit } from './use-edit';
+import { same, useInputs } from './use-inputs';
 
 export const newStorey = (id: string, plan: Plan): Storey => ({
   id,
@@ -22,22 +21,27 @@ export const newStorey = (id: string, plan: Plan): Storey => ({
   height: null,
   left: { span: null, dead: null, live: null },
   right: { span: null, dead: null, live: null },
-  joists: { spacing: null, width: null, depth: null, grade: plan.job.ruleSet === 'us-asd' ? 'SPF No.2' : 'C24', over: 'broken' },
+  joists: { spacing: null, width: null, depth: null, grade: plan.job.ruleSet === 'us-asd' ? 'SPF No.2' : 'C24', over: 'broken', plies: 1, doubled: [] },
 });
 
 /** What rests on the line over one storey, side by side, and what stands on the line in it. */
 export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boolean }) {
   const plan = usePlan();
   const act = useAct();
-  const field = useField();
   const edit = useEdit('storeys', storey.id);
-  const load = lineLoads(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds)).get(storey.id);
+  const { open, figure, whole, words, choice } = useInputs();
+  const { units } = plan.job;
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const load = lineLoads(plan, rules).get(storey.id);
   const { joists } = storey;
-  const live = formatQuantity(rulesOf(plan.job.ruleSet, plan.job.thresholds).value('constructionLive'), 'pressure', field.system);
+  const atWork = { placeholder: `${formatQuantity(rules.value('constructionLive'), 'pressure', units)}, at work` };
+  const joist = (changes: Partial<Storey['joists']>, field: string) => edit({ joists: { ...joists, ...changes } }, field);
+  const double = (id: string, changes: Partial<Storey['joists']['doubled'][number]>) =>
+    joist({ doubled: joists.doubled.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, id);
   return (
     <Fold
       title={storey.name || 'Storey'}
-      note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', field.system)} on the line at its head`}
+      note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', units)} on the line at its head`}
       tools={
         <SmallButton danger label={`Remove ${storey.name}`} onClick={() => act('removeFrom', { list: 'storeys', id: storey.id })}>
           <X size={14} />
@@ -45,97 +49,59 @@ export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boole
       }
     >
       <Pair>
-        <TextField {...field} label="Name" value={storey.name} onValue={(name) => edit({ name }, 'name')} />
-        <QuantityField
-          {...field}
-          label="Floor to joists over it"
-          kind="length"
-          value={storey.height}
-          clearable
-          onValue={(height) => edit({ height }, 'height')}
-        />
-        <ChoiceField
-          label={lowest ? 'What is opened' : 'Stands on the line'}
-          value={storey.bears ?? 'ask'}
-          choices={[
-            { value: 'ask', label: 'not known' },
-            { value: 'wall', label: 'a wall or posts' },
-            { value: 'nothing', label: 'nothing' },
-          ]}
-          onValue={(bears) => edit({ bears: bears === 'ask' ? null : bears }, 'bears')}
-        />
-        <QuantityField {...field} label="That wall weighs" kind="forcePerLength" value={storey.wall} clearable onValue={(wall) => edit({ wall }, 'wall')} />
+        {words('Name', storey.name, (name) => edit({ name }, 'name'))}
+        {open('Floor to joists over it', 'length', storey.height, (height) => edit({ height }, 'height'))}
+        {choice(
+          lowest ? 'What is opened' : 'Stands on the line',
+          storey.bears ?? 'ask',
+          [
+            ['ask', 'not known'],
+            ['wall', 'a wall or posts'],
+            ['nothing', 'nothing'],
+          ],
+          (bears) => edit({ bears: bears === 'ask' ? null : bears }, 'bears'),
+        )}
+        {open('That wall weighs', 'forcePerLength', storey.wall, (wall) => edit({ wall }, 'wall'))}
         {sides.flatMap((side) => [
-          <QuantityField
-            {...field}
-            key={`${side} span`}
-            label={`Joists ${side}, span`}
-            kind="length"
-            value={storey[side].span}
-            clearable
-            onValue={(span) => edit({ [side]: { ...storey[side], span } }, `${side} span`)}
-          />,
-          <QuantityField
-            {...field}
-            key={`${side} dead`}
-            label={`Floor ${side}, dead`}
-            kind="pressure"
-            value={storey[side].dead}
-            clearable
-            onValue={(dead) => edit({ [side]: { ...storey[side], dead } }, `${side} dead`)}
-          />,
-          <QuantityField
-            {...field}
-            key={`${side} live`}
-            label={`Floor ${side}, live`}
-            kind="pressure"
-            value={storey[side].live}
-            clearable
-            placeholder={`${live}, at work`}
-            onValue={(value) => edit({ [side]: { ...storey[side], live: value } }, `${side} live`)}
-          />,
+          open(`Joists ${side}, span`, 'length', storey[side].span, (span) => edit({ [side]: { ...storey[side], span } }, `${side} span`)),
+          open(`Floor ${side}, dead`, 'pressure', storey[side].dead, (dead) => edit({ [side]: { ...storey[side], dead } }, `${side} dead`)),
+          open(`Floor ${side}, live`, 'pressure', storey[side].live, (live) => edit({ [side]: { ...storey[side], live } }, `${side} live`), atWork),
           <span key={`${side} gap`} />,
         ])}
-        <ChoiceField
-          label="Joists at the line"
-          value={joists.over}
-          choices={[
-            { value: 'broken', label: 'break over it' },
-            { value: 'through', label: 'run through' },
-          ]}
-          onValue={(over) => edit({ joists: { ...joists, over } }, 'over')}
-        />
-        <QuantityField
-          {...field}
-          label="Joists apart"
-          kind="dimension"
-          value={joists.spacing}
-          clearable
-          onValue={(spacing) => edit({ joists: { ...joists, spacing } }, 'spacing')}
-        />
-        <QuantityField
-          {...field}
-          label="Joist, wide"
-          kind="dimension"
-          value={joists.width}
-          clearable
-          onValue={(width) => edit({ joists: { ...joists, width } }, 'joist width')}
-        />
-        <QuantityField
-          {...field}
-          label="Joist, deep"
-          kind="dimension"
-          value={joists.depth}
-          clearable
-          onValue={(depth) => edit({ joists: { ...joists, depth } }, 'joist depth')}
-        />
-        <ChoiceField
-          label="Joist grade"
-          value={joists.grade}
-          choices={timberGrades.map((grade) => ({ value: grade, label: grade }))}
-          onValue={(grade) => edit({ joists: { ...joists, grade } }, 'joist grade')}
-        />
+        {choice(
+          'Joists at the line',
+          joists.over,
+          [
+            ['broken', 'break over it'],
+            ['through', 'run through'],
+          ],
+          (over) => joist({ over }, 'over'),
+        )}
+        {open('Joists apart', 'dimension', joists.spacing, (spacing) => joist({ spacing }, 'spacing'))}
+        {open('Joist, wide', 'dimension', joists.width, (width) => joist({ width }, 'joist width'))}
+        {open('Joist, deep', 'dimension', joists.depth, (depth) => joist({ depth }, 'joist depth'))}
+        {choice('Joist grade', joists.grade, same(timberGrades), (grade) => joist({ grade }, 'joist grade'))}
+        {whole('Side by side at each place', joists.plies, 1, (plies) => joist({ plies }, 'plies'))}
       </Pair>
+      <div className="mt-2 flex items-baseline justify-between text-[12.5px] text-soft">
+        <span>Doubled joists, beside a stair or chimney</span>
+        <SmallButton onClick={() => joist({ doubled: [...joists.doubled, { id: freshId('dj'), number: 1, carries: joists.spacing ?? 0.4 }] }, 'doubled')}>
+          <Plus size={13} aria-hidden /> Joist
+        </SmallButton>
+      </div>
+      {joists.doubled.map((one) => (
+        <div key={one.id} className="mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+          {whole('Number, from the left', one.number, 1, (number) => double(one.id, { number }))}
+          {figure('Width of floor on it', 'length', one.carries, (carries) => double(one.id, { carries }))}
+          <SmallButton
+            danger
+            label={`Remove doubled joist ${one.number}`}
+            onClick={() => joist({ doubled: joists.doubled.filter((other) => other.id !== one.id) }, 'doubled')}
+          >
+            <X size={14} />
+          </SmallButton>
+        </div>
+      ))}
     </Fold>
   );
 }

@@ -1,6 +1,9 @@
 'use client';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import type { Plan } from '@/core/plan/schema';
+import { shoreState } from '@/core/plan/shore-state';
+import { shoringMoves } from '@/core/plan/shoring-moves';
+import { strikeGroups } from '@/core/plan/strike-groups';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
@@ -10,7 +13,7 @@ import { Fold } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { numbersIn } from './shore-wall-fields';
+import { numbersIn } from './numbers-in';
 import { useEdit, useField } from './use-edit';
 
 type Step = Plan['shoring']['strike'][number];
@@ -20,12 +23,17 @@ export function StrikeFields() {
   const plan = usePlan();
   const act = useAct();
   const field = useField();
-  const struck = useJob((state) => state.struck);
-  const strikeTo = useJob((state) => state.strikeTo);
+  const goTo = useJob((state) => state.goTo);
+  const replay = useJob((state) => state.survey.evaluation.replay);
+  const cursor = useJob((state) => state.cursor);
+  const { struck } = shoreState(plan, replay.steps[cursor]?.after ?? replay.before);
+  const unmade = shoringMoves(plan, () => '');
+  const groups = strikeGroups(plan);
+  const moveOf = (n: number) => plan.moves.findIndex((move) => move.kind === 'shore.strike' && groups[n]?.steps.some((step) => step.id === move.step));
   const strike = useJob((state) => state.survey.evaluation.strike);
   const checks = useJob((state) => state.survey.evaluation.checks);
   const { shoring } = plan;
-  const shores = [...shoring.walls, ...shoring.rows].filter((one) => one.storey === shoring.storeys[0]?.id);
+  const shores = [...shoring.walls, ...shoring.rows];
   const steps = strike?.steps ?? [];
   const [first] = shores;
   return (
@@ -50,18 +58,13 @@ export function StrikeFields() {
           onValue={(preload) => act('editShoring', { changes: { preload: preload ?? 0 } }, 'preload')}
         />
       </div>
-      {steps.length > 0 && (
-        <label className="mt-2 block text-[12.5px] text-soft">
-          {struck === 0 ? 'Drawn: before the first is struck' : `Drawn: after step ${struck}, ${steps[struck - 1]?.name ?? ''}`}
-          <input
-            type="range"
-            min={0}
-            max={steps.length}
-            value={Math.min(struck, steps.length)}
-            onChange={(event) => strikeTo(Number(event.target.value))}
-            className="block h-[24px] w-full accent-[var(--color-ink)]"
-          />
-        </label>
+      {unmade.length > 0 && (
+        <p className="mt-2 flex flex-wrap items-center gap-2 text-[12.5px] text-soft">
+          {unmade.length} moves of the shores are not on the run sheet.
+          <SmallButton onClick={() => act('addMoves', { moves: shoringMoves(plan, () => freshId('m')), at: plan.moves.length })}>
+            <Plus size={13} aria-hidden /> Put them there
+          </SmallButton>
+        </p>
       )}
       <ol className="mt-1">
         {shoring.strike.map((step, i) => (
@@ -85,7 +88,20 @@ export function StrikeFields() {
               const most = Math.max(0, ...step.loads.map((load, n) => load * (strike?.units[n]?.lever ?? 1)));
               return (
                 <tr key={i} className={`border-t border-line ${struck === i + 1 ? 'bg-white font-semibold' : ''}`} data-strike={i + 1}>
-                  <td className="py-0.5">{i + 1}</td>
+                  <td className="py-0.5">
+                    {moveOf(i) < 0 ? (
+                      i + 1
+                    ) : (
+                      <button
+                        type="button"
+                        aria-label={`Draw it after step ${i + 1}`}
+                        onClick={() => goTo(moveOf(i))}
+                        className="min-h-[24px] min-w-[24px] text-left underline decoration-pencil decoration-dotted underline-offset-2 hover:decoration-ink"
+                      >
+                        {i + 1}
+                      </button>
+                    )}
+                  </td>
                   <td className="text-right">{formatQuantity(most, 'force', field.system)}</td>
                   <td className="text-right">{formatQuantity(step.left + step.right, 'force', field.system)}</td>
                   <td className="text-right">{formatQuantity(step.deflection, 'dimension', field.system)}</td>

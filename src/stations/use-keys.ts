@@ -1,4 +1,5 @@
 'use client';
+import { nextLook } from '@/core/drawing/looks';
 import { useEffect } from 'react';
 import { useJobStore } from './job-context';
 import { walk } from './station-words';
@@ -50,7 +51,7 @@ export function useKeys(setDialog: (dialog: OpenDialog) => void): void {
       else if (event.key === 'End') state.goTo(last);
       else if (event.key === '?') setDialog('keys');
       else if (key === 'r') setDialog('rules');
-      else if (key === 'e') state.lookAlong(state.look === 'beam' ? 'boom' : 'beam');
+      else if (key === 'e') state.lookAlong(nextLook(state.history.plan, state.look));
       else if (key === 'u') state.act({ name: 'editJob', args: { changes: { units: state.history.plan.job.units === 'us' ? 'metric' : 'us' } } });
       else if (station?.made) state.openStation(station.id);
     };

@@ -65,6 +65,12 @@ import { pairGlobal } from '../strength/pair-global.calc';
 import { joistOnShore } from '../shoring/joist-on-shore.calc';
 import { needle } from '../shoring/needle.calc';
 import { strikeSteps } from '../shoring/strike.calc';
+import { strikeThrough } from '../shoring/strike-through.calc';
+import { timberScrew } from '../shoring/timber-screw.calc';
+import { timberScrewEn } from '../shoring/timber-screw-en.calc';
+import { windForce } from '../strength/wind-force.calc';
+import { webClear } from '../fit/web-clear.calc';
+import { propOffCentre } from '../shoring/prop-off-centre.calc';
 import { takedown } from '../shoring/takedown.calc';
 import { timberBeam } from '../shoring/timber-beam.calc';
 import { timberPostEn } from '../shoring/timber-post-en.calc';
@@ -150,6 +156,12 @@ const all: readonly Calc<never, never>[] = [
   joistOnShore,
   needle,
   strikeSteps,
+  strikeThrough,
+  timberScrew,
+  timberScrewEn,
+  propOffCentre,
+  webClear,
+  windForce,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

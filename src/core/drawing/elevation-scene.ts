@@ -5,12 +5,14 @@ import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
-import { shoresBeside, type ShoreMoment } from './shore-shapes';
+import { bentsBeside } from './bent-shapes';
+import type { ShoreMoment } from './shore-moment';
+import { shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
-/** Which way the elevation is seen: square to the beam line, or square to the boom. */
-export type Look = 'beam' | 'boom';
+/** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
+export type Look = 'beam' | 'boom' | 'across';
 
 /** The site from the side at a moment: x along the look, y height. */
 export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: ShoreMoment): Drawing {
@@ -23,7 +25,8 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: S
     ...(pose ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along)] : []),
     ...(pose ? measureShapes(plan, pose, along) : []),
     ...shoresBeside(plan, along, shores),
-    ...openingsBeside(plan, along),
+    ...bentsBeside(plan, along, shores),
+    ...openingsBeside(plan, along, shores.memberIn),
   ];
   const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : []));
   const extent = extentOf(points, 0.4);

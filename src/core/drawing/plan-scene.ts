@@ -9,7 +9,9 @@ import type { Plan } from '../plan/schema';
 import { chartLookup } from '../cranes/chart-lookup';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
-import { shoresAbove, type ShoreMoment } from './shore-shapes';
+import { bentsAbove } from './bent-shapes';
+import type { ShoreMoment } from './shore-moment';
+import { shoresAbove } from './shore-shapes';
 import { openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
@@ -22,7 +24,8 @@ export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment): Draw
     ...bearingShapes(plan, moment),
     ...(pose ? measureShapes(plan, pose) : []),
     ...shoresAbove(plan, shores),
-    ...openingsAbove(plan),
+    ...bentsAbove(plan, shores),
+    ...openingsAbove(plan, shores.memberIn),
     ...wayShapes(plan),
   ];
   const points = shapes.flatMap((shape) =>

@@ -3,7 +3,7 @@ import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
 import type { Bearing, Opening, Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
-import type { Shape } from './draw-list';
+import type { Shape, Style } from './draw-list';
 
 /** The piece over an opening, from its place between the bearings: cut where the way in cuts it. */
 function lyingOn(plan: Plan, opening: Opening) {
@@ -24,7 +24,10 @@ const liftedThere = (plan: Plan, opening: Opening) => plan.pieces.some((piece) =
 
 const label = (member: { mark: string }, make: { designation: string } | null) => (make ? `${member.mark} · ${make.designation}` : member.mark);
 
-export function openingsAbove(plan: Plan): Shape[] {
+/** A piece in its place, or only where it will lie. */
+const lies = (there: boolean): Style => (there ? { fill: 'steel', stroke: 'steelEdge', width: 1.2 } : { stroke: 'steel', width: 1.2, dash: 'dash' });
+
+export function openingsAbove(plan: Plan, memberIn: boolean): Shape[] {
   return plan.survey.openings.flatMap((opening): Shape[] => {
     const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
     if (!lying) return [];
@@ -35,7 +38,7 @@ export function openingsAbove(plan: Plan): Shape[] {
       {
         shape: 'polygon',
         points: rectangle(add(start, scale(along, member.length / 2)), member.length, size.width, angleOf(along)),
-        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        style: lies(memberIn || plan.shoring.opening !== opening.id),
         of,
       },
       ...cuts.map((cut): Shape => {
@@ -57,7 +60,7 @@ export function openingsAbove(plan: Plan): Shape[] {
 }
 
 /** The same from the side: real depth on its seats, posts or wall under them, splices marked. */
-export function openingsBeside(plan: Plan, along: (p: Vec) => number): Shape[] {
+export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: boolean): Shape[] {
   return plan.survey.openings.flatMap((opening): Shape[] => {
     const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
     if (!lying) return [];
@@ -77,7 +80,7 @@ export function openingsBeside(plan: Plan, along: (p: Vec) => number): Shape[] {
       {
         shape: 'polygon',
         points: box(from, from + member.length, low, low + size.depth),
-        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        style: lies(memberIn || plan.shoring.opening !== opening.id),
         of,
         solid: true,
       },

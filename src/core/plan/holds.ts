@@ -1,5 +1,5 @@
 import type { HoldId } from './hold-ids';
-import type { Plan } from './schema';
+import type { MoveKind, Plan } from './schema';
 
 /** A hold point: work below it does not begin until a named person has recorded a pass with its evidence and time. */
 export interface Hold {
@@ -10,7 +10,12 @@ export interface Hold {
   signs: string;
   /** asked of every job, or only where shores stand */
   asked: 'always' | 'shores';
+  /** the work below it: no move of these kinds before it is passed */
+  before: readonly MoveKind[] | 'any';
 }
+
+const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set'];
+const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set'];
 
 const holds: readonly Hold[] = [
   {
@@ -19,37 +24,76 @@ const holds: readonly Hold[] = [
     evidence: 'the method, and why the others were not taken',
     signs: 'owner, engineer, erector',
     asked: 'always',
+    before: 'any',
   },
-  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always' },
-  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always' },
+  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always', before: 'any' },
+  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always', before: 'any' },
   {
     id: 'HP3',
     title: 'Way in and clashes checked',
     evidence: 'longest piece against each turn, opening and gap',
     signs: 'erector, fabricator',
     asked: 'always',
+    before: arrival,
   },
-  { id: 'HP4', title: 'Shop drawings signed', evidence: 'drawing numbers and revision', signs: 'fabricator', asked: 'always' },
+  { id: 'HP4', title: 'Shop drawings signed', evidence: 'drawing numbers and revision', signs: 'fabricator', asked: 'always', before: arrival },
   {
     id: 'HP5',
     title: 'Site measured after the last strip-out',
     evidence: 'date of strip-out, date of measure, who measured',
     signs: 'fabricator',
     asked: 'always',
+    before: arrival,
   },
-  { id: 'HP6', title: 'Trial fit or works inspection passed', evidence: 'what was fitted or inspected, and the result', signs: 'inspector', asked: 'always' },
-  { id: 'HP7', title: 'Concrete has its strength', evidence: 'each pour, its age and test result', signs: 'engineer', asked: 'always' },
-  { id: 'HP8', title: 'Bearings as built within tolerance', evidence: 'place and level of each bearing; sum of spans', signs: 'surveyor', asked: 'always' },
+  {
+    id: 'HP6',
+    title: 'Trial fit or works inspection passed',
+    evidence: 'what was fitted or inspected, and the result',
+    signs: 'inspector',
+    asked: 'always',
+    before: arrival,
+  },
+  { id: 'HP7', title: 'Concrete has its strength', evidence: 'each pour, its age and test result', signs: 'engineer', asked: 'always', before: onSupports },
+  {
+    id: 'HP8',
+    title: 'Bearings as built within tolerance',
+    evidence: 'place and level of each bearing; sum of spans',
+    signs: 'surveyor',
+    asked: 'always',
+    before: onSupports,
+  },
   {
     id: 'HP9',
     title: 'Temporary works checked and tagged',
     evidence: 'allowed load, applied load, who checked',
     signs: 'temporary works engineer',
     asked: 'shores',
+    before: ['line.open', 'piece.land'],
   },
-  { id: 'HP12', title: 'Both sides and all storeys above carry', evidence: 'props tight, base readings taken', signs: 'foreman', asked: 'shores' },
-  { id: 'HP13', title: 'Pocket measured against the packed beam', evidence: 'pocket width and packed width', signs: 'builder', asked: 'shores' },
-  { id: 'HP26', title: 'Permission to strike', evidence: 'readings before, and after', signs: 'engineer, inspector', asked: 'shores' },
+  {
+    id: 'HP12',
+    title: 'Both sides and all storeys above carry',
+    evidence: 'props tight, base readings taken',
+    signs: 'foreman',
+    asked: 'shores',
+    before: ['line.open'],
+  },
+  {
+    id: 'HP13',
+    title: 'Pocket measured against the packed beam',
+    evidence: 'pocket width and packed width',
+    signs: 'builder',
+    asked: 'shores',
+    before: ['member.set'],
+  },
+  {
+    id: 'HP26',
+    title: 'Permission to strike',
+    evidence: 'readings before, and after',
+    signs: 'engineer, inspector',
+    asked: 'shores',
+    before: ['shore.strike'],
+  },
 ];
 
 /** The hold points a plan is asked for. */
@@ -57,3 +101,20 @@ export const holdsOf = (plan: Plan): readonly Hold[] => {
   const shored = plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
   return holds.filter((hold) => hold.asked === 'always' || shored);
 };
+
+/** The first move of the run sheet that waits for a hold point; null when none does. */
+export function waitsFor(plan: Plan, hold: Hold): string | null {
+  const kinds = hold.before;
+  return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind))?.id ?? null;
+}
+
+/** Hold points not passed that stand before this move or before one made earlier. */
+export function openHolds(plan: Plan, move: string): Hold[] {
+  const place = plan.moves.findIndex((one) => one.id === move);
+  return holdsOf(plan).filter((hold) => {
+    const record = plan.holds.find((one) => one.id === hold.id);
+    const whole = record && [record.by, record.evidence, record.on].every((text) => text.trim() !== '');
+    const waiting = waitsFor(plan, hold);
+    return !whole && waiting !== null && plan.moves.findIndex((one) => one.id === waiting) <= place;
+  });
+}

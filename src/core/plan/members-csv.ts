@@ -22,6 +22,8 @@ export function membersCsv(plan: Plan): string {
       [`Weight (${mass})`]: formatForInput(member.stated.drawing, 'mass', units),
       [`Lifted weight (${mass})`]: known ? formatForInput(known.lifted, 'mass', units) : 'not known',
       Order: member.order ?? '',
+      Line: member.line,
+      Supplier: member.supplier,
       Place: member.place,
       State: member.state,
     };

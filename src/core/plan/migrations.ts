@@ -1,5 +1,5 @@
 /** What version 2 added, empty: nothing measured, listed or recorded yet. */
-export const nothingMore = () => ({
+const nothingMore = () => ({
   survey: { strippedOn: '', openings: [], overlays: [], patterns: [], lines: [] },
   links: [],
   members: [],
@@ -16,6 +16,12 @@ export const nothingMore = () => ({
   holds: [],
 });
 
+/** All that a new plan has not said yet. */
+export const nothingYet = () => {
+  const { survey, ...rest } = nothingMore();
+  return { ...rest, survey: { ...survey, changedOn: '', cutListOn: '', owner: '' } };
+};
+
 /** What version 2 added to a bearing, empty. */
 export const bearingMore = () => ({ material: null, allowable: null, measured: null, post: null, standsOn: [] });
 
@@ -28,4 +34,54 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
       : bearings;
     return { ...nothingMore(), ...rest, bearings: more, version: 2 };
   },
+  2: (plan) => {
+    const survey = record(record(plan).survey);
+    const shoring = record(record(plan).shoring);
+    return {
+      ...record(plan),
+      survey: {
+        changedOn: '',
+        cutListOn: '',
+        owner: '',
+        ...survey,
+        openings: each(survey.openings, ({ warmer, ...opening }) => ({ skewDeg: null, air: airOf(warmer), ...opening })),
+      },
+      members: each(record(plan).members, (member) => ({ line: '', supplier: '', ...member, packing: { web: null, ...record(member.packing) } })),
+      shoring: {
+        ...shoring,
+        storeys: each(shoring.storeys, (storey) => ({ ...storey, joists: { plies: 1, doubled: [], ...record(storey.joists) } })),
+        walls: each(shoring.walls, (wall) => ({ diagonals: null, gaps: [], ...wall })),
+        rows: each(shoring.rows, (row) => ({
+          masonry: { width: null, allowable: null },
+          head: null,
+          lateral: null,
+          ...row,
+          needle: { kind: 'steel', ...record(row.needle) },
+          prop: { kind: 'steel', tube: usualTube(), ...record(row.prop) },
+        })),
+        bents: each(shoring.bents, (bent) => ({
+          ...bentMore(),
+          ...bent,
+          loads: each(bent.loads, (load) => ({ bearing: null, from: 1, to: null, ...load })),
+        })),
+      },
+      version: 3,
+    };
+  },
 };
+
+type Loose = Record<string, unknown>;
+const isRecord = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);
+const record = (value: unknown): Loose => (isRecord(value) ? value : {});
+/** What is not a list of objects stays as it is and is refused afterwards. */
+const each = (list: unknown, change: (one: Loose) => Loose): unknown =>
+  Array.isArray(list) ? list.map((one: unknown) => (isRecord(one) ? change(one) : one)) : list;
+
+/** Version 2 kept the difference of two temperatures only: 20 °C stands for the one nobody wrote down. */
+const airOf = (warmer: unknown) => (typeof warmer === 'number' ? { measuring: 293.15, setting: 293.15 + warmer } : { measuring: null, setting: null });
+
+/** Inner tube of a common adjustable prop, 48.3 × 3.2 mm. */
+export const usualTube = () => ({ diameter: 0.0483, wall: 0.0032 });
+
+/** What version 3 added to a bent, empty. */
+export const bentMore = () => ({ at: null, azimuthDeg: 0, baseLevel: 0, guys: [], sail: null, readyOn: '', girderOn: '' });

@@ -1,5 +1,6 @@
 import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
+import { strikeGroups } from './strike-groups';
 
 export const moveKindName: Record<MoveKind, string> = {
   'bearing.ready': 'Bearing ready',
@@ -14,6 +15,10 @@ export const moveKindName: Record<MoveKind, string> = {
   'piece.plumb': 'Plumb and level',
   'piece.tighten': 'Tighten, grout',
   'crane.leave': 'Crane leaves',
+  'shore.set': 'Shore set',
+  'line.open': 'Open the line',
+  'member.set': 'Set by hand',
+  'shore.strike': 'Strike',
   other: 'Other',
 };
 
@@ -44,6 +49,26 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
     case 'piece.plumb':
     case 'piece.tighten':
       return { title, about: pieceOf(plan, move.piece).mark };
+    case 'shore.set': {
+      const { walls, rows, bents } = plan.shoring;
+      return {
+        title: `Set ${[...walls, ...rows, ...bents].find((one) => one.id === move.shore)?.name ?? move.shore}`,
+        about: 'plumb, braced, tapped in tight',
+      };
+    }
+    case 'line.open':
+      return { title, about: plan.survey.openings.find((one) => one.id === plan.shoring.opening)?.name ?? '' };
+    case 'member.set': {
+      const opening = plan.survey.openings.find((one) => one.id === move.opening);
+      const mark = plan.members.find((one) => one.id === opening?.member)?.mark ?? 'the piece';
+      const wedged = plan.shoring.opening === move.opening && plan.shoring.preload > 0;
+      return { title: `Set ${mark}`, about: wedged ? `wedge ${Math.round(plan.shoring.preload * 100)} % onto it` : (opening?.name ?? '') };
+    }
+    case 'shore.strike': {
+      const groups = strikeGroups(plan);
+      const n = groups.findIndex((group) => group.steps.some((step) => step.id === move.step));
+      return { title: `${title} ${n + 1}`, about: groups[n]?.name ?? '' };
+    }
     case 'other':
       return { title: move.what || 'Other', about: '' };
     case 'piece.land': {

@@ -1,4 +1,4 @@
-import { bearingMore, nothingMore } from './migrations';
+import { bearingMore, nothingYet } from './migrations';
 import type { Plan } from './schema';
 
 export interface NewPlan {
@@ -29,7 +29,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
   });
   return {
     format: 'keen-trestle/plan',
-    version: 2,
+    version: 3,
     job: { name, place, units, ruleSet, chartRule: 'step', thresholds: {} },
     bearings: [bearing('p1', 'P1', 0), bearing('p2', 'P2', 6)],
     pieces: [
@@ -101,7 +101,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
       { id: 'm13', kind: 'piece.tighten', piece: 'b1' },
       { id: 'm14', kind: 'crane.leave', stand: 's1' },
     ],
-    ...nothingMore(),
+    ...nothingYet(),
     people: { planner: '', checker: '', caller: '', operator: '', radioChannel: '' },
   };
 }

@@ -61,6 +61,8 @@ function danglingFaults(plan: Plan): Fault[] {
     opening: ids(plan.survey.openings),
     storey: ids(plan.shoring.storeys),
     shore: ids([...plan.shoring.walls, ...plan.shoring.rows]),
+    shoring: ids([...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents]),
+    step: ids(plan.shoring.strike),
     member: ids(plan.members),
     bearing: ids(plan.bearings),
     piece: ids(plan.pieces),
@@ -70,7 +72,10 @@ function danglingFaults(plan: Plan): Fault[] {
   };
   const need = (kind: keyof typeof known, value: string, path: string) => {
     if (!known[kind].has(value))
-      faults.push({ path, error: `${path} names ${kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.` });
+      faults.push({
+        path,
+        error: `${path} names ${kind === 'shoring' ? 'shore' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
+      });
   };
   const lists: [string, readonly { id: string }[]][] = [
     ...(['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves', 'links', 'members', 'holds'] as const).map((name): [string, readonly { id: string }[]] => [
@@ -119,6 +124,15 @@ function danglingFaults(plan: Plan): Fault[] {
         });
     });
   });
+  plan.shoring.walls.forEach((one, i) =>
+    one.gaps.forEach(({ from, to }, j) => {
+      if (to < from)
+        faults.push({
+          path: `shoring.walls[${i}].gaps[${j}].to`,
+          error: `${one.name}: the gap runs from joist ${from} to ${to}: make “to” no less than “from”.`,
+        });
+    }),
+  );
   plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
   if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
   if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
@@ -140,6 +154,9 @@ function danglingFaults(plan: Plan): Fault[] {
     if ('stand' in move) need('stand', move.stand, `moves[${i}].stand`);
     if ('piece' in move) need('piece', move.piece, `moves[${i}].piece`);
     if ('pick' in move) need('pick', move.pick, `moves[${i}].pick`);
+    if ('shore' in move) need('shoring', move.shore, `moves[${i}].shore`);
+    if ('opening' in move) need('opening', move.opening, `moves[${i}].opening`);
+    if ('step' in move) need('step', move.step, `moves[${i}].step`);
   });
   return faults;
 }

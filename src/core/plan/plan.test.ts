@@ -95,6 +95,13 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editPowerLine: { id: 'l1', changes: { volts: 33000 } },
   removePowerLine: { id: 'l1' },
   addMove: { move: { id: 'n5', kind: 'other', what: 'Tea' }, at: 3 },
+  addMoves: {
+    moves: [
+      { id: 'n51', kind: 'other', what: 'Tea' },
+      { id: 'n52', kind: 'other', what: 'More tea' },
+    ],
+    at: 2,
+  },
   editMove: { id: 'm9', changes: { bolts: 4 } },
   shiftMove: { id: 'm9', to: 2 },
   removeMove: { id: 'm6' },

@@ -1,5 +1,6 @@
 import { bearingOf, pickOf, pieceOf } from './lookups';
 import type { Move, Plan } from './schema';
+import { strikeGroups } from './strike-groups';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -17,6 +18,14 @@ export interface Moment {
   bearingsReady: Record<string, boolean>;
   cranesSet: Record<string, boolean>;
   pieces: Record<string, PieceState>;
+  /** temporary walls, rows and bents put up */
+  shoresSet: Record<string, boolean>;
+  /** what rested on the line to be opened is gone */
+  lineOpen: boolean;
+  /** members set by hand, by their opening */
+  membersSet: Record<string, boolean>;
+  /** groups of the strike done, by their first step */
+  struck: Record<string, boolean>;
 }
 
 export interface Need {
@@ -49,6 +58,10 @@ function firstMoment(plan: Plan): Moment {
         { where: 'away', bolts: { left: 0, right: 0 }, boltedMoves: { left: false, right: false }, plumbed: false, tightened: false },
       ]),
     ),
+    shoresSet: {},
+    lineOpen: false,
+    membersSet: {},
+    struck: {},
   };
 }
 
@@ -110,9 +123,29 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const hung = plan.picks.filter((pick) => pick.stand === move.stand).map((pick) => pieceOf(plan, pick.piece));
       return hung.map((piece) => ({ what: `the hook has let go of ${piece.mark}`, done: atLeast(now.pieces[piece.id]!, 'free') }));
     }
+    case 'line.open': {
+      const { walls, rows } = plan.shoring;
+      return [...walls, ...rows].map((shore) => ({ what: `${shore.name} stands`, done: now.shoresSet[shore.id] ?? false }));
+    }
+    case 'member.set': {
+      const opening = plan.survey.openings.find((one) => one.id === move.opening);
+      const seats = [opening?.left, opening?.right].map((id) => plan.bearings.find((one) => one.id === id)).filter((one) => one !== undefined);
+      const open = plan.shoring.opening === move.opening ? [{ what: 'the line is open', done: now.lineOpen }] : [];
+      return [...open, ...seats.map((seat) => ({ what: `${seat.name} is ready`, done: now.bearingsReady[seat.id] ?? false }))];
+    }
+    case 'shore.strike': {
+      const groups = strikeGroups(plan);
+      const n = groups.findIndex((group) => group.id === move.step || group.steps.some((step) => step.id === move.step));
+      const over = plan.shoring.opening;
+      return [
+        ...(over === null ? [] : [{ what: 'the new piece is in', done: now.membersSet[over] ?? false }]),
+        ...groups.slice(Math.max(0, n - 1), n).map((group) => ({ what: `${group.name} is struck`, done: now.struck[group.id] ?? false })),
+      ];
+    }
     case 'bearing.ready':
     case 'crane.set':
     case 'piece.deliver':
+    case 'shore.set':
     case 'other':
       return [];
   }
@@ -154,6 +187,16 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
       return change(move.piece, (state) => ({ ...state, plumbed: true }));
     case 'piece.tighten':
       return change(move.piece, (state) => ({ ...state, tightened: true }));
+    case 'shore.set':
+      return { ...now, shoresSet: { ...now.shoresSet, [move.shore]: true } };
+    case 'line.open':
+      return { ...now, lineOpen: true };
+    case 'member.set':
+      return { ...now, membersSet: { ...now.membersSet, [move.opening]: true } };
+    case 'shore.strike': {
+      const group = strikeGroups(plan).find((one) => one.steps.some((step) => step.id === move.step));
+      return group ? { ...now, struck: { ...now.struck, [group.id]: true } } : now;
+    }
     case 'other':
       return now;
   }

@@ -6,9 +6,9 @@ import { timberGrades } from '../shoring/timber-grades';
 import { holdIds } from './hold-ids';
 import { chartSchema } from '../cranes/chart-shape';
 
-/** The plan document, version 2. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
+/** The plan document, version 3. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
 export const PLAN_FORMAT = 'keen-trestle/plan';
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 const id = () => Type.String({ minLength: 1, maxLength: 64 });
 const text = (description?: string) => Type.String({ maxLength: 2000, ...(description ? { description } : {}) });
@@ -160,7 +160,11 @@ const openingSchema = closed({
     layers: Type.Array(closed({ id: id(), what: text(), thickness: nonNegative('m') })),
     meets: nullable(real('m', { description: 'finished level beside it' })),
   }),
-  warmer: nullable(real('K', { description: 'setting warmer than measuring by' })),
+  skewDeg: nullable(real('deg', { minimum: -60, maximum: 60, description: 'of the reveals, off square to the piece' })),
+  air: closed({
+    measuring: nullable(positive('K', 'of the air when it was measured')),
+    setting: nullable(positive('K', 'of the air when the piece is to be set')),
+  }),
   choice: closed({
     candidates: Type.Array(text('designation'), { maxItems: 12 }),
     live: nullable(nonNegative('N/m', 'the part of the line load that comes and goes')),
@@ -223,12 +227,19 @@ const memberSchema = closed({
   length: positive('m'),
   grade: text(),
   count: Type.Integer({ minimum: 1, maximum: 100000 }),
-  packing: closed({ mass: nonNegative('kg'), sides: nonNegative('m', 'both sides together'), height: nonNegative('m', 'above and below together') }),
+  packing: closed({
+    mass: nonNegative('kg'),
+    sides: nonNegative('m', 'both sides together'),
+    height: nonNegative('m', 'above and below together'),
+    web: nullable(positive('m', 'height of what lies against the web, between the flanges')),
+  }),
   attachments: nonNegative('kg'),
   stated: closed({ drawing: nullable(positive('kg')), weighed: nullable(positive('kg')) }),
   use: oneOf(weightUses),
   cg: nullable(real('m', { description: 'from the left end; null: the middle' })),
   order: nullable(Type.Integer({ minimum: 0, maximum: 100000 })),
+  line: text('grid line or group it belongs to'),
+  supplier: text(),
   place: text(),
   stack: nullable(Type.Integer({ minimum: 1, maximum: 100, description: 'layer where it lies, 1 at the bottom' })),
   faceUp: text('which face lies up, and how the coat is kept'),
@@ -355,6 +366,14 @@ const storeySchema = closed({
     depth: nullable(positive('m')),
     grade: oneOf(timberGrades),
     over: oneOf(['broken', 'through'], 'at the line'),
+    plies: Type.Integer({ minimum: 1, maximum: 4, description: 'joists side by side at every place' }),
+    doubled: Type.Array(
+      closed({ id: id(), number: Type.Integer({ minimum: 1, description: 'from the left' }), carries: positive('m', 'width of floor on it') }),
+      {
+        maxItems: 40,
+        description: 'joists doubled beside a stair or chimney: one ply more than the others, and a stud more',
+      },
+    ),
   }),
 });
 
@@ -367,13 +386,40 @@ const shoreWallSchema = closed({
   stud: closed({ width: positive('m', 'along the wall'), depth: positive('m', 'through the wall'), grade: oneOf(timberGrades) }),
   missing: Type.Array(Type.Integer({ minimum: 1 }), { description: 'studs left out or taken out, counted from the left' }),
   braces: Type.Integer({ minimum: 0, maximum: 6, description: 'rows of lateral bracing between the plates' }),
-  bracing: nullable(positive('N', 'what the diagonal bracing holds along the wall')),
+  bracing: nullable(positive('N', 'what the diagonal bracing holds along the wall; null: worked out from the diagonals')),
+  diagonals: nullable(
+    closed({
+      count: Type.Integer({ minimum: 1, maximum: 40 }),
+      angleDeg: real('deg', { exclusiveMinimum: 0, exclusiveMaximum: 90, description: 'from the floor' }),
+      board: positive('m', 'thickness'),
+      screws: Type.Integer({ minimum: 1, maximum: 40, description: 'in each end' }),
+      diameter: positive('m', 'of the shank in the wood'),
+      length: positive('m', 'of the screw'),
+    }),
+  ),
+  gaps: Type.Array(
+    closed({
+      id: id(),
+      from: Type.Integer({ minimum: 1, description: 'first joist with no stud under it' }),
+      to: Type.Integer({ minimum: 1, description: 'last' }),
+      header: closed({ width: positive('m', 'of one ply'), depth: positive('m'), plies: Type.Integer({ minimum: 1, maximum: 6 }), grade: oneOf(timberGrades) }),
+      posts: Type.Integer({ minimum: 1, maximum: 6, description: 'studs together at each end of the header' }),
+    }),
+    { maxItems: 10, description: 'where a header carries joists past a gap' },
+  ),
   plate: closed({ count: Type.Integer({ minimum: 1, maximum: 4, description: 'top and bottom together' }), thickness: positive('m'), width: positive('m') }),
   tightFit: nonNegative('m'),
   sole: closed({ width: positive('m'), allowable: nullable(positive('Pa', 'pressure what is under it may take')), on: text('slab, joists, spread boards') }),
   holdDown: nullable(nonNegative('N', 'what holds each joist down at its far bearing')),
   tag: tag(),
   standsOn: standsOn(),
+});
+
+/** How a prop or dead shore stands. */
+const standing = () => ({
+  length: nullable(positive('m')),
+  leanDeg: nullable(nonNegative('deg')),
+  off: nullable(nonNegative('m', 'load off the middle of the prop')),
 });
 
 const shoreRowSchema = closed({
@@ -383,16 +429,35 @@ const shoreRowSchema = closed({
   from: nonNegative('m', 'left bearing to the first needle'),
   spacing: positive('m'),
   count: Type.Integer({ minimum: 1, maximum: 60 }),
-  needle: closed({ section: text('designation as in the section tables'), grade: text() }),
+  needle: Type.Union([
+    closed({ kind: Type.Literal('steel'), section: text('designation as in the section tables'), grade: text() }),
+    closed({ kind: Type.Literal('timber'), width: positive('m'), depth: positive('m'), grade: oneOf(timberGrades) }),
+  ]),
   arms: closed({ left: positive('m', 'wall centre to prop'), right: positive('m') }),
   over: nullable(positive('m', 'masonry above the needles')),
-  prop: closed({
-    class: oneOf(['A', 'B', 'C', 'D', 'E']),
-    maxLength: positive('m'),
-    length: nullable(positive('m')),
-    leanDeg: nullable(nonNegative('deg')),
-    off: nullable(nonNegative('m', 'load off the middle of the prop')),
+  masonry: closed({
+    width: nullable(positive('m', 'of the wall on the needle, along it')),
+    allowable: nullable(positive('Pa', 'what the masonry may be pressed over the needle')),
   }),
+  head: nullable(positive('m', 'of needle on the head of a prop')),
+  prop: Type.Union([
+    closed({
+      kind: Type.Literal('steel'),
+      class: oneOf(['A', 'B', 'C', 'D', 'E']),
+      maxLength: positive('m'),
+      tube: closed({ diameter: positive('m', 'of the inner tube'), wall: positive('m') }),
+      ...standing(),
+    }),
+    closed({
+      kind: Type.Literal('timber'),
+      width: positive('m', 'along the line'),
+      depth: positive('m', 'across it'),
+      grade: oneOf(timberGrades),
+      braces: Type.Integer({ minimum: 0, maximum: 6, description: 'rows of bracing along the line' }),
+      ...standing(),
+    }),
+  ]),
+  lateral: nullable(positive('N', 'what its bracing and lacing hold sideways')),
   pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
   packedOn: text('when the dry pack was put in, as a date'),
   struckOn: text('when it is to be struck, as a date'),
@@ -403,6 +468,9 @@ const shoreRowSchema = closed({
 const bentSchema = closed({
   id: id(),
   name: text(),
+  at: nullable(place()),
+  azimuthDeg: real('deg', { description: 'of the header' }),
+  baseLevel: real('m', { description: 'under the pads' }),
   header: closed({ section: text('designation as in the section tables'), grade: text(), length: positive('m') }),
   posts: Type.Array(nonNegative('m', 'from the left end of the header'), { minItems: 1, maxItems: 12 }),
   post: closed({
@@ -413,12 +481,33 @@ const bentSchema = closed({
   }),
   cap: positive('m', 'length of header that bears on a post'),
   loads: Type.Array(
-    closed({ id: id(), what: text(), at: nonNegative('m', 'from the left end of the header'), force: nullable(positive('N', 'factored by the rule set')) }),
+    closed({
+      id: id(),
+      what: text(),
+      at: nonNegative('m', 'from the left end of the header'),
+      force: nullable(positive('N', 'factored by the rule set')),
+      bearing: nullable(positive('m', 'length of header under its seat')),
+      from: Type.Integer({ minimum: 1, description: 'stage it comes on at' }),
+      to: nullable(Type.Integer({ minimum: 1, description: 'last stage it stands there; null: stays' })),
+    }),
     { maxItems: 20 },
   ),
   pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
   jack: nullable(closed({ capacity: positive('N'), stroke: positive('m'), need: nonNegative('m', 'height still to be made up') })),
-  lateral: nullable(positive('N', 'what its bracing, guys and ties hold sideways')),
+  lateral: nullable(positive('N', 'what its bracing and ties hold sideways, without the guys')),
+  guys: Type.Array(
+    closed({
+      id: id(),
+      what: text(),
+      angleDeg: real('deg', { exclusiveMinimum: 0, exclusiveMaximum: 90, description: 'from the ground' }),
+      capacity: nullable(positive('N', 'of line, shackles and anchor, the least of them')),
+      count: Type.Integer({ minimum: 1, maximum: 12, description: 'pulling one way' }),
+    }),
+    { maxItems: 12 },
+  ),
+  sail: nullable(nonNegative('m2', 'area of the bent and of what stands on it that the wind sees')),
+  readyOn: text('when it was accepted, as a date'),
+  girderOn: text('when its girder is to land, as a date'),
   girder: nullable(
     closed({ weight: positive('N', 'on this bent and the next together'), length: positive('m'), depth: positive('m'), bearingWidth: positive('m') }),
   ),
@@ -426,6 +515,9 @@ const bentSchema = closed({
   tag: tag(),
   standsOn: standsOn(),
 });
+
+/** What shores are built of, as it stands on a cut list and in the yard. */
+export const partKinds = ['stud', 'plate', 'header', 'board', 'screw', 'prop', 'post', 'needle', 'pad', 'jack'] as const;
 
 const shoringSchema = closed({
   bents: Type.Array(bentSchema, { maxItems: 40 }),
@@ -448,9 +540,16 @@ const shoringSchema = closed({
     { maxItems: 100 },
   ),
   room: nullable(positive('m', 'clear width the lifting gear needs between the shores')),
-  stock: Type.Array(closed({ id: id(), what: oneOf(['stud', 'prop', 'needle']), size: text(), length: positive('m'), count: Type.Integer({ minimum: 0 }) }), {
-    maxItems: 60,
-  }),
+  stock: Type.Array(
+    closed({
+      id: id(),
+      what: oneOf(partKinds),
+      size: text(),
+      length: nullable(positive('m', 'null: it has none that matters')),
+      count: Type.Integer({ minimum: 0 }),
+    }),
+    { maxItems: 120 },
+  ),
 });
 
 const common = { id: id(), note: Type.Optional(text()) };
@@ -473,6 +572,10 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('piece.plumb'), piece: id() }),
   closed({ ...common, kind: Type.Literal('piece.tighten'), piece: id() }),
   closed({ ...common, kind: Type.Literal('crane.leave'), stand: id() }),
+  closed({ ...common, kind: Type.Literal('shore.set'), shore: id() }),
+  closed({ ...common, kind: Type.Literal('line.open') }),
+  closed({ ...common, kind: Type.Literal('member.set'), opening: id() }),
+  closed({ ...common, kind: Type.Literal('shore.strike'), step: id() }),
   closed({ ...common, kind: Type.Literal('other'), what: text() }),
 ]);
 
@@ -503,6 +606,9 @@ export const planSchema = Type.Object(
     moves: Type.Array(moveSchema),
     survey: closed({
       strippedOn: text('last strip-out or demolition, as a date'),
+      changedOn: text('last change of the layout or of the drawings, as a date'),
+      cutListOn: text('of the cut list the pieces are made from, as a date'),
+      owner: text('who answers for a wrong measure'),
       openings: Type.Array(openingSchema),
       overlays: Type.Array(overlaySchema),
       patterns: Type.Array(patternSchema),
@@ -533,6 +639,9 @@ export type ShoreWall = Plan['shoring']['walls'][number];
 export type ShoreRow = Plan['shoring']['rows'][number];
 export type Bent = Plan['shoring']['bents'][number];
 export type ShoreTag = Plan['shoring']['walls'][number]['tag'];
+export type ShoreGap = ShoreWall['gaps'][number];
+export type Diagonals = NonNullable<ShoreWall['diagonals']>;
+export type RowProp = ShoreRow['prop'];
 export type StrikeStep = Plan['shoring']['strike'][number];
 export type Watch = Plan['shoring']['watch'][number];
 export type StockLine = Plan['shoring']['stock'][number];

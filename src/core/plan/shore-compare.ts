@@ -2,6 +2,7 @@ import { rulesOf, type ThresholdKey } from '../rules/rule-sets';
 import type { Check, Verdict } from './check';
 import { worst } from './check';
 import { evaluate } from './evaluate';
+import { usualTube } from './migrations';
 import { Missing } from './missing';
 import type { Plan } from './schema';
 import { untagged } from './shore-tag';
@@ -23,7 +24,13 @@ export interface Arrangement {
 }
 
 /** Props and pads come with their needle. */
-const hoursEach: Partial<Record<Part['what'], ThresholdKey>> = { stud: 'hoursPerStud', plate: 'hoursPerStud', needle: 'hoursPerNeedle' };
+const hoursEach: Partial<Record<Part['what'], ThresholdKey>> = {
+  stud: 'hoursPerStud',
+  plate: 'hoursPerStud',
+  header: 'hoursPerStud',
+  board: 'hoursPerStud',
+  needle: 'hoursPerNeedle',
+};
 
 function arrangement(name: string, plan: Plan): Arrangement {
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
@@ -38,7 +45,7 @@ function arrangement(name: string, plan: Plan): Arrangement {
     name,
     verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
     governs: told.find((check) => check.verdict === 'stop') ?? told[0] ?? ranked[0] ?? null,
-    parts: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count, 0),
+    parts: parts instanceof Missing ? 0 : parts.filter((part) => part.what !== 'screw').reduce((sum, part) => sum + part.count, 0),
     hours: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count * (hoursEach[part.what] ? rules.value(hoursEach[part.what]!) : 0), 0),
     between: room?.capacity ?? null,
     plan,
@@ -82,10 +89,21 @@ export function arrangements(plan: Plan): Arrangement[] {
               from: width / count / 2,
               spacing: width / count,
               count,
-              needle: { section: 'UC 152x152x23', grade: 'S275' },
+              needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
               arms: { left: 0.6, right: 0.6 },
               over: null,
-              prop: { class: 'D', maxLength: 3.5, length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6), leanDeg: 0, off: 0 },
+              masonry: { width: null, allowable: null },
+              head: 0.15,
+              lateral: null,
+              prop: {
+                kind: 'steel',
+                class: 'D',
+                maxLength: 3.5,
+                tube: usualTube(),
+                length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6),
+                leanDeg: 0,
+                off: 0,
+              },
               pad: { length: 0.3, width: 0.3, allowable: null },
               tag: plan.shoring.walls[0]?.tag ?? untagged(),
               packedOn: '',

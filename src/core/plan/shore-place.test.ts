@@ -1,6 +1,7 @@
 import { ticketHall } from '../../../tests/demo-plan';
 import { add, scale } from '../geometry/plane';
 import { shoredLine, shoreGrip, shoreTo } from './shore-place';
+import { usualTube } from './migrations';
 
 const setback = (move: ReturnType<typeof shoreTo>) => (move?.list === 'shoreWalls' ? move.changes.setback : null);
 
@@ -38,10 +39,13 @@ test('a row slides along the line and snaps to a joist', () => {
       from: 0.3,
       spacing: 0.8,
       count: 3,
-      needle: { section: 'UC 152x152x23', grade: 'S275' },
+      needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
       arms: { left: 0.6, right: 0.6 },
       over: null,
-      prop: { class: 'B', maxLength: 3, length: null, leanDeg: null, off: null },
+      masonry: { width: 0.215, allowable: 900e3 },
+      head: 0.15,
+      lateral: 5e3,
+      prop: { kind: 'steel', class: 'B', maxLength: 3, tube: usualTube(), length: null, leanDeg: null, off: null },
       pad: { length: 0.3, width: 0.3, allowable: null },
       tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
       packedOn: '',

@@ -25,6 +25,9 @@ export const wallAt = (plan: Plan, storey: Storey, side: Side): ShoreWall | null
   plan.shoring.walls.find((wall) => wall.storey === storey.id && wall.side === side) ?? null;
 export const rowAt = (plan: Plan, storey: Storey): ShoreRow | null => plan.shoring.rows.find((row) => row.storey === storey.id) ?? null;
 
+/** Joists that run through over the line, with a span on each side of it. */
+export const runsThrough = ({ joists, left, right }: Storey): boolean => joists.over === 'through' && (left.span ?? 0) > 0 && (right.span ?? 0) > 0;
+
 /** Floor or roof on one side of the line, Pa; null where there is nothing on that side. */
 function area(storey: Storey, side: Side, rules: Rules): (Parted & { span: number }) | Missing | null {
   const { span, dead, live } = storey[side];
@@ -73,7 +76,7 @@ function lineLoad(storey: Storey, upper: Storey | null, over: LineLoad | Missing
   if (right instanceof Missing) return right;
   const nothing = { span: 0, dead: 0, live: 0 };
   const input = {
-    through: storey.joists.over === 'through',
+    through: runsThrough(storey),
     left: left ?? nothing,
     right: right ?? nothing,
     aboveDead: above.dead,
@@ -136,7 +139,7 @@ export function joistOf(plan: Plan, wall: ShoreWall, rules: Rules): JoistAnswer 
   const upper = storeys[index + 1] ?? null;
   const hanging = hangingOn(plan, storey, upper, rules);
   if (hanging instanceof Missing) return hanging;
-  if (storey.joists.over === 'through') return throughJoist(plan, storey, upper, wall, hanging, rules);
+  if (runsThrough(storey)) return throughJoist(plan, storey, upper, wall, hanging, rules);
   const above = standingOn(plan, upper, wall.side, spacing, rules);
   if (above instanceof Missing) return above;
   const ends = sides.filter((side) => (storey[side].span ?? 0) > 0).length;

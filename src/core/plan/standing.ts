@@ -2,6 +2,8 @@ import { bearingOf } from './lookups';
 import type { Moment } from './replay';
 import type { Check } from './check';
 import type { Plan } from './schema';
+import { shoreState } from './shore-state';
+import { strikeGroups } from './strike-groups';
 import { formatQuantity } from '../units';
 
 /** What stands, hangs and is loose at a moment, and what carries it, in one line. */
@@ -24,6 +26,18 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
       free: `${piece.mark} set: ${carry.join(', ')}${state.tightened ? ', tightened' : state.plumbed ? ', plumbed' : ', not yet plumbed'}`,
     };
     parts.push(said[state.where]);
+  }
+  const { walls, rows } = plan.shoring;
+  if (walls.length + rows.length > 0) {
+    const { set, open, struck } = shoreState(plan, moment);
+    const up = [...walls, ...rows].filter((shore) => set?.has(shore.id)).length;
+    const over = plan.shoring.opening;
+    if (set !== null) parts.push(`${up} of ${walls.length + rows.length} shores stand`);
+    if (set !== null && open) {
+      const mark = plan.members.find((one) => one.id === plan.survey.openings.find(({ id }) => id === over)?.member)?.mark ?? 'the new piece';
+      parts.push('line open', `${mark} ${over !== null && moment.membersSet[over] ? 'in' : 'not in yet'}`);
+      if (struck > 0) parts.push(`${struck} of ${strikeGroups(plan).length} struck`);
+    }
   }
   return parts.join(' · ');
 }

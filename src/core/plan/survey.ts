@@ -1,6 +1,8 @@
 import { elevationScene, type Look } from '../drawing/elevation-scene';
 import type { Drawing } from '../drawing/draw-list';
+import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
+import { shoreMoment } from '../drawing/shore-moment';
 import { asMeasured } from './as-measured';
 import { evaluate, type Evaluation } from './evaluate';
 import type { Plan } from './schema';
@@ -17,23 +19,22 @@ export interface Scenes {
   side: Drawing;
 }
 
-/** Index of the move the moment comes after; −1 before the first. */
-/** What is drawn: after which move, along which way, after how many steps of the strike. */
+/** What is drawn: after which move (−1 before the first), and which way one looks. */
 export interface Looking {
   cursor: number;
   look: Look;
-  struck: number;
 }
 
-export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, struck }: Looking): Scenes {
+export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look }: Looking): Scenes {
   const plan = asMeasured(drawn);
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
-  const shores = { strike: evaluation.strike, struck };
-  return { above: planScene(plan, moment, shores), side: elevationScene(plan, moment, look, shores) };
+  const shores = shoreMoment(plan, moment, evaluation.strike);
+  const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores);
+  return { above: planScene(plan, moment, shores), side };
 }
 
-export function surveyPlan(plan: Plan, cursor: number, look: Look, struck = 0): Survey {
+export function surveyPlan(plan: Plan, cursor: number, look: Look): Survey {
   const evaluation = evaluate(plan);
-  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look, struck }) };
+  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look }) };
 }

@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { solveContinuous } from '../beams/continuous';
-import { closed, nonNegative, positive, real } from '../calc/fields';
+import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -11,7 +11,11 @@ interface Shore {
   x: number;
   spring: number;
   load: number;
+  passes?: number | null;
 }
+
+/** A shore of a storey above stands on the floor: it shares nothing out, and going, it lets down onto the line what it held there. */
+const standsOnFloor = ({ passes }: Shore): boolean => passes !== null && passes !== undefined;
 
 /** Release some shores: what they carried goes onto the beam and the shores still standing, by stiffness. */
 function release(span: number, stiffness: number, shores: readonly Shore[], loads: number[], standing: boolean[], gone: readonly number[]) {
@@ -25,14 +29,14 @@ function release(span: number, stiffness: number, shores: readonly Shore[], load
     const forces = new Map<number, number>();
     for (const i of pending) {
       standing[i] = false;
-      const { x } = shores[i]!;
-      forces.set(key(x), (forces.get(key(x)) ?? 0) + (loads[i] ?? 0));
+      const { x, passes } = shores[i]!;
+      forces.set(key(x), (forces.get(key(x)) ?? 0) + (passes === null || passes === undefined ? (loads[i] ?? 0) : passes - (loads[i] ?? 0)));
       loads[i] = 0;
     }
     if ([...forces.values()].every((force) => Math.abs(force) < 1e-6)) break;
     const springs = new Map<number, number>();
     shores.forEach(({ x, spring }, i) => {
-      if (standing[i]) springs.set(key(x), (springs.get(key(x)) ?? 0) + spring);
+      if (standing[i] && spring > 0) springs.set(key(x), (springs.get(key(x)) ?? 0) + spring);
     });
     const inner = [...springs].filter(([x]) => x > 5e-3 && x < span - 5e-3).sort((a, b) => a[0] - b[0]);
     const solved = solveContinuous({
@@ -47,7 +51,8 @@ function release(span: number, stiffness: number, shores: readonly Shore[], load
     if (!solved.stable) refuse('shores', 'The beam does not stand on its seats: check the span.');
     const { reactions, deflection } = solved;
     inner.forEach(([x, spring], n) => {
-      for (const i of places.get(x) ?? []) if (standing[i]) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shores[i]!.spring) / spring;
+      for (const i of places.get(x) ?? [])
+        if (standing[i] && !standsOnFloor(shores[i]!)) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shores[i]!.spring) / spring;
     });
     seats.left += reactions[0] ?? 0;
     seats.right += reactions[reactions.length - 1] ?? 0;
@@ -68,9 +73,17 @@ export const strikeSteps = defineCalc({
   input: closed({
     span: positive('m', 'seat to seat'),
     stiffness: positive('N·m2', 'EI of the new beam'),
-    shores: Type.Array(closed({ x: nonNegative('m', 'from the left seat'), spring: positive('N/m'), load: nonNegative('N', 'before the first is struck') }), {
-      maxItems: 400,
-    }),
+    shores: Type.Array(
+      closed({
+        x: nonNegative('m', 'from the left seat'),
+        spring: nonNegative('N/m', 'brought to the line; 0 only where it passes its load on'),
+        load: real('N', { description: 'at the line, before the first is struck' }),
+        passes: Type.Optional(
+          nullable(nonNegative('N', 'onto the line when it goes, for a shore of the storey above that stands on the floor; null: it holds the floor up')),
+        ),
+      }),
+      { maxItems: 400 },
+    ),
     steps: Type.Array(Type.Array(Type.Integer({ minimum: 0 })), { description: 'which shores go, by number from 0, step by step' }),
   }),
   output: closed({
@@ -78,7 +91,8 @@ export const strikeSteps = defineCalc({
   }),
   source: { basis: 'statics', text: 'Stiffness method step by step, shores as springs (beam.continuous)' },
   compute({ span, stiffness, shores, steps }) {
-    shores.forEach(({ x }, n) => {
+    shores.forEach(({ x, spring }, n) => {
+      if (!(spring > 0) && !standsOnFloor(shores[n]!)) refuse(`shores[${n}].spring`, `Shore ${n + 1} holds the floor up and has no stiffness.`);
       if (x > span) refuse(`shores[${n}].x`, `Shore ${n + 1} at ${x} m is past the span of ${span} m.`);
     });
     const loads = shores.map((one) => one.load);

@@ -12,36 +12,40 @@ export interface TimberValues {
   eLow: number;
   /** mean */
   e: number;
+  /** American: specific gravity (NDS Table 12.3.3A). European: characteristic density, kg/m³ */
+  dense: number;
 }
 
 const psi = 6894.757293168;
-const american = (fc: number, fcPerp: number, fb: number, fv: number, eLow: number, e: number): TimberValues => ({
+const american = (fc: number, fcPerp: number, fb: number, fv: number, eLow: number, e: number, dense: number): TimberValues => ({
   fc: fc * psi,
   fcPerp: fcPerp * psi,
   fb: fb * psi,
   fv: fv * psi,
   eLow: eLow * psi,
   e: e * psi,
+  dense,
 });
-const european = (fc: number, fcPerp: number, fb: number, fv: number, eLow: number, e: number): TimberValues => ({
+const european = (fc: number, fcPerp: number, fb: number, fv: number, eLow: number, e: number, dense: number): TimberValues => ({
   fc: fc * 1e6,
   fcPerp: fcPerp * 1e6,
   fb: fb * 1e6,
   fv: fv * 1e6,
   eLow: eLow * 1e9,
   e: e * 1e9,
+  dense,
 });
 
 export const timberGrades = ['SPF No.2', 'SPF Stud', 'DF-L No.2', 'HF No.2', 'C16', 'C24'] as const;
 export type TimberGrade = (typeof timberGrades)[number];
 
 const table: Record<TimberGrade, { rules: RuleSetId; values: TimberValues }> = {
-  'SPF No.2': { rules: 'us-asd', values: american(1150, 425, 875, 135, 510e3, 1.4e6) },
-  'SPF Stud': { rules: 'us-asd', values: american(725, 425, 675, 135, 440e3, 1.2e6) },
-  'DF-L No.2': { rules: 'us-asd', values: american(1350, 625, 900, 180, 580e3, 1.6e6) },
-  'HF No.2': { rules: 'us-asd', values: american(1300, 405, 850, 150, 470e3, 1.3e6) },
-  C16: { rules: 'eu-ls', values: european(17, 2.2, 16, 3.2, 5.4, 8) },
-  C24: { rules: 'eu-ls', values: european(21, 2.5, 24, 4, 7.4, 11) },
+  'SPF No.2': { rules: 'us-asd', values: american(1150, 425, 875, 135, 510e3, 1.4e6, 0.42) },
+  'SPF Stud': { rules: 'us-asd', values: american(725, 425, 675, 135, 440e3, 1.2e6, 0.42) },
+  'DF-L No.2': { rules: 'us-asd', values: american(1350, 625, 900, 180, 580e3, 1.6e6, 0.5) },
+  'HF No.2': { rules: 'us-asd', values: american(1300, 405, 850, 150, 470e3, 1.3e6, 0.43) },
+  C16: { rules: 'eu-ls', values: european(17, 2.2, 16, 3.2, 5.4, 8, 310) },
+  C24: { rules: 'eu-ls', values: european(21, 2.5, 24, 4, 7.4, 11, 350) },
 };
 
 export const TIMBER_SOURCE: Record<RuleSetId, string> = {

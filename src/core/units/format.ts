@@ -51,7 +51,7 @@ export function formatQuantity(value: number | null, kind: QuantityKind, system:
   if (value === null || !Number.isFinite(value)) return '—';
   if (kind === 'length' && system === 'us') return feetInches(value, 16);
   const unit = shownIn[kind][system];
-  let shown = value / unit.factor;
+  let shown = (value - (unit.zero ?? 0)) / unit.factor;
   let symbol = unit.symbol;
   let decimals = unit.decimals;
   if (kind === 'force' || kind === 'moment') {
@@ -83,11 +83,11 @@ export function formatForInput(value: number | null, kind: QuantityKind, system:
     }
     return APPROX + feetInches(value, 16).replace('−', '-');
   }
-  const { factor, decimals } = shownIn[kind][system];
-  const shown = value / factor;
+  const { factor, decimals, zero = 0 } = shownIn[kind][system];
+  const shown = (value - zero) / factor;
   for (let places = 0; places <= 7; places += 1) {
     const text = shown.toFixed(places);
-    if (Math.abs(Number(text) * factor - value) <= tolerance) return Number(text) === 0 ? '0' : text;
+    if (Math.abs(Number(text) * factor + zero - value) <= tolerance) return Number(text) === 0 ? '0' : text;
   }
   return APPROX + trimZeros(shown.toFixed(Math.max(decimals, 2)));
 }

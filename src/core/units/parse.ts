@@ -113,6 +113,7 @@ const unitsOf: Partial<Record<QuantityKind, UnitTable>> = {
   voltage: { v: 1, kv: 1000 },
   floorArea: { m2: 1, 'm²': 1, ft2: metresPer.ft ** 2, 'ft²': metresPer.ft ** 2, 'sq ft': metresPer.ft ** 2 },
   temperature: { '°c': 1, c: 1, k: 1, '°f': 5 / 9, f: 5 / 9 },
+  airTemperature: { '°c': 1, c: 1, k: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
 const expected: Partial<Record<QuantityKind, string>> = {
@@ -226,13 +227,14 @@ export function parseQuantity(text: string, kind: QuantityKind, system: UnitSyst
   const rawUnit = (match[2] ?? '').trim();
   const unit = rawUnit.toLowerCase().replace(/\.$/, '');
   const factor = factorOf(kind, unit, system);
+  const zero = kind === 'airTemperature' ? zeroOf(unit, system) : 0;
   if ('readings' in number) {
     const symbol = rawUnit || shownIn[kind][system].symbol;
     const scale = factor ?? 1;
     return {
       ok: false,
       reason: `“${clean}” can be read two ways.`,
-      choices: number.readings.map((value) => ({ label: `${value} ${symbol}`, value: value * scale })),
+      choices: number.readings.map((value) => ({ label: `${value} ${symbol}`, value: value * scale + zero })),
     };
   }
   if ((kind === 'mass' || kind === 'force') && (/^tons?$/.test(unit) || rawUnit === 'T')) return bareTon(number.value, kind, system);
@@ -245,7 +247,14 @@ export function parseQuantity(text: string, kind: QuantityKind, system: UnitSyst
     };
   }
   if (factor === null) return { ok: false, reason: `“${rawUnit}” is not a unit of ${kindName[kind]}: ${hint(kind, system)}.` };
-  return { ok: true, value: number.value * factor };
+  return { ok: true, value: number.value * factor + zero };
+}
+
+/** Where the scale of a written temperature starts, K. */
+function zeroOf(unit: string, system: UnitSystem): number {
+  if (unit === 'k') return 0;
+  const scale = unit === '' ? system : unit.endsWith('f') ? 'us' : 'metric';
+  return shownIn.airTemperature[scale].zero ?? 0;
 }
 
 function factorOf(kind: QuantityKind, unit: string, system: UnitSystem): number | null {
@@ -273,6 +282,7 @@ export const kindName: Record<QuantityKind, string> = {
   stiffness: 'stiffness',
   voltage: 'voltage',
   temperature: 'temperature difference',
+  airTemperature: 'temperature',
   angle: 'angle',
   fraction: 'percentage',
   factor: 'number',

@@ -23,6 +23,7 @@ export type QuantityKind =
   | 'stiffness'
   | 'voltage'
   | 'temperature'
+  | 'airTemperature'
   | 'angle'
   | 'fraction'
   | 'factor'
@@ -39,6 +40,8 @@ export interface UnitChoice {
   factor: number;
   /** decimals shown when nothing else is asked */
   decimals: number;
+  /** SI value where the unit’s own scale starts; 0 when left out */
+  zero?: number;
 }
 
 const one = (symbol: string, decimals: number): UnitChoice => ({ symbol, factor: 1, decimals });
@@ -115,6 +118,10 @@ export const shownIn: Record<QuantityKind, Record<UnitSystem, UnitChoice>> = {
   },
   voltage: { metric: one('V', 0), us: one('V', 0) },
   temperature: { metric: one('°C', 1), us: { symbol: '°F', factor: 5 / 9, decimals: 1 } },
+  airTemperature: {
+    metric: { symbol: '°C', factor: 1, decimals: 1, zero: 273.15 },
+    us: { symbol: '°F', factor: 5 / 9, decimals: 1, zero: 459.67 * (5 / 9) },
+  },
   angle: { metric: one('°', 1), us: one('°', 1) },
   fraction: { metric: { symbol: '%', factor: 0.01, decimals: 1 }, us: { symbol: '%', factor: 0.01, decimals: 1 } },
   factor: { metric: one('', 3), us: one('', 3) },
@@ -142,6 +149,7 @@ export const siUnit: Record<QuantityKind, string> = {
   stiffness: 'N·m2',
   voltage: 'V',
   temperature: 'K',
+  airTemperature: 'K',
   angle: 'deg',
   fraction: '1',
   factor: '1',

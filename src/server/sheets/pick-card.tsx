@@ -8,13 +8,11 @@ import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
 import type { Pick, Plan } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
+import { allStanding } from '@/core/drawing/shore-moment';
 import { formatQuantity, type QuantityKind } from '@/core/units';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
-
-/** Before anything is struck, and with no loads written on the shores: this sheet is about the lift. */
-const unshored = { strike: null, struck: 0 };
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
 const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
@@ -102,10 +100,10 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
         )}
         <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={planScene(plan, at, unshored)} width={262} height={200} />
+            <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null))} width={262} height={200} />
           </View>
           <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', unshored)} width={262} height={200} />
+            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null))} width={262} height={200} />
           </View>
         </View>
         <View style={[styles.row, { gap: 12 }]}>

@@ -5,6 +5,8 @@ import { asMeasured } from '@/core/plan/as-measured';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
 import { Missing } from '@/core/plan/missing';
+import { allStanding } from '@/core/drawing/shore-moment';
+import { acrossScene } from '@/core/drawing/across-scene';
 import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
 import { formatQuantity } from '@/core/units';
 import { DrawingOnPaper } from './drawing';
@@ -18,7 +20,7 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
   const mine = checks.filter((check) => check.station === 'shores');
   const parts = shoreParts(plan);
   const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
-  const moment = { strike, struck: 0 };
+  const moment = allStanding(plan, strike);
   // Only the shores and what they hold: the way in and the rest of the site have sheets of their own.
   const bare = { ...plan, wayIn: { ...plan.wayIn, legs: [] }, site: { ...plan.site, obstructions: [] } };
   const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;

@@ -90,6 +90,8 @@ export interface CommandArguments {
   editPowerLine: { id: string; changes: Changes<PowerLine> };
   removePowerLine: { id: string };
   addMove: { move: Move; at: number };
+  /** one step, however many */
+  addMoves: { moves: Move[]; at: number };
   editMove: { id: string; changes: { bolts?: number | null; note?: string; what?: string } };
   shiftMove: { id: string; to: number };
   removeMove: { id: string };
@@ -179,6 +181,12 @@ export const runs: { [N in CommandName]: Run<N> } = {
       const left = new Set([...shoring.walls, ...shoring.rows].map((one) => one.id));
       shoring.strike = shoring.strike.filter((step) => left.has(step.shore));
     }
+    // A move that sets or strikes what is gone goes too.
+    if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows' || list === 'bents' || list === 'strike') {
+      const shores = new Set([...shoring.walls, ...shoring.rows, ...shoring.bents].map((one) => one.id));
+      const steps = new Set(shoring.strike.map((one) => one.id));
+      plan.moves = plan.moves.filter((move) => !(('shore' in move && !shores.has(move.shore)) || ('step' in move && !steps.has(move.step))));
+    }
   },
   importMembers: (plan, { add, change }) => {
     const known = new Map(plan.members.map((member) => [member.id, member]));
@@ -219,6 +227,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editPowerLine: (plan, { id, changes }) => void Object.assign(within(plan.site.powerLines, id, 'power line'), changes),
   removePowerLine: (plan, { id }) => without(plan.site.powerLines, id, 'power line'),
   addMove: (plan, { move, at }) => void plan.moves.splice(at, 0, move),
+  addMoves: (plan, { moves, at }) => void plan.moves.splice(at, 0, ...moves),
   editMove: (plan, { id, changes }) => void Object.assign(within(plan.moves, id, 'move'), changes),
   shiftMove: (plan, { id, to }) => shift(plan.moves, id, to, 'move'),
   removeMove: (plan, { id }) => without(plan.moves, id, 'move'),
@@ -260,6 +269,7 @@ export const commandTitle: Record<CommandName, string> = {
   editPowerLine: 'Change a power line',
   removePowerLine: 'Remove a power line',
   addMove: 'Add a move',
+  addMoves: 'Add moves',
   editMove: 'Change a move',
   shiftMove: 'Reorder the moves',
   removeMove: 'Remove a move',

@@ -7,6 +7,7 @@ import { postCut } from '../../fit/post-cut.calc';
 import { fitThermal } from '../../fit/thermal.calc';
 import type { QuantityKind } from '../../units';
 import { bearingAsMeasured, clearOf } from '../as-measured';
+import { lengthInput } from '../length-input';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Plan } from '../schema';
@@ -33,7 +34,7 @@ export function derivedFigures({ plan, rules }: Context, drawn: Plan): Derived[]
     const clear = clearOf(opening);
     if (clear === null) continue;
     const clearance = opening.clearance ?? rules.value('trapClearance');
-    const cut = traced(memberLength, { clear, bearingLeft: opening.bearing.left, bearingRight: opening.bearing.right, clearance });
+    const cut = traced(memberLength, lengthInput(opening, plan, clear, clearance));
     if (cut.outcome.ok) add('cut', opening.name, 'Length to cut', cut.outcome.output.length, 'length', cut.traces);
     const member = plan.members.find((one) => one.id === opening.member);
     const size = member ? memberSize(member) : null;
@@ -47,8 +48,9 @@ export function derivedFigures({ plan, rules }: Context, drawn: Plan): Derived[]
       });
       if (pocket.outcome.ok) add('pocket', opening.name, 'Pocket width, from the packed piece', pocket.outcome.output.pocketWidth, 'dimension', pocket.traces);
     }
-    if (member && opening.warmer !== null) {
-      const grown = traced(fitThermal, { length: member.length, deltaT: opening.warmer, coefficient: steelExpansion });
+    const { measuring, setting } = opening.air;
+    if (member && measuring !== null && setting !== null) {
+      const grown = traced(fitThermal, { length: member.length, deltaT: setting - measuring, coefficient: steelExpansion });
       if (grown.outcome.ok) add('thermal', opening.name, 'Grows between measuring and setting', grown.outcome.output.change, 'dimension', grown.traces);
     }
   }

@@ -3,31 +3,23 @@ import { boltPattern } from '../../fit/bolt-pattern.calc';
 import { levelStack } from '../../fit/level-stack.calc';
 import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
-import { pocketSize } from '../../fit/pocket.calc';
 import { spanSum } from '../../fit/span-sum.calc';
 import { distance } from '../../geometry/plane';
 import { clearOf } from '../as-measured';
 import type { Check } from '../check';
-import { isDay } from '../day';
-import { memberSize } from '../member-weight';
-import { Missing } from '../missing';
+import { lengthInput } from '../length-input';
 import type { Bearing, Opening, Pattern, Plan } from '../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
-
-const place = (id: string, subject: string, calc: { id: string; source: { text: string } }, source = calc.source.text) => ({
-  id,
-  subject,
-  station: 'measure' as const,
-  move: null,
-  calc: calc.id,
-  source,
-});
+import { measurePlace as place } from './measure-place';
+import { bayChecks } from './measure-pocket';
+import { cutListCheck, sheetCheck, staleCheck } from './measure-record';
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
 export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
   return [
     ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules })),
     ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules })),
+    ...cutListCheck(plan),
     ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules })),
     ...plan.survey.lines.flatMap((line) => {
       if (line.stated === null) return [];
@@ -111,26 +103,8 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   return checks;
 }
 
-/** A measure older than the last strip-out is a measure of something that is gone. */
-function staleCheck(subject: string, on: string, plan: Plan): Check[] {
-  const { strippedOn } = plan.survey;
-  if (strippedOn === '') return [];
-  const where = place('measure.stale', subject, offDrawing, 'Record: measured after the last strip-out (HP5)');
-  if (!isDay(on) || !isDay(strippedOn))
-    return [missingCheck(where, 'count', `${subject}: “${isDay(on) ? strippedOn : on}” is not a date. Write year-month-day.`)];
-  if (on < strippedOn) return [flatStop(where, 'count', told([`${subject} was measured on ${on}, before the strip-out of ${strippedOn}. Measure again.`]), [])];
-  return [
-    ratioCheck(
-      where,
-      { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
-      told([`${subject} was measured on ${on}, after the strip-out of ${strippedOn}.`]),
-      [],
-    ),
-  ].map((check) => ({ ...check, ratio: null, demand: null, capacity: null }));
-}
-
 function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
-  const checks: Check[] = [];
+  const checks: Check[] = [sheetCheck(opening, plan)];
   const cutSource = sourced(memberLength.source.text, rules, 'trapClearance');
   const where = place('measure.cut', opening.name, memberLength, cutSource);
   if (opening.clear.measured === null)
@@ -171,7 +145,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
     const left = plan.bearings.find((one) => one.id === opening.left);
     const right = plan.bearings.find((one) => one.id === opening.right);
     const clearance = opening.clearance ?? rules.value('trapClearance');
-    const cut = traced(memberLength, { clear, bearingLeft: opening.bearing.left, bearingRight: opening.bearing.right, clearance });
+    const cut = traced(memberLength, lengthInput(opening, plan, clear, clearance));
     if (!cut.outcome.ok) checks.push(missingCheck(where, 'length', cut.outcome.error));
     else {
       const wanted = cut.outcome.output.length;
@@ -189,7 +163,8 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
         ),
       );
       const least = rules.value('bearingLeast');
-      const bearing = (member.length - clear) / 2;
+      // At a skew one edge of the piece bears that much less than its middle.
+      const bearing = (member.length - clear - (wanted - clear - opening.bearing.left - opening.bearing.right + clearance)) / 2;
       checks.push(
         ratioCheck(
           place('measure.bearing', opening.name, memberLength, sourced(memberLength.source.text, rules, 'bearingLeast')),
@@ -220,44 +195,6 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
       );
   }
   return checks;
-}
-
-/** The packed piece in its pocket or between the joists. */
-function bayChecks(opening: Opening, plan: Plan, rules: Context['rules']): Check[] {
-  const member = plan.members.find((one) => one.id === opening.member);
-  const size = member ? memberSize(member) : null;
-  const where = place('measure.pocket', opening.name, pocketSize, sourced(pocketSize.source.text, rules, 'pocketClearance'));
-  if (!member || size === null) return [];
-  if (size instanceof Missing) return [missingCheck(where, 'dimension', size.questions.join(' '))];
-  const input = {
-    width: size.width,
-    depth: size.depth,
-    packingSides: member.packing.sides,
-    packingHeight: member.packing.height,
-    clearance: rules.value('pocketClearance'),
-  };
-  const { outcome, traces } = traced(pocketSize, input);
-  if (!outcome.ok) return [missingCheck(where, 'dimension', outcome.error)];
-  const { pocketWidth, pocketHeight, packedWidth, packedDepth } = outcome.output;
-  return (
-    [
-      { way: 'width', room: opening.bay.width, needed: pocketWidth, packed: packedWidth },
-      { way: 'height', room: opening.bay.height, needed: pocketHeight, packed: packedDepth },
-    ] as const
-  ).map(({ way, room, needed, packed }) =>
-    room === null
-      ? missingCheck(
-          { ...where, subject: `${opening.name}, ${way}` },
-          'dimension',
-          `What ${way} is there for ${member.mark} at ${opening.name}? Packed it needs a pocket; measure it.`,
-        )
-      : ratioCheck(
-          { ...where, subject: `${opening.name}, ${way}` },
-          { demand: needed, capacity: room, quantity: 'dimension', caution: null, inclusive: true },
-          told(phrase`${member.mark} packed is ${q(packed, 'dimension')} in ${way} and needs ${q(needed, 'dimension')}; there is ${q(room, 'dimension')}.`),
-          traces,
-        ),
-  );
 }
 
 function patternCheck(pattern: Pattern, { rules }: Ground): Check {

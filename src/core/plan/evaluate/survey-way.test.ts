@@ -134,7 +134,7 @@ test('a measure older than the strip-out stops everything measured then', () => 
     edited((p) => (p.survey.strippedOn = '2026-10-25')),
     'stop',
   );
-  expect(stops).toEqual(['measure.stale A', 'measure.stale B', 'measure.stale Hall opening', 'hold.HP5 HP5']);
+  expect(stops).toEqual(['measure.stale A', 'measure.stale B', 'measure.stale Hall opening', 'measure.cutList Cut list', 'hold.HP5 HP5']);
 });
 test('a path that runs in a ring is told so, and nothing hangs', () => {
   const plan = edited((p) => (link(p, 'footB1').standsOn = [{ link: 'blockB', share: 1 }]));
@@ -280,12 +280,13 @@ test('a plan of version 1 opens, with everything new asked about and nothing new
   const { survey: _s, links: _l, members: _m, truck: _t, wayIn: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
   const old = {
     ...rest,
+    moves: [],
     version: 1,
     bearings: rest.bearings.map(({ material: _a, allowable: _b, measured: _c, post: _d, standsOn: _e, ...bearing }) => bearing),
   };
   const opened = openPlan(JSON.parse(JSON.stringify(old)));
   if (!opened.ok) throw new Error(opened.faults[0]?.error);
-  expect(opened.plan.version).toBe(2);
+  expect(opened.plan.version).toBe(3);
   const { checks } = evaluate(opened.plan);
   expect(checks.filter((check) => check.verdict === 'clear')).toEqual([]);
   expect(checks.some((check) => check.id === 'path.gap' && check.verdict === 'missing')).toBe(true);

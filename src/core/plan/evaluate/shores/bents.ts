@@ -1,57 +1,24 @@
 import { beamContinuous } from '../../../beams/continuous.calc';
 import { phrase, q } from '../../../calc/work';
+import type { Trace } from '../../../calc/evidence';
+import { sequenceNeeds } from '../../../checks/sequence.calc';
 import { contactPressure } from '../../../path/contact-pressure.calc';
+import type { Rules } from '../../../rules/rule-sets';
 import { yieldOf } from '../../../steel/grades';
-import type { SectionRow } from '../../../steel/section-row';
 import { findSection } from '../../../steel/sections';
 import { columnAisc } from '../../../strength/column-aisc.calc';
-import { windRollover } from '../../../strength/wind-rollover.calc';
-import type { Trace } from '../../../calc/evidence';
-import type { Rules } from '../../../rules/rule-sets';
 import type { QuantityKind } from '../../../units';
 import type { Check } from '../../check';
+import { isDay } from '../../day';
 import { Missing } from '../../missing';
-import type { Bent, Plan } from '../../schema';
+import type { Bent } from '../../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { bendingCapacity, postCapacity, shearCapacity, webCapacity } from '../section-strength';
+import { bentOf, type BentAnswer } from './bent-answer';
+import { girderChecks, guyChecks, lateralCheck, sideways, type Sideways } from './bent-sideways';
 import { shorePlace } from './place';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
-const AIR_DENSITY = 1.25;
-
-/** What each post of a bent carries, and how the header bends over them. */
-export interface BentAnswer {
-  reactions: number[];
-  moment: number;
-  total: number;
-  header: SectionRow;
-  fy: number;
-  traces: Trace[];
-}
-
-export function bentOf(bent: Bent, rules: Rules): BentAnswer | Missing | string {
-  const open = bent.loads.find((load) => load.force === null);
-  if (bent.loads.length === 0) return new Missing(`What comes down on ${bent.name}, and where on its header?`);
-  if (open) return new Missing(`What does ${open.what || 'the load'} bring down on ${bent.name}?`);
-  const header = findSection(bent.header.section);
-  const fy = yieldOf(bent.header.grade);
-  if (!header) return new Missing(`“${bent.header.section}” is not in the section tables. What is the header of ${bent.name}?`);
-  if (fy === null) return new Missing(`What does grade “${bent.header.grade}” of the header of ${bent.name} yield at?`);
-  const posts = [...new Set(bent.posts)].sort((a, b) => a - b);
-  const pointLoads = bent.loads.map(({ at, force }) => ({ x: at, force: force ?? 0 }));
-  const run = traced(beamContinuous, {
-    length: bent.header.length,
-    stiffness: rules.steel.modulus * header.iStrong,
-    load: header.massPerLength * 9.80665 * rules.value('loadFactor'),
-    supports: posts.map((x) => ({ x })),
-    pointLoads,
-    upliftFree: true,
-  });
-  if (!run.outcome.ok) return new Missing(run.outcome.error);
-  const { reactions = [], maxHogging = 0, maxSagging = 0, stable } = run.outcome.output;
-  if (!stable) return `The header of ${bent.name} tips: its loads stand past the posts that hold it. Move a post or a load.`;
-  return { reactions, moment: Math.max(maxHogging, maxSagging), total: reactions.reduce((a, b) => a + b, 0), header, fy, traces: run.traces };
-}
 
 export function bentChecks(context: Ground): Check[] {
   return context.plan.shoring.bents.flatMap((bent) => oneBent(bent, context));
@@ -62,12 +29,16 @@ function oneBent(bent: Bent, { plan, rules }: Ground): Check[] {
   const place = shorePlace('header', bent.name, beamContinuous, sourced(beamContinuous.source.text, rules, 'strengthCaution'));
   if (answer instanceof Missing) return [missingCheck(place, 'moment', answer.questions.join(' '))];
   if (typeof answer === 'string') return [flatStop(place, 'moment', told([answer]), [])];
+  const side = sideways(bent, plan, answer, rules);
   return [
     ...headerChecks(bent, answer, rules, place),
-    ...postChecks(bent, answer, rules),
+    ...postChecks(bent, answer, side, rules),
+    ...seatChecks(bent, answer, rules),
     ...jackChecks(bent, answer, rules),
-    lateralCheck(bent, answer, rules),
+    lateralCheck(bent, side, answer, rules),
+    ...guyChecks(bent, side),
     ...girderChecks(bent, plan, rules),
+    readyCheck(bent, rules),
   ];
 }
 
@@ -100,14 +71,15 @@ function headerChecks(bent: Bent, answer: BentAnswer, rules: Rules, place: Retur
   ];
 }
 
-function postChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
+function postChecks(bent: Bent, answer: BentAnswer, side: Sideways, rules: Rules): Check[] {
   const { post, pad } = bent;
-  const most = Math.max(...answer.reactions);
+  // Guys that pull sideways pull down as well.
+  const pulled = side.down;
+  const most = Math.max(...answer.reactions) + pulled;
   const place = shorePlace('post', bent.name, columnAisc, sourced(rules.id === 'us-asd' ? 'AISC 360 E3' : 'EN 1993-1-1 6.3.1', rules, 'strengthCaution'));
   const section = findSection(post.section);
   const fy = yieldOf(post.grade);
   const checks: Check[] = [];
-  const idle = answer.reactions.findIndex((reaction) => reaction === 0);
   if (!section) checks.push(missingCheck(place, 'force', `“${post.section}” is not in the section tables. What are the posts of ${bent.name}?`));
   else if (fy === null) checks.push(missingCheck(place, 'force', `What does grade “${post.grade}” of the posts of ${bent.name} yield at?`));
   else {
@@ -119,7 +91,7 @@ function postChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
             place,
             { demand: most, capacity: capacity.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
             told(
-              phrase`The most loaded post of ${bent.name} carries ${q(most, 'force')}; ${section.designation}, ${q(post.height, 'length')} high, takes ${q(capacity.capacity, 'force')}.${idle >= 0 ? ` Post ${String(idle + 1)} lifts off and carries nothing.` : ''}`,
+              phrase`The most loaded post of ${bent.name}${answer.stages > 1 ? `, at stage ${answer.stage},` : ''} carries ${q(most, 'force')}${pulled > 0 ? ', the pull of the guys with it' : ''}; ${section.designation}, ${q(post.height, 'length')} high, takes ${q(capacity.capacity, 'force')}.${answer.idle.length > 0 ? ` Post ${answer.idle.join(', ')} lifts off and carries nothing.` : ''}`,
             ),
             [...answer.traces, ...capacity.traces],
           ),
@@ -160,43 +132,46 @@ function jackChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
   ];
 }
 
-function lateralCheck(bent: Bent, answer: BentAnswer, rules: Rules): Check {
-  const place = shorePlace('lateral', bent.name, beamContinuous, rules.source('shoreLateral').text);
-  const needed = rules.value('shoreLateral') * answer.total;
-  if (bent.lateral === null) return missingCheck(place, 'force', `What sideways force do the bracing, guys and ties of ${bent.name} hold?`);
-  return ratioCheck(
-    place,
-    { demand: needed, capacity: bent.lateral, quantity: 'force', caution: null, inclusive: true },
-    told(phrase`${bent.name} is to stand ${q(needed, 'force')} sideways; ${q(bent.lateral, 'force')} is held.`),
-    answer.traces,
-  );
+/** The web of the header under each seat that stands on it. */
+function seatChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
+  return bent.loads.map((load) => {
+    const name = load.what || 'the load';
+    const place = shorePlace(
+      'seat',
+      `${bent.name}, ${name}`,
+      columnAisc,
+      sourced(rules.id === 'us-asd' ? 'AISC 360 J10.2, J10.3' : 'EN 1993-1-5 section 6', rules, 'strengthCaution'),
+    );
+    if (load.bearing === null) return missingCheck(place, 'force', `On what length of the header of ${bent.name} does ${name} bear?`);
+    const end = Math.max(0, Math.min(load.at, bent.header.length - load.at) - load.bearing / 2);
+    const capacity = webCapacity(answer.header, answer.fy, { length: load.bearing, past: end, atEnd: end < answer.header.depth }, rules);
+    if (capacity instanceof Missing) return missingCheck(place, 'force', capacity.questions.join(' '));
+    return ratioCheck(
+      { ...place, calc: capacity.traces[0]?.calc ?? place.calc },
+      { demand: load.force ?? 0, capacity: capacity.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+      told(
+        phrase`${name} presses the web of the header of ${bent.name} with ${q(load.force ?? 0, 'force')}; on ${q(load.bearing, 'dimension')} it takes ${q(capacity.capacity, 'force')}.`,
+      ),
+      capacity.traces,
+    );
+  });
 }
 
-/** The girder alone on the bent before it is braced: what wind would roll it over, and what must hold it down. */
-function girderChecks(bent: Bent, plan: Plan, rules: Rules): Check[] {
-  if (!bent.girder) return [];
-  const place = shorePlace('rollover', bent.name, windRollover, sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'));
-  const gust = plan.site.forecastGust;
-  if (gust === null || gust === 0) return [missingCheck(place, 'moment', `What gust is forecast while the girder stands unbraced on ${bent.name}?`)];
-  const { weight, length, depth, bearingWidth } = bent.girder;
-  const run = traced(windRollover, { weight, length, depth, bearingWidth, gust, drag: rules.value('girderDrag'), airDensity: AIR_DENSITY });
-  if (!run.outcome.ok) return [missingCheck(place, 'moment', run.outcome.error)];
-  const { overturning, righting } = run.outcome.output;
-  const wanted = rules.value('rollover');
-  const tie = Math.max(0, (wanted * overturning - righting) / bearingWidth);
-  if (tie > 0 && bent.tieDown === null)
-    return [missingCheck(place, 'moment', `Wind could roll the girder off ${bent.name} before it is braced. What holds it down?`, run.traces)];
-  const held = righting + (bent.tieDown ?? 0) * bearingWidth;
-  return [
-    ratioCheck(
-      place,
-      { demand: wanted * overturning, capacity: held, quantity: 'moment', caution: null, inclusive: true },
-      told(
-        tie > 0
-          ? phrase`In a gust of ${q(gust, 'speed')} the girder on ${bent.name} wants ${q(tie, 'force')} of tie-down on each side; ${q(bent.tieDown ?? 0, 'force')} is there.`
-          : phrase`In a gust of ${q(gust, 'speed')} the girder stands on ${bent.name} by its own weight, ${q(righting / overturning, 'factor')} times.`,
-      ),
-      run.traces,
+/** Accepted so many days before its girder lands on it. */
+function readyCheck(bent: Bent, rules: Rules): Check {
+  const place = shorePlace('ready', bent.name, sequenceNeeds, rules.source('bentReadyDays').text);
+  if (!isDay(bent.readyOn) || !isDay(bent.girderOn))
+    return missingCheck(place, 'count', `When was ${bent.name} accepted, and when does its girder land on it? Year-month-day.`);
+  const days = Math.round((Date.parse(bent.girderOn) - Date.parse(bent.readyOn)) / 86_400_000);
+  const wanted = rules.value('bentReadyDays');
+  return ratioCheck(
+    place,
+    { demand: wanted, capacity: Math.max(0, days), quantity: 'count', caution: null, inclusive: true },
+    told(
+      days < 0
+        ? [`The girder of ${bent.name} would land on ${bent.girderOn}, before the bent is accepted on ${bent.readyOn}.`]
+        : [`${bent.name} is accepted on ${bent.readyOn}, ${days} days before its girder lands; ${wanted} wanted.`],
     ),
-  ];
+    [],
+  );
 }

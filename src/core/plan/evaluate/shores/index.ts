@@ -1,14 +1,20 @@
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
+import type { Move, Plan } from '../../schema';
+import { strikeGroups } from '../../strike-groups';
 import type { Context } from '../context';
 import type { Derived } from '../derived';
 import { walkDown, type Source } from '../load-path';
-import { bentChecks, bentOf } from './bents';
+import { bentOf } from './bent-answer';
+import { bentChecks } from './bents';
 import { lineChecks } from './lines';
 import { registerChecks } from './register';
-import { needleOf, rowChecks } from './rows';
-import { strikeChecks, strikeOf, unitsOf, watchChecks, type StrikeAnswer } from './strike';
-import { studLength, wallChecks, wallTotal } from './walls';
+import { needleOf } from './needles';
+import { rowChecks } from './rows';
+import { strikeChecks, strikeOf, watchChecks, type StrikeAnswer } from './strike';
+import { unitsOf, type Unit } from './units';
+import { studLength } from '../../wall-studs';
+import { wallChecks, wallTotal } from './walls';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
@@ -16,7 +22,8 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
   const { storeys, walls, rows, bents } = context.plan.shoring;
   if (storeys.length + walls.length + rows.length + bents.length === 0) return { checks: [], strike: null };
-  const answer = strikeOf(context.plan, context.rules);
+  const units = unitsOf(context.plan, context.rules);
+  const answer = strikeOf(context.plan, context.rules, units);
   const checks = [
     ...lineChecks(context),
     ...wallChecks(context),
@@ -27,14 +34,30 @@ export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeA
     ...strikeChecks(context, answer),
     ...watchChecks(context),
   ];
-  return { checks, strike: answer instanceof Missing ? asTheyStand(context) : answer };
+  return { checks: checks.map((check) => atItsMove(context.plan, check)), strike: answer instanceof Missing ? asTheyStand(units) : answer };
+}
+
+/** The move of the run sheet a check belongs to: what carries is needed when the line opens, a bent when it is set, a step when it is struck. */
+function atItsMove(plan: Plan, check: Check): Check {
+  const first = (test: (move: Move) => boolean): string | null => plan.moves.find(test)?.id ?? null;
+  const { moves } = plan;
+  if (moves.length === 0) return check;
+  const step = /^step (\d+)$/.exec(check.subject);
+  if (step) {
+    const group = strikeGroups(plan)[Number(step[1]) - 1];
+    return { ...check, move: first((move) => move.kind === 'shore.strike' && group !== undefined && group.steps.some((one) => one.id === move.step)) };
+  }
+  if (check.id === 'shore.sag' || check.id === 'shore.watch')
+    return { ...check, move: [...moves].reverse().find((move) => move.kind === 'shore.strike')?.id ?? null };
+  if (check.id === 'shore.strike' || check.id === 'shore.dryPack') return { ...check, move: first((move) => move.kind === 'shore.strike') };
+  const bent = plan.shoring.bents.find((one) => check.subject === one.name || check.subject.startsWith(`${one.name}, `));
+  if (bent) return { ...check, move: first((move) => move.kind === 'shore.set' && move.shore === bent.id) };
+  return { ...check, move: first((move) => move.kind === 'line.open') };
 }
 
 /** Where the strike cannot be worked out, the shores are shown as they stand. */
-function asTheyStand({ plan, rules }: Ground): StrikeAnswer | null {
-  const units = unitsOf(plan, rules);
-  return units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0 };
-}
+const asTheyStand = (units: Unit[] | Missing): StrikeAnswer | null =>
+  units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0, through: false, undercut: [] };
 
 /** What the shores of the lowest storey bring down: those above stand on them. */
 function shoreSources({ plan, rules }: Ground): Source[] {

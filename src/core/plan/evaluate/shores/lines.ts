@@ -2,7 +2,7 @@ import { phrase, q } from '../../../calc/work';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import { lineLoads, rowAt, shoredOpening, sides, wallAt } from '../../shoring';
+import { lineLoads, rowAt, runsThrough, shoredOpening, sides, wallAt } from '../../shoring';
 import type { Storey } from '../../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from '../context';
 import { shorePlace } from './place';
@@ -80,7 +80,7 @@ function heldChecks(storey: Storey, index: number, { plan }: Ground): Check[] {
           ),
     ];
   const bare = wanted.find((side) => !held.includes(side)) ?? 'left';
-  if (storey.joists.over === 'through') return [clear('storey', `The joists over ${storey.name} run through: one side is held and they are solved on it.`)];
+  if (runsThrough(storey)) return [clear('storey', `The joists over ${storey.name} run through: one side is held and they are solved on it.`)];
   return [
     flatStop(
       place('side'),

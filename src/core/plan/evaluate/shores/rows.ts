@@ -2,57 +2,18 @@ import { phrase, q } from '../../../calc/work';
 import { contactPressure } from '../../../path/contact-pressure.calc';
 import type { Rules } from '../../../rules/rule-sets';
 import { needle } from '../../../shoring/needle.calc';
-import { steelProp } from '../../../shoring/steel-prop.calc';
-import { yieldOf } from '../../../steel/grades';
-import { findSection } from '../../../steel/sections';
-import type { Trace } from '../../../calc/evidence';
-import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import { clearOf } from '../../as-measured';
 import { isDay } from '../../day';
-import { rowLine, shoredOpening } from '../../shoring';
+import { shoredOpening } from '../../shoring';
 import type { Plan, ShoreRow } from '../../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
-import { bendingCapacity } from '../section-strength';
+import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
+import { needleChecks, needleOf, type NeedleAnswer } from './needles';
 import { shorePlace } from './place';
+import { lateralCheck, propChecks } from './props';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
-
-export interface NeedleAnswer {
-  load: number;
-  leftProp: number;
-  rightProp: number;
-  moment: number;
-  traces: Trace[];
-}
-
-/** One needle of the row under the wall it carries. */
-export function needleOf(plan: Plan, row: ShoreRow, rules: Rules): NeedleAnswer | Missing {
-  const line = rowLine(plan, row, rules);
-  if (line instanceof Missing) return line;
-  if (!(line.line > 0)) return new Missing(`What comes down on ${row.name}? Nothing is known to.`);
-  const section = findSection(row.needle.section);
-  if (!section) return new Missing(`“${row.needle.section}” is not in the section tables. What are the needles of ${row.name}?`);
-  const { left, right } = row.arms;
-  const run = traced(needle, {
-    line: line.line,
-    spacing: row.spacing,
-    left,
-    right,
-    own: section.massPerLength * (left + right) * GRAVITY * rules.value('loadFactor'),
-  });
-  if (!run.outcome.ok) return new Missing(run.outcome.error);
-  return { ...run.outcome.output, traces: [...line.traces, ...run.traces] };
-}
-
-/** What one prop may carry. A string is why it may carry nothing. */
-export function propStrength(row: ShoreRow, rules: Rules): { capacity: number; traces: Trace[] } | Missing | string {
-  const { prop } = row;
-  if (prop.length === null) return new Missing(`How far are the props of ${row.name} run out?`);
-  const run = traced(steelProp, { class: prop.class, maxLength: prop.maxLength, length: prop.length });
-  return run.outcome.ok ? { capacity: run.outcome.output.characteristic / rules.value('propSafety'), traces: run.traces } : run.outcome.error;
-}
 
 export function rowChecks(context: Ground): Check[] {
   return context.plan.shoring.rows.flatMap((row) => oneRow(row, context));
@@ -64,9 +25,10 @@ function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
   return [
     ...masonryChecks(row, rules),
     ...coverCheck(row, plan),
-    needleCheck(row, answer, rules),
+    ...needleChecks(row, answer, rules),
     ...propChecks(row, answer, rules),
     padCheck(row, answer, rules),
+    lateralCheck(row, answer, rules),
     ...packChecks(row, rules),
   ];
 }
@@ -105,67 +67,6 @@ function coverCheck(row: ShoreRow, plan: Plan): Check[] {
       shorePlace('cover', row.name, needle, 'Common practice: half a spacing past the last needle'),
       { demand: reach, capacity: row.spacing / 2 + 1e-9, quantity: 'length', caution: null, inclusive: true },
       told(phrase`The wall reaches ${q(reach, 'length')} past the last needle of ${row.name}; half a spacing, ${q(row.spacing / 2, 'length')}, is the most.`),
-      [],
-    ),
-  ];
-}
-
-/** What the needles take in bending, free between their props. */
-export function needleStrength(row: ShoreRow, rules: Rules): { capacity: number; traces: Trace[] } | Missing {
-  const section = findSection(row.needle.section);
-  const fy = yieldOf(row.needle.grade);
-  if (!section) return new Missing(`“${row.needle.section}” is not in the section tables. What are the needles of ${row.name}?`);
-  if (fy === null) return new Missing(`What does grade “${row.needle.grade}” of the needles of ${row.name} yield at?`);
-  return bendingCapacity(section, fy, rules, { length: row.arms.left + row.arms.right, factor: 1 });
-}
-
-function needleCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
-  const place = shorePlace('needle', row.name, needle, sourced(needle.source.text, rules, 'strengthCaution'));
-  const capacity = needleStrength(row, rules);
-  if (capacity instanceof Missing) return missingCheck(place, 'moment', capacity.questions.join(' '), answer.traces);
-  return ratioCheck(
-    place,
-    { demand: answer.moment, capacity: capacity.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
-    told(
-      phrase`A needle of ${row.name} takes ${q(answer.load, 'force')} of wall and bends with ${q(answer.moment, 'moment')}; ${row.needle.section} takes ${q(capacity.capacity, 'moment')}.`,
-    ),
-    [...answer.traces, ...capacity.traces],
-  );
-}
-
-function propChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check[] {
-  const { prop } = row;
-  const worst = Math.max(answer.leftProp, answer.rightProp);
-  const place = shorePlace('prop', row.name, steelProp, sourced(steelProp.source.text, rules, 'propSafety', 'contactCaution'));
-  const strength = propStrength(row, rules);
-  const checks: Check[] = [
-    strength instanceof Missing
-      ? missingCheck(place, 'force', strength.questions.join(' '), answer.traces)
-      : typeof strength === 'string'
-        ? flatStop(place, 'force', told([`${row.name}: ${strength}`]), answer.traces, worst)
-        : ratioCheck(
-            place,
-            { demand: worst, capacity: strength.capacity, quantity: 'force', caution: rules.value('contactCaution') },
-            told(
-              phrase`The props of ${row.name} carry ${q(answer.leftProp, 'force')} left and ${q(answer.rightProp, 'force')} right; class ${prop.class} run out to ${q(prop.length ?? 0, 'length')} may carry ${q(strength.capacity, 'force')}.`,
-            ),
-            [...answer.traces, ...strength.traces],
-          ),
-  ];
-  const plumb = shorePlace('plumb', row.name, steelProp, sourced('Past these the rating does not hold', rules, 'propLean', 'propOff'));
-  if (prop.leanDeg === null || prop.off === null)
-    return [...checks, missingCheck(plumb, 'angle', `How far do the props of ${row.name} lean, and how far off their middle does the load sit?`)];
-  const lean = rules.value('propLean');
-  const off = rules.value('propOff');
-  const leans = prop.leanDeg / lean >= prop.off / off;
-  return [
-    ...checks,
-    ratioCheck(
-      plumb,
-      { demand: leans ? prop.leanDeg : prop.off, capacity: leans ? lean : off, quantity: leans ? 'angle' : 'dimension', caution: null, inclusive: true },
-      told(
-        phrase`The props of ${row.name} lean ${q(prop.leanDeg, 'angle')} and take their load ${q(prop.off, 'dimension')} off the middle; ${q(lean, 'angle')} and ${q(off, 'dimension')} are the most.`,
-      ),
       [],
     ),
   ];

@@ -1,6 +1,7 @@
 import type { Trace } from '../../../calc/evidence';
 import { phrase, q } from '../../../calc/work';
 import type { Rules } from '../../../rules/rule-sets';
+import { strikeThrough } from '../../../shoring/strike-through.calc';
 import { strikeSteps } from '../../../shoring/strike.calc';
 import { timberValues } from '../../../shoring/timber-grades';
 import type { Check } from '../../check';
@@ -8,101 +9,12 @@ import { clearOf } from '../../as-measured';
 import { isDay } from '../../day';
 import { memberSize } from '../../member-weight';
 import { Missing } from '../../missing';
-import { factored, lineLoads, needlePlaces, shoredOpening, studPlaces } from '../../shoring';
-import type { Plan, ShoreRow, ShoreWall, Storey, StrikeStep } from '../../schema';
-import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
+import { factored, lineLoads, runsThrough, shoredOpening, studPlaces } from '../../shoring';
+import type { Plan } from '../../schema';
+import { strikeGroups } from '../../strike-groups';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { shorePlace } from './place';
-import { needleOf, needleStrength, propStrength } from './rows';
-import { plateContact, soleContact, studLength, studStrength, wallTotal } from './walls';
-
-const STEEL_MODULUS = 210e9;
-/** A prop gives like a tube of about 4 cm² of steel over its length. */
-const PROP_AREA = 4e-4;
-
-/** One stud or one needle: where it stands, what it may carry, what it carries before anything is struck. */
-export interface Unit {
-  shore: string;
-  name: string;
-  number: number;
-  x: number;
-  spring: number;
-  load: number;
-  capacity: number;
-  /** what the unit itself takes for one newton at the line */
-  lever: number;
-}
-
-/** Every stud and needle of the opening's storey, with its load brought to the line. */
-export function unitsOf(plan: Plan, rules: Rules): Unit[] | Missing {
-  const [storey] = plan.shoring.storeys;
-  const opening = shoredOpening(plan);
-  if (!storey || !opening) return new Missing('Which opening do the shores stand for?');
-  const offset = opening.bearing.left / 2;
-  const units: Unit[] = [];
-  for (const wall of plan.shoring.walls.filter((one) => one.storey === storey.id)) {
-    const found = wallUnits(plan, wall, storey, offset, rules);
-    if (found instanceof Missing) return found;
-    units.push(...found);
-  }
-  for (const row of plan.shoring.rows.filter((one) => one.storey === storey.id)) {
-    const found = rowUnits(plan, row, offset, rules);
-    if (found instanceof Missing) return found;
-    units.push(...found);
-  }
-  return units;
-}
-
-function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, rules: Rules): Unit[] | Missing {
-  const total = wallTotal(plan, wall, rules);
-  const places = studPlaces(plan, wall);
-  const length = studLength(wall, storey);
-  const values = timberValues(wall.stud.grade, rules.id);
-  if (total instanceof Missing) return total;
-  if (places instanceof Missing) return places;
-  if (length === null || !values) return new Missing(`How stiff is ${wall.name}? Its height and grade are wanted.`);
-  const strength = studStrength(wall, length, rules);
-  if (strength instanceof Missing) return strength;
-  if (storey.joists.over === 'through')
-    return new Missing(`The joists over ${storey.name} run through: how they let go onto the beam is not worked out here. Ask the engineer for the order.`);
-  const plate = plateContact(wall, rules);
-  const sole = soleContact(wall);
-  if (!plate || !sole) return new Missing(`What may what is under ${wall.name} take? The strike loads it more than standing does.`);
-  const span = storey[wall.side].span ?? 0;
-  // The joist levers over its far bearing: a newton at the line is more than a newton on the stud.
-  const lever = span > 0 ? span / (span - wall.setback) : 1;
-  const spring = (values.e * wall.stud.width * wall.stud.depth) / length / lever ** 2;
-  // While the others go, the weakest of stud, plates and what is under the sole plate decides.
-  const pressed = [plate, sole].map((one) => one.length * one.width * one.allowable);
-  const capacity = typeof strength === 'string' ? 0 : Math.min(strength.capacity, ...pressed);
-  return places.map((x, i) => ({
-    shore: wall.id,
-    name: wall.name,
-    number: i + 1,
-    x: x + offset,
-    spring,
-    load: total.each / lever,
-    capacity: capacity / lever,
-    lever,
-  }));
-}
-
-function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit[] | Missing {
-  const answer = needleOf(plan, row, rules);
-  const strength = propStrength(row, rules);
-  if (answer instanceof Missing) return answer;
-  if (strength instanceof Missing) return strength;
-  const { left, right } = row.arms;
-  // Half the needle’s own weight is on each prop already.
-  const own = (answer.leftProp + answer.rightProp - answer.load) / 2;
-  const bends = needleStrength(row, rules);
-  if (bends instanceof Missing) return bends;
-  if (row.pad.allowable === null) return new Missing(`What may the floor under the pads of ${row.name} take? The strike loads it more than standing does.`);
-  const foot = Math.min(typeof strength === 'string' ? 0 : strength.capacity, row.pad.length * row.pad.width * row.pad.allowable);
-  // The weakest of prop, pad and needle decides.
-  const capacity = Math.max(0, Math.min(((foot - own) * (left + right)) / Math.max(left, right), (bends.capacity * (left + right)) / (left * right)));
-  const spring = (2 * STEEL_MODULUS * PROP_AREA) / (row.prop.length ?? row.prop.maxLength);
-  return needlePlaces(row).map((x, i) => ({ shore: row.id, name: row.name, number: i + 1, x: x + offset, spring, load: answer.load, capacity, lever: 1 }));
-}
+import { unitsOf, type Unit } from './units';
 
 /** What the shores carry after each step of the strike. */
 export interface StrikeAnswer {
@@ -112,21 +24,69 @@ export interface StrikeAnswer {
   /** shores never struck */
   lasting: number;
   span: number;
+  /** joists run through over the opening */
+  through: boolean;
+  /** steps, from 0, that take a shore from under one still standing on it */
+  undercut: { step: number; lower: string; upper: string }[];
 }
 
-/** Steps that go together, as one. */
-function groups(plan: Plan): StrikeStep[][] {
-  const found: StrikeStep[][] = [];
-  for (const step of plan.shoring.strike) {
-    const last = found[found.length - 1];
-    if (step.together && last) last.push(step);
-    else found.push([step]);
-  }
-  return found;
+interface Solved {
+  steps: { shores: number[]; left: number; right: number; deflection: number }[];
+  traces: Trace[];
 }
 
-export function strikeOf(plan: Plan, rules: Rules): StrikeAnswer | Missing {
-  const units = unitsOf(plan, rules);
+/** The new beam under its shores with `share` of the load left on them, struck in these steps. */
+type Solve = (share: number, steps: readonly number[][]) => Solved | Missing;
+
+/** Joists cut at the line: everything brought to the line, shores as springs there. */
+function solveBroken(units: readonly Unit[], beam: { span: number; stiffness: number }): Solve {
+  return (share, steps) => {
+    const shores = units.map(({ x, spring, load, above }) => ({
+      x: Math.min(x, beam.span),
+      spring,
+      load: (above ? above.lays : load) * share,
+      ...(above ? { passes: above.passes * share } : {}),
+    }));
+    const run = traced(strikeSteps, { ...beam, shores, steps: steps.map((one) => [...one]) });
+    return run.outcome.ok ? { steps: run.outcome.output.steps, traces: run.traces } : new Missing(run.outcome.error);
+  };
+}
+
+/** Joists that run through: each a beam of its own over shores and new beam. */
+function solveThrough(plan: Plan, units: readonly Unit[], beam: { span: number; stiffness: number }, offset: number, rules: Rules): Solve | Missing {
+  const storey = plan.shoring.storeys[0]!;
+  const { width, depth, grade, plies, doubled } = storey.joists;
+  const values = timberValues(grade, rules.id);
+  const wall = plan.shoring.walls.find((one) => one.storey === storey.id);
+  const places = wall ? studPlaces(plan, wall) : new Missing(`The joists over ${storey.name} run through and stand on no temporary wall.`);
+  if (places instanceof Missing) return places;
+  if (width === null || depth === null || !values)
+    return new Missing(`What size and grade are the joists over ${storey.name}? They run through, and share the load out by how stiff they are.`);
+  const line = storey.left.span ?? 0;
+  const stiff = (number: number) => (values.e * width * (plies + (doubled.some((one) => one.number === number) ? 1 : 0)) * depth ** 3) / 12;
+  const joists = places.map((x, i) => ({ x: Math.min(beam.span, x + offset), stiffness: stiff(i + 1) }));
+  const nearest = (x: number): number => joists.reduce((best, one, i) => (Math.abs(one.x - x) < Math.abs(joists[best]!.x - x) ? i : best), 0);
+  return (share, steps) => {
+    const shores = units.map(({ x, spring, load, above, joist }) => ({
+      joist: above ? nearest(x) : (joist?.index ?? 0),
+      at: joist?.at ?? line,
+      spring,
+      load: (above ? above.lays : load) * share,
+      passes: above ? above.passes * share : null,
+    }));
+    const run = traced(strikeThrough, {
+      ...beam,
+      joist: { length: line + (storey.right.span ?? 0), line },
+      joists,
+      shores,
+      steps: steps.map((one) => [...one]),
+    });
+    return run.outcome.ok ? { steps: run.outcome.output.steps, traces: run.traces } : new Missing(run.outcome.error);
+  };
+}
+
+export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = unitsOf(plan, rules)): StrikeAnswer | Missing {
+  const units = known;
   if (units instanceof Missing) return units;
   const weak = units.find((unit) => unit.load >= unit.capacity);
   if (weak) return new Missing(`${weak.name} does not hold as it stands: mend it first, then the strike can be worked out.`);
@@ -134,43 +94,78 @@ export function strikeOf(plan: Plan, rules: Rules): StrikeAnswer | Missing {
   const clear = opening && clearOf(opening);
   const member = plan.members.find((one) => one.id === opening?.member);
   const size = member ? memberSize(member) : null;
-  if (!opening || clear === null) return new Missing('How wide is the opening the shores stand for?');
+  const [lowest] = plan.shoring.storeys;
+  if (!opening || !lowest || clear === null) return new Missing('How wide is the opening the shores stand for?');
   if (!size || size instanceof Missing || !size.section) return new Missing(`Which section goes over ${opening.name}? The shores are struck onto it.`);
-  const span = clear + (opening.bearing.left + opening.bearing.right) / 2;
-  const shores = [...plan.shoring.walls, ...plan.shoring.rows];
-  const numbered = groups(plan).map((steps) => ({
+  const beam = { span: clear + (opening.bearing.left + opening.bearing.right) / 2, stiffness: rules.steel.modulus * size.section.iStrong };
+  const numbered = strikeGroups(plan).map(({ steps, name }) => ({
+    name,
     own: steps.flatMap((step) =>
       units.flatMap((unit, i) => (unit.shore === step.shore && (step.units.length === 0 || step.units.includes(unit.number)) ? [i] : [])),
     ),
-    name: steps
-      .map((step) => `${shores.find((one) => one.id === step.shore)?.name ?? step.shore}${step.units.length === 0 ? '' : ` ${step.units.join(', ')}`}`)
-      .join(' and '),
   }));
+  const through = runsThrough(lowest) && units.some((unit) => unit.joist !== null);
+  const solve = through ? solveThrough(plan, units, beam, opening.bearing.left / 2, rules) : solveBroken(units, beam);
+  if (solve instanceof Missing) return solve;
   const { preload } = plan.shoring;
-  const stiffness = rules.steel.modulus * size.section.iStrong;
-  const placed = (share: number) => units.map(({ x, spring, load }) => ({ x: Math.min(x, span), spring, load: load * share }));
   // What is wedged onto the beam first goes there from every shore alike.
-  const wedged = traced(strikeSteps, { span, stiffness, shores: placed(preload), steps: [units.map((_, i) => i)] });
-  const run = traced(strikeSteps, { span, stiffness, shores: placed(1 - preload), steps: numbered.map((one) => one.own) });
-  if (!run.outcome.ok) return new Missing(run.outcome.error);
-  if (!wedged.outcome.ok) return new Missing(wedged.outcome.error);
-  const first = wedged.outcome.output.steps[0];
+  const wedged = preload > 0 ? solve(preload, [units.map((_, i) => i)]) : null;
+  const run = solve(
+    1 - preload,
+    numbered.map((one) => one.own),
+  );
+  if (run instanceof Missing) return run;
+  if (wedged instanceof Missing) return wedged;
+  const first = wedged?.steps[0];
   const struck = new Set(numbered.flatMap((one) => one.own));
   // Strength goes by factored loads, sag by what really lies there.
   const service = serviceShare(plan, rules);
+  const gone = new Set<number>();
+  const undercut: StrikeAnswer['undercut'] = [];
   return {
     units,
-    span,
-    steps: run.outcome.output.steps.map((step, i) => ({
-      name: numbered[i]?.name ?? '',
-      loads: step.shores,
-      left: step.left + (first?.left ?? 0),
-      right: step.right + (first?.right ?? 0),
-      deflection: (step.deflection + (first?.deflection ?? 0)) * service,
-    })),
-    traces: [...(preload > 0 ? wedged.traces : []), ...run.traces],
+    span: beam.span,
+    through,
+    steps: run.steps.map((step, i) => {
+      const now = numbered[i]!;
+      for (const n of now.own) gone.add(n);
+      const left = under(units, now.own, gone);
+      if (left) undercut.push({ step: i, ...left });
+      return {
+        name: now.name,
+        loads: step.shores.map((load, n) => (units[n]!.above ? ownLoad(units, n, gone, 1 - preload) : load)),
+        left: step.left + (first?.left ?? 0),
+        right: step.right + (first?.right ?? 0),
+        deflection: (step.deflection + (first?.deflection ?? 0)) * service,
+      };
+    }),
+    undercut,
+    traces: [...(wedged?.traces ?? []), ...run.traces],
     lasting: units.length - struck.size,
   };
+}
+
+/** What a stud of a storey above carries: its own until it goes, less what stood on it and has gone. */
+function ownLoad(units: readonly Unit[], n: number, gone: ReadonlySet<number>, share: number): number {
+  const unit = units[n]!;
+  if (gone.has(n) || !unit.above) return 0;
+  const { storey } = unit.above;
+  const higher = units.filter((one) => one.above?.storey === storey + 1 && one.side === unit.side && Math.abs(one.x - unit.x) < 0.05);
+  const lost = higher.filter((one) => gone.has(units.indexOf(one))).reduce((sum, one) => sum + one.load, 0);
+  return Math.max(0, unit.load - lost) * share;
+}
+
+/** A shore struck from under one that still stands on it. */
+function under(units: readonly Unit[], own: readonly number[], gone: ReadonlySet<number>): { lower: string; upper: string } | null {
+  for (const n of own) {
+    const lower = units[n]!;
+    const level = lower.above?.storey ?? 0;
+    const upper = units.find(
+      (one, i) => one.above?.storey === level + 1 && !gone.has(i) && one.above.lays > 0 && lower.side === one.side && Math.abs(one.x - lower.x) < 0.05,
+    );
+    if (upper) return { lower: `${lower.name} ${lower.number}`, upper: `${upper.name} ${upper.number}` };
+  }
+  return null;
 }
 
 function serviceShare(plan: Plan, rules: Rules): number {
@@ -190,6 +185,17 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
   if (answer instanceof Missing) return [missingCheck(place('Strike'), 'force', answer.questions.join(' '))];
   const checks: Check[] = [];
   for (const [n, step] of answer.steps.entries()) {
+    const cut = answer.undercut.find((one) => one.step === n);
+    if (cut)
+      return [
+        ...checks,
+        flatStop(
+          shorePlace('order', `step ${n + 1}`, strikeSteps, 'Common practice: what stands above goes before what it stands on'),
+          'count',
+          told([`Step ${n + 1} takes ${cut.lower} from under ${cut.upper}, which still stands on it. Strike the storey above first.`]),
+          [],
+        ),
+      ];
     const check = stepCheck(answer, step, n, place(`step ${n + 1}`), rules);
     checks.push(check);
     // What comes after a step that brings the shores down is not worth a figure.

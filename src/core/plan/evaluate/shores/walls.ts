@@ -3,54 +3,24 @@ import { contactPressure } from '../../../path/contact-pressure.calc';
 import type { Rules } from '../../../rules/rule-sets';
 import { joistOnShore } from '../../../shoring/joist-on-shore.calc';
 import { timberBeam } from '../../../shoring/timber-beam.calc';
-import { sizeFactors, timberValues, TIMBER_SOURCE, type TimberGrade } from '../../../shoring/timber-grades';
+import { TIMBER_SOURCE } from '../../../shoring/timber-grades';
 import { timberPost } from '../../../shoring/timber-post.calc';
 import { timberPostEn } from '../../../shoring/timber-post-en.calc';
-import type { Trace } from '../../../calc/evidence';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import { joistOf, studPlaces, type JoistAnswer } from '../../shoring';
 import type { Plan, ShoreWall, Storey } from '../../schema';
+import type { JoistAnswer } from '../../shoring';
+import { joistShare, studLength, studsOf, type Stud, type WallStuds } from '../../wall-studs';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
+import { bracingCheck } from './bracing';
+import { headerChecks } from './headers';
 import { shorePlace } from './place';
+import { timberAcross, timberStress, timberStrut } from './timber';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
-/** Length of a stud: floor to joists, less the plates. */
-export const studLength = (wall: ShoreWall, storey: Storey): number | null =>
-  storey.height === null ? null : storey.height - wall.plate.count * wall.plate.thickness;
-
-/** What a stud of the wall may carry, braced as it is; a string is why it may carry nothing. */
-export function studStrength(wall: ShoreWall, length: number, rules: Rules): { capacity: number; traces: Trace[] } | Missing | string {
-  const { width, depth, grade } = wall.stud;
-  const values = timberValues(grade, rules.id);
-  if (!values) return new Missing(`Grade ${grade} has no values in this rule set: choose a grade of its own tables for ${wall.name}.`);
-  // Bracing rows run along the wall: they hold the stud in that direction only.
-  const free = { width, depth, unbracedWidth: length / (wall.braces + 1), unbracedDepth: length };
-  if (rules.id === 'eu-ls') {
-    const run = traced(timberPostEn, { ...free, fc: values.fc, eLow: values.eLow, kmod: rules.value('timberDuration'), gammaM: rules.value('timberGamma') });
-    return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : run.outcome.error;
-  }
-  const run = traced(timberPost, {
-    ...free,
-    fc: values.fc,
-    eMin: values.eLow,
-    loadDuration: rules.value('timberDuration'),
-    sizeFactor: sizeFactors(grade, Math.max(width, depth)).compression,
-  });
-  return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: run.traces } : run.outcome.error;
-}
-
-/** Bending and shear stress timber may take, with the factors of the rule set. */
-function timberStress(grade: TimberGrade, depth: number, rules: Rules): { bending: number; shear: number } | null {
-  const values = timberValues(grade, rules.id);
-  if (!values) return null;
-  const factor = rules.id === 'eu-ls' ? rules.value('timberDuration') / rules.value('timberGamma') : rules.value('timberDuration');
-  return {
-    bending: values.fb * factor * (rules.id === 'eu-ls' ? 1 : sizeFactors(grade, depth).bending),
-    shear: values.fv * factor * (rules.id === 'eu-ls' ? 0.67 : 1),
-  };
-}
+/** What one stud of the wall may carry, braced as it is; a string is why it may carry nothing. */
+export const studStrength = (wall: ShoreWall, length: number, rules: Rules) => timberStrut({ ...wall.stud, braces: wall.braces }, wall.name, length, rules);
 
 export function wallChecks(context: Ground): Check[] {
   const { plan } = context;
@@ -61,36 +31,51 @@ export function wallChecks(context: Ground): Check[] {
 }
 
 function oneWall(wall: ShoreWall, storey: Storey, { plan, rules }: Ground): Check[] {
-  const joist = joistOf(plan, wall, rules);
-  const places = studPlaces(plan, wall);
-  const loadPlace = shorePlace('load', wall.name, joistOnShore);
-  if (joist instanceof Missing) return [missingCheck(loadPlace, 'force', joist.questions.join(' '))];
-  if (places instanceof Missing) return [missingCheck(loadPlace, 'force', places.questions.join(' '))];
+  const answer = studsOf(plan, wall, rules);
+  if (answer instanceof Missing) return [missingCheck(shorePlace('load', wall.name, joistOnShore), 'force', answer.questions.join(' '))];
   return [
-    ...studChecks(wall, storey, joist, places.length, rules),
-    ...plateChecks(wall, joist, rules),
-    bracingCheck(wall, joist, places.length, rules),
-    ...joistChecks(wall, storey, joist, rules),
+    ...studChecks(wall, storey, answer, rules),
+    ...headerChecks(wall, answer, rules),
+    ...plateChecks(wall, answer, rules),
+    bracingCheck(wall, answer, rules),
+    ...joistChecks(wall, storey, answer.joist, rules),
   ];
 }
 
-function studChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, count: number, rules: Rules): Check[] {
+/** On each of the studs set together. */
+const share = (stud: Stud): number => stud.load / stud.together;
+
+/** The stud with the most on it. */
+const hardest = ({ studs }: WallStuds): Stud | null => studs.reduce<Stud | null>((most, stud) => (most && share(most) >= share(stud) ? most : stud), null);
+
+function studChecks(wall: ShoreWall, storey: Storey, answer: WallStuds, rules: Rules): Check[] {
   const checks: Check[] = [];
-  const lost = wall.missing.filter((n) => n <= count);
+  const { studs, joist, headers, bare } = answer;
+  const carried = headers.reduce((sum, { gap }) => sum + gap.to - gap.from + 1, 0);
+  const count = studs.length + carried + bare.length;
+  const lost = [...wall.missing.filter((n) => n <= count), ...bare].sort((a, b) => a - b);
   const everyJoist = shorePlace('everyJoist', wall.name, joistOnShore, 'Common practice: a stud under every joist');
   checks.push(
     lost.length > 0
       ? flatStop(
           everyJoist,
           'count',
-          told([`${wall.name}: no stud under joist ${lost.join(', ')} of ${count}. Put one under every joist before anything is cut.`]),
+          told([
+            bare.length > 0
+              ? `${wall.name}: nothing holds joist ${lost.join(', ')} of ${count}. A header wants a stud at each of its ends.`
+              : `${wall.name}: no stud under joist ${lost.join(', ')} of ${count}. Put one under every joist before anything is cut.`,
+          ]),
           [],
         )
       : {
           ...ratioCheck(
             everyJoist,
             { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
-            told([`${wall.name}: ${count} studs, one under every joist over the opening.`]),
+            told([
+              carried > 0
+                ? `${wall.name}: ${studs.length} joists stand on studs and ${carried} on headers, every joist over the opening.`
+                : `${wall.name}: ${count} studs, one under every joist over the opening.`,
+            ]),
             [],
           ),
           demand: null,
@@ -111,16 +96,20 @@ function studChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, count: 
     return [...checks, flatStop(place, 'force', told([`The plates of ${wall.name} fill the height of ${storey.name}: there is no room for a stud.`]), [])];
   const strength = studStrength(wall, length, rules);
   if (strength instanceof Missing) return [...checks, missingCheck(place, 'force', strength.questions.join(' '))];
-  if (typeof strength === 'string') return [...checks, flatStop(place, 'force', told([`${wall.name}: ${strength}`]), joist.traces, joist.shore)];
+  const most = hardest(answer);
+  if (!most) return [...checks, missingCheck(place, 'force', `No stud of ${wall.name} stands: headers alone hold nothing up.`)];
+  if (typeof strength === 'string') return [...checks, flatStop(place, 'force', told([`${wall.name}: ${strength}`]), joist.traces, share(most))];
+  const alike = studs.every((stud) => Math.abs(share(stud) - share(most)) < 1e-6);
+  const who = alike ? `Each stud of ${wall.name}` : `Stud ${most.number} of ${wall.name}${most.together > 1 ? `, each of ${most.together} together,` : ''}`;
   return [
     ...checks,
     ratioCheck(
       place,
-      { demand: joist.shore, capacity: strength.capacity, quantity: 'force', caution: rules.value('contactCaution') },
+      { demand: share(most), capacity: strength.capacity, quantity: 'force', caution: rules.value('contactCaution') },
       told(
-        phrase`Each stud of ${wall.name} carries ${q(joist.shore, 'force')}; ${q(wall.stud.width, 'dimension')} × ${q(wall.stud.depth, 'dimension')} ${wall.stud.grade}, ${q(length, 'length')} long with ${String(wall.braces)} row(s) of bracing, takes ${q(strength.capacity, 'force')}.`,
+        phrase`${who} carries ${q(share(most), 'force')}; ${q(wall.stud.width, 'dimension')} × ${q(wall.stud.depth, 'dimension')} ${wall.stud.grade}, ${q(length, 'length')} long with ${String(wall.braces)} row(s) of bracing, takes ${q(strength.capacity, 'force')}.`,
       ),
-      [...joist.traces, ...strength.traces],
+      [...joist.traces, ...headers.map((one) => one.trace), ...strength.traces],
     ),
   ];
 }
@@ -137,16 +126,11 @@ interface Contact {
  */
 export function plateContact(wall: ShoreWall, rules: Rules): Contact | null {
   const { width, depth, grade } = wall.stud;
-  const values = timberValues(grade, rules.id);
-  if (!values) return null;
+  const allowable = timberAcross(grade, rules);
+  if (allowable === null) return null;
   const across = Math.min(depth, wall.plate.width);
-  if (rules.id === 'eu-ls')
-    return {
-      length: width + 2 * Math.min(0.03, width),
-      width: across,
-      allowable: (values.fcPerp * rules.value('timberDuration')) / rules.value('timberGamma'),
-    };
-  return { length: width, width: across, allowable: (values.fcPerp * (width + 0.009525)) / width };
+  if (rules.id === 'eu-ls') return { length: width + 2 * Math.min(0.03, width), width: across, allowable };
+  return { length: width, width: across, allowable: (allowable * (width + 0.009525)) / width };
 }
 
 /** Under the sole plate, spread at 45° through it and no further than the boards are wide; null: nobody has said what it may take. */
@@ -154,12 +138,15 @@ export const soleContact = (wall: ShoreWall): Contact | null =>
   wall.sole.allowable === null ? null : { length: wall.stud.width + 2 * wall.plate.thickness, width: wall.sole.width, allowable: wall.sole.allowable };
 
 /** The plates under a stud crush square to the grain; what is under the sole plate is pressed. */
-function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[] {
+function plateChecks(wall: ShoreWall, answer: WallStuds, rules: Rules): Check[] {
   const checks: Check[] = [];
+  const most = hardest(answer);
+  if (!most) return [];
+  const load = share(most);
   const caution = rules.value('contactCaution');
   const plate = plateContact(wall, rules);
   if (plate) {
-    const run = traced(contactPressure, { load: joist.shore, ...plate });
+    const run = traced(contactPressure, { load, ...plate });
     const place = shorePlace(
       'plate',
       wall.name,
@@ -182,7 +169,7 @@ function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[]
   const under = wall.sole.on.trim() || 'what is under it';
   const sole = soleContact(wall);
   if (sole === null) return [...checks, missingCheck(place, 'pressure', `What pressure may ${under} take under the sole plate of ${wall.name}?`)];
-  const run = traced(contactPressure, { load: joist.shore, ...sole });
+  const run = traced(contactPressure, { load, ...sole });
   if (run.outcome.ok)
     checks.push(
       ratioCheck(
@@ -193,19 +180,6 @@ function plateChecks(wall: ShoreWall, joist: JoistAnswer, rules: Rules): Check[]
       ),
     );
   return checks;
-}
-
-function bracingCheck(wall: ShoreWall, joist: JoistAnswer, count: number, rules: Rules): Check {
-  const needed = rules.value('shoreLateral') * joist.shore * count;
-  const place = shorePlace('bracing', wall.name, joistOnShore, rules.source('shoreLateral').text);
-  if (wall.bracing === null)
-    return missingCheck(place, 'force', `What sideways force does the diagonal bracing of ${wall.name} hold? Boards and screws, by the maker or the engineer.`);
-  return ratioCheck(
-    place,
-    { demand: needed, capacity: wall.bracing, quantity: 'force', caution: null, inclusive: true },
-    told(phrase`${wall.name} is to be braced for ${q(needed, 'force')} sideways; its diagonals hold ${q(wall.bracing, 'force')}.`),
-    joist.traces,
-  );
 }
 
 /** The joist past its shore: bending over it, and its far end, which may want to rise. */
@@ -223,7 +197,10 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
   else if (!stress)
     checks.push(missingCheck(place, 'moment', `Grade ${grade} has no values in this rule set: which grade are the joists over ${storey.name}?`));
   else {
-    const run = traced(timberBeam, { bending: stress.bending, shear: stress.shear, width, depth });
+    const { plies, doubled } = storey.joists;
+    // A doubled joist has one ply more and carries more floor: the one nearer its strength decides.
+    const worst = Math.max(1 / plies, ...doubled.map((one) => joistShare(storey, one.number) / (plies + 1)));
+    const run = traced(timberBeam, { bending: stress.bending, shear: stress.shear, width: width / worst, depth });
     if (run.outcome.ok) {
       const { moment, shear } = run.outcome.output;
       const bends = joist.moment / moment >= joist.shear / shear;
@@ -263,11 +240,8 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
   return checks;
 }
 
-/** All of a wall's studs together, for the path to ground and the sums. */
-export function wallTotal(plan: Plan, wall: ShoreWall, rules: Rules): { load: number; each: number; count: number; traces: Trace[] } | Missing {
-  const joist = joistOf(plan, wall, rules);
-  const places = studPlaces(plan, wall);
-  if (joist instanceof Missing) return joist;
-  if (places instanceof Missing) return places;
-  return { load: joist.shore * places.length, each: joist.shore, count: places.length, traces: joist.traces };
+/** All of a wall’s studs together, for the path to ground and the sums. */
+export function wallTotal(plan: Plan, wall: ShoreWall, rules: Rules): (WallStuds & { load: number }) | Missing {
+  const answer = studsOf(plan, wall, rules);
+  return answer instanceof Missing ? answer : { ...answer, load: answer.studs.reduce((sum, stud) => sum + stud.load, 0) };
 }

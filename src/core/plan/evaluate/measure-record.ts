@@ -1,0 +1,63 @@
+import { memberLength } from '../../fit/member-length.calc';
+import { offDrawing } from '../../fit/off-drawing.calc';
+import type { Check } from '../check';
+import { isDay } from '../day';
+import type { Opening, Plan } from '../schema';
+import { flatStop, missingCheck, ratioCheck, told } from './context';
+import { measurePlace as place } from './measure-place';
+
+/** What the tape measured may be gone or moved: the last strip-out, and the last change of the layout. */
+const since = ({ survey }: Plan): { on: string; what: string }[] =>
+  [
+    { on: survey.strippedOn, what: 'the strip-out' },
+    { on: survey.changedOn, what: 'the change of layout' },
+  ].filter(({ on }) => on !== '');
+
+/** A measure older than the last strip-out or change of layout is a measure of something that is gone. */
+export function staleCheck(subject: string, on: string, plan: Plan): Check[] {
+  const where = place('measure.stale', subject, offDrawing, 'Record: measured after the last strip-out (HP5)');
+  const events = since(plan);
+  if (events.length === 0) return [];
+  const bad = [on, ...events.map((one) => one.on)].find((day) => !isDay(day));
+  if (bad !== undefined) return [missingCheck(where, 'count', `${subject}: “${bad}” is not a date. Write year-month-day.`)];
+  const missed = events.find((one) => on < one.on);
+  if (missed) return [flatStop(where, 'count', told([`${subject} was measured on ${on}, before ${missed.what} of ${missed.on}. Measure again.`]), [])];
+  return [passed(where, `${subject} was measured on ${on}, after ${events.map((one) => `${one.what} of ${one.on}`).join(' and ')}.`)];
+}
+
+/** A check of a record: nothing to measure against, and nothing against it. */
+const passed = (where: ReturnType<typeof place>, words: string): Check => ({
+  ...ratioCheck(where, { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 }, told([words]), []),
+  ratio: null,
+  demand: null,
+  capacity: null,
+});
+
+/** What a later check needs and the sheet leaves blank, and who answers for it. */
+export function sheetCheck(opening: Opening, plan: Plan): Check {
+  const where = place('measure.sheet', opening.name, memberLength, 'Record: site survey sheet');
+  const blank = [
+    opening.skewDeg === null && 'how far its reveals are off square',
+    opening.choice.ceiling === null && 'the height to the joists',
+    opening.lineLoad === null && 'what the piece carries',
+    plan.survey.owner.trim() === '' && 'who answers for a wrong measure',
+  ].filter(Boolean);
+  return blank.length > 0
+    ? missingCheck(where, 'length', `The survey sheet of ${opening.name} leaves blank: ${blank.join(', ')}.`)
+    : passed(where, `Nothing on the survey sheet of ${opening.name} is blank; ${plan.survey.owner} answers for it.`);
+}
+
+/** Pieces are cut from a list: it must be younger than the measure, the strip-out and the change of layout. */
+export function cutListCheck(plan: Plan): Check[] {
+  const { cutListOn, openings } = plan.survey;
+  if (!openings.some((one) => one.member !== null)) return [];
+  const where = place('measure.cutList', 'Cut list', memberLength, 'Record: cut list younger than what it is cut from');
+  if (cutListOn === '') return [missingCheck(where, 'count', 'Of which day is the cut list the pieces are made from?')];
+  const events = [...since(plan), ...openings.filter((one) => one.on !== '').map((one) => ({ on: one.on, what: `the measure of ${one.name}` }))];
+  const bad = [cutListOn, ...events.map((one) => one.on)].find((day) => !isDay(day));
+  if (bad !== undefined) return [missingCheck(where, 'count', `Cut list: “${bad}” is not a date. Write year-month-day.`)];
+  const missed = events.find((one) => cutListOn < one.on);
+  return missed
+    ? [flatStop(where, 'count', told([`The cut list is of ${cutListOn}, before ${missed.what} of ${missed.on}. Make it new before anything is cut.`]), [])]
+    : [passed(where, `The cut list of ${cutListOn} is younger than all it is cut from.`)];
+}

@@ -1,0 +1,112 @@
+import { simpleSpan } from '../beams/simple-span.calc';
+import type { Trace } from '../calc/evidence';
+import { attempt } from '../calc/run';
+import type { Rules } from '../rules/rule-sets';
+import { timberValues } from '../shoring/timber-grades';
+import { Missing } from './missing';
+import type { Plan, ShoreGap, ShoreWall, Storey } from './schema';
+import { joistOf, studPlaces, type JoistAnswer } from './shoring';
+
+/** What stands under one joist: one stud, or as many as are set together there. */
+export interface Stud {
+  /** of the joist over it, from the left */
+  number: number;
+  /** along the line from the left bearing */
+  x: number;
+  /** studs set together */
+  together: number;
+  /** on all of them */
+  load: number;
+}
+
+/** A header over a gap in the wall, on the studs at its ends. */
+export interface Header {
+  gap: ShoreGap;
+  /** joist numbers of the studs it stands on */
+  ends: [number, number];
+  span: number;
+  left: number;
+  right: number;
+  moment: number;
+  trace: Trace;
+}
+
+export interface WallStuds {
+  studs: Stud[];
+  headers: Header[];
+  joist: JoistAnswer;
+  traces: Trace[];
+  /** numbers of the joists over the opening that have neither a stud nor a header under them */
+  bare: number[];
+}
+
+/** How many times the floor of a plain joist the joist of that number carries. */
+export function joistShare(storey: Storey, number: number): number {
+  const { doubled, spacing } = storey.joists;
+  const one = doubled.find((joist) => joist.number === number);
+  return one && spacing !== null ? one.carries / spacing : 1;
+}
+
+const isDoubled = (storey: Storey, number: number): boolean => storey.joists.doubled.some((one) => one.number === number);
+
+const inGap = (wall: ShoreWall, number: number): boolean => wall.gaps.some(({ from, to }) => number >= from && number <= to);
+
+/** Where studs stand and how many together, whatever they carry. A gap’s end studs are as many as its header wants. */
+export function studLayout(plan: Plan, wall: ShoreWall): Omit<Stud, 'load'>[] | Missing {
+  const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
+  const places = studPlaces(plan, wall);
+  if (!storey) return new Missing(`Which storey is ${wall.name} in?`);
+  if (places instanceof Missing) return places;
+  return places.flatMap((x, i) => {
+    const number = i + 1;
+    if (inGap(wall, number)) return [];
+    const ends = wall.gaps.filter(({ from, to }) => number === from - 1 || number === to + 1).map(({ posts }) => posts);
+    return [{ number, x, together: Math.max(isDoubled(storey, number) ? 2 : 1, ...ends) }];
+  });
+}
+
+/** Length of a stud: floor to joists, less the plates. */
+export const studLength = (wall: ShoreWall, storey: Storey): number | null =>
+  storey.height === null ? null : storey.height - wall.plate.count * wall.plate.thickness;
+
+/** Every stud of a wall with its load, headers brought to the studs at their ends. */
+export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules): WallStuds | Missing {
+  const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
+  const joist = joistOf(plan, wall, rules);
+  const layout = studLayout(plan, wall);
+  const places = studPlaces(plan, wall);
+  if (!storey) return new Missing(`Which storey is ${wall.name} in?`);
+  if (joist instanceof Missing) return joist;
+  if (layout instanceof Missing) return layout;
+  if (places instanceof Missing) return places;
+  const loadAt = (number: number): number => joist.shore * joistShare(storey, number);
+  const studs = layout.map((stud): Stud => ({ ...stud, load: loadAt(stud.number) }));
+  const at = (number: number): Stud | undefined => studs.find((stud) => stud.number === number);
+  const headers: Header[] = [];
+  const bare: number[] = [];
+  for (const gap of wall.gaps) {
+    const [first, last] = [at(gap.from - 1), at(gap.to + 1)];
+    const carried = places.flatMap((x, i) => (i + 1 >= gap.from && i + 1 <= gap.to ? [{ number: i + 1, x }] : []));
+    if (!first || !last) {
+      bare.push(...carried.map((one) => one.number));
+      continue;
+    }
+    const values = timberValues(gap.header.grade, rules.id);
+    if (!values) return new Missing(`Grade ${gap.header.grade} has no values in this rule set: choose another for the header of ${wall.name}.`);
+    const span = last.x - first.x;
+    const { width, plies, depth } = gap.header;
+    const input = {
+      span,
+      load: 0,
+      pointLoads: carried.map(({ number, x }) => ({ x: x - first.x, force: loadAt(number) })),
+      stiffness: (values.e * width * plies * depth ** 3) / 12,
+    };
+    const outcome = attempt(simpleSpan, input);
+    if (!outcome.ok) return new Missing(outcome.error);
+    const { left, right, moment } = outcome.output;
+    first.load += left;
+    last.load += right;
+    headers.push({ gap, ends: [first.number, last.number], span, left, right, moment, trace: { calc: simpleSpan.id, input, output: outcome.output } });
+  }
+  return { studs, headers, joist, traces: joist.traces, bare };
+}

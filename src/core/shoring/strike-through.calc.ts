@@ -1,0 +1,207 @@
+import { Type } from 'typebox';
+import { solveContinuous } from '../beams/continuous';
+import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
+import { phrase, q } from '../calc/work';
+
+interface Shore {
+  joist: number;
+  at: number;
+  spring: number;
+  load: number;
+  passes: number | null;
+}
+interface Through {
+  span: number;
+  stiffness: number;
+  joist: { length: number; line: number };
+  joists: readonly { x: number; stiffness: number }[];
+  shores: readonly Shore[];
+}
+
+const EPSILON = 1e-6;
+const key = (x: number): number => Math.round(x * 1e6) / 1e6;
+
+/** How a joist answers at the line while some of its shores stand. */
+interface Condensed {
+  /** newtons at the line for a metre of its sinking */
+  spring: number;
+  /** share of a newton let down onto the line that each standing shore takes, by shore number */
+  shares: Map<number, number>;
+  /** share that goes to the two far bearings */
+  far: number;
+}
+
+/** One joist, seat of the new beam taken away: how it gives at the line. */
+function condense({ joist }: Through, stiffness: number, standing: readonly { i: number; shore: Shore }[]): Condensed {
+  const supports = [{ x: 0 }, ...standing.map(({ shore }) => ({ x: shore.at, spring: shore.spring })), { x: joist.length }];
+  const solved = solveContinuous({ length: joist.length, stiffness, load: 0, supports, pointLoads: [{ x: joist.line, force: 1 }], upliftFree: false });
+  if (!solved.stable) refuse('joist', 'The joist does not stand on its far bearings: check the spans.');
+  const down = solved.deflection.find(({ x }) => x === joist.line)?.down ?? 0;
+  const { reactions } = solved;
+  return {
+    spring: 1 / down,
+    shares: new Map(standing.map(({ i }, n) => [i, reactions[n + 1] ?? 0])),
+    far: (reactions[0] ?? 0) + (reactions[reactions.length - 1] ?? 0),
+  };
+}
+
+/** The same joist held at the line, under loads on it: what the line, each standing shore and the far bearings take. */
+function heldAtLine({ joist }: Through, stiffness: number, standing: readonly { i: number; shore: Shore }[], loads: readonly { x: number; force: number }[]) {
+  const supports = [{ x: 0 }, { x: joist.line }, ...standing.map(({ shore }) => ({ x: shore.at, spring: shore.spring })), { x: joist.length }];
+  const solved = solveContinuous({ length: joist.length, stiffness, load: 0, supports, pointLoads: loads, upliftFree: false });
+  if (!solved.stable) refuse('joist', 'The joist does not stand on its far bearings: check the spans.');
+  const { reactions } = solved;
+  return {
+    line: reactions[1] ?? 0,
+    shores: new Map(standing.map(({ i }, n) => [i, reactions[n + 2] ?? 0])),
+    far: (reactions[0] ?? 0) + (reactions[reactions.length - 1] ?? 0),
+  };
+}
+
+/**
+ * Shores struck step by step where the joists run through over the line: every joist a beam on its far bearings, on the shores still
+ * standing and on the new beam, which gives under it. At first the shores carry everything and the new beam nothing. A shore that
+ * goes leaves its load on its joist; one of the storey above takes its load off the joist and brings it down on the line.
+ */
+export const strikeThrough = defineCalc({
+  id: 'shore.strikeThrough',
+  title: 'What each shore carries while they are struck, joists running through',
+  input: closed({
+    span: positive('m', 'of the new beam, seat to seat'),
+    stiffness: positive('N·m2', 'EI of the new beam'),
+    joist: closed({ length: positive('m', 'far bearing to far bearing'), line: positive('m', 'left far bearing to the line') }),
+    joists: Type.Array(closed({ x: nonNegative('m', 'from the left seat of the new beam'), stiffness: positive('N·m2', 'EI of the joist') }), {
+      maxItems: 200,
+    }),
+    shores: Type.Array(
+      closed({
+        joist: Type.Integer({ minimum: 0 }),
+        at: positive('m', 'along the joist from its left far bearing'),
+        spring: nonNegative('N/m'),
+        load: nonNegative('N', 'before the first is struck'),
+        passes: nullable(nonNegative('N', 'onto the line when it goes, for a shore that stands on the joist; null: it holds the joist up')),
+      }),
+      { maxItems: 800 },
+    ),
+    steps: Type.Array(Type.Array(Type.Integer({ minimum: 0 })), { description: 'which shores go, by number from 0, step by step' }),
+  }),
+  output: closed({
+    steps: Type.Array(closed({ shores: Type.Array(real('N')), left: real('N'), right: real('N'), far: real('N'), deflection: real('m') })),
+  }),
+  source: { basis: 'statics', text: 'Joists and beam as a grillage, stiffness method joist by joist (beam.continuous), shores as springs that only push' },
+  compute(input) {
+    const { span, stiffness, joist, joists, shores, steps } = input;
+    if (!(joist.line < joist.length)) refuse('joist.line', `The line at ${joist.line} m is not inside the joist of ${joist.length} m.`);
+    joists.forEach(({ x }, n) => {
+      if (x > span) refuse(`joists[${n}].x`, `Joist ${n + 1} at ${x} m is past the span of ${span} m.`);
+    });
+    shores.forEach((shore, n) => {
+      if (shore.joist >= joists.length) refuse(`shores[${n}].joist`, `Shore ${n + 1} stands at joist ${shore.joist + 1} and there are ${joists.length}.`);
+      if (!(shore.at < joist.length)) refuse(`shores[${n}].at`, `Shore ${n + 1} at ${shore.at} m is past the joist of ${joist.length} m.`);
+      if (shore.passes === null && !(shore.spring > 0)) refuse(`shores[${n}].spring`, `Shore ${n + 1} holds a joist up and has no stiffness.`);
+    });
+    const loads = shores.map((one) => one.load);
+    const standing = shores.map(() => true);
+    const onLine = joists.map(() => 0);
+    const sag = new Map<number, number>();
+    const seats = { left: 0, right: 0, far: 0 };
+    const total = Math.max(
+      1,
+      loads.reduce((sum, one) => sum + one, 0),
+    );
+    const condensed = new Map<string, Condensed>();
+    const release = (gone: readonly number[]) => {
+      let pending = gone.filter((i) => standing[i]);
+      for (let round = 0; pending.length > 0; round += 1) {
+        if (round > shores.length) refuse('steps', 'The shores go slack one after another and nothing settles: check the stiffnesses.');
+        const onJoist = joists.map((): { x: number; force: number }[] => []);
+        for (const i of pending) {
+          const shore = shores[i]!;
+          standing[i] = false;
+          if (shore.passes === null) onJoist[shore.joist]!.push({ x: shore.at, force: loads[i] ?? 0 });
+          else onJoist[shore.joist]!.push({ x: shore.at, force: -shore.load }, { x: joist.line, force: shore.passes });
+          loads[i] = 0;
+        }
+        const holding = joists.map((_, j) => shores.flatMap((shore, i) => (shore.joist === j && standing[i] && shore.passes === null ? [{ i, shore }] : [])));
+        const gives = holding.map((held, j) => {
+          const name = `${joists[j]!.stiffness};` + held.map(({ shore }) => `${shore.at} ${shore.spring}`).join(';');
+          const known = condensed.get(name);
+          if (known && known.shares.size === held.length) {
+            const shares = [...known.shares.values()];
+            return { ...known, shares: new Map(held.map(({ i }, n) => [i, shares[n] ?? 0])) };
+          }
+          const fresh = condense(input, joists[j]!.stiffness, held);
+          condensed.set(name, fresh);
+          return fresh;
+        });
+        const fixed = onJoist.map((list, j) =>
+          list.some(({ force }) => Math.abs(force) > EPSILON) ? heldAtLine(input, joists[j]!.stiffness, holding[j]!, list) : null,
+        );
+        const springs = new Map<number, number>();
+        const forces = new Map<number, number>();
+        joists.forEach(({ x }, j) => {
+          springs.set(key(x), (springs.get(key(x)) ?? 0) + gives[j]!.spring);
+          forces.set(key(x), (forces.get(key(x)) ?? 0) + (fixed[j]?.line ?? 0));
+        });
+        const inner = [...springs].filter(([x]) => x > 5e-3 && x < span - 5e-3).sort((a, b) => a[0] - b[0]);
+        const solved = solveContinuous({
+          length: span,
+          stiffness,
+          load: 0,
+          supports: [{ x: 0 }, ...inner.map(([x, spring]) => ({ x, spring })), { x: span }],
+          pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...[0.25, 0.5, 0.75].map((share) => ({ x: share * span, force: 0 }))],
+          upliftFree: false,
+        });
+        if (!solved.stable) refuse('span', 'The beam does not stand on its seats: check the span.');
+        const { reactions, deflection } = solved;
+        seats.left += reactions[0] ?? 0;
+        seats.right += reactions[reactions.length - 1] ?? 0;
+        for (const { x, down } of deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
+        joists.forEach(({ x }, j) => {
+          const sinks = deflection.find((one) => key(one.x) === key(x))?.down ?? 0;
+          // What the beam lets down by sinking under the joist goes back onto its shores and far bearings.
+          const back = gives[j]!.spring * sinks;
+          onLine[j] = (onLine[j] ?? 0) + (fixed[j]?.line ?? 0) - back;
+          seats.far += (fixed[j]?.far ?? 0) + back * gives[j]!.far;
+          for (const { i } of holding[j]!) loads[i] = (loads[i] ?? 0) + (fixed[j]?.shores.get(i) ?? 0) + back * (gives[j]!.shares.get(i) ?? 0);
+        });
+        pending = loads.flatMap((load, i) => (standing[i] && load < -EPSILON ? [i] : []));
+      }
+      const lifted = onLine.findIndex((force) => force < -1e-6 * total);
+      if (lifted >= 0) refuse('steps', `Joist ${lifted + 1} lifts off the new beam while they are struck: wedge it down, or strike from the other side.`);
+    };
+    return {
+      steps: steps.map((gone, s) => {
+        gone.forEach((i, n) => {
+          if (i >= shores.length) refuse(`steps[${s}][${n}]`, `Step ${s + 1} strikes shore ${i + 1} and there are ${shores.length}.`);
+        });
+        release(gone);
+        return { shores: [...loads], ...seats, deflection: Math.max(0, ...sag.values()) };
+      }),
+    };
+  },
+  work: (i, o) => [
+    {
+      label: 'At first',
+      numbers: phrase`${String(i.shores.length)} shores under ${String(i.joists.length)} joists that run through`,
+      result: q(
+        i.shores.reduce((sum, one) => sum + one.load, 0),
+        'force',
+      ),
+    },
+    ...o.steps.flatMap((step, n) => [
+      {
+        label: `Step ${n + 1}: most in one shore`,
+        formula: 'load given up, shared by joist, shores and beam',
+        result: q(Math.max(0, ...step.shores), 'force'),
+      },
+      {
+        label: `Step ${n + 1}: on the beam’s seats; more at the far bearings`,
+        numbers: phrase`${q(step.left, 'force')} + ${q(step.right, 'force')}; ${q(step.far, 'force')}`,
+        result: q(step.left + step.right, 'force'),
+      },
+      { label: `Step ${n + 1}: beam sags`, result: q(step.deflection, 'dimension') },
+    ]),
+  ],
+});
