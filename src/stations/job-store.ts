@@ -88,14 +88,15 @@ export function createJobStore(first: FirstState) {
       set((state) => ({ survey: { ...state.survey, evaluation } }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
-      const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look }) : null;
+      const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look, about: get().station }) : null;
       if (drawn && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...drawn } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
-      const { cursor, look } = get();
-      const scenes = await worker?.scenes({ cursor, look });
-      if (scenes && ticket === surveyed && get().cursor === cursor && get().look === look) set((state) => ({ survey: { ...state.survey, ...scenes } }));
+      const { cursor, look, station: about } = get();
+      const scenes = await worker?.scenes({ cursor, look, about });
+      if (scenes && ticket === surveyed && get().cursor === cursor && get().look === look && get().station === about)
+        set((state) => ({ survey: { ...state.survey, ...scenes } }));
     };
     const changed = (history: History) => {
       if (history.plan === get().history.plan) return set({ history });
@@ -177,7 +178,11 @@ export function createJobStore(first: FirstState) {
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),
-      openStation: (station) => set({ station }),
+      openStation(station) {
+        if (get().station === station) return;
+        set({ station });
+        void redraw();
+      },
       choose: (chosen) => set({ chosen }),
       showList: (listed) => set({ listed }),
       takeTheirs() {

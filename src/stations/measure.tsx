@@ -27,7 +27,7 @@ export function MeasureStation() {
   const { system } = field;
   const { words } = useInputs();
   const derived = useJob((state) => state.survey.evaluation.derived);
-  const figures = derived.filter((one) => one.id !== 'splice' && one.id !== 'stud');
+  const figures = derived.filter((one) => one.id !== 'splice');
   const piece = plan.pieces[0];
   const seat = piece ? seatOf(asMeasured(plan), piece) : null;
   const known = seat && !(seat instanceof Missing) ? seat : null;

@@ -53,6 +53,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
   const edit = useEdit('shoreWalls', wall.id);
   const { open, figure, whole, words, choice } = useInputs();
   const { stud, plate, sole } = wall;
+  const below = plan.shoring.storeys[plan.shoring.storeys.findIndex((one) => one.id === wall.storey) - 1];
   return (
     <Fold
       title={wall.name || 'Wall'}
@@ -90,7 +91,11 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
       <DiagonalFields wall={wall} />
       <GapFields wall={wall} />
       <TagFields tag={wall.tag} onChange={(tag, name) => edit({ tag }, name)} />
-      <StandsOn name={wall.name} standsOn={wall.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
+      {below ? (
+        <p className="mt-2 text-[12.5px] text-soft">It stands on the floor over {below.name}, over the shore there.</p>
+      ) : (
+        <StandsOn name={wall.name} standsOn={wall.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />
+      )}
     </Fold>
   );
 }

@@ -7,10 +7,9 @@ import { lineLoads } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
-import { DerivedList } from '@/ui/workings/derived-list';
 import { BentFields, newBent } from './bent-fields';
 import { freshId } from './fresh-id';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
 import { ShorePartsFields } from './shore-parts-fields';
 import { ShoreRowFields, newShoreRow } from './shore-row-fields';
@@ -27,8 +26,6 @@ export function ShoresStation() {
   const field = useField();
   const [comparing, setComparing] = useState(false);
   const { shoring } = plan;
-  const derived = useJob((state) => state.survey.evaluation.derived);
-  const figures = derived.filter((one) => one.id === 'stud');
   const [lowest] = shoring.storeys;
   const load = lowest ? lineLoads(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds)).get(lowest.id) : undefined;
   const about = !lowest
@@ -54,12 +51,6 @@ export function ShoresStation() {
           onValue={(room) => act('editShoring', { changes: { room } }, 'room')}
         />
       </Group>
-      {figures.length > 0 && (
-        <section>
-          <h3 className="mb-1 text-[15px] text-gear">Cut to</h3>
-          <DerivedList figures={figures} system={field.system} />
-        </section>
-      )}
       <div className="border-b border-line">
         {/* The highest first, as they stand. */}
         {[...shoring.storeys].reverse().map((storey) => (

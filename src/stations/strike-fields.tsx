@@ -40,7 +40,7 @@ export function StrikeFields() {
     <Fold
       first
       title="Strike"
-      note={shoring.strike.length === 0 ? 'no order written down' : `${shoring.strike.length} steps`}
+      note={groups.length === 0 ? 'no order written down' : `${groups.length} steps`}
       tools={
         first && (
           <SmallButton onClick={() => act('addTo', { list: 'strike', thing: { id: freshId('sk'), shore: first.id, units: [], together: false } })}>
@@ -68,7 +68,7 @@ export function StrikeFields() {
       )}
       <ol className="mt-1">
         {shoring.strike.map((step, i) => (
-          <StrikeRow key={step.id} step={step} index={i} shores={shores} />
+          <StrikeRow key={step.id} step={step} index={i} number={groups.findIndex((group) => group.steps.includes(step)) + 1} shores={shores} />
         ))}
       </ol>
       {steps.length > 0 && (
@@ -117,7 +117,7 @@ export function StrikeFields() {
   );
 }
 
-function StrikeRow({ step, index, shores }: { step: Step; index: number; shores: readonly { id: string; name: string }[] }) {
+function StrikeRow({ step, index, number, shores }: { step: Step; index: number; number: number; shores: readonly { id: string; name: string }[] }) {
   const act = useAct();
   const field = useField();
   const edit = useEdit('strike', step.id);
@@ -125,7 +125,7 @@ function StrikeRow({ step, index, shores }: { step: Step; index: number; shores:
   return (
     <li className="grid grid-cols-[1.3fr_1fr_auto] items-end gap-2 border-t border-dotted border-line py-1.5">
       <ChoiceField
-        label={index > 0 && step.together ? 'together with it' : `${index + 1}, out comes`}
+        label={index > 0 && step.together ? 'together with it' : `${number}, out comes`}
         value={step.shore}
         choices={shores.map((one) => ({ value: one.id, label: one.name }))}
         onValue={(shore) => edit({ shore }, 'shore')}

@@ -68,6 +68,7 @@ import { strikeSteps } from '../shoring/strike.calc';
 import { strikeThrough } from '../shoring/strike-through.calc';
 import { timberScrew } from '../shoring/timber-screw.calc';
 import { timberScrewEn } from '../shoring/timber-screw-en.calc';
+import { accessSweep } from '../access/sweep.calc';
 import { windForce } from '../strength/wind-force.calc';
 import { webClear } from '../fit/web-clear.calc';
 import { propOffCentre } from '../shoring/prop-off-centre.calc';
@@ -162,6 +163,7 @@ const all: readonly Calc<never, never>[] = [
   propOffCentre,
   webClear,
   windForce,
+  accessSweep,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

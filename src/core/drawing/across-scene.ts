@@ -44,13 +44,15 @@ export function acrossScene(plan: Plan, moment: ShoreMoment): Drawing {
         !load || load instanceof Missing ? `${storey.name}: what comes down is not known` : `${write(load.dead + load.live, 'forcePerLength')} comes down here`,
       ink: !load || load instanceof Missing ? 'stop' : 'ink',
       bold: true,
-      sides: ['right', 'left', 'above'],
+      sides: ['right'],
     });
     floor = head + deep;
   });
   shapes.push(...pieceAcross(plan, storeys[0] ?? null, moment));
   const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || shape.shape === 'line' ? shape.points : []));
   const extent = extentOf(points, 0.35);
+  // Room over the roof for what is written there.
+  extent.max.y += 0.35;
   shapes.unshift({
     shape: 'line',
     points: [
@@ -137,18 +139,13 @@ function floorShapes(storey: Storey, side: Side, head: number, deep: number, wri
     },
     {
       shape: 'label',
-      at: { x: far * 0.62, y: head + deep },
-      text: dead === null ? 'load not known' : `${write(dead, 'pressure')} dead, ${live === null ? 'load while building' : `${write(live, 'pressure')} live`}`,
-      ink: dead === null ? 'stop' : 'pencil',
+      at: { x: far * 0.55, y: head + deep },
+      text: [
+        span === null ? 'span not known' : write(span, 'length'),
+        dead === null ? 'load not known' : `${write(dead, 'pressure')} dead, ${live === null ? 'people at work' : `${write(live, 'pressure')} live`}`,
+      ].join(' · '),
+      ink: known ? 'pencil' : 'stop',
       sides: ['above'],
-    },
-    {
-      shape: 'dimension',
-      from: { x: Math.min(0, far), y: head + deep },
-      to: { x: Math.max(0, far), y: head + deep },
-      offset: 26,
-      text: span === null ? 'span?' : write(span, 'length'),
-      ink: span === null ? 'stop' : 'pencil',
     },
   ];
 }
@@ -179,16 +176,16 @@ function wallAcross(
       text: standsAs(wall.name, states, (load) => `${write(load, 'force')} a stud`),
       ink: 'timberEdge',
       bold: true,
-      sides: wall.side === 'left' ? ['left', 'right'] : ['right', 'left'],
+      sides: [wall.side],
       of,
     },
     {
-      shape: 'dimension',
-      from: { x: Math.min(0, x), y: floor + 0.35 },
-      to: { x: Math.max(0, x), y: floor + 0.35 },
-      offset: 0,
-      text: write(wall.setback, 'length'),
-      ink: 'ink',
+      shape: 'label',
+      at: { x, y: (floor + head) / 2 - 0.34 },
+      text: `${write(wall.setback, 'length')} from the line`,
+      ink: 'timberEdge',
+      sides: [wall.side],
+      of,
     },
   ];
 }

@@ -1,34 +1,40 @@
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';
+import type { StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsBeside } from './bent-shapes';
 import type { ShoreMoment } from './shore-moment';
-import { shoresBeside } from './shore-shapes';
+import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
 export type Look = 'beam' | 'boom' | 'across';
 
-/** The site from the side at a moment: x along the look, y height. */
-export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: ShoreMoment): Drawing {
+/** The site from the side at a moment: x along the look, y height. At the shores the drawing is as close as they and their seats allow. */
+export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
   const pose = poseAt(plan, moment);
   const axis = lookAxis(plan, pose, look);
   const along = (p: Vec): number => dot(p, axis);
-  const shapes: Shape[] = [
-    ...siteShapes(plan, along),
+  const close = about === 'shores' && hasShores(plan);
+  const site = siteShapes(plan, along);
+  const near: Shape[] = [
     ...bearingShapes(plan, moment, along),
-    ...(pose ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along)] : []),
-    ...(pose ? measureShapes(plan, pose, along) : []),
     ...shoresBeside(plan, along, shores),
     ...bentsBeside(plan, along, shores),
     ...openingsBeside(plan, along, shores.memberIn),
   ];
-  const points = shapes.flatMap((shape) => (shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : []));
+  const lifted: Shape[] = pose
+    ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along), ...measureShapes(plan, pose, along)]
+    : [];
+  const shapes: Shape[] = [...(close ? site.filter((shape) => shape.shape !== 'label') : site), ...lifted, ...near];
+  const points = (close ? near : shapes).flatMap((shape) =>
+    shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : [],
+  );
   const extent = extentOf(points, 0.4);
   extent.min.y = Math.min(extent.min.y, -0.6);
   shapes.unshift({

@@ -4,6 +4,7 @@ import { attempt } from '../calc/run';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { radiiToRead } from '../plan/evaluate/crane';
 import { Missing } from '../plan/missing';
+import type { StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { chartLookup } from '../cranes/chart-lookup';
@@ -11,27 +12,27 @@ import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsAbove } from './bent-shapes';
 import type { ShoreMoment } from './shore-moment';
-import { shoresAbove } from './shore-shapes';
-import { openingsAbove, wayShapes } from './way-shapes';
+import { hasShores, shoresAbove } from './shore-shapes';
+import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
-/** The site from above at a moment. */
-export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment): Drawing {
+/** The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow. */
+export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
   const pose = poseAt(plan, moment);
+  const close = about === 'shores' && hasShores(plan);
+  const near: Shape[] = [...bearingShapes(plan, moment), ...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
   const shapes: Shape[] = [
     ...siteShapes(plan),
     ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
-    ...bearingShapes(plan, moment),
     ...(pose ? measureShapes(plan, pose) : []),
-    ...shoresAbove(plan, shores),
-    ...bentsAbove(plan, shores),
-    ...openingsAbove(plan, shores.memberIn),
-    ...wayShapes(plan),
+    ...near,
+    ...(about === 'wayIn' ? carriedShapes(plan) : []),
+    ...(close ? [] : wayShapes(plan)),
   ];
-  const points = shapes.flatMap((shape) =>
+  const points = (close ? near : shapes).flatMap((shape) =>
     shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : [],
   );
-  return { shapes, extent: extentOf(points, 0.5) };
+  return { shapes, extent: extentOf(points, close ? 0.9 : 0.5) };
 }
 
 function siteShapes(plan: Plan): Shape[] {

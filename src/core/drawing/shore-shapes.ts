@@ -8,6 +8,8 @@ import { formatQuantity } from '../units';
 import type { Shape } from './draw-list';
 import { lookOf, standingOf, standsAs, type ShoreMoment, type Standing } from './shore-moment';
 
+export const hasShores = (plan: Plan): boolean => plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
+
 const wallsOf = (plan: Plan, storey: Storey | undefined): ShoreWall[] => plan.shoring.walls.filter((wall) => wall.storey === storey?.id);
 const rowsOf = (plan: Plan, storey: Storey | undefined): ShoreRow[] => plan.shoring.rows.filter((row) => row.storey === storey?.id);
 

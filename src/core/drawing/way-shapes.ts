@@ -2,6 +2,9 @@ import { add, angleOf, direction, distance, leftOf, mix, rectangle, scale, sub, 
 import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
 import type { Bearing, Opening, Plan } from '../plan/schema';
+import { carriedOf } from '../plan/way-pieces';
+import { sweepOf } from '../plan/way-sweep';
+import { rulesOf } from '../rules/rule-sets';
 import { formatQuantity } from '../units';
 import type { Shape, Style } from './draw-list';
 
@@ -127,6 +130,20 @@ export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: 
       },
     ];
   });
+}
+
+/** The longest piece where it is at each point of the way, as far as it gets. */
+export function carriedShapes(plan: Plan): Shape[] {
+  const carried = carriedOf(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  if (carried instanceof Missing || plan.wayIn.legs.length < 2) return [];
+  const { outcome } = sweepOf(plan, carried);
+  if (!outcome.ok) return [];
+  const { poses, passes } = outcome.output;
+  return poses.map(({ at, headingDeg }, i): Shape => ({
+    shape: 'polygon',
+    points: rectangle(at, carried.longest.length, carried.width, headingDeg),
+    style: !passes && i === poses.length - 1 ? { stroke: 'stop', width: 2.4 } : { stroke: 'steel', width: 1.2, dash: 'dash' },
+  }));
 }
 
 /** The way in: from leg to leg, each with its number and name. */

@@ -30,7 +30,12 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
   const { walls, rows } = plan.shoring;
   if (walls.length + rows.length > 0) {
     const { set, open, struck } = shoreState(plan, moment);
-    const up = [...walls, ...rows].filter((shore) => set?.has(shore.id)).length;
+    const gone = new Set(
+      strikeGroups(plan)
+        .slice(0, struck)
+        .flatMap((group) => group.steps.filter((step) => step.units.length === 0).map((step) => step.shore)),
+    );
+    const up = [...walls, ...rows].filter((shore) => set?.has(shore.id) && !gone.has(shore.id)).length;
     const over = plan.shoring.opening;
     if (set !== null) parts.push(`${up} of ${walls.length + rows.length} shores stand`);
     if (set !== null && open) {

@@ -3,6 +3,7 @@ import type { Drawing } from '../drawing/draw-list';
 import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
 import { shoreMoment } from '../drawing/shore-moment';
+import type { StationId } from './check';
 import { asMeasured } from './as-measured';
 import { evaluate, type Evaluation } from './evaluate';
 import type { Plan } from './schema';
@@ -19,22 +20,23 @@ export interface Scenes {
   side: Drawing;
 }
 
-/** What is drawn: after which move (−1 before the first), and which way one looks. */
+/** What is drawn: after which move (−1 before the first), which way one looks, and what the drawing is about. */
 export interface Looking {
   cursor: number;
   look: Look;
+  about: StationId;
 }
 
-export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look }: Looking): Scenes {
+export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, about }: Looking): Scenes {
   const plan = asMeasured(drawn);
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
   const shores = shoreMoment(plan, moment, evaluation.strike);
-  const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores);
-  return { above: planScene(plan, moment, shores), side };
+  const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about);
+  return { above: planScene(plan, moment, shores, about), side };
 }
 
-export function surveyPlan(plan: Plan, cursor: number, look: Look): Survey {
+export function surveyPlan(plan: Plan, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {
   const evaluation = evaluate(plan);
-  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look }) };
+  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look, about }) };
 }

@@ -61,6 +61,7 @@ export function formatQuantity(value: number | null, kind: QuantityKind, system:
       decimals = 1;
     } else if (system === 'metric') decimals = adaptiveDecimals(Math.abs(shown), 1);
   } else if (kind === 'mass' && Math.abs(shown) < 100) decimals = 1;
+  else if (kind === 'pressure' && system === 'metric') decimals = adaptiveDecimals(Math.abs(shown), 0);
   const number =
     kind === 'factor' || kind === 'dimension' || kind === 'fraction' || kind === 'massPerLength' || kind === 'strength'
       ? trimZeros(formatNumber(shown, decimals, system))

@@ -46,6 +46,11 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
             <DrawingOnPaper drawing={elevationScene(bare, replay.before, 'beam', moment)} width={262} height={190} />
           </View>
         </View>
+        {plan.shoring.storeys.length > 0 && (
+          <View style={[styles.box, { marginTop: 6 }]} wrap={false}>
+            <DrawingOnPaper drawing={acrossScene(bare, moment)} width={532} height={230} />
+          </View>
+        )}
         <Text style={styles.heading}>What each shore carries, and what it stands on</Text>
         {mine
           .filter((check) => check.id !== 'shore.strike' && check.verdict !== 'stop' && check.verdict !== 'missing')

@@ -21,7 +21,7 @@ import { surveyChecks } from './measure';
 import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
-import { shoreChecks, shoreFigures } from './shores';
+import { shoreChecks } from './shores';
 import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
@@ -85,7 +85,7 @@ export function evaluate(drawn: Plan): Evaluation {
     ...shores.checks,
     ...holdChecks(context),
   ];
-  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules), ...shoreFigures(context)];
+  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
   return {

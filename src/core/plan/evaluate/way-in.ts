@@ -1,5 +1,6 @@
 import { accessFloor } from '../../access/floor.calc';
 import { splitSearch } from '../../access/split.calc';
+import { accessSweep } from '../../access/sweep.calc';
 import { simpleSpanAt, peakOf } from '../../beams/simple-span.calc';
 import { phrase, q } from '../../calc/work';
 import { nioshLift } from '../../handling/niosh.calc';
@@ -12,6 +13,7 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Leg } from '../schema';
 import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
+import { sweepOf } from '../way-sweep';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
@@ -39,7 +41,12 @@ export function wayInChecks({ plan, rules }: Ground): Check[] {
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
     ];
-  return [...legs.flatMap((leg) => legChecks(leg, carried, rules)), ...pieceChecks(carried, { plan, rules }), ...spliceChecks(carried, { plan, rules })];
+  return [
+    ...legs.flatMap((leg) => legChecks(leg, carried, rules)),
+    ...sweepCheck(carried, plan),
+    ...pieceChecks(carried, { plan, rules }),
+    ...spliceChecks(carried, { plan, rules }),
+  ];
 }
 
 function legChecks(leg: Leg, carried: Carried, rules: Ground['rules']): Check[] {
@@ -227,6 +234,45 @@ function legChecks(leg: Leg, carried: Carried, rules: Ground['rules']): Check[] 
       ];
     }
   }
+}
+
+/** The longest piece from the truck to its place, past everything that stands on the plan. */
+function sweepCheck(carried: Carried, plan: Ground['plan']): Check[] {
+  const { legs } = plan.wayIn;
+  if (legs.length < 2) return [];
+  const where = place('way.sweep', carried.longest.name, accessSweep);
+  const { input, outcome } = sweepOf(plan, carried);
+  if (!outcome.ok) return [missingCheck(where, 'length', outcome.error)];
+  const traces = [{ calc: accessSweep.id, input, output: outcome.output }];
+  const { passes, leg, against } = outcome.output;
+  const from = legs[leg]?.name;
+  const to = legs[leg + 1]?.name;
+  if (!passes)
+    return [
+      flatStop(
+        where,
+        'length',
+        told(
+          phrase`${carried.longest.name}, ${q(carried.longest.length, 'length')}, sticks between ${from ?? 'the start'} and ${to ?? 'the end'}${against.length > 0 ? `, against ${against.join(' and ')}` : ''}: move the way, or shorten the piece.`,
+        ),
+        traces,
+      ),
+    ];
+  return [
+    {
+      ...ratioCheck(
+        where,
+        { demand: 0, capacity: 1, quantity: 'length', caution: null, ratio: 0 },
+        told(
+          phrase`${carried.longest.name}, ${q(carried.longest.length, 'length')}, goes from ${legs[0]!.name} to ${legs[legs.length - 1]!.name} past everything drawn on the plan.`,
+        ),
+        traces,
+      ),
+      demand: null,
+      capacity: null,
+      ratio: null,
+    },
+  ];
 }
 
 function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {

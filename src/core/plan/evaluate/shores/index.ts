@@ -3,7 +3,6 @@ import { Missing } from '../../missing';
 import type { Move, Plan } from '../../schema';
 import { strikeGroups } from '../../strike-groups';
 import type { Context } from '../context';
-import type { Derived } from '../derived';
 import { walkDown, type Source } from '../load-path';
 import { bentOf } from './bent-answer';
 import { bentChecks } from './bents';
@@ -13,7 +12,6 @@ import { needleOf } from './needles';
 import { rowChecks } from './rows';
 import { strikeChecks, strikeOf, watchChecks, type StrikeAnswer } from './strike';
 import { unitsOf, type Unit } from './units';
-import { studLength } from '../../wall-studs';
 import { wallChecks, wallTotal } from './walls';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
@@ -96,15 +94,4 @@ function shoreSources({ plan, rules }: Ground): Source[] {
         };
       }),
   ];
-}
-
-/** Lengths to cut for the temporary walls. */
-export function shoreFigures({ plan }: Ground): Derived[] {
-  return plan.shoring.walls.flatMap((wall): Derived[] => {
-    const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
-    const length = storey ? studLength(wall, storey) : null;
-    return length === null || !(length > 0)
-      ? []
-      : [{ id: 'stud', subject: wall.name, title: 'Studs to cut, tapped in tight', value: length + wall.tightFit, kind: 'length', traces: [] }];
-  });
 }
