@@ -10,13 +10,21 @@ export type Outcome<T> = { ok: true; output: T } | ({ ok: false } & Fault);
 export function attempt<I extends TObject, O extends TObject>(calc: Calc<I, O>, input: Static<I>): Outcome<Static<O>> {
   try {
     const output = calc.compute(input);
-    const lost = firstNonFinite(output, '');
+    const lost = finite(output) ? null : firstNonFinite(output, '');
     if (lost !== null) return { ok: false, path: lost, error: `${lost || 'the answer'} has no finite value for these numbers: check their size.` };
     return { ok: true, output };
   } catch (problem) {
     if (problem instanceof Refusal) return { ok: false, path: problem.path, error: problem.message };
     throw problem;
   }
+}
+
+/** The quick look: most answers are all finite, and need no paths. */
+function finite(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value);
+  if (typeof value !== 'object' || value === null) return true;
+  for (const key in value) if (!finite((value as Record<string, unknown>)[key])) return false;
+  return true;
 }
 
 function firstNonFinite(value: unknown, path: string): string | null {

@@ -32,25 +32,27 @@ export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeA
     ...strikeChecks(context, answer),
     ...watchChecks(context),
   ];
-  return { checks: checks.map((check) => atItsMove(context.plan, check)), strike: answer instanceof Missing ? asTheyStand(units) : answer };
+  const moveOf = movesOf(context.plan);
+  return { checks: checks.map((check) => ({ ...check, move: moveOf(check) })), strike: answer instanceof Missing ? asTheyStand(units) : answer };
 }
 
 /** The move of the run sheet a check belongs to: what carries is needed when the line opens, a bent when it is set, a step when it is struck. */
-function atItsMove(plan: Plan, check: Check): Check {
-  const first = (test: (move: Move) => boolean): string | null => plan.moves.find(test)?.id ?? null;
+function movesOf(plan: Plan): (check: Check) => string | null {
   const { moves } = plan;
-  if (moves.length === 0) return check;
-  const step = /^step (\d+)$/.exec(check.subject);
-  if (step) {
-    const group = strikeGroups(plan)[Number(step[1]) - 1];
-    return { ...check, move: first((move) => move.kind === 'shore.strike' && group !== undefined && group.steps.some((one) => one.id === move.step)) };
-  }
-  if (check.id === 'shore.sag' || check.id === 'shore.watch')
-    return { ...check, move: [...moves].reverse().find((move) => move.kind === 'shore.strike')?.id ?? null };
-  if (check.id === 'shore.strike' || check.id === 'shore.dryPack') return { ...check, move: first((move) => move.kind === 'shore.strike') };
-  const bent = plan.shoring.bents.find((one) => check.subject === one.name || check.subject.startsWith(`${one.name}, `));
-  if (bent) return { ...check, move: first((move) => move.kind === 'shore.set' && move.shore === bent.id) };
-  return { ...check, move: first((move) => move.kind === 'line.open') };
+  if (moves.length === 0) return () => null;
+  const first = (test: (move: Move) => boolean): string | null => moves.find(test)?.id ?? null;
+  const strikes = moves.filter((move) => move.kind === 'shore.strike');
+  const opens = first((move) => move.kind === 'line.open');
+  const steps = strikeGroups(plan).map((group) => strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null);
+  const bents = plan.shoring.bents.map(({ id, name }) => ({ name, move: first((move) => move.kind === 'shore.set' && move.shore === id) }));
+  return ({ id, subject }) => {
+    const step = /^step (\d+)$/.exec(subject);
+    if (step) return steps[Number(step[1]) - 1] ?? null;
+    if (id === 'shore.sag' || id === 'shore.watch') return strikes[strikes.length - 1]?.id ?? null;
+    if (id === 'shore.strike' || id === 'shore.dryPack') return strikes[0]?.id ?? null;
+    const bent = bents.find(({ name }) => subject === name || subject.startsWith(`${name}, `));
+    return bent ? bent.move : opens;
+  };
 }
 
 /** Where the strike cannot be worked out, the shores are shown as they stand. */

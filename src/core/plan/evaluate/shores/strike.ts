@@ -121,6 +121,7 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   // Strength goes by factored loads, sag by what really lies there.
   const service = serviceShare(plan, rules);
   const gone = new Set<number>();
+  const over = standingOver(units);
   const undercut: StrikeAnswer['undercut'] = [];
   return {
     units,
@@ -129,11 +130,11 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
     steps: run.steps.map((step, i) => {
       const now = numbered[i]!;
       for (const n of now.own) gone.add(n);
-      const left = under(units, now.own, gone);
+      const left = under(units, over, now.own, gone);
       if (left) undercut.push({ step: i, ...left });
       return {
         name: now.name,
-        loads: step.shores.map((load, n) => (units[n]!.above ? ownLoad(units, n, gone, 1 - preload) : load)),
+        loads: step.shores.map((load, n) => (units[n]!.above ? ownLoad(units, over, n, gone) * (1 - preload) : load)),
         left: step.left + (first?.left ?? 0),
         right: step.right + (first?.right ?? 0),
         deflection: (step.deflection + (first?.deflection ?? 0)) * service,
@@ -145,25 +146,36 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   };
 }
 
+/** For each unit, those of the storey above that stand right over it, by number. */
+function standingOver(units: readonly Unit[]): number[][] {
+  const place = (storey: number, side: Unit['side'], x: number): string => `${storey} ${side ?? ''} ${Math.round(x * 20)}`;
+  const at = new Map<string, number[]>();
+  units.forEach((unit, i) => {
+    if (!unit.above) return;
+    const key = place(unit.above.storey, unit.side, unit.x);
+    at.set(key, [...(at.get(key) ?? []), i]);
+  });
+  return units.map((unit) => {
+    const storey = (unit.above?.storey ?? 0) + 1;
+    // Within five centimetres is over it.
+    return [-0.05, 0, 0.05]
+      .flatMap((by) => (at.get(place(storey, unit.side, unit.x + by)) ?? []).filter((i) => Math.abs(units[i]!.x - unit.x) < 0.05))
+      .filter((i, n, all) => all.indexOf(i) === n);
+  });
+}
+
 /** What a stud of a storey above carries: its own until it goes, less what stood on it and has gone. */
-function ownLoad(units: readonly Unit[], n: number, gone: ReadonlySet<number>, share: number): number {
-  const unit = units[n]!;
-  if (gone.has(n) || !unit.above) return 0;
-  const { storey } = unit.above;
-  const higher = units.filter((one) => one.above?.storey === storey + 1 && one.side === unit.side && Math.abs(one.x - unit.x) < 0.05);
-  const lost = higher.filter((one) => gone.has(units.indexOf(one))).reduce((sum, one) => sum + one.load, 0);
-  return Math.max(0, unit.load - lost) * share;
+function ownLoad(units: readonly Unit[], over: readonly number[][], n: number, gone: ReadonlySet<number>): number {
+  if (gone.has(n)) return 0;
+  const lost = over[n]!.filter((i) => gone.has(i)).reduce((sum, i) => sum + units[i]!.load, 0);
+  return Math.max(0, units[n]!.load - lost);
 }
 
 /** A shore struck from under one that still stands on it. */
-function under(units: readonly Unit[], own: readonly number[], gone: ReadonlySet<number>): { lower: string; upper: string } | null {
+function under(units: readonly Unit[], over: readonly number[][], own: readonly number[], gone: ReadonlySet<number>): { lower: string; upper: string } | null {
   for (const n of own) {
-    const lower = units[n]!;
-    const level = lower.above?.storey ?? 0;
-    const upper = units.find(
-      (one, i) => one.above?.storey === level + 1 && !gone.has(i) && one.above.lays > 0 && lower.side === one.side && Math.abs(one.x - lower.x) < 0.05,
-    );
-    if (upper) return { lower: `${lower.name} ${lower.number}`, upper: `${upper.name} ${upper.number}` };
+    const i = over[n]!.find((one) => !gone.has(one) && (units[one]!.above?.lays ?? 0) > 0);
+    if (i !== undefined) return { lower: `${units[n]!.name} ${units[n]!.number}`, upper: `${units[i]!.name} ${units[i]!.number}` };
   }
   return null;
 }
