@@ -25,11 +25,11 @@ export const madeOf = (member: Member): string =>
   member.make.kind === 'section' ? member.make.section : member.make.kind === 'plain' ? member.make.what : 'plate girder';
 
 export const columns: readonly Column[] = [
-  { key: 'mark', title: 'Mark', width: '78px', read: (m) => m.mark, write: (mark) => ({ mark }) },
+  { key: 'mark', title: 'Mark', width: '58px', read: (m) => m.mark, write: (mark) => ({ mark }) },
   {
     key: 'section',
     title: 'Section',
-    width: 'minmax(112px,1fr)',
+    width: 'minmax(100px,1fr)',
     read: madeOf,
     write: (text, member) =>
       member.make.kind === 'girder'
@@ -39,7 +39,7 @@ export const columns: readonly Column[] = [
   {
     key: 'length',
     title: 'Length',
-    width: '72px',
+    width: '62px',
     right: true,
     read: (m, units) => formatForInput(m.length, 'length', units),
     write: (text, _, units) => {
@@ -50,7 +50,7 @@ export const columns: readonly Column[] = [
   {
     key: 'count',
     title: 'No.',
-    width: '40px',
+    width: '32px',
     right: true,
     read: (m) => String(m.count),
     write: (text) => {
@@ -58,11 +58,11 @@ export const columns: readonly Column[] = [
       return typeof value === 'string' ? value : { count: value };
     },
   },
-  { key: 'grade', title: 'Grade', width: '58px', read: (m) => m.grade, write: (grade) => ({ grade }) },
+  { key: 'grade', title: 'Grade', width: '48px', read: (m) => m.grade, write: (grade) => ({ grade }) },
   {
     key: 'drawing',
     title: 'Drawing',
-    width: '66px',
+    width: '54px',
     right: true,
     read: (m, units) => formatForInput(m.stated.drawing, 'mass', units),
     write: (text, m, units) => optional(text, 'mass', units, (drawing) => ({ stated: { ...m.stated, drawing } })),
@@ -70,7 +70,7 @@ export const columns: readonly Column[] = [
   {
     key: 'weighed',
     title: 'Weighed',
-    width: '66px',
+    width: '54px',
     right: true,
     read: (m, units) => formatForInput(m.stated.weighed, 'mass', units),
     write: (text, m, units) => optional(text, 'mass', units, (weighed) => ({ stated: { ...m.stated, weighed } })),
@@ -78,7 +78,7 @@ export const columns: readonly Column[] = [
   {
     key: 'order',
     title: 'Order',
-    width: '46px',
+    width: '40px',
     right: true,
     read: (m) => (m.order === null ? '' : String(m.order)),
     write: (text) => {
@@ -87,6 +87,6 @@ export const columns: readonly Column[] = [
       return typeof value === 'string' ? value : { order: value };
     },
   },
-  { key: 'line', title: 'Line', width: '56px', read: (m) => m.line, write: (line) => ({ line }) },
-  { key: 'place', title: 'Lies at', width: 'minmax(80px,0.8fr)', read: (m) => m.place, write: (place) => ({ place }) },
+  { key: 'line', title: 'Line', width: '46px', read: (m) => m.line, write: (line) => ({ line }) },
+  { key: 'place', title: 'Lies at', width: 'minmax(68px,0.9fr)', read: (m) => m.place, write: (place) => ({ place }) },
 ];

@@ -79,7 +79,7 @@ export function PieceList() {
     rows.scrollToIndex(to);
     requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${to}-${column}"]`)?.focus());
   };
-  const template = `${columns.map((column) => column.width).join(' ')} 84px 92px 24px`;
+  const template = `${columns.map((column) => column.width).join(' ')} 74px 82px 24px`;
   return (
     <section aria-label="Piece list" className="flex h-full min-h-0 flex-col bg-paper" onPaste={paste}>
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5">
@@ -129,7 +129,7 @@ export function PieceList() {
         </ol>
       )}
       <div ref={frame} className="min-h-0 flex-1 overflow-auto" role="table" aria-rowcount={shown.length + 1} aria-label="Members">
-        <div className="sticky top-0 z-10 min-w-[800px] bg-board" role="rowgroup">
+        <div className="sticky top-0 z-10 min-w-[758px] bg-board" role="rowgroup">
           <div role="row" className="grid items-end border-b border-ink px-2 py-1 text-[12.5px] text-soft" style={{ gridTemplateColumns: template }}>
             {columns.map((column) => (
               <span key={column.key} role="columnheader" className={`px-1 ${column.right ? 'text-right' : ''}`}>
@@ -156,7 +156,7 @@ export function PieceList() {
               : 'Nothing in the list matches.'}
           </p>
         ) : (
-          <div role="rowgroup" className="relative min-w-[800px]" style={{ height: rows.getTotalSize() }}>
+          <div role="rowgroup" className="relative min-w-[758px]" style={{ height: rows.getTotalSize() }}>
             {rows.getVirtualItems().map((item) => {
               const member = shown[item.index];
               if (!member) return null;

@@ -22,7 +22,7 @@ export const accessSweep = defineCalc({
     leg: Type.Integer({ description: 'point of the way after which it sticks, from 0; −1 when it passes' }),
     against: Type.Array(Type.String(), { description: 'what it runs into there' }),
   }),
-  source: { basis: 'geometry', text: 'Search over place and turn, every 0.2 m and 10°, the middle no more than 0.25 m beside the line' },
+  source: { basis: 'geometry', text: 'Search over place and turn, every 0.2 m and 10°, the middle no more than 0.75 m beside the line' },
   compute(input) {
     const answer = sweep(input);
     return {

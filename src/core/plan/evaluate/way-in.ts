@@ -41,12 +41,10 @@ export function wayInChecks({ plan, rules }: Ground): Check[] {
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
     ];
-  return [
-    ...legs.flatMap((leg) => legChecks(leg, carried, rules)),
-    ...sweepCheck(carried, plan),
-    ...pieceChecks(carried, { plan, rules }),
-    ...spliceChecks(carried, { plan, rules }),
-  ];
+  const each = legs.flatMap((leg) => legChecks(leg, carried, rules));
+  // A leg it cannot pass, or that is not known, is told once, by the leg; the way as a whole is looked at when every leg lets it through.
+  const whole = each.some((check) => check.verdict === 'stop' || check.verdict === 'missing') ? [] : sweepCheck(carried, plan);
+  return [...each, ...whole, ...pieceChecks(carried, { plan, rules }), ...spliceChecks(carried, { plan, rules })];
 }
 
 function legChecks(leg: Leg, carried: Carried, rules: Ground['rules']): Check[] {

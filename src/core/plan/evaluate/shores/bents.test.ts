@@ -5,7 +5,7 @@ import { Missing } from '../../missing';
 import { openPlan } from '../../open';
 import type { Bent, Plan } from '../../schema';
 import { evaluate } from '../index';
-import { bentOf, type BentAnswer } from './bent-answer';
+import { bentOf, bentStages, type BentAnswer } from './bent-answer';
 import { bentMore } from '../../migrations';
 
 const plainLoad = { bearing: 0.2, from: 1, to: null };
@@ -168,4 +168,77 @@ test('a post or a load past the end of its header is refused by the plan', () =>
   plan.shoring.bents = [bent({ posts: [0.5, 4.5] })];
   const opened = openPlan(plan);
   expect(opened).toMatchObject({ ok: false, faults: [{ path: 'shoring.bents[0].posts[1]', error: expect.stringMatching(/past the header/) }] });
+});
+
+describe('stages, guys, wind and days', () => {
+  const staged = [
+    { id: 'a', what: 'G1', at: 1, force: 90e3, bearing: 0.2, from: 1, to: null },
+    { id: 'b', what: 'G2', at: 3, force: 90e3, bearing: 0.2, from: 2, to: 3 },
+    { id: 'c', what: 'Hoist', at: 2, force: 20e3, bearing: 0.2, from: 2, to: 2 },
+  ];
+  test('each stage is solved with what stands there then; each post has the most of them', () => {
+    const answer = solved({ loads: staged });
+    const alone = solved({ loads: [staged[0]!] });
+    const both = solved({ loads: staged.map((load) => ({ ...load, from: 1, to: null })) });
+    expect(bentStages(bent({ loads: staged }))).toEqual([1, 2, 3, 4]);
+    expect(answer.stages).toBe(4);
+    expect(answer.stage).toBe(2);
+    expect(Math.max(...answer.reactions)).toBeCloseTo(Math.max(...both.reactions), 3);
+    expect(answer.reactions[0]).toBeGreaterThanOrEqual(alone.reactions[0]!);
+  });
+  test('a header that tips before its second girder comes is told, with the stage', () => {
+    const loads = [
+      { ...staged[0]!, at: 0.05, force: 200e3 },
+      { ...staged[1]!, at: 2.5, from: 2, to: null },
+    ];
+    const answer = bentOf(bent({ loads, posts: [1, 1.5] }), rulesOf('eu-ls', {}));
+    expect(answer).toMatch(/tips at stage 1/);
+  });
+  test('what presses the header’s web under a girder: a short seat is a stop', () => {
+    const plan = planOf({
+      loads: bent().loads.map((load) => ({ ...load, force: 160e3, bearing: 0.001 })),
+      header: { section: 'IPE 200', grade: 'S275', length: 4 },
+      posts: [0.9, 3.1],
+    });
+    expect(names(plan, 'stop')).toEqual(expect.arrayContaining(['shore.seat']));
+    expect(names(planOf({ loads: bent().loads.map((load) => ({ ...load, bearing: null })) }), 'missing')).toEqual(['shore.seat', 'shore.seat']);
+  });
+  test('wind rules when it is more than the share of the load: ½ρv²·c·A, factored', () => {
+    const plan = planOf({ sail: 60 }, (p) => (p.site.forecastGust = 16));
+    const check = evaluate(plan).checks.find((one) => one.id === 'shore.lateral')!;
+    expect(check.demand).toBeCloseTo(0.5 * 1.25 * 16 ** 2 * 2 * 60 * 1.5, 3);
+    expect(check.verdict).toBe('stop');
+    expect(sentence(plan, 'shore.lateral')).toMatch(/by the wind/);
+  });
+  test('guys hold along the ground what they pull times the cosine, and bring down what they pull times the sine', () => {
+    const guys = [{ id: 'g', what: 'Guys', angleDeg: 60, capacity: 20e3, count: 2 }];
+    const free = { lateral: null, sail: 0, guys };
+    const check = evaluate(planOf(free)).checks.find((one) => one.id === 'shore.lateral')!;
+    expect(check.capacity).toBeCloseTo(2 * 20e3 * 0.5, 6);
+    const post = (changes: Partial<Bent>) => evaluate(planOf(changes)).checks.find((one) => one.id === 'shore.post')!.demand!;
+    expect(post(free) - post({ lateral: 50e3, sail: 0 })).toBeCloseTo(check.demand! * Math.tan(Math.PI / 3), 3);
+    expect(sentence(planOf(free), 'shore.post')).toMatch(/pull of the guys/);
+  });
+  test('a guy nobody has rated is asked about', () =>
+    expect(names(planOf({ guys: [{ id: 'g', what: 'Guy', angleDeg: 45, capacity: null, count: 1 }] }), 'missing')).toEqual(['shore.guy']));
+  test.each([
+    ['what the wind sees', { sail: null }, 'shore.lateral'],
+    ['when it is accepted', { readyOn: '' }, 'shore.ready'],
+    ['when its girder lands', { girderOn: 'soon' }, 'shore.ready'],
+  ] as const)('%s not known is asked', (_, changes, id) => expect(names(planOf(changes), 'missing')).toEqual([id]));
+  test.each([
+    ['the same day', '2026-11-04', /0 days before/],
+    ['after its girder', '2026-11-06', /before the bent is accepted/],
+  ] as const)('accepted %s is a stop', (_, readyOn, words) => {
+    expect(names(planOf({ readyOn }), 'stop')).toEqual(['shore.ready']);
+    expect(sentence(planOf({ readyOn }), 'shore.ready')).toMatch(words);
+  });
+  test('its checks stand at the move that sets it', () => {
+    const plan = planOf({}, (p) => (p.moves = [{ id: 'mv', kind: 'shore.set', shore: 'bt1' }]));
+    expect(
+      evaluate(plan)
+        .checks.filter((check) => check.station === 'shores' && check.subject === 'Bent 1')
+        .every((check) => check.move === 'mv'),
+    ).toBe(true);
+  });
 });

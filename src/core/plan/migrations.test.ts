@@ -1,0 +1,93 @@
+import { readFileSync } from 'node:fs';
+import { ticketHall } from '../../../tests/demo-plan';
+import { evaluate } from './evaluate';
+import { migrations } from './migrations';
+import { openPlan, openPlanText } from './open';
+import type { Plan } from './schema';
+
+const text = readFileSync('tests/files/ticket-hall-v2.trestle.json', 'utf8');
+type Old = Record<string, never> & { survey: { openings: { warmer: number | null }[] }; shoring: { rows: unknown[]; bents: unknown[] } };
+const old = (): Old => JSON.parse(text) as Old;
+const opened = (value: unknown): Plan => {
+  const answer = openPlan(value);
+  if (!answer.ok) throw new Error(`${answer.faults[0]?.path}: ${answer.faults[0]?.error}`);
+  return answer.plan;
+};
+
+describe('a plan of version 2', () => {
+  test('opens as version 3, with nothing of it lost', () => {
+    const answer = openPlanText(text);
+    if (!answer.ok) throw new Error(answer.faults[0]?.error);
+    const { plan } = answer;
+    expect(plan.version).toBe(3);
+    const was = old() as unknown as Plan;
+    expect(plan.bearings).toEqual(was.bearings);
+    expect(plan.wayIn).toEqual(was.wayIn);
+    expect(plan.shoring.strike).toEqual(was.shoring.strike);
+    expect(plan.members.map((member) => member.mark)).toEqual(was.members.map((member) => member.mark));
+    for (const wall of plan.shoring.walls) expect(wall).toMatchObject({ ...was.shoring.walls.find((one) => one.id === wall.id), diagonals: null, gaps: [] });
+  });
+  test('the difference of two temperatures stays the same', () => {
+    const { air } = opened(old()).survey.openings[0]!;
+    expect(air.setting! - air.measuring!).toBeCloseTo(8, 9);
+    const unsaid = old();
+    unsaid.survey.openings[0]!.warmer = null;
+    expect(opened(unsaid).survey.openings[0]!.air).toEqual({ measuring: null, setting: null });
+  });
+  test('needles, props and bents as they were written then', () => {
+    const plan = old();
+    plan.shoring.rows = [
+      {
+        id: 'rw',
+        name: 'Needles',
+        storey: 'sy0',
+        from: 0.4,
+        spacing: 0.8,
+        count: 4,
+        needle: { section: 'UC 152x152x23', grade: 'S275' },
+        arms: { left: 0.6, right: 0.6 },
+        over: 1,
+        prop: { class: 'B', maxLength: 3.5, length: 2.4, leanDeg: 0, off: 0 },
+        pad: { length: 0.3, width: 0.3, allowable: 2e5 },
+        packedOn: '',
+        struckOn: '',
+        tag: { designer: '', checker: '', loadedOn: '', days: null },
+        standsOn: [],
+      },
+    ];
+    plan.shoring.bents = [
+      {
+        id: 'bt',
+        name: 'Bent',
+        header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
+        posts: [0.5, 3.5],
+        post: { section: 'UC 152x152x30', grade: 'S275', height: 4, braces: 0 },
+        cap: 0.15,
+        loads: [{ id: 'l', what: 'G1', at: 2, force: 1e4 }],
+        pad: { length: 0.6, width: 0.6, allowable: null },
+        jack: null,
+        lateral: null,
+        girder: null,
+        tieDown: null,
+        tag: { designer: '', checker: '', loadedOn: '', days: null },
+        standsOn: [],
+      },
+    ];
+    const { rows, bents } = opened(plan).shoring;
+    expect(rows[0]).toMatchObject({ needle: { kind: 'steel' }, prop: { kind: 'steel', class: 'B' }, head: null, lateral: null });
+    expect(bents[0]).toMatchObject({ at: null, guys: [], sail: null, loads: [{ from: 1, to: null, bearing: null }] });
+  });
+  test('what is new in it is asked about, never taken as clear', () => {
+    const { checks } = evaluate(opened(old()));
+    const asked = checks.filter((check) => check.verdict === 'missing').map((check) => check.id);
+    expect(asked).toEqual(expect.arrayContaining(['measure.sheet', 'measure.cutList', 'measure.web']));
+  });
+  test.each([null, 5, 'text', { survey: 3, members: [4], shoring: { walls: 'none', storeys: [null] } }])('%j breaks nothing on the way', (value) => {
+    expect(() => migrations[2]!(value)).not.toThrow();
+    expect(openPlan({ ...(typeof value === 'object' ? value : {}), format: 'keen-trestle/plan', version: 2 }).ok).toBe(false);
+  });
+});
+test('the demo is of the version of today, and a later one is refused', () => {
+  expect(ticketHall().version).toBe(3);
+  expect(openPlan({ ...ticketHall(), version: 4 })).toMatchObject({ ok: false, faults: [{ path: 'version' }] });
+});
