@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { check, expect, field, planOf, saved, station, test } from './job';
+import { check, expect, field, move, planOf, saved, station, test } from './job';
 
 test.use({ demo: 'ticket hall' });
 
@@ -27,16 +27,91 @@ test('a stud left out is a stop, and so is bracing taken away', async ({ page })
   await expect(check(page, 'shore.stud', 'Hall wall, right')).not.toHaveAttribute('data-verdict', 'clear');
 });
 
-test('the strike is drawn step by step; the wrong order is a stop at its step', async ({ page }) => {
-  await expect(page.locator('[data-strike]')).toHaveCount(5);
-  await page.getByRole('slider').fill('4');
-  await expect(page.getByText(/Drawn: after step 4/)).toBeVisible();
+test('the strip sets the moment: shores to come, tapped in, carrying, struck; the wrong order is a stop at its step', async ({ page }) => {
+  await expect(page.locator('[data-strike]')).toHaveCount(6);
+  await move(page, 'm2').click();
+  await expect(page.getByText('Hall wall, left: not set yet').first()).toBeVisible();
+  await move(page, 'm6').click();
+  await expect(page.getByText('Hall wall, left: tapped in, carries nothing yet').first()).toBeVisible();
+  await move(page, 'm7').click();
+  await expect(page.getByText(/Hall wall, left: up to 4.98/).first()).toBeVisible();
+  await station(page, 'Shores');
+  await page.getByRole('button', { name: 'Draw it after step 4' }).click();
+  await expect(page.locator('[data-strike="4"]')).toHaveClass(/font-semibold/);
+  await expect(page.getByText(/4 of 6 struck/)).toBeVisible();
   await expect(check(page, 'shore.sag')).toHaveAttribute('data-verdict', 'clear');
   // Struck one wall after the other, the last four studs take more than they may.
-  await page.getByRole('button', { name: 'Step 10 after the one before' }).click();
-  await expect(check(page, 'shore.strike', 'step 5')).toHaveAttribute('data-verdict', 'stop');
+  await page.getByRole('button', { name: 'Step 12 after the one before' }).click();
+  await expect(check(page, 'shore.strike', 'step 6')).toHaveAttribute('data-verdict', 'stop');
   await field(page, 'Wedged onto the beam first').fill('70');
-  await expect(check(page, 'shore.strike', 'step 5')).not.toHaveAttribute('data-verdict', 'stop');
+  await expect(check(page, 'shore.strike', 'step 6')).not.toHaveAttribute('data-verdict', 'stop');
+});
+
+test('the hall struck under the offices is a stop of its own', async ({ page }) => {
+  await page.getByRole('button', { name: 'Remove step 1', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove step 1', exact: true }).click();
+  await expect(check(page, 'shore.order', 'step 1')).toHaveAttribute('data-verdict', 'stop');
+  await expect(check(page, 'shore.order', 'step 1')).toContainText('which still stands on it');
+});
+
+test('moves of the shores taken off the run sheet are put back in one go, and one undo takes them away', async ({ page, job, request }) => {
+  await move(page, 'm14').click();
+  await page.getByRole('button', { name: 'Remove move 14' }).click();
+  await move(page, 'm13').click();
+  await page.getByRole('button', { name: 'Remove move 13' }).click();
+  await station(page, 'Shores');
+  await expect(page.getByText(/2 moves of the shores are not on the run sheet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put them there' }).click();
+  await saved(page);
+  expect((await planOf(request, job)).moves).toHaveLength(14);
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await saved(page);
+  expect((await planOf(request, job)).moves).toHaveLength(12);
+});
+
+test('the line is not opened before its hold points: recorded at the move that waits', async ({ page }) => {
+  await move(page, 'm7').click();
+  await expect(move(page, 'm7')).toHaveAttribute('data-verdict', 'missing');
+  const waiting = page.getByRole('region', { name: 'Hold points' });
+  await waiting.getByRole('button', { name: /^HP12/ }).click();
+  await waiting.getByRole('textbox', { name: 'Passed by' }).fill('R. Adeyemi');
+  await waiting.getByLabel('On', { exact: true }).fill('2026-10-30');
+  await waiting.getByRole('textbox', { name: 'Evidence' }).fill('props tight, base readings taken');
+  await waiting.getByRole('button', { name: 'Record the pass' }).click();
+  await expect(move(page, 'm7')).toHaveAttribute('data-verdict', 'clear');
+});
+
+test('the elevation turns to the house cut across the line: what leans on what', async ({ page }) => {
+  await page.getByRole('button', { name: 'Turn: cut across the line' }).click();
+  await expect(page.getByText(/12\.52.kN\/m comes down here/)).toBeVisible();
+  await expect(page.getByText('Cut across the line', { exact: true })).toBeVisible();
+  await page.keyboard.press('e');
+  await expect(page.getByText('Square to the beam', { exact: true })).toBeVisible();
+});
+
+test('a header carries joists past a gap; one too shallow is a stop; screws for the diagonals are worked out', async ({ page }) => {
+  await page.getByRole('button', { name: /^Hall wall, left 0.90 m/ }).click();
+  await page.getByRole('button', { name: 'Header', exact: true }).click();
+  await expect(check(page, 'shore.everyJoist', 'Hall wall, left')).toContainText('1 on headers');
+  await field(page, 'Header, deep').fill('40');
+  await expect(check(page, 'shore.header')).toHaveCount(2);
+  await expect(check(page, 'shore.header', 'Hall wall, left, header over joist 3')).toHaveAttribute('data-verdict', 'stop');
+  await page.getByRole('button', { name: 'Remove header 1' }).click();
+  await field(page, 'Screws in each end').fill('1');
+  await expect(check(page, 'shore.bracing', 'Hall wall, left')).toContainText('with 1 screws at each end');
+  await field(page, 'Or they hold, along it').fill('9');
+  await expect(check(page, 'shore.bracing', 'Hall wall, left')).toContainText('hold 9.00');
+});
+
+test('joists doubled and run through are worked out at once', async ({ page }) => {
+  await page.getByRole('button', { name: /^Ticket hall 12/ }).click();
+  await page.getByRole('combobox', { name: 'Joists at the line' }).click();
+  await page.getByRole('option', { name: 'run through' }).click();
+  await expect(page.locator('[data-strike]')).toHaveCount(6);
+  await page.getByRole('button', { name: 'Joist', exact: true }).click();
+  await field(page, 'Number, from the left').fill('4');
+  await field(page, 'Width of floor on it').fill('0.9');
+  await expect(check(page, 'shore.stud', 'Hall wall, left')).toContainText('Stud 4');
 });
 
 test('a wall is dragged on the plan; one undo brings it back', async ({ page, job, request }) => {
@@ -83,6 +158,23 @@ test('needles and props are added and asked about; a storey taken out takes its 
   expect(shoring.walls.map((wall) => wall.id)).toEqual(['sh1', 'sh2']);
 });
 
+test('timber needles on dead shores: asked for what they lack, then they hold', async ({ page }) => {
+  await page.getByRole('button', { name: 'Needles and props' }).click();
+  await page.getByRole('button', { name: /^Needles 1/ }).click();
+  await page.getByRole('combobox', { name: 'Needles are' }).click();
+  await page.getByRole('option', { name: 'timber' }).click();
+  await page.getByRole('combobox', { name: 'Each stands on' }).click();
+  await page.getByRole('option', { name: 'two dead shores' }).click();
+  await expect(check(page, 'shore.needleSeat', 'Needles 1')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Needle on a prop head').fill('200');
+  await expect(check(page, 'shore.needleSeat', 'Needles 1')).toHaveAttribute('data-verdict', 'clear');
+  await expect(check(page, 'shore.prop', 'Needles 1')).toContainText('How long are the dead shores');
+  await field(page, 'Long').first().fill('2.4');
+  await expect(check(page, 'shore.prop', 'Needles 1')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'Leans').fill('1.4');
+  await expect(check(page, 'shore.lateral', 'Needles 1')).toHaveAttribute('data-verdict', 'missing');
+});
+
 test('a bent for new steel: asked for its loads, then it holds or tips', async ({ page }) => {
   await page.getByRole('button', { name: 'Bent or posts' }).click();
   await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'missing');
@@ -90,6 +182,14 @@ test('a bent for new steel: asked for its loads, then it holds or tips', async (
   await page.getByRole('button', { name: 'Load', exact: true }).click();
   await field(page, 'Brings').fill('60');
   await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'Bears on').fill('200');
+  await expect(check(page, 'shore.seat', 'Bent 1, Girder 1')).toHaveAttribute('data-verdict', 'clear');
+  await page.getByRole('button', { name: 'Guy', exact: true }).click();
+  await field(page, 'Wind sees, of it and its load').fill('4');
+  await field(page, 'Gust forecast').fill('15');
+  await expect(check(page, 'shore.guy', 'Bent 1, Guy 1')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'May pull').fill('10');
+  await expect(check(page, 'shore.lateral', 'Bent 1')).toHaveAttribute('data-verdict', 'clear');
   await field(page, 'At').fill('0.1');
   await field(page, 'Post 1 at').fill('2.5');
   await expect(check(page, 'shore.header', 'Bent 1')).toHaveAttribute('data-verdict', 'stop');

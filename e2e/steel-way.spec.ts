@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { strToU8, zipSync } from 'fflate';
-import { check, expect, field, planOf, saved, station, test } from './job';
+import { check, expect, field, move, planOf, saved, station, test } from './job';
 
 test.use({ demo: 'ticket hall' });
 
@@ -183,7 +183,7 @@ test('stairs on the way: asked about, then measured', async ({ page, job }) => {
 
 test('a hold point is missing until a named person records it', async ({ page, job }) => {
   expect(job).toBeTruthy();
-  await station(page, 'Run sheet');
+  await move(page, 'm8').click();
   await expect(check(page, 'hold.HP6')).toHaveAttribute('data-verdict', 'missing');
   const form = page.getByRole('region', { name: 'Hold points' });
   await form.getByRole('button', { name: /HP6 Trial fit/ }).click();
@@ -194,6 +194,35 @@ test('a hold point is missing until a named person records it', async ({ page, j
   await form.getByRole('button', { name: 'Record the pass' }).click();
   await expect(form.getByRole('button', { name: 'HP6 Trial fit or works inspection passed T. Varga, 2026-11-02' })).toBeVisible();
   await expect(page.locator('[data-check="hold.HP6"][data-verdict="missing"]')).toHaveCount(0);
+});
+
+test('the survey sheet: blanks are named, a cut list older than the measure is a stop, a skew lengthens the piece', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Measure');
+  await field(page, 'Answers for a wrong measure').fill('');
+  await expect(check(page, 'measure.sheet')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByLabel('Cut list is of').fill('2026-10-17');
+  await expect(check(page, 'measure.cutList')).toHaveAttribute('data-verdict', 'stop');
+  await page.getByLabel('Layout last changed on').fill('2026-10-22');
+  await expect(check(page, 'measure.stale', 'Hall opening')).toContainText('change of layout');
+  const cut = page.getByRole('button', { name: /Hall opening · Length to cut/ });
+  const before = await cut.textContent();
+  await field(page, 'Reveals off square').fill('25');
+  await expect(cut).not.toHaveText(before ?? '');
+  await field(page, 'Air when it is set').fill('30');
+  await expect(page.getByRole('button', { name: /Grows between measuring and setting/ })).toContainText('1.1');
+});
+
+test('pieces are counted by state, and a state picks its pieces out of the list', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Steel');
+  await expect(page.locator('[data-state-count="stored"]')).toHaveText('stored 2');
+  await page.locator('[data-state-count="stored"]').click();
+  await expect(page.locator('[data-member]')).toHaveCount(2);
+  await page.getByLabel('State of TH2').selectOption('set');
+  await expect(page.locator('[data-state-count="set"]')).toHaveText('set 1');
+  await page.locator('[data-state-count="stored"]').click();
+  await expect(page.locator('[data-member]')).toHaveCount(6);
 });
 
 for (const name of ['Measure', 'Steel', 'Way in'])

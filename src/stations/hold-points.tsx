@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { HoldId } from '@/core/plan/hold-ids';
-import { holdsOf, type Hold } from '@/core/plan/holds';
+import { holdsOf, waitsFor, type Hold } from '@/core/plan/holds';
 import type { HoldRecord } from '@/core/plan/schema';
 import { PlainButton } from '@/ui/dialogs/modal';
 import { TextField } from '@/ui/fields/text-field';
@@ -9,15 +9,17 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 
-/** Hold points before the lift: who passed them, on what evidence, when. A record is taken whole or not at all. */
-export function HoldPoints() {
+/** Hold points: who passed them, on what evidence, when. A record is taken whole or not at all. At a move: those it waits for. */
+export function HoldPoints({ move }: { move?: string }) {
   const plan = usePlan();
-  const holds = holdsOf(plan);
+  const holds = holdsOf(plan).filter((hold) => move === undefined || waitsFor(plan, hold) === move);
+  if (move !== undefined && holds.length === 0) return null;
   const passed = holds.filter((hold) => plan.holds.some((one) => one.id === hold.id)).length;
   return (
     <section aria-label="Hold points">
       <h3 className="mb-1 text-[15px] text-gear">
-        Hold points <span className="font-text text-[12.5px] font-normal text-soft">{`${passed} of ${holds.length} recorded`}</span>
+        {move === undefined ? 'Hold points' : 'This move waits for'}{' '}
+        <span className="font-text text-[12.5px] font-normal text-soft">{`${passed} of ${holds.length} recorded`}</span>
       </h3>
       {holds.map((hold) => (
         <HoldPoint key={hold.id} hold={hold} record={plan.holds.find((one) => one.id === hold.id) ?? null} />

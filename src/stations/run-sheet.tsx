@@ -33,6 +33,7 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
     act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
   return (
     <Panel title={`Move ${number} · ${title}`} about={about} move={move.id}>
+      <HoldPoints move={move.id} />
       <Group
         title="This move"
         tools={
