@@ -20,9 +20,13 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
   const mine = checks.filter((check) => check.station === 'shores');
   const parts = shoreParts(plan);
   const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
-  const moment = allStanding(plan, strike);
   // Only the shores and what they hold: the way in and the rest of the site have sheets of their own.
   const bare = { ...plan, wayIn: { ...plan.wayIn, legs: [] }, site: { ...plan.site, obstructions: [] } };
+  const moment = allStanding(plan, strike);
+  const end = replay.steps[replay.steps.length - 1]?.after ?? replay.before;
+  // Room beside the studs for what is written of them.
+  const beside = elevationScene(bare, end, 'beam', moment, 'shores');
+  beside.extent.max.x += 0.75 * (beside.extent.max.x - beside.extent.min.x);
   const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
   const length = (value: number | null) => (value === null ? '' : units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, 'length', units));
   return (
@@ -40,10 +44,10 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
           ))}
         <View style={[styles.row, { marginTop: 6, gap: 8 }]}>
           <View style={styles.box}>
-            <DrawingOnPaper drawing={planScene(bare, replay.before, moment)} width={262} height={190} />
+            <DrawingOnPaper drawing={planScene(bare, end, moment, 'shores')} width={262} height={190} />
           </View>
           <View style={styles.box}>
-            <DrawingOnPaper drawing={elevationScene(bare, replay.before, 'beam', moment)} width={262} height={190} />
+            <DrawingOnPaper drawing={beside} width={262} height={190} />
           </View>
         </View>
         {plan.shoring.storeys.length > 0 && (
