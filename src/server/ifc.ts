@@ -1,4 +1,5 @@
 import * as WebIFC from 'web-ifc';
+import { originOf } from './ifc-placement';
 import type { SteelRow, SteelRows } from '@/core/steel/lists/rows';
 
 /** What of an IFC line is read here; web-ifc gives plain objects with `value` inside. */
@@ -43,7 +44,8 @@ export async function readIfc(bytes: Uint8Array): Promise<SteelRows> {
 
 function membersOf(api: WebIFC.IfcAPI, model: number): SteelRows {
   const found: SteelRows = { rows: [], faults: [] };
-  const factor = metresPerUnit(api, model);
+  const factor = siPerUnit(api, model, 'LENGTHUNIT');
+  const heavy = siPerUnit(api, model, 'MASSUNIT');
   const ids = [
     WebIFC.IFCBEAM,
     WebIFC.IFCBEAMSTANDARDCASE,
@@ -52,7 +54,7 @@ function membersOf(api: WebIFC.IfcAPI, model: number): SteelRows {
     WebIFC.IFCMEMBER,
     WebIFC.IFCMEMBERSTANDARDCASE,
   ].flatMap((type) => [...vector(api.GetLineIDsWithType(model, type))]);
-  const quantities = quantitiesByElement(api, model, factor);
+  const quantities = quantitiesByElement(api, model, factor, heavy);
   const profiles = profilesByElement(api, model);
   const byMark = new Map<string, SteelRow>();
   for (const id of ids) {
@@ -70,7 +72,7 @@ function membersOf(api: WebIFC.IfcAPI, model: number): SteelRows {
       const same = byMark.get(name);
       if (same && same.section === section && Math.abs(same.length - length) < 1e-3) same.count += 1;
       else if (same) found.faults.push({ from, error: `${name} is also ${same.from} with another section or length: marks must be one piece each.` });
-      else byMark.set(name, { from, mark: name, section, length, grade: '', count: 1, mass: known?.mass ?? null, order: null, place: '' });
+      else byMark.set(name, { from, mark: name, section, length, grade: '', count: 1, mass: known?.mass ?? null, order: null, place: placeOf(line, factor) });
     }
   }
   found.rows.push(...byMark.values());
@@ -80,23 +82,35 @@ function membersOf(api: WebIFC.IfcAPI, model: number): SteelRows {
 
 const vector = (ids: { size(): number; get(i: number): number }): number[] => Array.from({ length: ids.size() }, (_, i) => ids.get(i));
 
-const prefixes: Record<string, number> = { MILLI: 1e-3, CENTI: 1e-2, DECI: 1e-1, KILO: 1e3 };
-const named: Record<string, number> = { FOOT: 0.3048, INCH: 0.0254, MILLIMETRE: 1e-3, METRE: 1 };
+/** Where the model has it, for the list: its own origin in metres. */
+function placeOf(line: Line, factor: number): string {
+  const at = originOf(line.ObjectPlacement);
+  return at ? `model ${at.map((one, i) => `${'xyz'[i]} ${(one * factor).toFixed(2)}`).join(' ')} m` : '';
+}
 
-function metresPerUnit(api: WebIFC.IfcAPI, model: number): number {
+type UnitType = 'LENGTHUNIT' | 'MASSUNIT';
+const prefixes: Record<string, number> = { MILLI: 1e-3, CENTI: 1e-2, DECI: 1e-1, KILO: 1e3, MEGA: 1e6 };
+const named: Record<UnitType, Record<string, number>> = {
+  LENGTHUNIT: { FOOT: 0.3048, INCH: 0.0254, MILLIMETRE: 1e-3, METRE: 1 },
+  MASSUNIT: { POUND: 0.45359237, POUNDMASS: 0.45359237, TONNE: 1000, KILOGRAM: 1 },
+};
+
+/** Metres, or kilograms, for one of the model’s units. A model that names no unit of mass is taken in kilograms. */
+function siPerUnit(api: WebIFC.IfcAPI, model: number, type: UnitType): number {
   for (const id of vector(api.GetLineIDsWithType(model, WebIFC.IFCUNITASSIGNMENT))) {
     const line = api.GetLine(model, id, true) as Line;
     for (const unit of list(line.Units) as Line[]) {
-      if (text(unit.UnitType) !== 'LENGTHUNIT') continue;
-      const prefix = text(unit.Prefix);
-      if (kindOf(unit) === 'IfcSIUnit') return prefixes[prefix] ?? 1;
+      if (text(unit.UnitType) !== type) continue;
+      // The unit of mass in SI is the gram, with a prefix or without.
+      const base = type === 'MASSUNIT' ? 1e-3 : 1;
+      if (kindOf(unit) === 'IfcSIUnit') return (prefixes[text(unit.Prefix)] ?? 1) * base;
       const name = text(unit.Name)
         .toUpperCase()
         .replace(/[^A-Z]/g, '');
       const measure = unit.ConversionFactor as { ValueComponent?: unknown; UnitComponent?: Line } | undefined;
       const value = figure(measure?.ValueComponent);
-      if (value !== null) return value * (prefixes[text(measure?.UnitComponent?.Prefix)] ?? 1);
-      return named[name] ?? 1;
+      if (value !== null) return value * (prefixes[text(measure?.UnitComponent?.Prefix)] ?? 1) * base;
+      return named[type][name] ?? 1;
     }
   }
   return 1;
@@ -135,7 +149,7 @@ function profilesByElement(api: WebIFC.IfcAPI, model: number): Map<number, strin
 }
 
 /** Length and weight from the element's quantities. */
-function quantitiesByElement(api: WebIFC.IfcAPI, model: number, factor: number): Map<number, { length: number | null; mass: number | null }> {
+function quantitiesByElement(api: WebIFC.IfcAPI, model: number, factor: number, perMass: number): Map<number, { length: number | null; mass: number | null }> {
   const found = new Map<number, { length: number | null; mass: number | null }>();
   for (const id of vector(api.GetLineIDsWithType(model, WebIFC.IFCRELDEFINESBYPROPERTIES))) {
     const line = api.GetLine(model, id, true) as Line;
@@ -148,7 +162,7 @@ function quantitiesByElement(api: WebIFC.IfcAPI, model: number, factor: number):
       const long = figure(quantity.LengthValue);
       if (long !== null && name === 'length') length = long * factor;
       const heavy = figure(quantity.WeightValue);
-      if (heavy !== null && (mass === null || name === 'netweight')) mass = heavy;
+      if (heavy !== null && (mass === null || name === 'netweight')) mass = heavy * perMass;
     }
     for (const element of list(line.RelatedObjects) as Line[]) {
       const before = found.get(element.expressID);

@@ -20,11 +20,39 @@ describe('IFC', () => {
         count: 2,
         mass: expect.closeTo(261.6, 6),
         order: null,
-        place: '',
+        place: 'model x 0.00 y 0.00 z 0.00 m',
       },
-      { from: '#120', mark: 'C1', section: 'HEA 200', length: expect.closeTo(3.5, 9), grade: '', count: 1, mass: null, order: null, place: '' },
+      {
+        from: '#120',
+        mark: 'C1',
+        section: 'HEA 200',
+        length: expect.closeTo(3.5, 9),
+        grade: '',
+        count: 1,
+        mass: null,
+        order: null,
+        place: 'model x 0.00 y 0.00 z 0.00 m',
+      },
     ]);
     expect(faults).toEqual([{ from: '#130', error: expect.stringContaining('B9 has no profile') }]);
+  });
+  test('an older schema in feet and pounds: a clipped, mapped shape, and a place through turned placements', async () => {
+    const { rows, faults } = await readIfc(new Uint8Array(readFileSync('tests/files/feet-and-pounds.ifc')));
+    expect(faults).toEqual([]);
+    // The storey is turned a quarter and shifted by (100, 50) ft: (10, 2, 12) in it is (98, 60, 12) ft in the model.
+    expect(rows).toEqual([
+      {
+        from: '#100',
+        mark: 'G-7',
+        section: 'W10X88',
+        length: expect.closeTo(28 * 0.3048, 9),
+        grade: '',
+        count: 1,
+        mass: expect.closeTo(2464 * 0.45359237, 6),
+        order: null,
+        place: 'model x 29.87 y 18.29 z 3.66 m',
+      },
+    ]);
   });
   test('CRLF line ends change nothing', async () => expect((await readIfc(bytes(model.replace(/\n/g, '\r\n')))).rows).toHaveLength(2));
   test('a picture is not a model', async () => expect((await readIfc(bytes('\u0089PNG'))).faults[0]?.error).toMatch(/not an IFC file/));

@@ -1,4 +1,5 @@
 'use client';
+import { textOf } from '@/core/steel/lists/text-of';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { capacityUnits, radiusUnits, readChartCsv, writeChartCsv, type CapacityUnit, type RadiusUnit } from '@/core/cranes/chart-csv';
@@ -41,7 +42,7 @@ export function ChartDialog({ crane }: { crane: Crane }) {
   };
   const load = async (file: File | undefined) => {
     if (!file) return;
-    setText(await file.text());
+    setText(textOf(new Uint8Array(await file.arrayBuffer())));
     setSource(file.name);
   };
   const use = () => {

@@ -4,6 +4,7 @@ import { previewImport, type ImportPreview } from '@/core/plan/import-members';
 import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
 import type { SteelRows } from '@/core/steel/lists/rows';
 import { readSheet, rowsOf, tableFields, type Columns, type TableField } from '@/core/steel/lists/table';
+import { textOf } from '@/core/steel/lists/text-of';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
@@ -19,27 +20,29 @@ const fieldWords: Record<TableField, string> = {
   place: 'Lies at',
 };
 
+const readText = async (file: File): Promise<string> => textOf(new Uint8Array(await file.arrayBuffer()));
+
 /** A file read into rows: NC files and archives of them here, a model on the server, anything else as a table. */
 async function readFile(file: File): Promise<{ rows: SteelRows } | { table: string }> {
   const name = file.name.toLowerCase();
   if (name.endsWith('.zip')) {
-    const { strFromU8, unzipSync } = await import('fflate');
+    const { unzipSync } = await import('fflate');
     try {
       const inside = unzipSync(new Uint8Array(await file.arrayBuffer()), { filter: (entry) => /\.(nc1?|nc)$/i.test(entry.name) && entry.originalSize < 8e6 });
-      const files = Object.entries(inside).map(([entry, bytes]) => ({ name: entry, text: strFromU8(bytes, true) }));
+      const files = Object.entries(inside).map(([entry, bytes]) => ({ name: entry, text: textOf(bytes) }));
       return { rows: files.length > 0 ? rowsOfNc(files) : { rows: [], faults: [{ from: file.name, error: 'There is no .nc1 file in this archive.' }] } };
     } catch {
       return { rows: { rows: [], faults: [{ from: file.name, error: 'It is not a ZIP archive that can be opened: make it again.' }] } };
     }
   }
-  if (/\.nc1?$/.test(name)) return { rows: rowsOfNc([{ name: file.name, text: await file.text() }]) };
+  if (/\.nc1?$/.test(name)) return { rows: rowsOfNc([{ name: file.name, text: await readText(file) }]) };
   if (name.endsWith('.ifc')) {
     const answer = await fetch('/api/import/ifc', { method: 'POST', body: file });
     if (answer.ok) return { rows: (await answer.json()) as SteelRows };
     const said = (await answer.json().catch(() => null)) as { detail?: string } | null;
     return { rows: { rows: [], faults: [{ from: file.name, error: said?.detail ?? 'The server could not read it. Try again.' }] } };
   }
-  return { table: await file.text() };
+  return { table: await readText(file) };
 }
 
 /** Steel from a spreadsheet, a CSV file, NC files or a model: what it would change, before it changes it. */

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { demoPlan } from '../../../../tests/demo-plan';
 import { applyCommand, takeBack } from '../../plan/commands/apply';
 import { canonicalJson } from '../../plan/canonical';
@@ -6,6 +8,7 @@ import { membersCsv } from '../../plan/members-csv';
 import { readNc1 } from './nc1';
 import { rowsOfNc } from './nc1-rows';
 import { readSheet, rowsOf } from './table';
+import { textOf } from './text-of';
 
 const nc = (fields: Partial<Record<number, string>> = {}) => {
   const lines = [
@@ -70,6 +73,40 @@ const read = (text: string, system: 'metric' | 'us' = 'metric') => {
   const sheet = readSheet(text);
   return rowsOf(sheet, sheet.columns, system);
 };
+
+describe('files other programs wrote', () => {
+  const file = (name: string) => {
+    const text = textOf(new Uint8Array(readFileSync(`tests/files/${name}`)));
+    const sheet = readSheet(text);
+    return { sheet, ...rowsOf(sheet, sheet.columns, 'metric') };
+  };
+  const beams = [
+    { mark: 'B-101', section: 'UB 254x146x37', length: 6.2505, count: 2, grade: 'S275' },
+    { mark: 'B-102', section: 'HEA 200', length: 4, count: 1, grade: 'S355' },
+    { mark: 'C-1', section: 'SHS "special", 100x100', length: 3.20025, count: 4, mass: null },
+  ];
+  test.each([
+    ['commas, quoted text and a number with all its digits', 'spreadsheet-comma.csv'],
+    ['semicolons, decimal commas and CRLF, of a German spreadsheet', 'spreadsheet-german.csv'],
+    ['UTF-16 with tabs and CRLF', 'spreadsheet-utf16.txt'],
+  ])('%s', (_, name) => {
+    const { rows, faults } = file(name);
+    expect(faults).toEqual([]);
+    expect(rows).toHaveLength(3);
+    beams.forEach((beam, i) => expect(rows[i]).toMatchObject({ ...beam, length: expect.closeTo(beam.length, 9) as unknown }));
+    expect(rows[0]!.mass).toBeCloseTo(231.3, 9);
+  });
+  test('the Windows code page, German headings, a unit in brackets', () => {
+    const { rows, faults, sheet } = file('spreadsheet-windows-1252.csv');
+    expect(faults).toEqual([]);
+    expect(sheet.columns).toMatchObject({ mark: 0, section: 1, length: 2, count: 3 });
+    expect(rows).toMatchObject([
+      { mark: 'T-7', section: 'HEA 200', length: expect.closeTo(4.5005, 9) as unknown, count: 3, mass: expect.closeTo(190.4, 9) as unknown },
+      { mark: 'T-8', section: 'IPE 300', length: 12, count: 1, mass: null },
+    ]);
+  });
+  test('any bytes are some text', () => fc.assert(fc.property(fc.uint8Array(), (bytes) => typeof textOf(bytes) === 'string')));
+});
 
 describe('tables', () => {
   test('headings in any order, with a unit in one of them', () => {

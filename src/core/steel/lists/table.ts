@@ -17,16 +17,21 @@ export interface Sheet {
   units: Partial<Record<TableField, string>>;
 }
 
-const words: Record<TableField, RegExp> = {
-  mark: /^(mark|piece ?mark|assembly|part|position|pos|item ?no|tag|id|piece)\b/i,
-  section: /^(section|profile|size|shape|member|description|designation)\b/i,
-  length: /^(length|len|laenge|länge|lg)\b/i,
-  count: /^(count|qty|quantity|no|nr|number|pcs|pieces|anzahl)\b/i,
-  grade: /^(grade|material|steel|quality)\b/i,
-  mass: /^(weight|mass|wt|gewicht|unit ?weight)\b/i,
-  order: /^(order|sequence|seq|erection)\b/i,
-  place: /^(place|location|bay|rack|store)\b/i,
+/** Headings as they are written, in English, German, French and Spanish. A letter may follow no heading: “profile” is not “profiled”. */
+const headings: Record<TableField, string> = {
+  mark: 'mark|piece ?mark|assembly|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil|marca',
+  section: 'section|profile|profil|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
+  length: 'length|len|laenge|länge|lg|longueur|longitud',
+  count: 'count|qty|quantity|no|nr|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad',
+  grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau',
+  mass: 'weight|mass|wt|gewicht|masse|poids|peso|unit ?weight',
+  order: 'order|sequence|seq|erection|reihenfolge|ordre|orden',
+  place: 'place|location|bay|rack|store|lager|lagerplatz|emplacement|lugar',
 };
+const words = Object.fromEntries(Object.entries(headings).map(([field, list]) => [field, new RegExp(`^(${list})(?![\\p{L}])`, 'iu')])) as Record<
+  TableField,
+  RegExp
+>;
 
 const unitIn = (heading: string): string | null => /[([]\s*([a-z'"]+)\s*[)\]]\s*$/i.exec(heading)?.[1] ?? null;
 
