@@ -10,14 +10,16 @@ import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
-const nothing = { x: null, y: null, level: null, seatLength: null, by: '', on: '' };
+const nothing = { x: null, y: null, level: null, seatLength: null, seatWidth: null, by: '', on: '' };
 
 /** One bearing point: drawn beside measured, what the seat is and may take, its post, and what it stands on. */
 export function BearingFields({ bearing }: { bearing: Bearing }) {
   const plan = usePlan();
   const act = useAct();
   const field = useField();
+  const { open, figure, words } = useInputs();
   const { system } = field;
   const editing = useEdit('bearings', bearing.id);
   const edit = (changes: Partial<Omit<Bearing, 'id'>>, name: string) => act('editBearing', { id: bearing.id, changes }, `${bearing.id} ${name}`);
@@ -69,15 +71,10 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
           clearable
           onValue={(seatLength) => tape({ seatLength }, 'seat')}
         />
-        <TextField {...field} label="Measured by" value={measured.by} placeholder="not known" onValue={(by) => tape({ by }, 'by')} />
-        <TextField {...field} label="Measured on" type="date" value={measured.on} onValue={(on) => tape({ on }, 'on')} />
-        <QuantityField
-          {...field}
-          label="Seat across the piece"
-          kind="dimension"
-          value={bearing.seatWidth}
-          onValue={(seatWidth) => edit({ seatWidth: seatWidth ?? 0 }, 'width')}
-        />
+        {figure('Seat across it', 'dimension', bearing.seatWidth, (seatWidth) => edit({ seatWidth }, 'width'))}
+        {open('Across it, measured', 'dimension', measured.seatWidth, (seatWidth) => tape({ seatWidth }, 'seat width'))}
+        {words('Measured by', measured.by, (by) => tape({ by }, 'by'), { placeholder: 'not known' })}
+        {words('Measured on', measured.on, (on) => tape({ on }, 'on'), { type: 'date' })}
         <ChoiceField
           label="Seat of"
           value={bearing.material ?? 'unknown'}

@@ -26,6 +26,7 @@ export function MeasureStation() {
   const field = useField();
   const { system } = field;
   const { words } = useInputs();
+  const { lookedOver } = plan.survey;
   const derived = useJob((state) => state.survey.evaluation.derived);
   const figures = derived.filter((one) => one.id !== 'splice');
   const piece = plan.pieces[0];
@@ -80,6 +81,11 @@ export function MeasureStation() {
         })}
         {words('Cut list is of', plan.survey.cutListOn, (cutListOn) => act('editSurvey', { changes: { cutListOn } }, 'cut list'), { type: 'date' })}
         {words('Answers for a wrong measure', plan.survey.owner, (owner) => act('editSurvey', { changes: { owner } }, 'owner'), { placeholder: 'not named' })}
+        {words('Opened up, looked over by', lookedOver.by, (by) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, by } } }, 'looked by'), {
+          placeholder: 'nobody yet',
+          note: 'for rot, cracks, missing footings',
+        })}
+        {words('Looked over on', lookedOver.on, (on) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, on } } }, 'looked on'), { type: 'date' })}
       </Group>
       <div className="border-b border-line">
         {plan.survey.openings.map((opening) => (

@@ -12,6 +12,7 @@ export function bearingAsMeasured(bearing: Bearing): Bearing {
     at: { x: measured.x ?? bearing.at.x, y: measured.y ?? bearing.at.y },
     level: measured.level ?? bearing.level,
     seatLength: measured.seatLength ?? bearing.seatLength,
+    seatWidth: measured.seatWidth ?? bearing.seatWidth,
   };
 }
 

@@ -19,7 +19,7 @@ const nothingMore = () => ({
 /** All that a new plan has not said yet. */
 export const nothingYet = () => {
   const { survey, ...rest } = nothingMore();
-  return { ...rest, survey: { ...survey, changedOn: '', cutListOn: '', owner: '' } };
+  return { ...rest, survey: { ...survey, changedOn: '', cutListOn: '', owner: '', lookedOver: { by: '', on: '' } } };
 };
 
 /** What version 2 added to a bearing, empty. */
@@ -39,10 +39,14 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
     const shoring = record(record(plan).shoring);
     return {
       ...record(plan),
+      bearings: each(record(plan).bearings, (bearing) =>
+        isRecord(bearing.measured) ? { ...bearing, measured: { seatWidth: null, ...bearing.measured } } : bearing,
+      ),
       survey: {
         changedOn: '',
         cutListOn: '',
         owner: '',
+        lookedOver: { by: '', on: '' },
         ...survey,
         openings: each(survey.openings, ({ warmer, ...opening }) => ({ skewDeg: null, air: airOf(warmer), ...opening })),
       },

@@ -1,7 +1,7 @@
 import { ticketHall } from '../../../tests/demo-plan';
 import { add, scale } from '../geometry/plane';
 import { shoredLine, shoreGrip, shoreTo } from './shore-place';
-import { usualTube } from './migrations';
+import { bentMore, usualTube } from './migrations';
 
 const setback = (move: ReturnType<typeof shoreTo>) => (move?.list === 'shoreWalls' ? move.changes.setback : null);
 
@@ -62,4 +62,39 @@ test('with no opening chosen there is no line and nothing to hold', () => {
   expect(shoredLine(plan)).toBeNull();
   expect(shoreGrip(plan, 'sh1')).toBeNull();
   expect(shoreTo(plan, 'sh1', { x: 0, y: 0 }, 0.05)).toBeNull();
+});
+
+describe('a bent', () => {
+  const withBent = () => {
+    const plan = ticketHall();
+    plan.shoring.bents = [
+      {
+        id: 'bt',
+        ...bentMore(),
+        name: 'Bent',
+        at: { x: 1, y: 1 },
+        header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
+        posts: [0.5, 3.5],
+        post: { section: 'UC 152x152x30', grade: 'S275', height: 3, braces: 0 },
+        cap: 0.2,
+        loads: [],
+        pad: { length: 0.6, width: 0.6, allowable: null },
+        jack: null,
+        lateral: null,
+        girder: null,
+        tieDown: null,
+        tag: { designer: '', checker: '', loadedOn: '', days: null },
+        standsOn: [],
+      },
+    ];
+    return plan;
+  };
+  test('is held by its middle and goes to the grid', () => {
+    expect(shoreGrip(withBent(), 'bt')).toEqual({ x: 1, y: 1 });
+    expect(shoreTo(withBent(), 'bt', { x: 2.437, y: -1.262 }, 0.05)).toEqual({ list: 'bents', changes: { at: { x: 2.45, y: -1.25 } } });
+  });
+  test('snaps to a bearing near it, and goes free when asked', () => {
+    expect(shoreTo(withBent(), 'bt', { x: 4.1, y: 0.03 }, 0.05)).toEqual({ list: 'bents', changes: { at: { x: 4.12, y: 0 } } });
+    expect(shoreTo(withBent(), 'bt', { x: 4.1, y: 0.03 }, 0)).toEqual({ list: 'bents', changes: { at: { x: 4.1, y: 0.03 } } });
+  });
 });

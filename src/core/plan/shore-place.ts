@@ -23,6 +23,8 @@ export function shoredLine(plan: Plan): ShoredLine | null {
 
 /** The point a shore is held by when it is dragged. */
 export function shoreGrip(plan: Plan, id: string): Vec | null {
+  const bent = plan.shoring.bents.find((one) => one.id === id);
+  if (bent) return bent.at;
   const line = shoredLine(plan);
   if (!line) return null;
   const wall = plan.shoring.walls.find((one) => one.id === id);
@@ -31,7 +33,8 @@ export function shoreGrip(plan: Plan, id: string): Vec | null {
   return row ? add(line.from, scale(line.along, row.from)) : null;
 }
 
-type Move = { [N in 'shoreWalls' | 'shoreRows']: { list: N; changes: Partial<Omit<Lists[N], 'id'>> } }['shoreWalls' | 'shoreRows'];
+type Moved = 'shoreWalls' | 'shoreRows' | 'bents';
+type Move = { [N in Moved]: { list: N; changes: Partial<Omit<Lists[N], 'id'>> } }[Moved];
 
 /** Nearest of the places to snap to, when one is within reach. */
 const snapTo = (value: number, places: readonly number[], reach: number): number => {
@@ -42,11 +45,30 @@ const snapTo = (value: number, places: readonly number[], reach: number): number
   return near ?? value;
 };
 
+/** A bent goes to a bearing or in line with another bent when one is near, and else to the grid. */
+function bentPlace(plan: Plan, id: string, at: Vec, step: number): Vec {
+  if (!(step > 0)) return at;
+  const others = plan.shoring.bents.flatMap((one) => (one.id !== id && one.at ? [one.at] : []));
+  const places = [...plan.bearings.map((one) => one.at), ...others];
+  const snapped = (way: 'x' | 'y') => {
+    const value = Math.round(at[way] / step) * step;
+    return Number(
+      snapTo(
+        value,
+        places.map((one) => one[way]),
+        step,
+      ).toFixed(4),
+    );
+  };
+  return { x: snapped('x'), y: snapped('y') };
+}
+
 /**
  * A shore taken to a place. A wall keeps its side and changes its set-back, snapping to the walls of the other side and of the
  * storeys above; a row slides along the line, snapping to joists and to the seats. `step` 0: no snapping.
  */
 export function shoreTo(plan: Plan, id: string, at: Vec, step: number): Move | null {
+  if (plan.shoring.bents.some((one) => one.id === id)) return { list: 'bents', changes: { at: bentPlace(plan, id, at, step) } };
   const line = shoredLine(plan);
   if (!line) return null;
   const round = (value: number) => (step > 0 ? Math.round(value / step) * step : value);

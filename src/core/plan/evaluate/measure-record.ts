@@ -61,3 +61,26 @@ export function cutListCheck(plan: Plan): Check[] {
     ? [flatStop(where, 'count', told([`The cut list is of ${cutListOn}, before ${missed.what} of ${missed.on}. Make it new before anything is cut.`]), [])]
     : [passed(where, `The cut list of ${cutListOn} is younger than all it is cut from.`)];
 }
+
+/** An old building is looked over once it is opened up: what is found there reopens the design. */
+export function lookedOverCheck(plan: Plan): Check[] {
+  const { lookedOver, strippedOn } = plan.survey;
+  if (plan.shoring.storeys.length === 0) return [];
+  const where = place(
+    'measure.lookedOver',
+    'Old building',
+    memberLength,
+    'Record: looked over for rot, cracks and missing footings; what is found goes to the engineer',
+  );
+  if (lookedOver.by.trim() === '' || !isDay(lookedOver.on))
+    return [
+      missingCheck(
+        where,
+        'count',
+        'Who has looked over what was opened up, for rot, cracks and missing footings, and when? What is found is written among the clashes.',
+      ),
+    ];
+  if (isDay(strippedOn) && lookedOver.on < strippedOn)
+    return [flatStop(where, 'count', told([`What was opened up was looked over on ${lookedOver.on}, before the strip-out of ${strippedOn}. Look again.`]), [])];
+  return [passed(where, `${lookedOver.by} looked over what was opened up on ${lookedOver.on}; what was found stands among the clashes.`)];
+}

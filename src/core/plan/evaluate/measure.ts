@@ -12,7 +12,7 @@ import type { Bearing, Opening, Pattern, Plan } from '../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 import { measurePlace as place } from './measure-place';
 import { bayChecks } from './measure-pocket';
-import { cutListCheck, sheetCheck, staleCheck } from './measure-record';
+import { cutListCheck, lookedOverCheck, sheetCheck, staleCheck } from './measure-record';
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
 export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
@@ -20,6 +20,7 @@ export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
     ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules })),
     ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules })),
     ...cutListCheck(plan),
+    ...lookedOverCheck(plan),
     ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules })),
     ...plan.survey.lines.flatMap((line) => {
       if (line.stated === null) return [];
@@ -48,7 +49,7 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   const where = place('measure.site', bearing.name, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance'));
   const { measured } = bearing;
-  if (!measured || [measured.x, measured.y, measured.level, measured.seatLength].every((value) => value === null))
+  if (!measured || [measured.x, measured.y, measured.level, measured.seatLength, measured.seatWidth].every((value) => value === null))
     return [missingCheck(where, 'length', `${bearing.name} is as drawn. What did the tape find on site, and who held it?`)];
   const checks: Check[] = [];
   if (measured.by.trim() === '' || measured.on.trim() === '')
@@ -76,6 +77,13 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
       drawn: bearing.seatLength,
       found: measured.seatLength ?? bearing.seatLength,
       then: 'the bearing changes with it',
+    },
+    {
+      name: 'seat across the piece',
+      known: measured.seatWidth !== null,
+      drawn: bearing.seatWidth,
+      found: measured.seatWidth ?? bearing.seatWidth,
+      then: 'the pressure on it changes with it',
     },
   ];
   for (const { name, known, drawn, found, then } of fields) {

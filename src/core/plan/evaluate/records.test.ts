@@ -97,6 +97,41 @@ describe('measured, changed, cut', () => {
     expect(evaluate(edited((p) => (opening(p).member = null))).checks.some((one) => one.id === 'measure.cutList')).toBe(false));
 });
 
+describe('the old building', () => {
+  test.each([
+    ['nobody has looked', { by: '', on: '' }, 'missing', /rot, cracks and missing footings/],
+    ['no day', { by: 'R. Adeyemi', on: 'last week' }, 'missing', /and when/],
+    ['before the last strip-out', { by: 'R. Adeyemi', on: '2026-10-10' }, 'stop', /Look again/],
+    ['after it', { by: 'R. Adeyemi', on: '2026-10-16' }, 'clear', /stands among the clashes/],
+  ] as const)('%s', (_, lookedOver, verdict, words) => {
+    const said = check(
+      edited((p) => (p.survey.lookedOver = lookedOver)),
+      'measure.lookedOver',
+    );
+    expect(said.verdict).toBe(verdict);
+    expect(said.words).toMatch(words);
+  });
+  test('where nothing old is shored it is not asked', () => expect(evaluate(demoPlan()).checks.some((one) => one.id === 'measure.lookedOver')).toBe(false));
+});
+
+describe('a seat across the piece', () => {
+  const across = (seatWidth: number | null) =>
+    evaluate(edited((p) => (p.bearings[0]!.measured!.seatWidth = seatWidth))).checks.find(
+      (one) => one.id === 'measure.site' && one.subject === 'A, seat across the piece',
+    )!;
+  test('measured as drawn, off the drawing, or not at all', () => {
+    expect(across(0.215).verdict).toBe('clear');
+    expect(across(0.18)).toMatchObject({ verdict: 'tight' });
+    expect(say(across(0.18), 'metric')).toMatch(/less than drawn; the pressure on it changes/);
+    expect(across(null).verdict).toBe('missing');
+  });
+  test('the pressure on the seat goes by what was measured', () => {
+    const pressure = (width: number) =>
+      evaluate(edited((p) => (p.bearings[0]!.measured!.seatWidth = width))).checks.find((one) => one.id === 'path.seat' && one.subject === 'A')!.demand!;
+    expect(pressure(0.1075) / pressure(0.215)).toBeCloseTo(2, 6);
+  });
+});
+
 describe('against the web', () => {
   test('the flat of a UB 203x133x30 takes 165 mm, and not 180', () => {
     expect(check(ticketHall(), 'measure.web').verdict).toBe('clear');

@@ -43,6 +43,7 @@ function movesOf(plan: Plan): (check: Check) => string | null {
   const first = (test: (move: Move) => boolean): string | null => moves.find(test)?.id ?? null;
   const strikes = moves.filter((move) => move.kind === 'shore.strike');
   const opens = first((move) => move.kind === 'line.open');
+  const setting = first((move) => move.kind === 'member.set' && move.opening === plan.shoring.opening);
   const steps = strikeGroups(plan).map((group) => strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null);
   const bents = plan.shoring.bents.map(({ id, name }) => ({ name, move: first((move) => move.kind === 'shore.set' && move.shore === id) }));
   return ({ id, subject }) => {
@@ -50,6 +51,7 @@ function movesOf(plan: Plan): (check: Check) => string | null {
     if (step) return steps[Number(step[1]) - 1] ?? null;
     if (id === 'shore.sag' || id === 'shore.watch') return strikes[strikes.length - 1]?.id ?? null;
     if (id === 'shore.strike' || id === 'shore.dryPack') return strikes[0]?.id ?? null;
+    if (id === 'shore.restraint') return setting;
     const bent = bents.find(({ name }) => subject === name || subject.startsWith(`${name}, `));
     return bent ? bent.move : opens;
   };

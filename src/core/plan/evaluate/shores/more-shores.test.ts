@@ -11,6 +11,7 @@ import { needleOf, needleStrength } from './needles';
 import { propStrength } from './props';
 import { strikeOf } from './strike';
 import { unitsOf } from './units';
+import { plateContact } from './walls';
 
 const rules = rulesOf('eu-ls', {});
 type Edit = (plan: Plan) => unknown;
@@ -296,5 +297,44 @@ describe('joists that run through', () => {
   test('their size not known, how they share is not either', () => {
     const plan = through((p) => (storey(p, 0).joists.width = null));
     expect(names(plan, 'missing')).toEqual(expect.arrayContaining(['shore.strike Strike', 'shore.joist Hall wall, left']));
+  });
+});
+
+describe('wedged up, and let down', () => {
+  const restraint = (preload: number, edit: Edit = () => undefined) =>
+    evaluate(edited((p) => ((p.shoring.preload = preload), edit(p)))).checks.find((check) => check.id === 'shore.restraint');
+  test('by hand: the wedged share of all that the shores hold, q·L²/8, against the beam free from seat to seat', () => {
+    const check = restraint(0.4)!;
+    const answer = known(
+      strikeOf(
+        edited((p) => (p.shoring.preload = 0.4)),
+        rules,
+      ),
+    );
+    const held = answer.units.filter((unit) => !unit.above).reduce((sum, unit) => sum + unit.load, 0);
+    expect(check.demand).toBeCloseTo((0.4 * held * answer.span) / 8, 3);
+    expect(check.verdict).toBe('clear');
+  });
+  test('nothing wedged, nothing to hold; a slender beam is a stop', () => {
+    expect(restraint(0)).toBeUndefined();
+    expect(restraint(0.9, (p) => (p.members[0]!.make = { kind: 'section', section: 'IPE 160' }))!.verdict).toBe('stop');
+  });
+  test('a grade nobody knows is asked', () => expect(restraint(0.4, (p) => (p.members[0]!.grade = 'soft'))!.verdict).toBe('missing'));
+  test('the sag is told against the limits of both schools', () => {
+    expect(sentence(ticketHall(), 'shore.sag Strike')).toMatch(/of 16.2 mm \(US rules 16.9 mm\)/);
+  });
+});
+
+describe('published: NDS Table 3.10.4, bearing area factors', () => {
+  test.each([
+    [1, 1.38],
+    [1.5, 1.25],
+    [2, 1.19],
+    [3, 1.13],
+    [4, 1.1],
+  ])('a stud %d in along the plate: C_b %d', (inches, factor) => {
+    const american = rulesOf('us-asd', {});
+    const one = { ...wall(ticketHall(), 'sh1'), stud: { width: inches * 0.0254, depth: 0.0889, grade: 'SPF No.2' as const } };
+    expect(Math.abs(plateContact(one, american)!.allowable / (425 * 6894.757293168) - factor)).toBeLessThan(0.0075);
   });
 });

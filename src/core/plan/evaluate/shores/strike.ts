@@ -1,9 +1,12 @@
+import { simpleSpan } from '../../../beams/simple-span.calc';
 import type { Trace } from '../../../calc/evidence';
 import { phrase, q } from '../../../calc/work';
-import type { Rules } from '../../../rules/rule-sets';
+import { rulesOf, type Rules } from '../../../rules/rule-sets';
 import { strikeThrough } from '../../../shoring/strike-through.calc';
 import { strikeSteps } from '../../../shoring/strike.calc';
 import { timberValues } from '../../../shoring/timber-grades';
+import { yieldOf } from '../../../steel/grades';
+import { findSection } from '../../../steel/sections';
 import type { Check } from '../../check';
 import { clearOf } from '../../as-measured';
 import { isDay } from '../../day';
@@ -13,6 +16,7 @@ import { factored, lineLoads, runsThrough, shoredOpening, studPlaces } from '../
 import type { Plan } from '../../schema';
 import { strikeGroups } from '../../strike-groups';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
+import { bendingCapacity } from '../section-strength';
 import { shorePlace } from './place';
 import { unitsOf, type Unit } from './units';
 
@@ -195,7 +199,7 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
   const place = (subject: string) => shorePlace('strike', subject, strikeSteps, source);
   if (strike.length === 0) return [missingCheck(place('Strike'), 'force', 'In what order are the shores struck? Write the steps down; each is worked out.')];
   if (answer instanceof Missing) return [missingCheck(place('Strike'), 'force', answer.questions.join(' '))];
-  const checks: Check[] = [];
+  const checks: Check[] = [...restraintCheck(plan, answer, rules)];
   for (const [n, step] of answer.steps.entries()) {
     const cut = answer.undercut.find((one) => one.step === n);
     if (cut)
@@ -256,19 +260,54 @@ function stepCheck(answer: StrikeAnswer, step: StrikeAnswer['steps'][number], n:
   );
 }
 
+/** Wedged before the joists are fixed to it, the new beam’s top flange is free from seat to seat. */
+function restraintCheck(plan: Plan, answer: StrikeAnswer, rules: Rules): Check[] {
+  const { preload } = plan.shoring;
+  const opening = shoredOpening(plan);
+  const member = plan.members.find((one) => one.id === opening?.member);
+  if (preload === 0 || !member || member.make.kind !== 'section') return [];
+  const place = shorePlace(
+    'restraint',
+    member.mark,
+    simpleSpan,
+    sourced(rules.id === 'us-asd' ? 'AISC 360 F2, F3' : 'EN 1993-1-1 6.3.2.2', rules, 'strengthCaution'),
+  );
+  const section = findSection(member.make.section);
+  const fy = yieldOf(member.grade);
+  if (!section || fy === null) return [missingCheck(place, 'moment', `What does grade “${member.grade}” of ${member.mark} yield at?`)];
+  const load = (preload * answer.units.reduce((sum, unit) => sum + (unit.above ? 0 : unit.load), 0)) / answer.span;
+  const run = traced(simpleSpan, { span: answer.span, load, pointLoads: [], stiffness: rules.steel.modulus * section.iStrong });
+  const capacity = bendingCapacity(section, fy, rules, { length: answer.span, factor: 1 });
+  if (!run.outcome.ok) return [missingCheck(place, 'moment', run.outcome.error)];
+  if (capacity instanceof Missing) return [missingCheck(place, 'moment', capacity.questions.join(' '))];
+  return [
+    ratioCheck(
+      place,
+      { demand: run.outcome.output.moment, capacity: capacity.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+      told(
+        phrase`Wedged up before the joists are fixed to it, ${member.mark} bends with ${q(run.outcome.output.moment, 'moment')}; free over ${q(answer.span, 'length')} it takes ${q(capacity.capacity, 'moment')}.`,
+      ),
+      [...run.traces, ...capacity.traces],
+    ),
+  ];
+}
+
 function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
   const last = answer.steps[answer.steps.length - 1];
   if (!last) return [];
   const most = answer.span / rules.value('deflectionTotalShare');
   const cracks = answer.span / rules.value('crackShare');
+  const other = rulesOf(rules.id === 'eu-ls' ? 'us-asd' : 'eu-ls', {});
+  const theirs = answer.span / other.value('deflectionTotalShare');
+  const school = other.id === 'us-asd' ? 'US' : 'European';
   return [
     ratioCheck(
       shorePlace('sag', 'Strike', strikeSteps, sourced(strikeSteps.source.text, rules, 'deflectionTotalShare', 'crackShare')),
       { demand: last.deflection, capacity: most, quantity: 'dimension', caution: cracks / most },
       told(
         last.deflection > cracks
-          ? phrase`All struck, the beam has sagged ${q(last.deflection, 'dimension')} of ${q(most, 'dimension')}: plaster may crack past ${q(cracks, 'dimension')}. Pre-load it, or tell the owner.`
-          : phrase`All struck, the beam has sagged ${q(last.deflection, 'dimension')} of ${q(most, 'dimension')}; plaster stands ${q(cracks, 'dimension')}.`,
+          ? phrase`All struck, the beam has sagged ${q(last.deflection, 'dimension')} of ${q(most, 'dimension')} (${school} rules ${q(theirs, 'dimension')}): plaster may crack past ${q(cracks, 'dimension')}. Pre-load it, or tell the owner.`
+          : phrase`All struck, the beam has sagged ${q(last.deflection, 'dimension')} of ${q(most, 'dimension')} (${school} rules ${q(theirs, 'dimension')}); plaster stands ${q(cracks, 'dimension')}.`,
       ),
       answer.traces,
     ),
