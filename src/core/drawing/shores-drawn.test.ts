@@ -1,6 +1,6 @@
 import { ticketHall } from '../../../tests/demo-plan';
+import { deadShore, onNeedles, twoPostBent } from '../../../tests/shores';
 import { evaluate } from '../plan/evaluate';
-import { bentMore } from '../plan/migrations';
 import type { Bent, Plan } from '../plan/schema';
 import { scenesAt, surveyPlan } from '../plan/survey';
 import type { Drawing, Shape } from './draw-list';
@@ -48,33 +48,12 @@ describe('the house cut across the line', () => {
     expect(side.shapes.some((shape) => shape.shape === 'label' && shape.ink === 'stop')).toBe(true);
   });
   test('needles are drawn through the wall on their two props', () => {
-    const plan = ticketHall();
-    plan.moves = [];
-    plan.shoring.walls = [];
-    plan.shoring.strike = [];
-    plan.shoring.rows = [
-      {
-        id: 'rw',
-        name: 'Needles',
-        storey: 'sy0',
-        from: 0.4,
-        spacing: 0.8,
-        count: 5,
-        needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' },
-        arms: { left: 0.5, right: 0.8 },
-        over: 1,
-        masonry: { width: 0.215, allowable: 3e6 },
-        head: 0.2,
-        prop: { kind: 'timber', width: 0.15, depth: 0.15, grade: 'C24', braces: 1, length: 2.4, leanDeg: 0, off: 0 },
-        lateral: 5e3,
-        pad: { length: 0.4, width: 0.4, allowable: 2e5 },
-        packedOn: '',
-        struckOn: '',
-        tag: { designer: '', checker: '', loadedOn: '', days: null },
-        standsOn: [],
-      },
-    ];
-    const xs = of(at(plan, -1).side, 'rw').flatMap((shape) => (shape.shape === 'polygon' ? shape.points.map((p) => p.x) : []));
+    const plan = onNeedles(ticketHall(), {
+      arms: { left: 0.5, right: 0.8 },
+      needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' },
+      prop: deadShore(),
+    });
+    const xs = of(at(plan, -1).side, 'rw1').flatMap((shape) => (shape.shape === 'polygon' ? shape.points.map((p) => p.x) : []));
     expect(Math.min(...xs)).toBeCloseTo(-0.7, 6);
     expect(Math.max(...xs)).toBeCloseTo(1.0, 6);
   });
@@ -122,26 +101,14 @@ test('at the shores the drawing is close and the way in is left out; at the way 
 });
 
 describe('bents', () => {
-  const bent = (changes: Partial<Bent> = {}): Bent => ({
-    id: 'bt',
-    ...bentMore(),
-    name: 'Bent',
-    at: { x: 2, y: -3 },
-    azimuthDeg: 0,
-    header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
-    posts: [0.5, 3.5],
-    post: { section: 'UC 152x152x30', grade: 'S275', height: 3, braces: 1 },
-    cap: 0.2,
-    loads: [{ id: 'l', what: 'G1', at: 1, force: 50e3, bearing: 0.2, from: 1, to: null }],
-    pad: { length: 0.6, width: 0.6, allowable: 2e5 },
-    jack: null,
-    lateral: 5e3,
-    girder: null,
-    tieDown: null,
-    tag: { designer: '', checker: '', loadedOn: '', days: null },
-    standsOn: [],
-    ...changes,
-  });
+  const bent = (changes: Partial<Bent> = {}) =>
+    twoPostBent({
+      id: 'bt',
+      name: 'Bent',
+      at: { x: 2, y: -3 },
+      loads: [{ id: 'l', what: 'G1', at: 1, force: 50e3, bearing: 0.2, from: 1, to: null }],
+      ...changes,
+    });
   const drawn = (changes: Partial<Bent> = {}) => {
     const plan = ticketHall();
     plan.shoring.bents = [bent(changes)];

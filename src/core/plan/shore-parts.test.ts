@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { ticketHall } from '../../../tests/demo-plan';
+import { deadShore, needleRow, steelProp, twoPostBent } from '../../../tests/shores';
 import { Missing } from './missing';
 import type { Plan } from './schema';
 import { shoreParts, shortfalls, type Part } from './shore-parts';
-import { usualTube } from './migrations';
 
 const partsOf = (plan: Plan): Part[] => {
   const parts = shoreParts(plan);
@@ -43,26 +43,12 @@ test('needles, props and pads of a row', () => {
   const plan = ticketHall();
   plan.shoring.walls = [];
   plan.shoring.rows = [
-    {
-      id: 'r',
-      name: 'Row',
-      storey: 'sy0',
-      from: 0.3,
-      spacing: 0.8,
+    needleRow({
       count: 4,
       needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
-      arms: { left: 0.6, right: 0.7 },
-      over: 1,
-      masonry: { width: 0.215, allowable: 900e3 },
-      head: 0.15,
-      lateral: 5e3,
-      prop: { kind: 'steel', class: 'B', maxLength: 3.5, tube: usualTube(), length: 2.4, leanDeg: 0, off: 0 },
+      prop: steelProp({ class: 'B', maxLength: 3.5, length: 2.4 }),
       pad: { length: 0.3, width: 0.3, allowable: null },
-      tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
-      packedOn: '',
-      struckOn: '',
-      standsOn: [],
-    },
+    }),
   ];
   expect(partsOf(plan).map((one) => [one.what, one.count])).toEqual([
     ['needle', 4],
@@ -90,3 +76,43 @@ test('what is lacking and what is used never exceed what is asked and what is th
       expect(lacking).toBeLessThanOrEqual(asked);
     }),
   ));
+
+test('timber needles, dead shores, bents and jacks are on the list too, with what one person would carry', () => {
+  const plan = ticketHall();
+  plan.shoring.walls = [];
+  plan.shoring.rows = [needleRow({ needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' }, prop: deadShore({ length: null }) })];
+  plan.shoring.bents = [twoPostBent()];
+  const parts = partsOf(plan);
+  expect(parts.map((one) => [one.what, one.size, one.count])).toEqual([
+    ['needle', '200x300 C24', 5],
+    ['post', '150x150 C24', 10],
+    ['pad', '400x400', 10],
+    ['header', 'UC 203x203x46', 1],
+    ['post', 'UC 152x152x30', 2],
+    ['pad', '1000x1000', 2],
+    ['jack', '200 kN', 2],
+  ]);
+  expect(parts[0]!.mass).toBeCloseTo(0.2 * 0.3 * 1.6 * 500, 6);
+  expect(parts[1]!.mass).toBeNull();
+  expect(parts[3]!.mass).toBeCloseTo(46.1 * 4, 0);
+});
+test('headers, boards and screws of a wall; plates may be made up of shorter lengths', () => {
+  const plan = ticketHall();
+  const office = partsOf(plan).filter((one) => one.for === 'Office wall, right');
+  expect(office.map((one) => [one.what, one.size, one.count])).toEqual([
+    ['stud', '45x95 C24', 11],
+    ['plate', '45x95', 3],
+    ['header', '45x195 C24', 2],
+    ['board', '25x95', 2],
+    ['screw', '5.0x80', 16],
+  ]);
+  expect(office[2]!.length).toBeCloseTo(1.2 + 2 * 0.045, 9);
+  expect(office[3]!.length).toBeCloseTo((2.5 - 0.135) * Math.SQRT2, 9);
+  const plates = plan.shoring.stock.find((line) => line.what === 'plate')!;
+  // Twelve plates of 3.69 m from 2 m lengths: by the metre.
+  plates.length = 2;
+  plates.count = 23;
+  expect(shortfalls(plan, partsOf(plan))).toEqual([]);
+  plates.count = 22;
+  expect(shortfalls(plan, partsOf(plan)).map(({ part, have }) => [part.what, have])).toEqual([['plate', 2]]);
+});

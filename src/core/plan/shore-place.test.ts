@@ -1,7 +1,7 @@
 import { ticketHall } from '../../../tests/demo-plan';
+import { needleRow, twoPostBent } from '../../../tests/shores';
 import { add, scale } from '../geometry/plane';
 import { shoredLine, shoreGrip, shoreTo } from './shore-place';
-import { bentMore, usualTube } from './migrations';
 
 const setback = (move: ReturnType<typeof shoreTo>) => (move?.list === 'shoreWalls' ? move.changes.setback : null);
 
@@ -31,28 +31,7 @@ test('it cannot be dragged over the line', () => {
 });
 test('a row slides along the line and snaps to a joist', () => {
   const plan = ticketHall();
-  plan.shoring.rows = [
-    {
-      id: 'r',
-      name: 'Row',
-      storey: 'sy0',
-      from: 0.3,
-      spacing: 0.8,
-      count: 3,
-      needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
-      arms: { left: 0.6, right: 0.6 },
-      over: null,
-      masonry: { width: 0.215, allowable: 900e3 },
-      head: 0.15,
-      lateral: 5e3,
-      prop: { kind: 'steel', class: 'B', maxLength: 3, tube: usualTube(), length: null, leanDeg: null, off: null },
-      pad: { length: 0.3, width: 0.3, allowable: null },
-      tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
-      packedOn: '',
-      struckOn: '',
-      standsOn: [],
-    },
-  ];
+  plan.shoring.rows = [needleRow({ id: 'r', from: 0.3, count: 3 })];
   const move = shoreTo(plan, 'r', add(shoreGrip(plan, 'r')!, scale(shoredLine(plan)!.along, 0.24)), 0.05);
   expect(move).toEqual({ list: 'shoreRows', changes: { from: expect.closeTo((3.908 % 0.4) / 2 + 0.4, 3) } });
 });
@@ -67,26 +46,7 @@ test('with no opening chosen there is no line and nothing to hold', () => {
 describe('a bent', () => {
   const withBent = () => {
     const plan = ticketHall();
-    plan.shoring.bents = [
-      {
-        id: 'bt',
-        ...bentMore(),
-        name: 'Bent',
-        at: { x: 1, y: 1 },
-        header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
-        posts: [0.5, 3.5],
-        post: { section: 'UC 152x152x30', grade: 'S275', height: 3, braces: 0 },
-        cap: 0.2,
-        loads: [],
-        pad: { length: 0.6, width: 0.6, allowable: null },
-        jack: null,
-        lateral: null,
-        girder: null,
-        tieDown: null,
-        tag: { designer: '', checker: '', loadedOn: '', days: null },
-        standsOn: [],
-      },
-    ];
+    plan.shoring.bents = [twoPostBent({ id: 'bt', at: { x: 1, y: 1 } })];
     return plan;
   };
   test('is held by its middle and goes to the grid', () => {

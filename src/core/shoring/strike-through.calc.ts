@@ -3,6 +3,7 @@ import { solveContinuous } from '../beams/continuous';
 import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
+import { beamOnSprings } from './beam-on-springs';
 
 interface Shore {
   joist: number;
@@ -141,22 +142,14 @@ export const strikeThrough = defineCalc({
           springs.set(key(x), (springs.get(key(x)) ?? 0) + gives[j]!.spring);
           forces.set(key(x), (forces.get(key(x)) ?? 0) + (fixed[j]?.line ?? 0));
         });
-        const inner = [...springs].filter(([x]) => x > 5e-3 && x < span - 5e-3).sort((a, b) => a[0] - b[0]);
-        const solved = solveContinuous({
-          length: span,
-          stiffness,
-          load: 0,
-          supports: [{ x: 0 }, ...inner.map(([x, spring]) => ({ x, spring })), { x: span }],
-          pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...[0.25, 0.5, 0.75].map((share) => ({ x: share * span, force: 0 }))],
-          upliftFree: false,
-        });
-        if (!solved.stable) refuse('span', 'The beam does not stand on its seats: check the span.');
-        const { reactions, deflection } = solved;
-        seats.left += reactions[0] ?? 0;
-        seats.right += reactions[reactions.length - 1] ?? 0;
-        for (const { x, down } of deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
+        const solved = beamOnSprings({ span, stiffness }, springs, forces);
+        if (!solved) refuse('span', 'The beam does not stand on its seats: check the span.');
+        seats.left += solved.left;
+        seats.right += solved.right;
+        const down = new Map(solved.deflection.map((one) => [key(one.x), one.down]));
+        for (const [x, sunk] of down) sag.set(x, (sag.get(x) ?? 0) + sunk);
         joists.forEach(({ x }, j) => {
-          const sinks = deflection.find((one) => key(one.x) === key(x))?.down ?? 0;
+          const sinks = down.get(key(x)) ?? 0;
           // What the beam lets down by sinking under the joist goes back onto its shores and far bearings.
           const back = gives[j]!.spring * sinks;
           seats.far += (fixed[j]?.far ?? 0) + back * gives[j]!.far;

@@ -1,8 +1,8 @@
 import { Type } from 'typebox';
-import { solveContinuous } from '../beams/continuous';
 import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
+import { beamOnSprings } from './beam-on-springs';
 
 /** Shores within a centimetre stand at one place. */
 const key = (x: number): number => Math.round(x * 1e2) / 1e2;
@@ -38,25 +38,14 @@ function release(span: number, stiffness: number, shores: readonly Shore[], load
     shores.forEach(({ x, spring }, i) => {
       if (standing[i] && spring > 0) springs.set(key(x), (springs.get(key(x)) ?? 0) + spring);
     });
-    const inner = [...springs].filter(([x]) => x > 5e-3 && x < span - 5e-3).sort((a, b) => a[0] - b[0]);
-    const solved = solveContinuous({
-      length: span,
-      stiffness,
-      load: 0,
-      supports: [{ x: 0 }, ...inner.map(([x, spring]) => ({ x, spring })), { x: span }],
-      // Nodes at the middle and the quarters too, so that the sag is read where it is largest.
-      pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...[0.25, 0.5, 0.75].map((share) => ({ x: share * span, force: 0 }))],
-      upliftFree: false,
-    });
-    if (!solved.stable) refuse('shores', 'The beam does not stand on its seats: check the span.');
-    const { reactions, deflection } = solved;
-    inner.forEach(([x, spring], n) => {
+    const solved = beamOnSprings({ span, stiffness }, springs, forces);
+    if (!solved) refuse('shores', 'The beam does not stand on its seats: check the span.');
+    for (const [x, reaction] of solved.springs)
       for (const i of places.get(x) ?? [])
-        if (standing[i] && !standsOnFloor(shores[i]!)) loads[i] = (loads[i] ?? 0) + ((reactions[n + 1] ?? 0) * shores[i]!.spring) / spring;
-    });
-    seats.left += reactions[0] ?? 0;
-    seats.right += reactions[reactions.length - 1] ?? 0;
-    for (const { x, down } of deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
+        if (standing[i] && !standsOnFloor(shores[i]!)) loads[i] = (loads[i] ?? 0) + (reaction * shores[i]!.spring) / (springs.get(x) ?? 1);
+    seats.left += solved.left;
+    seats.right += solved.right;
+    for (const { x, down } of solved.deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
     // A shore the beam springs up from carries nothing: what it would have pulled goes back onto the others.
     pending = loads.flatMap((load, i) => (standing[i] && load < -1e-6 ? [i] : []));
   }

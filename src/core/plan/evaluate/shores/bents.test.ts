@@ -1,4 +1,5 @@
 import { ticketHall } from '../../../../../tests/demo-plan';
+import { twoPostBent } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
 import { describe as say } from '../../describe';
 import { Missing } from '../../missing';
@@ -6,34 +7,9 @@ import { openPlan } from '../../open';
 import type { Bent, Plan } from '../../schema';
 import { evaluate } from '../index';
 import { bentOf, bentStages, type BentAnswer } from './bent-answer';
-import { bentMore } from '../../migrations';
 
 const plainLoad = { bearing: 0.2, from: 1, to: null };
-
-const bent = (changes: Partial<Bent> = {}): Bent => ({
-  id: 'bt1',
-  ...bentMore(),
-  sail: 3,
-  readyOn: '2026-11-01',
-  girderOn: '2026-11-04',
-  name: 'Bent 1',
-  header: { section: 'UC 203x203x46', grade: 'S275', length: 4 },
-  posts: [0.5, 3.5],
-  post: { section: 'UC 152x152x30', grade: 'S275', height: 4, braces: 1 },
-  cap: 0.2,
-  loads: [
-    { id: 'a', what: 'G1', at: 1, force: 90e3, ...plainLoad },
-    { id: 'b', what: 'G2', at: 3, force: 90e3, ...plainLoad },
-  ],
-  pad: { length: 1, width: 1, allowable: 150e3 },
-  jack: { capacity: 200e3, stroke: 0.15, need: 0.04 },
-  lateral: 6e3,
-  girder: { weight: 80e3, length: 12, depth: 0.6, bearingWidth: 0.3 },
-  tieDown: 40e3,
-  tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
-  standsOn: [{ link: 'hallSlab', share: 1 }],
-  ...changes,
-});
+const bent = twoPostBent;
 const planOf = (changes: Partial<Bent> = {}, edit: (plan: Plan) => unknown = () => undefined): Plan => {
   const plan = ticketHall();
   plan.moves = [];

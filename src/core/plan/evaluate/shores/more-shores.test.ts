@@ -1,7 +1,7 @@
 import { ticketHall } from '../../../../../tests/demo-plan';
+import { deadShore, needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
 import { describe as say } from '../../describe';
-import { usualTube } from '../../migrations';
 import { Missing } from '../../missing';
 import { openPlan } from '../../open';
 import type { Plan, ShoreRow } from '../../schema';
@@ -40,46 +40,16 @@ const known = <T>(value: T | Missing | string): T => {
   return value;
 };
 
-const row = (changes: Partial<ShoreRow> = {}): ShoreRow => ({
-  id: 'rw1',
-  name: 'Needles',
-  storey: 'sy0',
-  from: 0.39,
-  spacing: 0.8,
-  count: 5,
-  needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' },
-  arms: { left: 0.6, right: 0.7 },
-  over: 1.2,
-  masonry: { width: 0.215, allowable: 3e6 },
-  head: 0.2,
-  prop: { kind: 'timber', width: 0.15, depth: 0.15, grade: 'C24', braces: 1, length: 2.4, leanDeg: 0.5, off: 0.01 },
-  lateral: 5e3,
-  pad: { length: 0.4, width: 0.4, allowable: 200e3 },
-  tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
-  packedOn: '',
-  struckOn: '',
-  standsOn: [{ link: 'hallSlab', share: 1 }],
-  ...changes,
-});
+/** The same line on timber needles and pairs of dead shores. */
+const row = (changes: Partial<ShoreRow> = {}): ShoreRow =>
+  needleRow({ needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' }, prop: deadShore(), ...changes });
 const onNeedles = (changes: Partial<ShoreRow> = {}, edit: Edit = () => undefined): Plan =>
   edited((p) => {
-    p.shoring.walls = [];
-    p.shoring.rows = [row(changes)];
-    p.shoring.strike = [{ id: 'a', shore: 'rw1', units: [], together: false }];
+    onTheirNeedles(p, row(changes));
     edit(p);
   });
+const plumbProp = (changes: Parameters<typeof steelProp>[0] = {}) => steelProp({ leanDeg: 0, off: 0, ...changes });
 const steelNeedle = { kind: 'steel', section: 'UC 152x152x30', grade: 'S275' } as const;
-const steelProp = (changes = {}) => ({
-  kind: 'steel' as const,
-  class: 'D' as const,
-  maxLength: 3,
-  tube: usualTube(),
-  length: 2.5,
-  leanDeg: 0,
-  off: 0,
-  ...changes,
-});
-
 describe('timber needles on dead shores', () => {
   test('they hold: nothing stops them, nothing is missing', () => {
     expect(names(onNeedles(), 'stop')).toEqual([]);
@@ -104,7 +74,7 @@ describe('timber needles on dead shores', () => {
     expect(sentence(plan, id)).toMatch(words);
   });
   test('a dead shore too slight and free to bow buckles', () => {
-    const plan = onNeedles({ prop: { kind: 'timber', width: 0.06, depth: 0.06, grade: 'C24', braces: 0, length: 2.4, leanDeg: 0, off: 0 } });
+    const plan = onNeedles({ prop: deadShore({ width: 0.06, depth: 0.06, braces: 0, leanDeg: 0, off: 0 }) });
     expect(names(plan, 'stop')).toEqual(['shore.prop Needles']);
     expect(sentence(plan, 'shore.prop Needles')).toMatch(/dead shores of Needles carry/);
   });
@@ -113,7 +83,7 @@ describe('timber needles on dead shores', () => {
     ['what the masonry takes', { masonry: { width: 0.215, allowable: null } }, 'shore.masonry Needles'],
     ['how thick the wall is', { masonry: { width: null, allowable: 3e6 } }, 'shore.masonry Needles'],
     ['what braces it', { lateral: null }, 'shore.lateral Needles'],
-    ['how long the dead shores are', { prop: { ...row().prop, length: null } }, 'shore.prop Needles'],
+    ['how long the dead shores are', { prop: deadShore({ length: null }) }, 'shore.prop Needles'],
   ] as const)('%s not known is asked', (_, changes, id) => {
     const plan = onNeedles(changes as Partial<ShoreRow>);
     expect(names(plan, 'missing')).toContain(id);
@@ -122,13 +92,13 @@ describe('timber needles on dead shores', () => {
 });
 
 describe('props between plumb and past the limit', () => {
-  const strength = (changes = {}) => known(propStrength(row({ prop: steelProp(changes) }), rules)).capacity;
+  const strength = (changes = {}) => known(propStrength(row({ prop: plumbProp(changes) }), rules)).capacity;
   test('plumb it has its class; leaning or loaded off its middle it has less; past the limit is a stop besides', () => {
     expect(strength()).toBeCloseTo(34e3 / 1.1, 6);
     expect(strength({ off: 0.02 })).toBeLessThan(strength({ off: 0.012 }));
     expect(strength({ off: 0.012 })).toBeLessThan(strength());
     expect(strength({ leanDeg: 1.4 })).toBeLessThan(strength({ leanDeg: 0.7 }));
-    const plan = onNeedles({ needle: steelNeedle, prop: steelProp({ leanDeg: 2 }) });
+    const plan = onNeedles({ needle: steelNeedle, prop: plumbProp({ leanDeg: 2 }) });
     expect(names(plan, 'stop')).toContain('shore.plumb Needles');
   });
   test('by hand: tube 48.3 × 3.2 in S235, 10 mm beyond what the class allows for', () => {
@@ -137,7 +107,7 @@ describe('props between plumb and past the limit', () => {
   });
   test('a row that leans pushes sideways by more than its share of 2.5 %', () => {
     const at = (leanDeg: number) =>
-      evaluate(onNeedles({ needle: steelNeedle, prop: steelProp({ leanDeg }) })).checks.find((check) => check.id === 'shore.lateral')!.demand!;
+      evaluate(onNeedles({ needle: steelNeedle, prop: plumbProp({ leanDeg }) })).checks.find((check) => check.id === 'shore.lateral')!.demand!;
     expect(at(1.45) / at(0.5)).toBeCloseTo(Math.tan((1.45 * Math.PI) / 180) / 0.025, 6);
   });
 });

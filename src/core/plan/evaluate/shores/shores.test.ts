@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ticketHall } from '../../../../../tests/demo-plan';
+import { needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
 import { describe as say } from '../../describe';
 import { Missing } from '../../missing';
@@ -9,7 +10,6 @@ import { factored, joistOf, lineLoads, rowLine, studPlaces } from '../../shoring
 import { evaluate } from '../index';
 import { strikeOf } from './strike';
 import { wallTotal } from './walls';
-import { usualTube } from '../../migrations';
 
 type Edit = (plan: Plan) => unknown;
 /** Edited with no run sheet, which names shores an edit may take away. */
@@ -46,35 +46,12 @@ const known = <T>(value: T | Missing): T => {
 const rules = rulesOf('eu-ls', {});
 
 /** The same line on needles and props instead of walls: masonry over, floors bearing on it. */
-const row = (changes: Partial<ShoreRow> = {}): ShoreRow => ({
-  id: 'rw1',
-  name: 'Needles',
-  storey: 'sy0',
-  from: 0.39,
-  spacing: 0.8,
-  count: 5,
-  needle: { kind: 'steel', section: 'UC 152x152x30', grade: 'S275' },
-  arms: { left: 0.6, right: 0.7 },
-  over: 1.2,
-  masonry: { width: 0.215, allowable: 3e6 },
-  head: 0.15,
-  lateral: 5e3,
-  prop: { kind: 'steel', class: 'D', maxLength: 3, tube: usualTube(), length: 2.5, leanDeg: 0.5, off: 0.01 },
-  pad: { length: 0.4, width: 0.4, allowable: 200e3 },
-  tag: { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 },
-  packedOn: '',
-  struckOn: '',
-  standsOn: [{ link: 'hallSlab', share: 1 }],
-  ...changes,
-});
+const row = needleRow;
 const onNeedles = (changes: Partial<ShoreRow> = {}, edit: Edit = () => undefined): Plan =>
   edited((p) => {
-    shoring(p).walls = [];
-    shoring(p).rows = [row(changes)];
-    shoring(p).strike = [{ id: 'a', shore: 'rw1', units: [], together: false }];
+    onTheirNeedles(p, changes);
     edit(p);
   });
-
 test('the ticket hall on its shores: nothing stops it and nothing is missing', () => {
   expect(names(ticketHall(), 'stop')).toEqual([]);
   expect(names(ticketHall(), 'missing')).toEqual([]);
@@ -167,12 +144,7 @@ const faults: [string, () => Plan, string, RegExp][] = [
   ['needles that stop short of the opening', () => onNeedles({ count: 3 }), 'shore.cover Needles', /reaches 1.92 m past the last needle/],
   ['no masonry to arch', () => onNeedles({ over: 0.5 }), 'shore.arch Needles', /there is 0.50 m/],
   ['a needle too slight', () => onNeedles({ needle: { kind: 'steel', section: 'IPE 80', grade: 'S235' } }), 'shore.needle Needles', /IPE 80 takes/],
-  [
-    'a prop run out past its end',
-    () => onNeedles({ prop: { kind: 'steel', class: 'D', maxLength: 3, tube: usualTube(), length: 3.1, leanDeg: 0.5, off: 0.01 } }),
-    'shore.prop Needles',
-    /longer than the prop/,
-  ],
+  ['a prop run out past its end', () => onNeedles({ prop: steelProp({ length: 3.1, leanDeg: 0.5, off: 0.01 }) }), 'shore.prop Needles', /longer than the prop/],
   [
     'a prop of too low a class',
     () =>
@@ -180,23 +152,13 @@ const faults: [string, () => Plan, string, RegExp][] = [
         spacing: 1.15,
         count: 4,
         from: 0.2,
-        prop: { kind: 'steel', class: 'A', maxLength: 3, tube: usualTube(), length: 3, leanDeg: 0.5, off: 0.01 },
+        prop: steelProp({ class: 'A', length: 3, leanDeg: 0.5, off: 0.01 }),
       }),
     'shore.prop Needles',
     /class A run out to 3.00 m/,
   ],
-  [
-    'a prop that leans',
-    () => onNeedles({ prop: { kind: 'steel', class: 'D', maxLength: 3, tube: usualTube(), length: 2.5, leanDeg: 2, off: 0.01 } }),
-    'shore.plumb Needles',
-    /lean 2/,
-  ],
-  [
-    'a load off the middle',
-    () => onNeedles({ prop: { kind: 'steel', class: 'D', maxLength: 3, tube: usualTube(), length: 2.5, leanDeg: 0, off: 0.04 } }),
-    'shore.plumb Needles',
-    /40 mm off the middle/,
-  ],
+  ['a prop that leans', () => onNeedles({ prop: steelProp({ length: 2.5, leanDeg: 2, off: 0.01 }) }), 'shore.plumb Needles', /lean 2/],
+  ['a load off the middle', () => onNeedles({ prop: steelProp({ length: 2.5, leanDeg: 0, off: 0.04 }) }), 'shore.plumb Needles', /40 mm off the middle/],
   ['a pad too small', () => onNeedles({ pad: { length: 0.2, width: 0.2, allowable: 200e3 } }), 'shore.pad Needles', /200 kPa is allowed/],
   [
     'struck before the dry pack has set',
@@ -242,8 +204,8 @@ const unknowns: [string, () => Plan, string][] = [
   ['any shores at all', () => edited((p) => Object.assign(shoring(p), { walls: [], strike: [] })), 'shore.storey Ticket hall'],
   ['what lifts at the far bearing is held by', () => edited((p) => Object.assign(wall(p, 'sh3'), { setback: 2.2 })), 'shore.holdDown Office wall, left'],
   ['masonry over the needles', () => onNeedles({ over: null }), 'shore.arch Needles'],
-  ['how far props are run out', () => onNeedles({ prop: { ...row().prop, length: null } }), 'shore.prop Needles'],
-  ['how plumb they are', () => onNeedles({ prop: { ...row().prop, leanDeg: null } }), 'shore.plumb Needles'],
+  ['how far props are run out', () => onNeedles({ prop: steelProp({ length: null }) }), 'shore.prop Needles'],
+  ['how plumb they are', () => onNeedles({ prop: steelProp({ leanDeg: null }) }), 'shore.plumb Needles'],
   ['what the floor takes under the pads', () => onNeedles({ pad: { ...row().pad, allowable: null } }), 'shore.pad Needles'],
   ['what the needles are', () => onNeedles({ needle: { kind: 'steel', section: 'ZZ', grade: 'S275' } }), 'shore.needle Needles'],
   ['what steel they are', () => onNeedles({ needle: { kind: 'steel', section: 'IPE 200', grade: '' } }), 'shore.needle Needles'],
