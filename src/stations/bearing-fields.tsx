@@ -3,8 +3,6 @@ import { X } from 'lucide-react';
 import { formatQuantity } from '@/core/units';
 import type { Bearing } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
@@ -50,27 +48,14 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
         <span>Measured on site</span>
       </div>
       <Pair>
-        <QuantityField {...field} label="East" kind="length" value={bearing.at.x} onValue={(x) => edit({ at: { ...bearing.at, x: x ?? 0 } }, 'x')} />
-        <QuantityField {...field} label="East, measured" kind="length" value={measured.x} clearable onValue={(x) => tape({ x }, 'x')} />
-        <QuantityField {...field} label="North" kind="length" value={bearing.at.y} onValue={(y) => edit({ at: { ...bearing.at, y: y ?? 0 } }, 'y')} />
-        <QuantityField {...field} label="North, measured" kind="length" value={measured.y} clearable onValue={(y) => tape({ y }, 'y')} />
-        <QuantityField {...field} label="Seat level" kind="length" value={bearing.level} onValue={(level) => edit({ level: level ?? 0 }, 'level')} />
-        <QuantityField {...field} label="Seat level, measured" kind="length" value={measured.level} clearable onValue={(level) => tape({ level }, 'level')} />
-        <QuantityField
-          {...field}
-          label="Seat along the piece"
-          kind="dimension"
-          value={bearing.seatLength}
-          onValue={(seatLength) => edit({ seatLength: seatLength ?? 0 }, 'seat')}
-        />
-        <QuantityField
-          {...field}
-          label="Seat, measured"
-          kind="dimension"
-          value={measured.seatLength}
-          clearable
-          onValue={(seatLength) => tape({ seatLength }, 'seat')}
-        />
+        {figure('East', 'length', bearing.at.x, (x) => edit({ at: { ...bearing.at, x } }, 'x'))}
+        {open('East, measured', 'length', measured.x, (x) => tape({ x }, 'x'))}
+        {figure('North', 'length', bearing.at.y, (y) => edit({ at: { ...bearing.at, y } }, 'y'))}
+        {open('North, measured', 'length', measured.y, (y) => tape({ y }, 'y'))}
+        {figure('Seat level', 'length', bearing.level, (level) => edit({ level }, 'level'))}
+        {open('Seat level, measured', 'length', measured.level, (level) => tape({ level }, 'level'))}
+        {figure('Seat along the piece', 'dimension', bearing.seatLength, (seatLength) => edit({ seatLength }, 'seat'))}
+        {open('Seat, measured', 'dimension', measured.seatLength, (seatLength) => tape({ seatLength }, 'seat'))}
         {figure('Seat across it', 'dimension', bearing.seatWidth, (seatWidth) => edit({ seatWidth }, 'width'))}
         {open('Across it, measured', 'dimension', measured.seatWidth, (seatWidth) => tape({ seatWidth }, 'seat width'))}
         {words('Measured by', measured.by, (by) => tape({ by }, 'by'), { placeholder: 'not known' })}
@@ -87,15 +72,8 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
           ]}
           onValue={(material) => edit({ material: material === 'unknown' ? null : material }, 'material')}
         />
-        <QuantityField
-          {...field}
-          label="Stress it may take"
-          kind="strength"
-          value={bearing.allowable}
-          clearable
-          onValue={(allowable) => edit({ allowable }, 'allowable')}
-        />
-        <QuantityField {...field} label="May carry" kind="force" value={bearing.capacity} clearable onValue={(capacity) => edit({ capacity }, 'capacity')} />
+        {open('Stress it may take', 'strength', bearing.allowable, (allowable) => edit({ allowable }, 'allowable'))}
+        {open('May carry', 'force', bearing.capacity, (capacity) => edit({ capacity }, 'capacity'))}
         <ChoiceField
           label="That figure is"
           value={bearing.capacityBasis}
@@ -105,13 +83,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
           ]}
           onValue={(capacityBasis) => edit({ capacityBasis }, 'basis')}
         />
-        <TextField
-          {...field}
-          label="It is a"
-          value={bearing.carriedBy}
-          placeholder="post on a pad"
-          onValue={(carriedBy) => edit({ carriedBy }, 'carried by')}
-        />
+        {words('It is a', bearing.carriedBy, (carriedBy) => edit({ carriedBy }, 'carried by'), { placeholder: 'post on a pad' })}
         <ChoiceField
           label="Stands on"
           value={footing.kind}
@@ -125,27 +97,13 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
         />
         {footing.kind === 'concrete' ? (
           <>
-            <QuantityField
-              {...field}
-              label="Strength intended"
-              kind="strength"
-              value={footing.intended}
-              clearable
-              onValue={(intended) => edit({ footing: { ...footing, intended } }, 'intended')}
-            />
-            <QuantityField
-              {...field}
-              label="Test result"
-              kind="strength"
-              value={footing.result}
-              clearable
-              onValue={(result) => edit({ footing: { ...footing, result } }, 'result')}
-            />
-            <TextField {...field} label="Tested by" value={footing.by} placeholder="not known" onValue={(by) => edit({ footing: { ...footing, by } }, 'by')} />
-            <TextField {...field} label="Tested on" type="date" value={footing.on} onValue={(on) => edit({ footing: { ...footing, on } }, 'on')} />
+            {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
+            {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
+            {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'by'), { placeholder: 'not known' })}
+            {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'on'), { type: 'date' })}
           </>
         ) : (
-          <TextField {...field} label="What, and who says it holds" value={footing.what} onValue={(what) => edit({ footing: { ...footing, what } }, 'what')} />
+          words('What, and who says it holds', footing.what, (what) => edit({ footing: { ...footing, what } }, 'what'))
         )}
         <ChoiceField
           label="Post under it"
@@ -158,36 +116,10 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
         />
         {post && (
           <>
-            <QuantityField
-              {...field}
-              label="Post stands at level"
-              kind="length"
-              value={post.baseLevel}
-              onValue={(baseLevel) => edit({ post: { ...post, baseLevel: baseLevel ?? 0 } }, 'base level')}
-            />
-            <QuantityField
-              {...field}
-              label="Plates and packs"
-              kind="dimension"
-              value={post.plates}
-              onValue={(plates) => edit({ post: { ...post, plates: plates ?? 0 } }, 'plates')}
-            />
-            <QuantityField
-              {...field}
-              label="Cut longer, to tap in"
-              kind="dimension"
-              value={post.tightFit}
-              onValue={(tightFit) => edit({ post: { ...post, tightFit: tightFit ?? 0 } }, 'tight fit')}
-            />
-            <QuantityField
-              {...field}
-              label="Nut thread pitch"
-              kind="dimension"
-              value={post.pitch}
-              clearable
-              placeholder="no nuts"
-              onValue={(pitch) => edit({ post: { ...post, pitch } }, 'pitch')}
-            />
+            {figure('Post stands at level', 'length', post.baseLevel, (baseLevel) => edit({ post: { ...post, baseLevel } }, 'base level'))}
+            {figure('Plates and packs', 'dimension', post.plates, (plates) => edit({ post: { ...post, plates } }, 'plates'))}
+            {figure('Cut longer, to tap in', 'dimension', post.tightFit, (tightFit) => edit({ post: { ...post, tightFit } }, 'tight fit'))}
+            {open('Nut thread pitch', 'dimension', post.pitch, (pitch) => edit({ post: { ...post, pitch } }, 'pitch'), { placeholder: 'no nuts' })}
           </>
         )}
       </Pair>

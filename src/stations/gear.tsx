@@ -2,20 +2,24 @@
 import { Plus, X } from 'lucide-react';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { ChartTable } from './chart-table';
 import { ChartDialog } from './chart-dialog';
 import { freshId } from './fresh-id';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
+import { useInputs } from './use-inputs';
 
 /** The crane, its chart, where it stands, and what is in its way. */
 export function GearStation() {
   const plan = usePlan();
   const stand = plan.stands[0];
   const crane = plan.cranes.find((one) => one.id === stand?.crane) ?? plan.cranes[0];
-  if (!stand || !crane) return <Panel title="Gear" about="No crane yet" station="gear" />;
+  if (!stand || !crane)
+    return (
+      <Panel title="Gear" about="No crane in this job: lifted by hand or by lifts" station="gear">
+        <SiteFields />
+      </Panel>
+    );
   return (
     <Panel title={`Gear · ${crane.name}`} about={`At ${stand.name}; drag it on the plan`} station="gear">
       <StandFields stand={stand} />
@@ -29,64 +33,17 @@ export function GearStation() {
 function StandFields({ stand }: { stand: Stand }) {
   const plan = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = plan.job.units;
+  const { open, figure } = useInputs();
   const pick = plan.picks.find((one) => one.stand === stand.id);
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
   return (
     <Group title={`Stand ${stand.name}`}>
-      <QuantityField
-        label="East"
-        kind="length"
-        system={system}
-        value={stand.at.x}
-        onValue={(x) => edit({ at: { ...stand.at, x: x ?? 0 } }, 'stand x')}
-        onDone={done}
-      />
-      <QuantityField
-        label="North"
-        kind="length"
-        system={system}
-        value={stand.at.y}
-        onValue={(y) => edit({ at: { ...stand.at, y: y ?? 0 } }, 'stand y')}
-        onDone={done}
-      />
-      <QuantityField
-        label="Front turned from east"
-        kind="angle"
-        system={system}
-        value={stand.azimuthDeg}
-        onValue={(azimuthDeg) => edit({ azimuthDeg: azimuthDeg ?? 0 }, 'stand turn')}
-        onDone={done}
-      />
-      {pick && (
-        <QuantityField
-          label="Boom"
-          kind="length"
-          system={system}
-          value={pick.boom}
-          onValue={(boom) => act('editPick', { id: pick.id, changes: { boom: boom ?? 0 } }, 'boom')}
-          onDone={done}
-        />
-      )}
-      <QuantityField
-        label="Mat under each outrigger"
-        kind="floorArea"
-        system={system}
-        value={stand.padArea}
-        clearable
-        onValue={(padArea) => edit({ padArea }, 'pad')}
-        onDone={done}
-      />
-      <QuantityField
-        label="Ground may take"
-        kind="pressure"
-        system={system}
-        value={stand.groundAllowable}
-        clearable
-        onValue={(groundAllowable) => edit({ groundAllowable }, 'ground')}
-        onDone={done}
-      />
+      {figure('East', 'length', stand.at.x, (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
+      {figure('North', 'length', stand.at.y, (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
+      {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
+      {pick && figure('Boom', 'length', pick.boom, (boom) => act('editPick', { id: pick.id, changes: { boom } }, 'boom'))}
+      {open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
+      {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
     </Group>
   );
 }
@@ -123,26 +80,16 @@ function ChartFields({ crane }: { crane: Crane }) {
 
 function CraneFields({ crane }: { crane: Crane }) {
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = usePlan().job.units;
+  const { open, figure, words } = useInputs();
   const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `crane ${field}`);
-  const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') => (
-    <QuantityField label={label} kind="length" system={system} value={crane[key]} onValue={(value) => edit({ [key]: value ?? 0 }, key)} onDone={done} />
-  );
+  const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
+    figure(label, 'length', crane[key], (value) => edit({ [key]: value }, key));
   const part = (index: number, mass: number) => edit({ parts: crane.parts.map((one, i) => (i === index ? { ...one, mass } : one)) }, `part ${index}`);
   return (
     <>
       <Group title="The crane">
-        <TextField label="Name" value={crane.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-        <QuantityField
-          label="Hook block weighs"
-          kind="mass"
-          system={system}
-          value={crane.hookBlockMass}
-          clearable
-          onValue={(hookBlockMass) => edit({ hookBlockMass }, 'block')}
-          onDone={done}
-        />
+        {words('Name', crane.name, (name) => edit({ name }, 'name'))}
+        {open('Hook block weighs', 'mass', crane.hookBlockMass, (hookBlockMass) => edit({ hookBlockMass }, 'block'))}
         {length('Boom tip to hook, block up', 'hookDrop')}
         {length('Foot pin behind slew centre', 'pivotBack')}
         {length('Foot pin above ground', 'pivotHeight')}
@@ -151,28 +98,10 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Tail swing radius', 'tailRadius')}
         {length('Outriggers, front to rear', 'baseLength')}
         {length('Outriggers, side to side', 'baseWidth')}
-        <QuantityField
-          label="Chart is good up to gusts of"
-          kind="speed"
-          system={system}
-          value={crane.chartGust}
-          clearable
-          onValue={(chartGust) => edit({ chartGust }, 'gust')}
-          onDone={done}
-        />
+        {open('Chart is good up to gusts of', 'speed', crane.chartGust, (chartGust) => edit({ chartGust }, 'gust'))}
       </Group>
       <Group title="What its parts weigh, for the ground">
-        {crane.parts.map((one, i) => (
-          <QuantityField
-            key={i}
-            label={`${one.what} weighs`}
-            kind="mass"
-            system={system}
-            value={one.mass}
-            onValue={(mass) => part(i, mass ?? 0)}
-            onDone={done}
-          />
-        ))}
+        {crane.parts.map((one, i) => figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass)))}
         {crane.parts.length === 0 && (
           <SmallButton
             onClick={() =>
@@ -200,8 +129,7 @@ function CraneFields({ crane }: { crane: Crane }) {
 function SiteFields() {
   const plan = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = plan.job.units;
+  const { open, figure, words } = useInputs();
   const addThing = () =>
     act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
   const addLine = () =>
@@ -221,45 +149,16 @@ function SiteFields() {
           </span>
         }
       >
-        <QuantityField
-          label="Gusts forecast"
-          kind="speed"
-          system={system}
-          value={plan.site.forecastGust}
-          clearable
-          onValue={(gust) => act('setForecast', { gust }, 'forecast')}
-          onDone={done}
-        />
+        {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
       </Group>
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            <TextField label="Thing" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-            <QuantityField
-              label="Length"
-              kind="length"
-              system={system}
-              value={one.length}
-              onValue={(length) => edit({ length: length ?? 0 }, 'length')}
-              onDone={done}
-            />
-            <QuantityField
-              label="Width"
-              kind="length"
-              system={system}
-              value={one.width}
-              onValue={(width) => edit({ width: width ?? 0 }, 'width')}
-              onDone={done}
-            />
-            <QuantityField
-              label="Height"
-              kind="length"
-              system={system}
-              value={one.height}
-              onValue={(height) => edit({ height: height ?? 0 }, 'height')}
-              onDone={done}
-            />
+            {words('Thing', one.name, (name) => edit({ name }, 'name'))}
+            {figure('Length', 'length', one.length, (length) => edit({ length }, 'length'))}
+            {figure('Width', 'length', one.width, (width) => edit({ width }, 'width'))}
+            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
             <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removeObstruction', { id: one.id })}>
               <X size={14} />
             </SmallButton>
@@ -270,24 +169,9 @@ function SiteFields() {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editPowerLine', { id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            <TextField label="Power line" value={one.name} onValue={(name) => edit({ name }, 'name')} onDone={done} />
-            <QuantityField
-              label="Voltage"
-              kind="voltage"
-              system={system}
-              value={one.volts}
-              clearable
-              onValue={(volts) => edit({ volts }, 'volts')}
-              onDone={done}
-            />
-            <QuantityField
-              label="Height"
-              kind="length"
-              system={system}
-              value={one.height}
-              onValue={(height) => edit({ height: height ?? 0 }, 'height')}
-              onDone={done}
-            />
+            {words('Power line', one.name, (name) => edit({ name }, 'name'))}
+            {open('Voltage', 'voltage', one.volts, (volts) => edit({ volts }, 'volts'))}
+            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
             <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removePowerLine', { id: one.id })}>
               <X size={14} />
             </SmallButton>

@@ -6,8 +6,6 @@ import { soils, SOIL_SOURCE } from '@/core/path/soils';
 import { linkKinds, type Link } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { PathView } from '@/ui/workings/path-view';
 import { freshId } from './fresh-id';
@@ -15,6 +13,7 @@ import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 /** The path to ground, storey by storey: a list with a number at every link. */
 export function LoadPathFields() {
@@ -62,7 +61,7 @@ export function LoadPathFields() {
 function LinkFields({ link, load }: { link: Link; load: string | null }) {
   const plan = usePlan();
   const act = useAct();
-  const field = useField();
+  const { open, figure, words } = useInputs();
   const edit = useEdit('links', link.id);
   const { foot } = link;
   const used = [...plan.bearings, ...plan.links].some((one) => one.standsOn.some((below) => below.link === link.id));
@@ -80,7 +79,7 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
         }
       >
         <Pair>
-          <TextField {...field} label="Name" value={link.name} onValue={(name) => edit({ name }, 'name')} />
+          {words('Name', link.name, (name) => edit({ name }, 'name'))}
           <ChoiceField
             label="It is"
             value={link.ground ? 'ground' : link.kind}
@@ -92,11 +91,11 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
               edit(value === 'ground' ? { kind: 'soil', ground: true, standsOn: [], foot: null } : { kind: value as Link['kind'], ground: false }, 'kind')
             }
           />
-          <QuantityField {...field} label="Storey" kind="count" value={link.storey} onValue={(storey) => edit({ storey: Math.round(storey ?? 0) }, 'storey')} />
-          <QuantityField {...field} label="Its own load" kind="force" value={link.own} onValue={(own) => edit({ own: own ?? 0 }, 'own')} />
+          {figure('Storey', 'count', link.storey, (storey) => edit({ storey: Math.round(storey) }, 'storey'))}
+          {figure('Its own load', 'force', link.own, (own) => edit({ own }, 'own'))}
           {!link.ground && (
             <>
-              <QuantityField {...field} label="May carry" kind="force" value={link.capacity} clearable onValue={(capacity) => edit({ capacity }, 'capacity')} />
+              {open('May carry', 'force', link.capacity, (capacity) => edit({ capacity }, 'capacity'))}
               <ChoiceField
                 label="Foot"
                 value={foot ? 'yes' : 'no'}
@@ -110,29 +109,15 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
           )}
           {foot && (
             <>
-              <QuantityField
-                {...field}
-                label="Foot length"
-                kind="dimension"
-                value={foot.length}
-                onValue={(length) => edit({ foot: { ...foot, length: length ?? 0 } }, 'foot length')}
-              />
-              <QuantityField
-                {...field}
-                label="Foot width"
-                kind="dimension"
-                value={foot.width}
-                onValue={(width) => edit({ foot: { ...foot, width: width ?? 0 } }, 'foot width')}
-              />
-              <QuantityField
-                {...field}
-                label="Pressure allowed under it"
-                kind="pressure"
-                value={foot.allowable}
-                clearable
-                onValue={(allowable) => edit({ foot: { ...foot, allowable, source: allowable === foot.allowable ? foot.source : '' } }, 'foot allowable')}
-                note={foot.source || undefined}
-              />
+              {figure('Foot length', 'dimension', foot.length, (length) => edit({ foot: { ...foot, length } }, 'foot length'))}
+              {figure('Foot width', 'dimension', foot.width, (width) => edit({ foot: { ...foot, width } }, 'foot width'))}
+              {open(
+                'Pressure allowed under it',
+                'pressure',
+                foot.allowable,
+                (allowable) => edit({ foot: { ...foot, allowable, source: allowable === foot.allowable ? foot.source : '' } }, 'foot allowable'),
+                { note: foot.source || undefined },
+              )}
               <ChoiceField
                 label="Soil, presumptive"
                 value={soils.find((soil) => soil.allowable === foot.allowable)?.id ?? 'own'}

@@ -5,7 +5,6 @@ import { seatOf } from '@/core/plan/seat-geometry';
 import { asMeasured } from '@/core/plan/as-measured';
 import { bearingMore } from '@/core/plan/migrations';
 import { Missing } from '@/core/plan/missing';
-import { QuantityField } from '@/ui/fields/quantity-field';
 import { DerivedList } from '@/ui/workings/derived-list';
 import { Fold } from '@/ui/workings/fold';
 import { BearingFields } from './bearing-fields';
@@ -25,7 +24,7 @@ export function MeasureStation() {
   const act = useAct();
   const field = useField();
   const { system } = field;
-  const { words } = useInputs();
+  const { words, open } = useInputs();
   const { lookedOver } = plan.survey;
   const derived = useJob((state) => state.survey.evaluation.derived);
   const figures = derived.filter((one) => one.id !== 'splice');
@@ -51,23 +50,16 @@ export function MeasureStation() {
       )}
       {piece && (
         <Group title={`${piece.mark} on its seats`}>
-          <QuantityField
-            {...field}
-            label={`Bearing at ${plan.bearings.find((b) => b.id === piece.seat.left)?.name ?? 'the left'}`}
-            kind="dimension"
-            value={piece.seat.leftBearing}
-            clearable
-            onValue={(leftBearing) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, leftBearing } } }, 'left bearing')}
-            note={known ? `leaves ${formatQuantity(known.bearing.right, 'dimension', system)} at ${known.right.name}` : undefined}
-          />
-          <QuantityField
-            {...field}
-            label="Span by drawing"
-            kind="length"
-            value={piece.seat.statedSpan}
-            clearable
-            onValue={(statedSpan) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span')}
-          />
+          {open(
+            `Bearing at ${plan.bearings.find((b) => b.id === piece.seat.left)?.name ?? 'the left'}`,
+            'dimension',
+            piece.seat.leftBearing,
+            (leftBearing) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, leftBearing } } }, 'left bearing'),
+            { note: known ? `leaves ${formatQuantity(known.bearing.right, 'dimension', system)} at ${known.right.name}` : undefined },
+          )}
+          {open('Span by drawing', 'length', piece.seat.statedSpan, (statedSpan) =>
+            act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span'),
+          )}
         </Group>
       )}
       <Group title="Before the tape">
@@ -103,14 +95,9 @@ export function MeasureStation() {
         <LoadPathFields />
         {plan.survey.lines.map((line) => (
           <Fold key={line.id} title={line.name || 'Spans'} note="against the stated total">
-            <QuantityField
-              {...field}
-              label={`${line.bearings.length} bearings in line, stated`}
-              kind="length"
-              value={line.stated}
-              clearable
-              onValue={(stated) => act('editIn', { list: 'lines', id: line.id, changes: { stated } }, `${line.id} stated`)}
-            />
+            {open(`${line.bearings.length} bearings in line, stated`, 'length', line.stated, (stated) =>
+              act('editIn', { list: 'lines', id: line.id, changes: { stated } }, `${line.id} stated`),
+            )}
           </Fold>
         ))}
       </div>

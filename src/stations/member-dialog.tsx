@@ -8,13 +8,11 @@ import { weightUses, type WeightUse } from '@/core/steel/weight-truth.calc';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { SectionField } from '@/ui/fields/section-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Traces } from '@/ui/workings/check-line';
 import { usePlan } from './job-context';
 import { Group } from './panel';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 const useWords: Record<WeightUse, string> = {
   worst: 'the heaviest of them',
@@ -44,6 +42,7 @@ const makeOf = (kind: Member['make']['kind'], member: Member): Member['make'] =>
 
 /** Everything about one mark that has no room in a row: what it is made of, what is bolted to it, whose weight goes, how it lies. */
 export function MemberDialog({ member, onClose }: { member: Member; onClose: () => void }) {
+  const { open, figure, words, section } = useInputs();
   const plan = usePlan();
   const field = useField();
   const { system } = field;
@@ -86,85 +85,32 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
             ]}
             onValue={(kind) => edit({ make: makeOf(kind, member) }, 'kind')}
           />
-          {make.kind === 'section' && (
-            <SectionField label="Section" value={make.section} system={system} onValue={(section) => edit({ make: { kind: 'section', section } }, 'section')} />
-          )}
-          {make.kind === 'plain' && (
-            <TextField {...field} label="What it is" value={make.what} onValue={(what) => edit({ make: { kind: 'plain', what } }, 'what')} />
-          )}
+          {make.kind === 'section' && section('Section', make.section, (section) => edit({ make: { kind: 'section', section } }, 'section'))}
+          {make.kind === 'plain' && words('What it is', make.what, (what) => edit({ make: { kind: 'plain', what } }, 'what'))}
           {make.kind === 'girder' && (
             <>
               <span />
-              <QuantityField
-                {...field}
-                label="Web, deep"
-                kind="dimension"
-                value={make.webDepth}
-                onValue={(webDepth) => edit({ make: { ...make, webDepth: webDepth ?? 0 } }, 'web depth')}
-              />
-              <QuantityField
-                {...field}
-                label="Web, thick"
-                kind="dimension"
-                value={make.web}
-                onValue={(web) => edit({ make: { ...make, web: web ?? 0 } }, 'web')}
-              />
+              {figure('Web, deep', 'dimension', make.webDepth, (webDepth) => edit({ make: { ...make, webDepth } }, 'web depth'))}
+              {figure('Web, thick', 'dimension', make.web, (web) => edit({ make: { ...make, web } }, 'web'))}
               {(['topFlange', 'bottomFlange'] as const).flatMap((side) =>
-                (['width', 'thickness'] as const).map((way) => (
-                  <QuantityField
-                    {...field}
-                    key={`${side} ${way}`}
-                    label={`${side === 'topFlange' ? 'Top' : 'Bottom'} flange, ${way === 'width' ? 'wide' : 'thick'}`}
-                    kind="dimension"
-                    value={make[side][way]}
-                    onValue={(value) => edit({ make: { ...make, [side]: { ...make[side], [way]: value ?? 0 } } }, `${side} ${way}`)}
-                  />
-                )),
+                (['width', 'thickness'] as const).map((way) =>
+                  figure(`${side === 'topFlange' ? 'Top' : 'Bottom'} flange, ${way === 'width' ? 'wide' : 'thick'}`, 'dimension', make[side][way], (value) =>
+                    edit({ make: { ...make, [side]: { ...make[side], [way]: value } } }, `${side} ${way}`),
+                  ),
+                ),
               )}
             </>
           )}
         </Group>
         <Group title="Packed and bolted on">
-          <QuantityField {...field} label="Packing weighs" kind="mass" value={packing.mass} onValue={(mass) => pack({ mass: mass ?? 0 }, 'mass')} />
-          <QuantityField
-            {...field}
-            label="Brackets, bolts and plates left on"
-            kind="mass"
-            value={member.attachments}
-            onValue={(attachments) => edit({ attachments: attachments ?? 0 }, 'attachments')}
-          />
-          <QuantityField
-            {...field}
-            label="Packing, both sides together"
-            kind="dimension"
-            value={packing.sides}
-            onValue={(sides) => pack({ sides: sides ?? 0 }, 'sides')}
-          />
-          <QuantityField
-            {...field}
-            label="Packing, above and below"
-            kind="dimension"
-            value={packing.height}
-            onValue={(height) => pack({ height: height ?? 0 }, 'height')}
-          />
-          <QuantityField
-            {...field}
-            label="Packing against the web, high"
-            kind="dimension"
-            value={packing.web}
-            clearable
-            placeholder={packing.sides > 0 ? 'not known' : 'none'}
-            onValue={(web) => pack({ web }, 'web')}
-          />
-          <QuantityField
-            {...field}
-            label="Balances at, from the left end"
-            kind="length"
-            value={member.cg}
-            clearable
-            placeholder="the middle"
-            onValue={(cg) => edit({ cg }, 'cg')}
-          />
+          {figure('Packing weighs', 'mass', packing.mass, (mass) => pack({ mass }, 'mass'))}
+          {figure('Brackets, bolts and plates left on', 'mass', member.attachments, (attachments) => edit({ attachments }, 'attachments'))}
+          {figure('Packing, both sides together', 'dimension', packing.sides, (sides) => pack({ sides }, 'sides'))}
+          {figure('Packing, above and below', 'dimension', packing.height, (height) => pack({ height }, 'height'))}
+          {open('Packing against the web, high', 'dimension', packing.web, (web) => pack({ web }, 'web'), {
+            placeholder: packing.sides > 0 ? 'not known' : 'none',
+          })}
+          {open('Balances at, from the left end', 'length', member.cg, (cg) => edit({ cg }, 'cg'), { placeholder: 'the middle' })}
           <p className="self-end pb-1 text-[13px] text-soft">
             {known?.surfacePerLength
               ? `Surface to coat ${formatQuantity(known.surfacePerLength * member.length, 'floorArea', system)}, fillets left out`
@@ -202,19 +148,14 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           </div>
         </section>
         <Group title="How it travels and lies">
-          <TextField {...field} label="Line or group" value={member.line} onValue={(line) => edit({ line }, 'line')} />
-          <TextField {...field} label="Supplier" value={member.supplier} onValue={(supplier) => edit({ supplier }, 'supplier')} />
-          <TextField {...field} label="Lies at" value={member.place} onValue={(place) => edit({ place }, 'place')} />
-          <QuantityField
-            {...field}
-            label="Layer there, 1 at the bottom"
-            kind="count"
-            value={member.stack}
-            clearable
-            onValue={(stack) => edit({ stack: stack === null ? null : Math.max(1, Math.round(stack)) }, 'stack')}
-          />
-          <TextField {...field} label="Face up, and care of the coat" value={member.faceUp} onValue={(faceUp) => edit({ faceUp }, 'face')} />
-          <TextField {...field} label="Transport permit" value={member.permit} placeholder="none" onValue={(permit) => edit({ permit }, 'permit')} />
+          {words('Line or group', member.line, (line) => edit({ line }, 'line'))}
+          {words('Supplier', member.supplier, (supplier) => edit({ supplier }, 'supplier'))}
+          {words('Lies at', member.place, (place) => edit({ place }, 'place'))}
+          {open('Layer there, 1 at the bottom', 'count', member.stack, (stack) =>
+            edit({ stack: stack === null ? null : Math.max(1, Math.round(stack)) }, 'stack'),
+          )}
+          {words('Face up, and care of the coat', member.faceUp, (faceUp) => edit({ faceUp }, 'face'))}
+          {words('Transport permit', member.permit, (permit) => edit({ permit }, 'permit'), { placeholder: 'none' })}
         </Group>
       </div>
     </Modal>

@@ -1,18 +1,18 @@
 'use client';
 import { X } from 'lucide-react';
 import type { Overlay } from '@/core/plan/schema';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct } from './job-context';
 import { SmallButton } from './panel';
-import { useEdit, useField } from './use-edit';
+import { useEdit } from './use-edit';
+import { useInputs } from './use-inputs';
 
 export const newOverlay = (id: string): Overlay => ({ id, what: 'Clash', between: '', settled: '', by: '', on: '' });
 
 /** One place where two drawings, or drawing and site, do not agree. */
 export function OverlayFields({ overlay }: { overlay: Overlay }) {
   const act = useAct();
-  const field = useField();
+  const { words } = useInputs();
   const edit = useEdit('overlays', overlay.id);
   return (
     <Fold
@@ -25,28 +25,13 @@ export function OverlayFields({ overlay }: { overlay: Overlay }) {
       }
     >
       <Pair>
+        <div className="col-span-2">{words('What does not fit', overlay.what, (what) => edit({ what }, 'what'))}</div>
+        <div className="col-span-2">{words('Between which drawings, or drawing and site', overlay.between, (between) => edit({ between }, 'between'))}</div>
         <div className="col-span-2">
-          <TextField {...field} label="What does not fit" value={overlay.what} onValue={(what) => edit({ what }, 'what')} />
+          {words('Settled like this', overlay.settled, (settled) => edit({ settled }, 'settled'), { placeholder: 'not settled' })}
         </div>
-        <div className="col-span-2">
-          <TextField
-            {...field}
-            label="Between which drawings, or drawing and site"
-            value={overlay.between}
-            onValue={(between) => edit({ between }, 'between')}
-          />
-        </div>
-        <div className="col-span-2">
-          <TextField
-            {...field}
-            label="Settled like this"
-            value={overlay.settled}
-            placeholder="not settled"
-            onValue={(settled) => edit({ settled }, 'settled')}
-          />
-        </div>
-        <TextField {...field} label="Settled by" value={overlay.by} onValue={(by) => edit({ by }, 'by')} />
-        <TextField {...field} label="On" type="date" value={overlay.on} onValue={(on) => edit({ on }, 'on')} />
+        {words('Settled by', overlay.by, (by) => edit({ by }, 'by'))}
+        {words('On', overlay.on, (on) => edit({ on }, 'on'), { type: 'date' })}
       </Pair>
     </Fold>
   );

@@ -2,13 +2,12 @@
 import { Plus, X } from 'lucide-react';
 import type { Pattern } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { useEdit, useField } from './use-edit';
+import { useEdit } from './use-edit';
+import { useInputs } from './use-inputs';
 
 export const newPattern = (id: string, bearing: string): Pattern => ({
   id,
@@ -32,7 +31,7 @@ export const newPattern = (id: string, bearing: string): Pattern => ({
 export function PatternFields({ pattern }: { pattern: Pattern }) {
   const plan = usePlan();
   const act = useAct();
-  const field = useField();
+  const { open, figure, words } = useInputs();
   const edit = useEdit('patterns', pattern.id);
   const bolt = (id: string, changes: Partial<Pattern['bolts'][number]>, name: string) =>
     edit({ bolts: pattern.bolts.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, `${id} ${name}`);
@@ -48,52 +47,24 @@ export function PatternFields({ pattern }: { pattern: Pattern }) {
       }
     >
       <Pair>
-        <TextField {...field} label="Name" value={pattern.name} onValue={(name) => edit({ name }, 'name')} />
+        {words('Name', pattern.name, (name) => edit({ name }, 'name'))}
         <ChoiceField
           label="Under"
           value={pattern.bearing}
           choices={plan.bearings.map((one) => ({ value: one.id, label: one.name }))}
           onValue={(bearing) => edit({ bearing }, 'bearing')}
         />
-        <QuantityField {...field} label="Bolt" kind="dimension" value={pattern.bolt} onValue={(size) => edit({ bolt: size ?? 0 }, 'bolt')} />
-        <QuantityField {...field} label="Hole in the plate" kind="dimension" value={pattern.hole} onValue={(hole) => edit({ hole: hole ?? 0 }, 'hole')} />
-        <TextField {...field} label="Surveyed by" value={pattern.by} onValue={(by) => edit({ by }, 'by')} />
-        <TextField {...field} label="Surveyed on" type="date" value={pattern.on} onValue={(on) => edit({ on }, 'on')} />
+        {figure('Bolt', 'dimension', pattern.bolt, (size) => edit({ bolt: size }, 'bolt'))}
+        {figure('Hole in the plate', 'dimension', pattern.hole, (hole) => edit({ hole }, 'hole'))}
+        {words('Surveyed by', pattern.by, (by) => edit({ by }, 'by'))}
+        {words('Surveyed on', pattern.on, (on) => edit({ on }, 'on'), { type: 'date' })}
       </Pair>
       {pattern.bolts.map((one, i) => (
         <div key={one.id} className="mt-1.5 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2">
-          <QuantityField
-            {...field}
-            label={`${i + 1} east`}
-            kind="dimension"
-            value={one.drawn.x}
-            onValue={(x) => bolt(one.id, { drawn: { ...one.drawn, x: x ?? 0 } }, 'x')}
-          />
-          <QuantityField
-            {...field}
-            label="north"
-            kind="dimension"
-            value={one.drawn.y}
-            onValue={(y) => bolt(one.id, { drawn: { ...one.drawn, y: y ?? 0 } }, 'y')}
-          />
-          <QuantityField
-            {...field}
-            label="cast east"
-            kind="dimension"
-            value={one.cast.x}
-            clearable
-            placeholder="?"
-            onValue={(x) => bolt(one.id, { cast: { ...one.cast, x } }, 'cast x')}
-          />
-          <QuantityField
-            {...field}
-            label="cast north"
-            kind="dimension"
-            value={one.cast.y}
-            clearable
-            placeholder="?"
-            onValue={(y) => bolt(one.id, { cast: { ...one.cast, y } }, 'cast y')}
-          />
+          {figure(`${i + 1} east`, 'dimension', one.drawn.x, (x) => bolt(one.id, { drawn: { ...one.drawn, x } }, 'x'))}
+          {figure('north', 'dimension', one.drawn.y, (y) => bolt(one.id, { drawn: { ...one.drawn, y } }, 'y'))}
+          {open('cast east', 'dimension', one.cast.x, (x) => bolt(one.id, { cast: { ...one.cast, x } }, 'cast x'), { placeholder: '?' })}
+          {open('cast north', 'dimension', one.cast.y, (y) => bolt(one.id, { cast: { ...one.cast, y } }, 'cast y'), { placeholder: '?' })}
           <SmallButton danger label={`Remove bolt ${i + 1}`} onClick={() => edit({ bolts: pattern.bolts.filter((other) => other.id !== one.id) }, 'bolt')}>
             <X size={13} />
           </SmallButton>

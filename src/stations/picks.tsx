@@ -4,9 +4,9 @@ import { Missing } from '@/core/plan/missing';
 import type { Pick } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
+import { useInputs } from './use-inputs';
 
 /** How the piece hangs and how it travels. */
 export function PicksStation() {
@@ -19,7 +19,7 @@ export function PicksStation() {
 function PickFields({ pick }: { pick: Pick }) {
   const plan = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
+  const { open, figure } = useInputs();
   const system = plan.job.units;
   const { piece, path, gross } = pickContext(plan, pick);
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, field);
@@ -30,59 +30,15 @@ function PickFields({ pick }: { pick: Pick }) {
   return (
     <Panel title={`Pick · ${piece.mark}`} about={about} station="picks">
       <Group title="Pick points and slings">
-        <QuantityField
-          label="Left end to pick"
-          kind="length"
-          system={system}
-          value={pick.left}
-          onValue={(left) => edit({ left: left ?? 0 }, 'left')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Right end to pick"
-          kind="length"
-          system={system}
-          value={pick.right}
-          onValue={(right) => edit({ right: right ?? 0 }, 'right')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Left leg"
-          kind="length"
-          system={system}
-          value={pick.legs.left}
-          onValue={(left) => edit({ legs: { ...pick.legs, left: left ?? 0 } }, 'leg left')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Right leg"
-          kind="length"
-          system={system}
-          value={pick.legs.right}
-          onValue={(right) => edit({ legs: { ...pick.legs, right: right ?? 0 } }, 'leg right')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Rating of one leg"
-          kind="mass"
-          system={system}
-          value={pick.slingRating}
-          clearable
-          onValue={(slingRating) => edit({ slingRating }, 'rating')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Slings and shackles weigh"
-          kind="mass"
-          system={system}
-          value={pick.riggingMass}
-          clearable
-          onValue={(riggingMass) => edit({ riggingMass }, 'rigging')}
-          onDone={done}
-        />
+        {figure('Left end to pick', 'length', pick.left, (left) => edit({ left }, 'left'))}
+        {figure('Right end to pick', 'length', pick.right, (right) => edit({ right }, 'right'))}
+        {figure('Left leg', 'length', pick.legs.left, (left) => edit({ legs: { ...pick.legs, left } }, 'leg left'))}
+        {figure('Right leg', 'length', pick.legs.right, (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
+        {open('Rating of one leg', 'mass', pick.slingRating, (slingRating) => edit({ slingRating }, 'rating'))}
+        {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
       <Group title="The way">
-        <QuantityField label="Boom" kind="length" system={system} value={pick.boom} onValue={(boom) => edit({ boom: boom ?? 0 }, 'boom')} onDone={done} />
+        {figure('Boom', 'length', pick.boom, (boom) => edit({ boom }, 'boom'))}
         <ChoiceField
           label="Swing"
           value={pick.swing}
@@ -93,24 +49,8 @@ function PickFields({ pick }: { pick: Pick }) {
           ]}
           onValue={(swing) => edit({ swing }, 'swing')}
         />
-        <QuantityField
-          label="Radius while slewing"
-          kind="length"
-          system={system}
-          value={pick.swingRadius}
-          clearable
-          placeholder="straight over"
-          onValue={(swingRadius) => edit({ swingRadius }, 'swing radius')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Over the seats before lowering"
-          kind="length"
-          system={system}
-          value={pick.liftOver}
-          onValue={(liftOver) => edit({ liftOver: liftOver ?? 0 }, 'lift over')}
-          onDone={done}
-        />
+        {open('Radius while slewing', 'length', pick.swingRadius, (swingRadius) => edit({ swingRadius }, 'swing radius'), { placeholder: 'straight over' })}
+        {figure('Over the seats before lowering', 'length', pick.liftOver, (liftOver) => edit({ liftOver }, 'lift over'))}
       </Group>
     </Panel>
   );

@@ -2,11 +2,10 @@
 import { Trash2 } from 'lucide-react';
 import type { Move } from '@/core/plan/schema';
 import { moveWords } from '@/core/plan/move-words';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
+import { useInputs } from './use-inputs';
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
 export function RunSheetStation() {
@@ -27,7 +26,7 @@ export function RunSheetStation() {
 function MovePanel({ move, number }: { move: Move; number: number }) {
   const plan = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
+  const { open, words } = useInputs();
   const { title, about } = moveWords(plan, move);
   const edit = (changes: { bolts?: number | null; note?: string; what?: string }, field: string) =>
     act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
@@ -42,21 +41,9 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
           </SmallButton>
         }
       >
-        {move.kind === 'end.bolt' && (
-          <QuantityField
-            label="Bolts put in"
-            kind="count"
-            system={plan.job.units}
-            value={move.bolts}
-            clearable
-            onValue={(bolts) => edit({ bolts }, 'bolts')}
-            onDone={done}
-          />
-        )}
-        {move.kind === 'other' && <TextField label="What is done" value={move.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />}
-        <div className="col-span-2">
-          <TextField label="Note for the crew" value={move.note ?? ''} onValue={(note) => edit({ note }, 'note')} onDone={done} />
-        </div>
+        {move.kind === 'end.bolt' && open('Bolts put in', 'count', move.bolts, (bolts) => edit({ bolts }, 'bolts'))}
+        {move.kind === 'other' && words('What is done', move.what, (what) => edit({ what }, 'what'))}
+        <div className="col-span-2">{words('Note for the crew', move.note ?? '', (note) => edit({ note }, 'note'))}</div>
       </Group>
     </Panel>
   );
@@ -65,16 +52,9 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
 function PeopleFields() {
   const { people } = usePlan();
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const field = (label: string, key: keyof typeof people) => (
-    <TextField
-      label={label}
-      value={people[key]}
-      placeholder="left blank on the sheet"
-      onValue={(value) => act('editPeople', { changes: { [key]: value } }, key)}
-      onDone={done}
-    />
-  );
+  const { words } = useInputs();
+  const field = (label: string, key: keyof typeof people) =>
+    words(label, people[key], (value) => act('editPeople', { changes: { [key]: value } }, key), { placeholder: 'left blank on the sheet' });
   return (
     <Group title="People, for the sheets">
       {field('Planned by', 'planner')}

@@ -6,12 +6,10 @@ import type { Piece } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { SectionField } from '@/ui/fields/section-field';
-import { TextField } from '@/ui/fields/text-field';
 import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel, SmallButton } from './panel';
+import { useInputs } from './use-inputs';
 
 const grades: readonly { name: string; yield: number }[] = [
   { name: 'S235', yield: 235e6 },
@@ -33,6 +31,7 @@ export function SteelStation() {
 function PieceFields({ piece }: { piece: Piece }) {
   const plan = usePlan();
   const act = useAct();
+  const { open, figure, words, section } = useInputs();
   const done = useJob((state) => state.done);
   const system = plan.job.units;
   const listed = useJob((state) => state.listed ?? false);
@@ -51,17 +50,14 @@ function PieceFields({ piece }: { piece: Piece }) {
         <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
       </span>
       <Group title="The piece">
-        <TextField label="Mark" value={piece.mark} onValue={(mark) => edit({ mark }, 'mark')} onDone={done} />
-        <QuantityField
-          label="Length"
-          kind="length"
-          system={system}
-          value={piece.length}
-          onValue={(length) => edit({ length: length ?? 0 }, 'length')}
-          onDone={done}
-        />
+        {words('Mark', piece.mark, (mark) => edit({ mark }, 'mark'))}
+        {figure('Length', 'length', piece.length, (length) => edit({ length }, 'length'))}
         <div className="col-span-2">
-          <SectionField label="Section" value={piece.section} system={system} onValue={(section) => (edit({ section }, 'section'), done())} />
+          {section('Section', piece.section, (designation) => {
+            const faults = edit({ section: designation }, 'section');
+            done();
+            return faults;
+          })}
         </div>
         <ChoiceField
           label="Grade"
@@ -72,81 +68,23 @@ function PieceFields({ piece }: { piece: Piece }) {
             edit({ grade: name, ...(known ? { yield: known.yield } : {}) }, 'grade');
           }}
         />
-        <QuantityField
-          label="Yield strength"
-          kind="stress"
-          system={system}
-          value={piece.yield}
-          onValue={(strength) => edit({ yield: strength ?? 0 }, 'yield')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Allowance on the weight"
-          kind="fraction"
-          system={system}
-          value={piece.allowance}
-          clearable
-          placeholder={formatQuantity(rules.value('weightAllowance'), 'fraction', system).replace('%', '').trim()}
-          note={piece.allowance === null ? 'by the rule set' : 'set for this piece'}
-          onValue={(allowance) => edit({ allowance }, 'allowance')}
-          onDone={done}
-        />
+        {figure('Yield strength', 'stress', piece.yield, (strength) => edit({ yield: strength }, 'yield'))}
+        {open('Allowance on the weight', 'fraction', piece.allowance, (allowance) => edit({ allowance }, 'allowance'), {
+          placeholder: formatQuantity(rules.value('weightAllowance'), 'fraction', system).replace('%', '').trim(),
+          note: piece.allowance === null ? 'by the rule set' : 'set for this piece',
+        })}
       </Group>
       <Group title="What others say" tools={<span className="text-[12px] text-soft">two figures that differ are both shown</span>}>
-        <QuantityField
-          label="Bare weight, stated"
-          kind="mass"
-          system={system}
-          value={piece.stated.mass}
-          clearable
-          onValue={(mass) => edit({ stated: { ...piece.stated, mass } }, 'stated mass')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Length by drawing"
-          kind="length"
-          system={system}
-          value={piece.stated.length}
-          clearable
-          onValue={(length) => edit({ stated: { ...piece.stated, length } }, 'stated length')}
-          onDone={done}
-        />
+        {open('Bare weight, stated', 'mass', piece.stated.mass, (mass) => edit({ stated: { ...piece.stated, mass } }, 'stated mass'))}
+        {open('Length by drawing', 'length', piece.stated.length, (length) => edit({ stated: { ...piece.stated, length } }, 'stated length'))}
       </Group>
       <PackingFields piece={piece} />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">
-        <QuantityField
-          label="Middle, east"
-          kind="length"
-          system={system}
-          value={piece.start.x}
-          onValue={(x) => edit({ start: { ...piece.start, x: x ?? 0 } }, 'start x')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Middle, north"
-          kind="length"
-          system={system}
-          value={piece.start.y}
-          onValue={(y) => edit({ start: { ...piece.start, y: y ?? 0 } }, 'start y')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Turned from east"
-          kind="angle"
-          system={system}
-          value={piece.start.azimuthDeg}
-          onValue={(azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg: azimuthDeg ?? 0 } }, 'start turn')}
-          onDone={done}
-        />
-        <QuantityField
-          label="Underside level"
-          kind="length"
-          system={system}
-          value={piece.start.level}
-          onValue={(level) => edit({ start: { ...piece.start, level: level ?? 0 } }, 'start level')}
-          onDone={done}
-        />
+        {figure('Middle, east', 'length', piece.start.x, (x) => edit({ start: { ...piece.start, x } }, 'start x'))}
+        {figure('Middle, north', 'length', piece.start.y, (y) => edit({ start: { ...piece.start, y } }, 'start y'))}
+        {figure('Turned from east', 'angle', piece.start.azimuthDeg, (azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg } }, 'start turn'))}
+        {figure('Underside level', 'length', piece.start.level, (level) => edit({ start: { ...piece.start, level } }, 'start level'))}
       </Group>
     </Panel>
   );
@@ -154,8 +92,7 @@ function PieceFields({ piece }: { piece: Piece }) {
 
 function PackingFields({ piece }: { piece: Piece }) {
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = usePlan().job.units;
+  const { figure, words } = useInputs();
   const add = () =>
     act('addPacking', {
       piece: piece.id,
@@ -176,34 +113,11 @@ function PackingFields({ piece }: { piece: Piece }) {
         return (
           <div key={one.id} className="mb-2 grid grid-cols-[1fr_auto] gap-2">
             <div className="grid grid-cols-2 gap-x-4 gap-y-2">
-              <div className="col-span-2">
-                <TextField label="What" value={one.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />
-              </div>
-              <QuantityField
-                label="Weight along it"
-                kind="massPerLength"
-                system={system}
-                value={one.massPerLength}
-                onValue={(massPerLength) => edit({ massPerLength: massPerLength ?? 0 }, 'mass')}
-                onDone={done}
-              />
-              <QuantityField
-                label="Thickness"
-                kind="dimension"
-                system={system}
-                value={one.thickness}
-                onValue={(thickness) => edit({ thickness: thickness ?? 0 }, 'thickness')}
-                onDone={done}
-              />
-              <QuantityField
-                label="From the left end"
-                kind="length"
-                system={system}
-                value={one.from}
-                onValue={(from) => edit({ from: from ?? 0 }, 'from')}
-                onDone={done}
-              />
-              <QuantityField label="to" kind="length" system={system} value={one.to} onValue={(to) => edit({ to: to ?? 0 }, 'to')} onDone={done} />
+              <div className="col-span-2">{words('What', one.what, (what) => edit({ what }, 'what'))}</div>
+              {figure('Weight along it', 'massPerLength', one.massPerLength, (massPerLength) => edit({ massPerLength }, 'mass'))}
+              {figure('Thickness', 'dimension', one.thickness, (thickness) => edit({ thickness }, 'thickness'))}
+              {figure('From the left end', 'length', one.from, (from) => edit({ from }, 'from'))}
+              {figure('to', 'length', one.to, (to) => edit({ to }, 'to'))}
               <ChoiceField
                 label="On the"
                 value={one.side}
@@ -227,8 +141,7 @@ function PackingFields({ piece }: { piece: Piece }) {
 
 function AttachmentFields({ piece }: { piece: Piece }) {
   const act = useAct();
-  const done = useJob((state) => state.done);
-  const system = usePlan().job.units;
+  const { figure, words } = useInputs();
   const add = () => act('addAttachment', { piece: piece.id, attachment: { id: freshId('at'), what: 'Cleat', mass: 10, at: 0.1 } });
   return (
     <section>
@@ -243,9 +156,9 @@ function AttachmentFields({ piece }: { piece: Piece }) {
           act('editAttachment', { piece: piece.id, id: one.id, changes }, `${one.id} ${field}`);
         return (
           <div key={one.id} className="mb-1.5 grid grid-cols-[1.6fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            <TextField label="What" value={one.what} onValue={(what) => edit({ what }, 'what')} onDone={done} />
-            <QuantityField label="Weight" kind="mass" system={system} value={one.mass} onValue={(mass) => edit({ mass: mass ?? 0 }, 'mass')} onDone={done} />
-            <QuantityField label="At" kind="length" system={system} value={one.at} onValue={(at) => edit({ at: at ?? 0 }, 'at')} onDone={done} />
+            {words('What', one.what, (what) => edit({ what }, 'what'))}
+            {figure('Weight', 'mass', one.mass, (mass) => edit({ mass }, 'mass'))}
+            {figure('At', 'length', one.at, (at) => edit({ at }, 'at'))}
             <SmallButton danger label={`Remove ${one.what}`} onClick={() => act('removeAttachment', { piece: piece.id, id: one.id })}>
               <X size={14} />
             </SmallButton>

@@ -6,8 +6,6 @@ import { shoringMoves } from '@/core/plan/shoring-moves';
 import { strikeGroups } from '@/core/plan/strike-groups';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Fold } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
@@ -15,6 +13,7 @@ import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { numbersIn } from './numbers-in';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 type Step = Plan['shoring']['strike'][number];
 
@@ -22,6 +21,7 @@ type Step = Plan['shoring']['strike'][number];
 export function StrikeFields() {
   const plan = usePlan();
   const act = useAct();
+  const { figure } = useInputs();
   const field = useField();
   const goTo = useJob((state) => state.goTo);
   const replay = useJob((state) => state.survey.evaluation.replay);
@@ -50,13 +50,7 @@ export function StrikeFields() {
       }
     >
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
-        <QuantityField
-          {...field}
-          label="Wedged onto the beam first"
-          kind="fraction"
-          value={shoring.preload}
-          onValue={(preload) => act('editShoring', { changes: { preload: preload ?? 0 } }, 'preload')}
-        />
+        {figure('Wedged onto the beam first', 'fraction', shoring.preload, (preload) => act('editShoring', { changes: { preload } }, 'preload'))}
       </div>
       {unmade.length > 0 && (
         <p className="mt-2 flex flex-wrap items-center gap-2 text-[12.5px] text-soft">
@@ -119,7 +113,7 @@ export function StrikeFields() {
 
 function StrikeRow({ step, index, number, shores }: { step: Step; index: number; number: number; shores: readonly { id: string; name: string }[] }) {
   const act = useAct();
-  const field = useField();
+  const { words } = useInputs();
   const edit = useEdit('strike', step.id);
   const count = usePlan().shoring.strike.length;
   return (
@@ -130,7 +124,7 @@ function StrikeRow({ step, index, number, shores }: { step: Step; index: number;
         choices={shores.map((one) => ({ value: one.id, label: one.name }))}
         onValue={(shore) => edit({ shore }, 'shore')}
       />
-      <TextField {...field} label="Which ones" value={step.units.join(', ')} placeholder="all" onValue={(text) => edit({ units: numbersIn(text) }, 'units')} />
+      {words('Which ones', step.units.join(', '), (text) => edit({ units: numbersIn(text) }, 'units'), { placeholder: 'all' })}
       <span className="flex gap-1">
         {index > 0 && (
           <SmallButton
@@ -179,20 +173,18 @@ function Readings() {
 
 function Reading({ reading }: { reading: Plan['shoring']['watch'][number] }) {
   const act = useAct();
-  const field = useField();
+  const { open, words } = useInputs();
   const edit = useEdit('watch', reading.id);
   return (
     <div className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-x-2 gap-y-1 border-t border-dotted border-line py-1.5">
-      <TextField {...field} label="Prop, crack or level" value={reading.at} onValue={(at) => edit({ at }, 'at')} />
-      <QuantityField {...field} label="Before" kind="dimension" value={reading.before} clearable onValue={(before) => edit({ before }, 'before')} />
-      <QuantityField {...field} label="After" kind="dimension" value={reading.after} clearable onValue={(after) => edit({ after }, 'after')} />
+      {words('Prop, crack or level', reading.at, (at) => edit({ at }, 'at'))}
+      {open('Before', 'dimension', reading.before, (before) => edit({ before }, 'before'))}
+      {open('After', 'dimension', reading.after, (after) => edit({ after }, 'after'))}
       <SmallButton danger label={`Remove ${reading.at}`} onClick={() => act('removeFrom', { list: 'watch', id: reading.id })}>
         <X size={14} />
       </SmallButton>
-      <TextField {...field} label="Read by" value={reading.by} onValue={(by) => edit({ by }, 'by')} />
-      <div className="col-span-2">
-        <TextField {...field} label="Read on" type="date" value={reading.on} onValue={(on) => edit({ on }, 'on')} />
-      </div>
+      {words('Read by', reading.by, (by) => edit({ by }, 'by'))}
+      <div className="col-span-2">{words('Read on', reading.on, (on) => edit({ on }, 'on'), { type: 'date' })}</div>
     </div>
   );
 }

@@ -10,19 +10,19 @@ import { rulesOf } from '@/core/rules/rule-sets';
 import { boltGrades } from '@/core/strength/bolt-en.calc';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
-import { QuantityField } from '@/ui/fields/quantity-field';
-import { TextField } from '@/ui/fields/text-field';
 import { DerivedList } from '@/ui/workings/derived-list';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { LegFields, legKinds, newLeg } from './leg-fields';
 import { Group, Panel, SmallButton } from './panel';
 import { useField } from './use-edit';
+import { useInputs } from './use-inputs';
 
 /** How the piece gets from the truck to its place, and in how many parts. */
 export function WayInStation() {
   const plan = usePlan();
   const act = useAct();
+  const { open, figure, words } = useInputs();
   const field = useField();
   const { system } = field;
   const { wayIn } = plan;
@@ -51,29 +51,9 @@ export function WayInStation() {
           choices={[{ value: 'none', label: 'not chosen' }, ...plan.members.map((member) => ({ value: member.id, label: member.mark || member.id }))]}
           onValue={(member) => edit({ member: member === 'none' ? null : member, cuts: [] }, 'member')}
         />
-        <QuantityField
-          {...field}
-          label="Truck or permit takes"
-          kind="length"
-          value={wayIn.transport}
-          clearable
-          onValue={(transport) => edit({ transport }, 'transport')}
-        />
-        <TextField
-          {...field}
-          label="Lifted into place by"
-          value={gear.what}
-          placeholder="two mast lifts"
-          onValue={(what) => edit({ gear: { ...gear, what } }, 'gear')}
-        />
-        <QuantityField
-          {...field}
-          label="It lifts in one go"
-          kind="mass"
-          value={gear.mass}
-          clearable
-          onValue={(mass) => edit({ gear: { ...gear, mass } }, 'gear mass')}
-        />
+        {open('Truck or permit takes', 'length', wayIn.transport, (transport) => edit({ transport }, 'transport'))}
+        {words('Lifted into place by', gear.what, (what) => edit({ gear: { ...gear, what } }, 'gear'), { placeholder: 'two mast lifts' })}
+        {open('It lifts in one go', 'mass', gear.mass, (mass) => edit({ gear: { ...gear, mass } }, 'gear mass'))}
       </Group>
       {!(split instanceof Missing) && (
         <section aria-label="Fewest pieces">
@@ -101,16 +81,9 @@ export function WayInStation() {
         <section>
           <h3 className="mb-1 text-[15px] text-gear">Splices, from the left end</h3>
           <div className="grid grid-cols-2 gap-x-4 gap-y-2">
-            {wayIn.cuts.map((cut, i) => (
-              <QuantityField
-                {...field}
-                key={i}
-                label={`Splice ${i + 1} at`}
-                kind="length"
-                value={cut}
-                onValue={(at) => edit({ cuts: wayIn.cuts.map((one, n) => (n === i ? (at ?? one) : one)) }, `cut ${i}`)}
-              />
-            ))}
+            {wayIn.cuts.map((cut, i) =>
+              figure(`Splice ${i + 1} at`, 'length', cut, (at) => edit({ cuts: wayIn.cuts.map((one, n) => (n === i ? (at ?? one) : one)) }, `cut ${i}`)),
+            )}
             <ChoiceField
               label="Splice with"
               value={splice.kind}
@@ -126,36 +99,12 @@ export function WayInStation() {
               choices={boltGrades.map((grade) => ({ value: grade, label: grade }))}
               onValue={(grade) => edit({ splice: { ...splice, grade } }, 'grade')}
             />
-            <QuantityField
-              {...field}
-              label="Bolt"
-              kind="dimension"
-              value={splice.diameter}
-              onValue={(diameter) => edit({ splice: { ...splice, diameter: diameter ?? 0 } }, 'bolt')}
-            />
-            <QuantityField
-              {...field}
-              label="One splice weighs"
-              kind="mass"
-              value={splice.mass}
-              onValue={(mass) => edit({ splice: { ...splice, mass: mass ?? 0 } }, 'splice mass')}
-            />
-            <QuantityField
-              {...field}
-              label="Shortest piece worth making"
-              kind="length"
-              value={splice.shortest}
-              onValue={(shortest) => edit({ splice: { ...splice, shortest: shortest ?? 0 } }, 'shortest')}
-            />
-            <QuantityField
-              {...field}
-              label="Keep under, of the peak"
-              kind="fraction"
-              value={splice.peakShare}
-              clearable
-              placeholder="by the rule set"
-              onValue={(peakShare) => edit({ splice: { ...splice, peakShare } }, 'peak')}
-            />
+            {figure('Bolt', 'dimension', splice.diameter, (diameter) => edit({ splice: { ...splice, diameter } }, 'bolt'))}
+            {figure('One splice weighs', 'mass', splice.mass, (mass) => edit({ splice: { ...splice, mass } }, 'splice mass'))}
+            {figure('Shortest piece worth making', 'length', splice.shortest, (shortest) => edit({ splice: { ...splice, shortest } }, 'shortest'))}
+            {open('Keep under, of the peak', 'fraction', splice.peakShare, (peakShare) => edit({ splice: { ...splice, peakShare } }, 'peak'), {
+              placeholder: 'by the rule set',
+            })}
           </div>
           <div className="mt-1">
             <DerivedList figures={bolts} system={system} />
