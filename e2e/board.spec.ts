@@ -85,8 +85,8 @@ test('drawings zoom, pan, fit, measure, stand alone and turn', async ({ page, jo
       .last(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Measure on plan' }).click();
-  await page.getByRole('button', { name: 'Look square to the boom' }).click();
-  await expect(page.getByRole('button', { name: 'Look square to the beam' })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn: square to the boom' }).click();
+  await expect(page.getByRole('button', { name: 'Turn: square to the beam' })).toBeVisible();
   await page.getByRole('group', { name: 'Drawings shown' }).getByRole('button', { name: 'Elevation' }).click();
   await expect(page.locator('svg[data-sheet="Plan"]')).toHaveCount(0);
 });

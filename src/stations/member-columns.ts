@@ -29,7 +29,7 @@ export const columns: readonly Column[] = [
   {
     key: 'section',
     title: 'Section',
-    width: 'minmax(100px,1fr)',
+    width: 'minmax(110px,1.1fr)',
     read: madeOf,
     write: (text, member) =>
       member.make.kind === 'girder'
