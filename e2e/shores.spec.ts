@@ -34,7 +34,7 @@ test('the strip sets the moment: shores to come, tapped in, carrying, struck; th
   await move(page, 'm6').click();
   await expect(page.getByText('Hall wall, left: tapped in, carries nothing yet').first()).toBeVisible();
   await move(page, 'm7').click();
-  await expect(page.getByText(/Hall wall, left: up to 4.98/).first()).toBeVisible();
+  await expect(page.getByText(/Hall wall, left: up to 5.93/).first()).toBeVisible();
   await station(page, 'Shores');
   await page.getByRole('button', { name: 'Draw it after step 4' }).click();
   await expect(page.locator('[data-strike="4"]')).toHaveClass(/font-semibold/);

@@ -26,8 +26,16 @@ const each = (plan: Plan): number => {
 };
 const numbered = (answer: WallStuds, number: number) => answer.studs.find((stud) => stud.number === number)!;
 
-test('ten studs alike, one under every joist', () => {
+/** The ticket hall with offices that stand evenly on it. */
+const evenHall = (): Plan => {
   const plan = ticketHall();
+  plan.shoring.storeys[1]!.joists.doubled = [];
+  for (const one of plan.shoring.walls) one.gaps = [];
+  return plan;
+};
+
+test('ten studs alike, one under every joist', () => {
+  const plan = evenHall();
   const { studs, headers, bare } = solved(plan);
   expect(studs.map((stud) => [stud.number, stud.together])).toEqual(Array.from({ length: 10 }, (_, i) => [i + 1, 1]));
   for (const stud of studs) expect(stud.load).toBeCloseTo(each(plan), 9);
@@ -36,7 +44,7 @@ test('ten studs alike, one under every joist', () => {
 
 describe('a header past a gap', () => {
   test('one joist in the middle of it: half to each end, P·L/4 in it', () => {
-    const plan = ticketHall();
+    const plan = evenHall();
     wall(plan).gaps = [gap(5, 5)];
     const answer = solved(plan);
     const p = each(plan);
@@ -46,7 +54,7 @@ describe('a header past a gap', () => {
     expect(answer.headers[0]!.moment).toBeCloseTo((p * 0.8) / 4, 6);
   });
   test('lopsided, with a doubled joist near one end: by lever', () => {
-    const plan = ticketHall();
+    const plan = evenHall();
     plan.shoring.storeys[0]!.joists.doubled = [{ id: 'd', number: 6, carries: 0.6 }];
     wall(plan).gaps = [gap(5, 6)];
     const answer = solved(plan);
@@ -57,7 +65,7 @@ describe('a header past a gap', () => {
     expect(numbered(answer, 7).load).toBeCloseTo(p + p / 3 + p, 6);
   });
   test('nothing is lost: studs carry all the joists bring, gaps or none', () => {
-    const plan = ticketHall();
+    const plan = evenHall();
     const total = () => solved(plan).studs.reduce((sum, stud) => sum + stud.load, 0);
     const whole = total();
     wall(plan).gaps = [gap(2, 3), gap(5, 7, 3)];
@@ -65,12 +73,12 @@ describe('a header past a gap', () => {
     expect(numbered(solved(plan), 4)).toMatchObject({ together: 3 });
   });
   test('at the end of the wall there is nothing to stand on: its joists are bare', () => {
-    const plan = ticketHall();
+    const plan = evenHall();
     wall(plan).gaps = [gap(1, 2)];
     expect(solved(plan).bare).toEqual([1, 2]);
   });
   test('a grade of the other code is asked about', () => {
-    const plan = ticketHall();
+    const plan = evenHall();
     wall(plan).gaps = [{ ...gap(5, 5), header: { ...gap(5, 5).header, grade: 'SPF No.2' } }];
     const answer = studsOf(plan, wall(plan), rules);
     expect(answer).toBeInstanceOf(Missing);
@@ -79,15 +87,51 @@ describe('a header past a gap', () => {
 });
 
 test('a doubled joist has two studs together under it and carries the width it is told', () => {
-  const plan = ticketHall();
+  const plan = evenHall();
   plan.shoring.storeys[0]!.joists.doubled = [{ id: 'd', number: 3, carries: 0.7 }];
   expect(joistShare(plan.shoring.storeys[0]!, 3)).toBeCloseTo(1.75, 9);
   expect(joistShare(plan.shoring.storeys[0]!, 4)).toBe(1);
   expect(numbered(solved(plan), 3)).toMatchObject({ together: 2, load: expect.closeTo(1.75 * each(plan), 6) as unknown });
 });
 test('where studs stand is known before what they carry is', () => {
-  const plan = ticketHall();
+  const plan = evenHall();
   plan.shoring.storeys[0]!.left.dead = null;
   expect(studsOf(plan, wall(plan), rules)).toBeInstanceOf(Missing);
   expect(studLayout(plan, wall(plan))).toHaveLength(10);
+});
+
+describe('under a wall that stands unevenly', () => {
+  const above = (plan: Plan) => {
+    const answer = studsOf(plan, wall(plan, 'sh3'), rules);
+    if (answer instanceof Missing) throw new Error('unknown');
+    return answer;
+  };
+  test('a stud under the end of a gap above carries what the header brings there; the one under the gap is relieved; the sum stays', () => {
+    const plan = evenHall();
+    const even = solved(plan).studs.map((stud) => stud.load);
+    wall(plan, 'sh3').gaps = [gap(5, 5)];
+    const uneven = solved(plan).studs.map((stud) => stud.load);
+    const p = above(plan).joist.shore;
+    // The walls stand in line, 0.9 m back in both storeys: what stands above goes straight down.
+    expect(uneven[3]! - even[3]!).toBeCloseTo(p / 2, 6);
+    expect(uneven[4]! - even[4]!).toBeCloseTo(-p, 6);
+    expect(uneven.reduce((a, b) => a + b, 0)).toBeCloseTo(
+      even.reduce((a, b) => a + b, 0),
+      6,
+    );
+  });
+  test('nearer to the line above than below, it levers over the shore', () => {
+    const plan = evenHall();
+    wall(plan, 'sh3').setback = 0.5;
+    const even = solved(plan).studs[3]!.load;
+    wall(plan, 'sh3').gaps = [gap(5, 5)];
+    expect(solved(plan).studs[3]!.load - even).toBeCloseTo(((above(plan).joist.shore / 2) * (3.6 - 0.5)) / (3.6 - 0.9), 6);
+  });
+  test('with joists otherwise apart the sole plate spreads it', () => {
+    const plan = evenHall();
+    plan.shoring.storeys[1]!.joists.spacing = 0.5;
+    const even = solved(plan).studs.map((stud) => stud.load);
+    wall(plan, 'sh3').gaps = [gap(4, 4)];
+    expect(solved(plan).studs.map((stud) => stud.load)).toEqual(even);
+  });
 });

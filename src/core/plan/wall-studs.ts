@@ -5,7 +5,7 @@ import type { Rules } from '../rules/rule-sets';
 import { timberValues } from '../shoring/timber-grades';
 import { Missing } from './missing';
 import type { Plan, ShoreGap, ShoreWall, Storey } from './schema';
-import { joistOf, studPlaces, type JoistAnswer } from './shoring';
+import { joistOf, runsThrough, studPlaces, wallAt, type JoistAnswer } from './shoring';
 
 /** What stands under one joist: one stud, or as many as are set together there. */
 export interface Stud {
@@ -69,6 +69,28 @@ export function studLayout(plan: Plan, wall: ShoreWall): Omit<Stud, 'load'>[] | 
 export const studLength = (wall: ShoreWall, storey: Storey): number | null =>
   storey.height === null ? null : storey.height - wall.plate.count * wall.plate.thickness;
 
+/**
+ * What a stud gets beside its even share where the wall above stands unevenly: more under the studs at the ends of a gap or under a
+ * doubled joist, less in the gap. Only where the joists of both storeys are as far apart; elsewhere the sole plate spreads it.
+ */
+function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readonly number[], rules: Rules): Map<number, number> | Missing {
+  const { storeys } = plan.shoring;
+  const upper = storeys[storeys.indexOf(storey) + 1];
+  const over = upper && wallAt(plan, upper, wall.side);
+  const found = new Map<number, number>();
+  if (!upper || !over || upper.joists.spacing !== storey.joists.spacing) return found;
+  const answer = studsOf(plan, over, rules);
+  if (answer instanceof Missing) return answer;
+  const span = storey[wall.side].span ?? 0;
+  const lever = runsThrough(storey) || !(span > 0) ? 1 : (span - over.setback) / (span - wall.setback);
+  const stands = new Map(answer.studs.map((stud) => [stud.number, stud.load]));
+  for (const i of places.keys()) {
+    const more = (stands.get(i + 1) ?? 0) - answer.joist.shore;
+    if (Math.abs(more) > 1e-9) found.set(i + 1, more * lever);
+  }
+  return found;
+}
+
 /** Every stud of a wall with its load, headers brought to the studs at their ends. */
 export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules): WallStuds | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
@@ -79,7 +101,9 @@ export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules): WallStuds | 
   if (joist instanceof Missing) return joist;
   if (layout instanceof Missing) return layout;
   if (places instanceof Missing) return places;
-  const loadAt = (number: number): number => joist.shore * joistShare(storey, number);
+  const uneven = unevenAbove(plan, wall, storey, places, rules);
+  if (uneven instanceof Missing) return uneven;
+  const loadAt = (number: number): number => joist.shore * joistShare(storey, number) + (uneven.get(number) ?? 0);
   const studs = layout.map((stud): Stud => ({ ...stud, load: loadAt(stud.number) }));
   const at = (number: number): Stud | undefined => studs.find((stud) => stud.number === number);
   const headers: Header[] = [];

@@ -299,7 +299,7 @@ describe('sums', () => {
 test('in the other rule set with its own grades everything is worked out by NDS', () => {
   const plan = edited((p) => {
     p.job.ruleSet = 'us-asd';
-    shoring(p).preload = 0.3;
+    shoring(p).preload = 0.45;
     for (const one of shoring(p).walls) {
       one.stud = { width: 0.0381, depth: 0.0889, grade: 'SPF No.2' };
       for (const gap of one.gaps) gap.header.grade = 'DF-L No.2';

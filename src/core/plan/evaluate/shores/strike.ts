@@ -72,7 +72,7 @@ function solveThrough(plan: Plan, units: readonly Unit[], beam: { span: number; 
   const nearest = (x: number): number => joists.reduce((best, one, i) => (Math.abs(one.x - x) < Math.abs(joists[best]!.x - x) ? i : best), 0);
   return (share, steps) => {
     const shores = units.map(({ x, spring, load, above, joist }) => ({
-      joist: above ? nearest(x) : (joist?.index ?? 0),
+      joist: above || !joist ? nearest(x) : joist.index,
       at: joist?.at ?? line,
       spring,
       load: (above ? above.lays : load) * share,
