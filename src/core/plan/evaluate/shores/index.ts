@@ -59,7 +59,7 @@ function movesOf(plan: Plan): (check: Check) => string | null {
 
 /** Where the strike cannot be worked out, the shores are shown as they stand. */
 const asTheyStand = (units: Unit[] | Missing): StrikeAnswer | null =>
-  units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0, through: false, undercut: [] };
+  units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0, through: false, undercut: [], idle: [] };
 
 /** What the shores of the lowest storey bring down: those above stand on them. */
 function shoreSources({ plan, rules }: Ground): Source[] {

@@ -206,6 +206,24 @@ describe('the strike of more than one storey', () => {
     const units = known(unitsOf(plan, rules));
     for (const unit of units.filter((one) => one.above)) expect(unit.above!.passes).toBeCloseTo(unit.above!.lays, 6);
   });
+  test('a step that strikes nothing that still stands is asked about, and the others are told', () => {
+    const plan = edited((p) => p.shoring.strike.splice(3, 0, { id: 'twice', shore: 'sh1', units: [1], together: false }));
+    const said = evaluate(plan).checks.find((check) => check.id === 'shore.strike' && check.subject === 'step 3')!;
+    expect(said.verdict).toBe('clear');
+    const again = edited((p) => p.shoring.strike.splice(4, 0, { id: 'twice', shore: 'sh1', units: [1, 77], together: false }));
+    expect(names(again, 'missing')).toEqual(['shore.strike step 3']);
+    expect(sentence(again, 'shore.strike step 3')).toMatch(/strikes nothing that still stands/);
+    expect(names(again, 'stop')).toEqual([]);
+  });
+  test('offices on joists otherwise apart still stand on the hall: struck from under them is a stop', () => {
+    const plan = edited((p) => {
+      storey(p, 1).joists.spacing = 0.55;
+      storey(p, 1).joists.doubled = [];
+      wall(p, 'sh4').gaps = [];
+      p.shoring.strike.push(...p.shoring.strike.splice(0, 2));
+    });
+    expect(names(plan, 'stop')).toEqual(['shore.order step 1']);
+  });
   test('needles carry all above them: shores of the offices change nothing', () => {
     const plan = onNeedles({}, (p) => {
       p.shoring.walls = ticketHall().shoring.walls.filter((one) => one.storey === 'sy1');

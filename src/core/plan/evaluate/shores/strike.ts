@@ -32,6 +32,8 @@ export interface StrikeAnswer {
   through: boolean;
   /** steps, from 0, that take a shore from under one still standing on it */
   undercut: { step: number; lower: string; upper: string }[];
+  /** steps, from 0, that strike nothing that still stands */
+  idle: number[];
 }
 
 interface Solved {
@@ -127,12 +129,14 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   const gone = new Set<number>();
   const over = standingOver(units);
   const undercut: StrikeAnswer['undercut'] = [];
+  const idle: number[] = [];
   return {
     units,
     span: beam.span,
     through,
     steps: run.steps.map((step, i) => {
       const now = numbered[i]!;
+      if (now.own.every((n) => gone.has(n))) idle.push(i);
       for (const n of now.own) gone.add(n);
       const left = under(units, over, now.own, gone);
       if (left) undercut.push({ step: i, ...left });
@@ -145,27 +149,32 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
       };
     }),
     undercut,
+    idle,
     traces: [...(wedged?.traces ?? []), ...run.traces],
     lasting: units.length - struck.size,
   };
 }
 
-/** For each unit, those of the storey above that stand right over it, by number. */
+/** A stud further than this along the line from the nearest below it stands on the floor between them, over none. */
+const OVER = 0.7;
+
+/** For each unit, those of the storey above that stand over it, by number: each stands over the nearest on its side. */
 function standingOver(units: readonly Unit[]): number[][] {
-  const place = (storey: number, side: Unit['side'], x: number): string => `${storey} ${side ?? ''} ${Math.round(x * 20)}`;
-  const at = new Map<string, number[]>();
-  units.forEach((unit, i) => {
+  const over = units.map((): number[] => []);
+  units.forEach((unit, n) => {
     if (!unit.above) return;
-    const key = place(unit.above.storey, unit.side, unit.x);
-    at.set(key, [...(at.get(key) ?? []), i]);
+    const below = unit.above.storey - 1;
+    let nearest = -1;
+    let apart = OVER;
+    units.forEach((one, i) => {
+      const level = one.above?.storey ?? 0;
+      if (level !== below || one.side !== unit.side || i === n) return;
+      const gap = Math.abs(one.x - unit.x);
+      if (gap < apart) [nearest, apart] = [i, gap];
+    });
+    over[nearest]?.push(n);
   });
-  return units.map((unit) => {
-    const storey = (unit.above?.storey ?? 0) + 1;
-    // Within five centimetres is over it.
-    return [-0.05, 0, 0.05]
-      .flatMap((by) => (at.get(place(storey, unit.side, unit.x + by)) ?? []).filter((i) => Math.abs(units[i]!.x - unit.x) < 0.05))
-      .filter((i, n, all) => all.indexOf(i) === n);
-  });
+  return over;
 }
 
 /** What a stud of a storey above carries: its own until it goes, less what stood on it and has gone. */
@@ -212,6 +221,10 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
           [],
         ),
       ];
+    if (answer.idle.includes(n)) {
+      checks.push(missingCheck(place(`step ${n + 1}`), 'force', `Step ${n + 1}, ${step.name}, strikes nothing that still stands. Which shores come out then?`));
+      continue;
+    }
     const check = stepCheck(answer, step, n, place(`step ${n + 1}`), rules);
     checks.push(check);
     // What comes after a step that brings the shores down is not worth a figure.
