@@ -1,7 +1,7 @@
 import { ticketHall } from '../../../../../tests/demo-plan';
+import { editedHall as edited, sentenceOf as sentence, shoreChecks as names, type Edit } from '../../../../../tests/said';
 import { deadShore, needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
-import { describe as say } from '../../describe';
 import { Missing } from '../../missing';
 import { openPlan } from '../../open';
 import type { Plan, ShoreRow } from '../../schema';
@@ -14,26 +14,8 @@ import { unitsOf } from './units';
 import { plateContact } from './walls';
 
 const rules = rulesOf('eu-ls', {});
-type Edit = (plan: Plan) => unknown;
-const edited = (edit: Edit): Plan => {
-  const plan = ticketHall();
-  plan.moves = [];
-  edit(plan);
-  const opened = openPlan(plan);
-  if (!opened.ok) throw new Error(`${opened.faults[0]?.path}: ${opened.faults[0]?.error}`);
-  return opened.plan;
-};
 const wall = (plan: Plan, id: string) => plan.shoring.walls.find((one) => one.id === id)!;
 const storey = (plan: Plan, n: number) => plan.shoring.storeys[n]!;
-const names = (plan: Plan, verdict: string) =>
-  evaluate(plan)
-    .checks.filter((check) => check.station === 'shores' && check.verdict === verdict)
-    .map((check) => `${check.id} ${check.subject}`);
-const sentence = (plan: Plan, id: string) => {
-  const check = evaluate(plan).checks.find((one) => `${one.id} ${one.subject}` === id);
-  if (!check) throw new Error(`no ${id}`);
-  return say(check, plan.job.units).replace(/\u00a0/g, ' ');
-};
 const known = <T>(value: T | Missing | string): T => {
   if (value instanceof Missing) throw new Error(value.questions.join(' '));
   if (typeof value === 'string') throw new Error(value);

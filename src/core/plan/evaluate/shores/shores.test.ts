@@ -1,38 +1,17 @@
 import fc from 'fast-check';
 import { ticketHall } from '../../../../../tests/demo-plan';
+import { editedHall as edited, sentenceOf as sentence, shoreChecks as names, type Edit } from '../../../../../tests/said';
 import { needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
-import { describe as say } from '../../describe';
 import { Missing } from '../../missing';
-import { openPlan } from '../../open';
 import type { Plan, ShoreRow } from '../../schema';
 import { factored, joistOf, lineLoads, rowLine, studPlaces } from '../../shoring';
-import { evaluate } from '../index';
 import { strikeOf } from './strike';
 import { wallTotal } from './walls';
 
-type Edit = (plan: Plan) => unknown;
-/** Edited with no run sheet, which names shores an edit may take away. */
-const edited = (edit: Edit): Plan => {
-  const plan = ticketHall();
-  plan.moves = [];
-  edit(plan);
-  const opened = openPlan(plan);
-  if (!opened.ok) throw new Error(opened.faults[0]?.error);
-  return opened.plan;
-};
 const shoring = (plan: Plan) => plan.shoring;
 const wall = (plan: Plan, id: string) => shoring(plan).walls.find((one) => one.id === id)!;
 const storey = (plan: Plan, n: number) => shoring(plan).storeys[n]!;
-const names = (plan: Plan, verdict: string) =>
-  evaluate(plan)
-    .checks.filter((check) => check.station === 'shores' && check.verdict === verdict)
-    .map((check) => `${check.id} ${check.subject}`);
-const sentence = (plan: Plan, id: string) => {
-  const check = evaluate(plan).checks.find((one) => `${one.id} ${one.subject}` === id);
-  if (!check) throw new Error(`no ${id}`);
-  return say(check, plan.job.units).replace(/\u00a0/g, ' ');
-};
 const officesFirst = (plan: Plan) => plan.shoring.strike.slice(0, 2);
 /** The walls of the hall and no others. */
 const hallAlone = (plan: Plan): void => {
