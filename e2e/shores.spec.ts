@@ -83,7 +83,7 @@ test('the line is not opened before its hold points: recorded at the move that w
 
 test('the elevation turns to the house cut across the line: what leans on what', async ({ page }) => {
   await page.getByRole('button', { name: 'Turn: cut across the line' }).click();
-  await expect(page.getByText(/12\.52.kN\/m comes down on the line/)).toBeVisible();
+  await expect(page.locator('svg').getByText(/12\.52.kN\/m comes down on the line/)).toBeVisible();
   await expect(page.getByText('Cut across the line', { exact: true })).toBeVisible();
   await page.keyboard.press('e');
   await expect(page.getByText('Square to the beam', { exact: true })).toBeVisible();
@@ -110,7 +110,7 @@ test('joists doubled and run through are worked out at once', async ({ page }) =
   await expect(page.locator('[data-strike]')).toHaveCount(6);
   await page.getByRole('button', { name: 'Joist', exact: true }).click();
   await field(page, 'Number, from the left').fill('4');
-  await field(page, 'Width of floor on it').fill('0.9');
+  await field(page, 'Width of floor on it').fill('1.2');
   await expect(check(page, 'shore.stud', 'Hall wall, left')).toContainText('Stud 4');
 });
 

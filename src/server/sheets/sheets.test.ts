@@ -70,7 +70,7 @@ test('the steel sheet has the lengths to cut, the pieces, the way leg by leg, an
 test('the shoring sheet: what each shore carries, the cut list, the strike in order; a stop at its head', async () => {
   const { text } = await wordsOf('shoring', ticketHall());
   for (const words of [
-    'Each stud of Hall wall, left carries 4.98 kN',
+    'Stud 3 of Hall wall, left carries 5.93 kN',
     '2.589 m',
     '45x95 C24',
     'Hall wall, left 1, 10 and Hall wall, right 1, 10',

@@ -39,7 +39,7 @@ export function screwedBracing(wall: ShoreWall, rules: Rules): Held | Missing | 
   const one = hand();
   if (typeof one === 'string') return new Missing(`${wall.name}: ${one}`);
   const force = count * screws * one.each * Math.cos((angleDeg * Math.PI) / 180);
-  return { force, words: `${count} board${count === 1 ? '' : 's'} with ${screws} screws at each end, `, traces: one.traces };
+  return { force, words: `, ${count} board${count === 1 ? '' : 's'} with ${screws} screws at each end,`, traces: one.traces };
 }
 
 /** What the diagonals hold along the wall: the figure given, or else that of their screws. */
@@ -59,7 +59,7 @@ export function bracingCheck(wall: ShoreWall, answer: WallStuds, rules: Rules): 
   return ratioCheck(
     held.traces.length > 0 ? shorePlace('bracing', wall.name, screw, `${lateral} · ${screw.source.text}`) : place,
     { demand: needed, capacity: held.force, quantity: 'force', caution: null, inclusive: true },
-    told(phrase`${wall.name} is to be braced for ${q(needed, 'force')} sideways; its diagonals, ${held.words}hold ${q(held.force, 'force')}.`),
+    told(phrase`${wall.name} is to be braced for ${q(needed, 'force')} sideways; its diagonals${held.words} hold ${q(held.force, 'force')}.`),
     [...answer.traces, ...held.traces],
   );
 }
