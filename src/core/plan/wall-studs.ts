@@ -40,6 +40,9 @@ export interface WallStuds {
   bare: number[];
 }
 
+/** Walls worked out already in one look at a plan, by id: the one below asks for the one above. */
+export type KnownStuds = Map<string, WallStuds | Missing>;
+
 /** How many times the floor of a plain joist the joist of that number carries. */
 export function joistShare(storey: Storey, number: number): number {
   const { doubled, spacing } = storey.joists;
@@ -73,13 +76,13 @@ export const studLength = (wall: ShoreWall, storey: Storey): number | null =>
  * What a stud gets beside its even share where the wall above stands unevenly: more under the studs at the ends of a gap or under a
  * doubled joist, less in the gap. Only where the joists of both storeys are as far apart; elsewhere the sole plate spreads it.
  */
-function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readonly number[], rules: Rules): Map<number, number> | Missing {
+function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readonly number[], rules: Rules, known: KnownStuds): Map<number, number> | Missing {
   const { storeys } = plan.shoring;
   const upper = storeys[storeys.indexOf(storey) + 1];
   const over = upper && wallAt(plan, upper, wall.side);
   const found = new Map<number, number>();
   if (!upper || !over || upper.joists.spacing !== storey.joists.spacing) return found;
-  const answer = studsOf(plan, over, rules);
+  const answer = studsOf(plan, over, rules, known);
   if (answer instanceof Missing) return answer;
   const span = storey[wall.side].span ?? 0;
   const lever = runsThrough(storey) || !(span > 0) ? 1 : (span - over.setback) / (span - wall.setback);
@@ -92,7 +95,15 @@ function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readon
 }
 
 /** Every stud of a wall with its load, headers brought to the studs at their ends. */
-export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules): WallStuds | Missing {
+export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules, known: KnownStuds = new Map()): WallStuds | Missing {
+  const before = known.get(wall.id);
+  if (before) return before;
+  const answer = workOut(plan, wall, rules, known);
+  known.set(wall.id, answer);
+  return answer;
+}
+
+function workOut(plan: Plan, wall: ShoreWall, rules: Rules, known: KnownStuds): WallStuds | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
   const joist = joistOf(plan, wall, rules);
   const layout = studLayout(plan, wall);
@@ -101,7 +112,7 @@ export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules): WallStuds | 
   if (joist instanceof Missing) return joist;
   if (layout instanceof Missing) return layout;
   if (places instanceof Missing) return places;
-  const uneven = unevenAbove(plan, wall, storey, places, rules);
+  const uneven = unevenAbove(plan, wall, storey, places, rules, known);
   if (uneven instanceof Missing) return uneven;
   const loadAt = (number: number): number => joist.shore * joistShare(storey, number) + (uneven.get(number) ?? 0);
   const studs = layout.map((stud): Stud => ({ ...stud, load: loadAt(stud.number) }));

@@ -109,6 +109,11 @@ export const strikeThrough = defineCalc({
     const sag = new Map<number, number>();
     const seats = { left: 0, right: 0, far: 0 };
     const condensed = new Map<string, Condensed>();
+    // Shores that hold a joist up, joist by joist; those of storeys above only stand on it.
+    const under = joists.map((): { i: number; shore: Shore }[] => []);
+    shores.forEach((shore, i) => {
+      if (shore.passes === null) under[shore.joist]!.push({ i, shore });
+    });
     const release = (gone: readonly number[]) => {
       let pending = gone.filter((i) => standing[i]);
       for (let round = 0; pending.length > 0; round += 1) {
@@ -121,7 +126,7 @@ export const strikeThrough = defineCalc({
           else onJoist[shore.joist]!.push({ x: shore.at, force: -shore.load }, { x: joist.line, force: shore.passes });
           loads[i] = 0;
         }
-        const holding = joists.map((_, j) => shores.flatMap((shore, i) => (shore.joist === j && standing[i] && shore.passes === null ? [{ i, shore }] : [])));
+        const holding = under.map((list) => list.filter(({ i }) => standing[i]));
         const gives = holding.map((held, j) => {
           const name = `${joists[j]!.stiffness};` + held.map(({ shore }) => `${shore.at} ${shore.spring}`).join(';');
           const known = condensed.get(name);

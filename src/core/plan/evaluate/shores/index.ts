@@ -12,6 +12,7 @@ import { needleOf } from './needles';
 import { rowChecks } from './rows';
 import { strikeChecks, strikeOf, watchChecks, type StrikeAnswer } from './strike';
 import { unitsOf, type Unit } from './units';
+import type { KnownStuds } from '../../wall-studs';
 import { wallChecks, wallTotal } from './walls';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
@@ -20,15 +21,16 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
   const { storeys, walls, rows, bents } = context.plan.shoring;
   if (storeys.length + walls.length + rows.length + bents.length === 0) return { checks: [], strike: null };
-  const units = unitsOf(context.plan, context.rules);
+  const known: KnownStuds = new Map();
+  const units = unitsOf(context.plan, context.rules, known);
   const answer = strikeOf(context.plan, context.rules, units);
   const checks = [
     ...lineChecks(context),
-    ...wallChecks(context),
+    ...wallChecks(context, known),
     ...rowChecks(context),
     ...bentChecks(context),
     ...registerChecks(context),
-    ...walkDown(context, shoreSources(context), 'shorePath', 'shores'),
+    ...walkDown(context, shoreSources(context, known), 'shorePath', 'shores'),
     ...strikeChecks(context, answer),
     ...watchChecks(context),
   ];
@@ -62,7 +64,7 @@ const asTheyStand = (units: Unit[] | Missing): StrikeAnswer | null =>
   units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0, through: false, undercut: [], idle: [] };
 
 /** What the shores of the lowest storey bring down: those above stand on them. */
-function shoreSources({ plan, rules }: Ground): Source[] {
+function shoreSources({ plan, rules }: Ground, worked: KnownStuds): Source[] {
   const lowest = plan.shoring.storeys[0] ?? null;
   return [
     ...plan.shoring.bents.map((bent): Source => {
@@ -74,7 +76,7 @@ function shoreSources({ plan, rules }: Ground): Source[] {
     ...plan.shoring.walls
       .filter((wall) => wall.storey === lowest?.id)
       .map((wall): Source => {
-        const total = wallTotal(plan, wall, rules);
+        const total = wallTotal(plan, wall, rules, worked);
         const known = !(total instanceof Missing);
         return {
           name: wall.name,

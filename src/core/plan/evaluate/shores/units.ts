@@ -3,7 +3,7 @@ import { timberValues } from '../../../shoring/timber-grades';
 import { Missing } from '../../missing';
 import type { Plan, ShoreRow, ShoreWall, Storey } from '../../schema';
 import { needlePlaces, runsThrough, shoredOpening, wallAt } from '../../shoring';
-import { studLength } from '../../wall-studs';
+import { studLength, type KnownStuds } from '../../wall-studs';
 import { needleOf, needleStrength } from './needles';
 import { propStrength } from './props';
 import { plateContact, soleContact, studStrength, wallTotal } from './walls';
@@ -34,14 +34,14 @@ export interface Unit {
 }
 
 /** Every stud and needle of the opening’s storey, and every stud of the storeys above it. */
-export function unitsOf(plan: Plan, rules: Rules): Unit[] | Missing {
+export function unitsOf(plan: Plan, rules: Rules, known?: KnownStuds): Unit[] | Missing {
   const [storey] = plan.shoring.storeys;
   const opening = shoredOpening(plan);
   if (!storey || !opening) return new Missing('Which opening do the shores stand for?');
   const offset = opening.bearing.left / 2;
   const units: Unit[] = [];
   for (const wall of plan.shoring.walls.filter((one) => one.storey === storey.id)) {
-    const found = wallUnits(plan, wall, storey, offset, rules);
+    const found = wallUnits(plan, wall, storey, offset, rules, known);
     if (found instanceof Missing) return found;
     units.push(...found);
   }
@@ -50,7 +50,7 @@ export function unitsOf(plan: Plan, rules: Rules): Unit[] | Missing {
     if (found instanceof Missing) return found;
     units.push(...found);
   }
-  const above = aboveUnits(plan, offset, rules);
+  const above = aboveUnits(plan, offset, rules, known);
   return above instanceof Missing ? above : [...units, ...above];
 }
 
@@ -68,8 +68,8 @@ function weakest(wall: ShoreWall, storey: Storey, rules: Rules): { capacity: num
   return { capacity: typeof strength === 'string' ? 0 : Math.min(strength.capacity, ...pressed), length, e: values.e };
 }
 
-function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, rules: Rules): Unit[] | Missing {
-  const total = wallTotal(plan, wall, rules);
+function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
+  const total = wallTotal(plan, wall, rules, known);
   const stud = weakest(wall, storey, rules);
   if (total instanceof Missing) return total;
   if (stud instanceof Missing) return stud;
@@ -130,7 +130,7 @@ function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit
  * Studs of the storeys above. Each stands on the floor below it, over a shore; going, it takes its load off that floor and lets
  * down onto the wall on the line what its own floor brings there. A joist that runs through lets it all down: the safe side.
  */
-function aboveUnits(plan: Plan, offset: number, rules: Rules): Unit[] | Missing {
+function aboveUnits(plan: Plan, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
   const { storeys } = plan.shoring;
   const [lowest] = storeys;
   const units: Unit[] = [];
@@ -139,12 +139,12 @@ function aboveUnits(plan: Plan, offset: number, rules: Rules): Unit[] | Missing 
     for (const side of ['left', 'right'] as const) {
       const wall = wallAt(plan, storey, side);
       if (!wall) continue;
-      const total = wallTotal(plan, wall, rules);
+      const total = wallTotal(plan, wall, rules, known);
       const stud = weakest(wall, storey, rules);
       if (total instanceof Missing) return total;
       if (stud instanceof Missing) return stud;
       const higher = wallAt(plan, storeys[i + 1] ?? storey, side);
-      const carried = higher && higher.id !== wall.id ? wallTotal(plan, higher, rules) : null;
+      const carried = higher && higher.id !== wall.id ? wallTotal(plan, higher, rules, known) : null;
       if (carried instanceof Missing) return carried;
       const onFloor = standsOver(plan, i, side);
       const span = storey[side].span ?? 0;

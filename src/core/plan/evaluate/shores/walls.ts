@@ -10,7 +10,7 @@ import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import type { Plan, ShoreWall, Storey } from '../../schema';
 import type { JoistAnswer } from '../../shoring';
-import { joistShare, studLength, studsOf, type Stud, type WallStuds } from '../../wall-studs';
+import { joistShare, studLength, studsOf, type KnownStuds, type Stud, type WallStuds } from '../../wall-studs';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { bracingCheck } from './bracing';
 import { headerChecks } from './headers';
@@ -22,16 +22,16 @@ type Ground = Pick<Context, 'plan' | 'rules'>;
 /** What one stud of the wall may carry, braced as it is; a string is why it may carry nothing. */
 export const studStrength = (wall: ShoreWall, length: number, rules: Rules) => timberStrut({ ...wall.stud, braces: wall.braces }, wall.name, length, rules);
 
-export function wallChecks(context: Ground): Check[] {
+export function wallChecks(context: Ground, known: KnownStuds): Check[] {
   const { plan } = context;
   return plan.shoring.walls.flatMap((wall) => {
     const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
-    return storey ? oneWall(wall, storey, context) : [];
+    return storey ? oneWall(wall, storey, context, known) : [];
   });
 }
 
-function oneWall(wall: ShoreWall, storey: Storey, { plan, rules }: Ground): Check[] {
-  const answer = studsOf(plan, wall, rules);
+function oneWall(wall: ShoreWall, storey: Storey, { plan, rules }: Ground, known: KnownStuds): Check[] {
+  const answer = studsOf(plan, wall, rules, known);
   if (answer instanceof Missing) return [missingCheck(shorePlace('load', wall.name, joistOnShore), 'force', answer.questions.join(' '))];
   return [
     ...studChecks(wall, storey, answer, rules),
@@ -241,7 +241,7 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
 }
 
 /** All of a wall’s studs together, for the path to ground and the sums. */
-export function wallTotal(plan: Plan, wall: ShoreWall, rules: Rules): (WallStuds & { load: number }) | Missing {
-  const answer = studsOf(plan, wall, rules);
+export function wallTotal(plan: Plan, wall: ShoreWall, rules: Rules, known?: KnownStuds): (WallStuds & { load: number }) | Missing {
+  const answer = studsOf(plan, wall, rules, known);
   return answer instanceof Missing ? answer : { ...answer, load: answer.studs.reduce((sum, stud) => sum + stud.load, 0) };
 }
