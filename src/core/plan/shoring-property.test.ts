@@ -1,0 +1,118 @@
+import fc from 'fast-check';
+import { ticketHall } from '../../../tests/demo-plan';
+import { opened } from '../../../tests/said';
+import { evaluate } from './evaluate';
+import { Missing } from './missing';
+import { openPlan } from './open';
+import { applyCommand, takeBack } from './commands/apply';
+import { rulesOf } from '../rules/rule-sets';
+import type { Plan } from './schema';
+import { shoringMoves } from './shoring-moves';
+import { joistShare, studsOf } from './wall-studs';
+
+const rules = rulesOf('eu-ls', {});
+const span = fc.double({ min: 2, max: 6, noNaN: true });
+const load = fc.double({ min: 300, max: 3000, noNaN: true });
+
+/** A hall whose floors, distances and gaps are anything that can be built. */
+const anyHall = fc
+  .record({
+    left: span,
+    right: span,
+    dead: load,
+    live: load,
+    setback: fc.double({ min: 0.3, max: 1.4, noNaN: true }),
+    over: fc.constantFrom('broken' as const, 'through' as const),
+    gap: fc.option(fc.record({ from: fc.integer({ min: 2, max: 5 }), width: fc.integer({ min: 0, max: 2 }), posts: fc.integer({ min: 1, max: 3 }) })),
+    doubled: fc.option(fc.record({ number: fc.integer({ min: 1, max: 10 }), carries: fc.double({ min: 0.3, max: 1, noNaN: true }) })),
+  })
+  .map(({ left, right, dead, live, setback, over, gap, doubled }): Plan => {
+    const plan = ticketHall();
+    plan.moves = [];
+    const [lowest] = plan.shoring.storeys;
+    Object.assign(lowest!, { left: { span: left, dead, live }, right: { span: right, dead, live } });
+    lowest!.joists.over = over;
+    lowest!.joists.doubled = doubled ? [{ id: 'd', ...doubled }] : [];
+    for (const wall of plan.shoring.walls) wall.setback = setback;
+    plan.shoring.walls[0]!.gaps = gap
+      ? [{ id: 'g', from: gap.from, to: gap.from + gap.width, posts: gap.posts, header: { width: 0.045, depth: 0.2, plies: 2, grade: 'C24' } }]
+      : [];
+    return opened(plan);
+  });
+
+test('studs carry all that the joists bring, however the wall is gapped and doubled', () =>
+  fc.assert(
+    fc.property(anyHall, (plan) => {
+      const [lowest] = plan.shoring.storeys;
+      for (const wall of plan.shoring.walls.filter((one) => one.storey === lowest!.id)) {
+        const answer = studsOf(plan, wall, rules);
+        if (answer instanceof Missing) throw new Error(answer.questions[0]);
+        const plain = { ...plan, shoring: { ...plan.shoring, walls: plan.shoring.walls.map((one) => (one.id === wall.id ? { ...one, gaps: [] } : one)) } };
+        const even = studsOf(
+          plain,
+          plain.shoring.walls.find((one) => one.id === wall.id)!,
+          rules,
+        );
+        if (even instanceof Missing) throw new Error(even.questions[0]);
+        const sum = (list: { load: number }[]) => list.reduce((total, stud) => total + stud.load, 0);
+        expect(sum(answer.studs)).toBeCloseTo(sum(even.studs), 4);
+        for (const header of answer.headers) expect(Math.min(header.left, header.right, header.moment)).toBeGreaterThan(0);
+        expect(even.studs.map((stud) => stud.number)).toEqual(even.studs.map((_, i) => i + 1));
+      }
+    }),
+    { numRuns: 40 },
+  ));
+
+test('whatever is built, it is evaluated with figures that are figures, and nothing unknown is clear', () =>
+  fc.assert(
+    fc.property(anyHall, (plan) => {
+      const { checks, strike, verdict } = evaluate(plan);
+      for (const check of checks) {
+        if (check.verdict === 'missing') expect(check.finding.code).toBe('missing');
+        if (check.demand !== null) expect(Number.isFinite(check.demand)).toBe(true);
+      }
+      for (const step of strike?.steps ?? []) for (const load of step.loads) expect(load).toBeGreaterThanOrEqual(-1e-3);
+      expect(verdict).not.toBe('clear');
+    }),
+    { numRuns: 30 },
+  ));
+
+test('a joist’s share is one unless it is doubled', () =>
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 20 }), fc.double({ min: 0.2, max: 2, noNaN: true }), (number, carries) => {
+      const [lowest] = ticketHall().shoring.storeys;
+      lowest!.joists.doubled = [{ id: 'd', number, carries }];
+      expect(joistShare(lowest!, number)).toBeCloseTo(carries / 0.4, 9);
+      expect(joistShare(lowest!, number + 1)).toBe(1);
+    }),
+  ));
+
+test('any moves lost from the run sheet are made again, once, and then none is lacking', () =>
+  fc.assert(
+    fc.property(fc.nat({ max: 2 ** 14 - 1 }), (mask) => {
+      const plan = ticketHall();
+      plan.moves = plan.moves.filter((_, i) => !((mask >> i) & 1));
+      let n = 0;
+      const made = shoringMoves(plan, () => `x${(n += 1)}`);
+      const next = applyCommand(plan, { name: 'addMoves', args: { moves: made, at: plan.moves.length } });
+      if (!next.ok) throw new Error(next.faults[0]?.error);
+      expect(next.plan.moves).toHaveLength(14);
+      expect(shoringMoves(next.plan, () => 'y')).toEqual([]);
+      const back = takeBack(next.plan, next.inverse);
+      expect(back).toEqual(plan);
+    }),
+    { numRuns: 40 },
+  ));
+
+test('a shore cut out of a plan file by hand is refused with the place that still names it, or opens', () =>
+  fc.assert(
+    fc.property(fc.constantFrom('sh1', 'sh2', 'sh3', 'sh4'), fc.boolean(), fc.boolean(), (id, strikeToo, movesToo) => {
+      const plan = ticketHall();
+      plan.shoring.walls = plan.shoring.walls.filter((wall) => wall.id !== id);
+      if (strikeToo) plan.shoring.strike = plan.shoring.strike.filter((step) => step.shore !== id);
+      if (movesToo) plan.moves = [];
+      const answer = openPlan(plan);
+      expect(answer.ok).toBe(strikeToo && movesToo);
+      if (!answer.ok) expect(answer.faults[0]!.path).toMatch(/^(shoring\.strike|moves)\[\d+\]\.(shore|step)$/);
+    }),
+  ));
