@@ -62,6 +62,7 @@ describe('a header past a gap', () => {
     // Joist 5 at a third, joist 6 with one and a half times the floor at two thirds of 1.2 m.
     expect(answer.headers[0]!.left).toBeCloseTo((p * 2) / 3 + (1.5 * p) / 3, 6);
     expect(answer.headers[0]!.right).toBeCloseTo(p / 3 + (1.5 * p * 2) / 3, 6);
+    expect(numbered(answer, 4).load).toBeCloseTo(p + (p * 2) / 3 + (1.5 * p) / 3, 6);
     expect(numbered(answer, 7).load).toBeCloseTo(p + p / 3 + p, 6);
   });
   test('nothing is lost: studs carry all the joists bring, gaps or none', () => {
