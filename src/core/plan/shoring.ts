@@ -192,20 +192,30 @@ function throughJoist(
       traces.push(...above.traces);
     }
   }
-  const supports = [...new Set([0, ...walls.map((one) => from(one.side, one.setback)), length])].sort((a, b) => a - b).map((x) => ({ x }));
-  const input = { length, stiffness: 1e6, load: even, supports, pointLoads, upliftFree: false };
-  const outcome = attempt(beamContinuous, input);
-  if (!outcome.ok) return new Missing(outcome.error);
-  const { reactions = [], maxHogging = 0, maxSagging = 0, stable } = outcome.output;
-  if (!stable) return new Missing(`The joists over ${storey.name} do not stand on these shores.`);
-  const own = supports.findIndex(({ x }) => x === from(wall.side, wall.setback));
-  return {
-    shore: Math.max(0, reactions[own] ?? 0),
-    farBearing: Math.min(reactions[0] ?? 0, reactions[reactions.length - 1] ?? 0),
-    moment: Math.max(maxHogging, maxSagging),
-    shear: Math.max(...reactions.map(Math.abs)),
-    traces: [...traces, { calc: beamContinuous.id, input, output: outcome.output }],
-  };
+  // A shore only pushes: one the joist would lift off is taken away, the worst first, and the rest solved again.
+  let places = [...new Set(walls.map((one) => from(one.side, one.setback)))].sort((a, b) => a - b);
+  for (;;) {
+    const supports = [0, ...places, length].map((x) => ({ x }));
+    const input = { length, stiffness: 1e6, load: even, supports, pointLoads, upliftFree: false };
+    const outcome = attempt(beamContinuous, input);
+    if (!outcome.ok) return new Missing(outcome.error);
+    const { reactions = [], maxHogging = 0, maxSagging = 0, stable } = outcome.output;
+    if (!stable) return new Missing(`The joists over ${storey.name} do not stand on these shores.`);
+    const least = Math.min(0, ...reactions.slice(1, -1));
+    if (least < -1e-6) {
+      const lifted = places[reactions.indexOf(least) - 1];
+      places = places.filter((x) => x !== lifted);
+      continue;
+    }
+    const own = places.indexOf(from(wall.side, wall.setback));
+    return {
+      shore: own < 0 ? 0 : Math.max(0, reactions[own + 1] ?? 0),
+      farBearing: Math.min(reactions[0] ?? 0, reactions[reactions.length - 1] ?? 0),
+      moment: Math.max(maxHogging, maxSagging),
+      shear: Math.max(...reactions.map(Math.abs)),
+      traces: [...traces, { calc: beamContinuous.id, input, output: outcome.output }],
+    };
+  }
 }
 
 /** Where the studs of a wall stand along the line, from the left bearing: one under every joist over the opening. */
