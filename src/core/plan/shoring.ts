@@ -201,10 +201,11 @@ function throughJoist(
     if (!outcome.ok) return new Missing(outcome.error);
     const { reactions = [], maxHogging = 0, maxSagging = 0, stable } = outcome.output;
     if (!stable) return new Missing(`The joists over ${storey.name} do not stand on these shores.`);
-    const least = Math.min(0, ...reactions.slice(1, -1));
+    const onShores = reactions.slice(1, -1);
+    const least = Math.min(...onShores);
     if (least < -1e-6) {
-      const lifted = places[reactions.indexOf(least) - 1];
-      places = places.filter((x) => x !== lifted);
+      const lifted = onShores.indexOf(least);
+      places = places.filter((_, i) => i !== lifted);
       continue;
     }
     const own = places.indexOf(from(wall.side, wall.setback));
