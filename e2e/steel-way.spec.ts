@@ -55,7 +55,7 @@ test('a cell that cannot be read says why and changes nothing', async ({ page, j
   expect((await planOf(request, job)).members[1]!.length).toBe(2.7);
 });
 
-test('an NC file and a model come in; lorry loads go out', async ({ page, job }) => {
+test('a model comes in', async ({ page, job }) => {
   expect(job).toBeTruthy();
   await station(page, 'Steel');
   await page.getByRole('button', { name: 'Paste or import' }).click();
@@ -64,13 +64,6 @@ test('an NC file and a model come in; lorry loads go out', async ({ page, job })
   await page.getByRole('button', { name: 'Take 2' }).click();
   await expect(page.locator('[data-member="C1"]')).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
-  await page.getByRole('button', { name: 'Lorry loads' }).click();
-  await page.getByLabel('Deck length').fill('2');
-  await page.getByRole('button', { name: /^Bundle \d+ pieces/ }).click();
-  await expect(page.getByText(/TH1\/2 is more than this lorry takes/)).toBeVisible();
-  await page.getByLabel('Deck length').fill('3.4');
-  await page.getByRole('button', { name: /^Bundle \d+ pieces/ }).click();
-  await expect(page.getByText('Load 1')).toBeVisible();
 });
 
 test('a ZIP of NC files comes in as one import; the one that cannot be read is named', async ({ page, job }) => {

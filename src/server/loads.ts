@@ -8,7 +8,13 @@ export const loadsAsked = closed({
   pieces: Type.Array(closed({ name: Type.String(), length: positive('m'), width: positive('m'), mass: positive('kg'), order: nonNegative('1') }), {
     maxItems: 5000,
   }),
-  lorry: closed({ deckLength: positive('m'), deckWidth: positive('m'), mass: positive('kg'), layers: Type.Integer({ minimum: 1, maximum: 20 }) }),
+  lorry: closed({
+    deckLength: positive('m'),
+    deckWidth: positive('m'),
+    mass: positive('kg'),
+    layers: Type.Integer({ minimum: 1, maximum: 20 }),
+    overhang: Type.Optional(nonNegative('m', 'a piece may stand past the end of the deck')),
+  }),
 });
 
 /** Past this many pieces the whole-number programme takes too long to wait for; the plan in order is given with its bound. */

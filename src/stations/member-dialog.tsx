@@ -11,6 +11,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { Traces } from '@/ui/workings/check-line';
 import { usePlan } from './job-context';
 import { Group } from './panel';
+import { TravelFields } from './travel-fields';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -155,7 +156,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
             edit({ stack: stack === null ? null : Math.max(1, Math.round(stack)) }, 'stack'),
           )}
           {words('Face up, and care of the coat', member.faceUp, (faceUp) => edit({ faceUp }, 'face'))}
-          {words('Transport permit', member.permit, (permit) => edit({ permit }, 'permit'), { placeholder: 'none' })}
+          <TravelFields member={member} bare />
         </Group>
       </div>
     </Modal>

@@ -12,8 +12,8 @@ import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, inputUnit } from '@/core/units';
 import { freshId } from './fresh-id';
 import { ImportDialog } from './import-dialog';
+import { TransportDialog } from './transport-dialog';
 import { useAct, useJob, usePlan } from './job-context';
-import { LoadsDialog } from './loads-dialog';
 import { columns, madeOf } from './member-columns';
 import { MemberDialog } from './member-dialog';
 import { SmallButton } from './panel';
@@ -105,7 +105,7 @@ export function PieceList() {
             <FileDown size={13} aria-hidden /> CSV
           </SmallButton>
           <SmallButton onClick={() => setLoading(true)}>
-            <Truck size={13} aria-hidden /> Lorry loads
+            <Truck size={13} aria-hidden /> Transport
           </SmallButton>
         </span>
       </header>
@@ -227,7 +227,7 @@ export function PieceList() {
       </div>
       {importing && <ImportDialog pasted={pasted} onClose={() => setImporting(false)} />}
       {looked && <MemberDialog member={looked} onClose={() => setLooking(null)} />}
-      {loading && <LoadsDialog onClose={() => setLoading(false)} />}
+      {loading && <TransportDialog onClose={() => setLoading(false)} />}
     </section>
   );
 }

@@ -69,6 +69,7 @@ import { strikeThrough } from '../shoring/strike-through.calc';
 import { timberScrew } from '../shoring/timber-screw.calc';
 import { timberScrewEn } from '../shoring/timber-screw-en.calc';
 import { accessSweep } from '../access/sweep.calc';
+import { roadTurn } from '../access/road-turn.calc';
 import { windForce } from '../strength/wind-force.calc';
 import { webClear } from '../fit/web-clear.calc';
 import { propOffCentre } from '../shoring/prop-off-centre.calc';
@@ -164,6 +165,7 @@ const all: readonly Calc<never, never>[] = [
   webClear,
   windForce,
   accessSweep,
+  roadTurn,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

@@ -1,4 +1,8 @@
-const day = /^\d{4}-\d{2}-\d{2}$/;
+const day = /^(\d{4})-(\d{2})-(\d{2})$/;
 
-/** Written as a date is stored: year-month-day. */
-export const isDay = (text: string): boolean => day.test(text);
+/** A day of the calendar, written as it is stored: year-month-day. The thirtieth of February is none. */
+export function isDay(text: string): boolean {
+  const [, year, month, date] = day.exec(text) ?? [];
+  if (year === undefined || month === undefined || date === undefined) return false;
+  return new Date(Date.UTC(Number(year), Number(month) - 1, Number(date))).toISOString().startsWith(text);
+}

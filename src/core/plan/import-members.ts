@@ -31,7 +31,7 @@ export const newMember = (id: string, changes: Partial<Member> = {}): Member => 
   place: '',
   stack: null,
   faceUp: '',
-  permit: '',
+  travel: { truck: null, permit: null, on: '' },
   state: 'listed',
   ...changes,
 });

@@ -1,32 +1,43 @@
 import type { LoadPiece } from '../steel/lists/loads';
 import type { Rules } from '../rules/rule-sets';
-import { memberWeight } from './member-weight';
-import { Missing } from './missing';
-import type { Member, Plan } from './schema';
-import { carriedOf } from './way-pieces';
+import type { Plan, Truck } from './schema';
+import { delivered, travellersOf, truckOf, truckRefuses } from './travel';
 
-/** States of a member that has been delivered. */
-export const delivered: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
+export interface TruckLoad {
+  truck: Truck;
+  pieces: LoadPiece[];
+}
 
-/** What still has to travel, packed, each piece on its own; a member cut on the way in travels in its parts. Lacking: weight or width not known. */
-export function lorryPieces(plan: Plan, rules: Rules): { pieces: LoadPiece[]; lacking: string[] } {
+export interface Bundles {
+  /** what goes on which truck; trucks with nothing to carry are left out */
+  byTruck: TruckLoad[];
+  /** weight or width not known */
+  lacking: string[];
+  /** no truck of the list takes them, or the one chosen does not */
+  refused: string[];
+}
+
+/** What still has to travel, packed, each piece on its own, on the truck chosen for it or the first that takes it. */
+export function lorryPieces(plan: Plan, rules: Rules): Bundles {
   const last = Math.max(0, ...plan.members.map((member) => member.order ?? 0)) + 1;
-  const pieces: LoadPiece[] = [];
+  const loads = new Map<string, TruckLoad>(plan.transport.trucks.map((truck) => [truck.id, { truck, pieces: [] }]));
   const lacking: string[] = [];
-  const carried = carriedOf(plan, rules);
+  const refused: string[] = [];
   for (const member of plan.members) {
     if (delivered.has(member.state)) continue;
-    const weight = memberWeight(member, rules);
-    if (weight instanceof Missing || weight.size === null) {
+    const parts = travellersOf(plan, member, rules);
+    if (parts.some((part) => part.mass === null || part.width === null)) {
       lacking.push(member.mark);
       continue;
     }
-    const width = weight.size.width + member.packing.sides;
     const order = member.order ?? last;
-    const parts =
-      !(carried instanceof Missing) && carried.member.id === member.id ? carried.pieces : [{ name: member.mark, length: member.length, mass: weight.lifted }];
     for (let n = 1; n <= member.count; n += 1)
-      for (const { name, length, mass } of parts) pieces.push({ name: member.count === 1 ? name : `${name} (${n})`, length, width, mass, order });
+      for (const part of parts) {
+        const truck = truckOf(plan, member, part);
+        const name = member.count === 1 ? part.name : `${part.name} (${n})`;
+        if (!truck || truckRefuses(truck, part) !== null) refused.push(name);
+        else loads.get(truck.id)?.pieces.push({ name, length: part.length, width: part.width ?? 0, mass: part.mass ?? 0, order });
+      }
   }
-  return { pieces, lacking };
+  return { byTruck: [...loads.values()].filter((one) => one.pieces.length > 0), lacking, refused };
 }

@@ -3,7 +3,7 @@ import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
 import { migrations } from './migrations';
 import { openPlan, openPlanText } from './open';
-import type { Plan } from './schema';
+import { PLAN_VERSION, type Plan } from './schema';
 
 const text = readFileSync('tests/files/ticket-hall-v2.trestle.json', 'utf8');
 type Old = Record<string, never> & { survey: { openings: { warmer: number | null }[] }; shoring: { rows: unknown[]; bents: unknown[] } };
@@ -15,11 +15,11 @@ const opened = (value: unknown): Plan => {
 };
 
 describe('a plan of version 2', () => {
-  test('opens as version 3, with nothing of it lost', () => {
+  test('opens as the version of today, with nothing of it lost', () => {
     const answer = openPlanText(text);
     if (!answer.ok) throw new Error(answer.faults[0]?.error);
     const { plan } = answer;
-    expect(plan.version).toBe(3);
+    expect(plan.version).toBe(PLAN_VERSION);
     const was = old() as unknown as Plan;
     expect(plan.bearings).toMatchObject(was.bearings);
     for (const { measured } of plan.bearings) expect(measured).toMatchObject({ seatWidth: null });
@@ -88,7 +88,39 @@ describe('a plan of version 2', () => {
     expect(openPlan({ ...(typeof value === 'object' ? value : {}), format: 'keen-trestle/plan', version: 2 }).ok).toBe(false);
   });
 });
+describe('a plan of version 3', () => {
+  const three = () =>
+    JSON.parse(readFileSync('tests/files/ticket-hall-v3.trestle.json', 'utf8')) as { truck: unknown; members: { id: string; mark: string; permit: string }[] };
+  test('its lorry and the line written for a permit are kept; their new figures are asked', () => {
+    const plan = opened(three());
+    expect(plan.transport.trucks).toEqual([
+      { id: 'truck-1', name: 'Flat van', deckLength: 3.4, deckWidth: 1.8, overhang: 0, mass: 1100, layers: 2, front: null, wheelbase: null, steered: null },
+    ]);
+    expect(plan.transport.permits).toMatchObject([{ number: 'quay barrier permit 118', longest: null, from: '', until: '', steered: null }]);
+    const six = plan.members.find((one) => one.mark === 'TH6')!;
+    expect(six.travel).toEqual({ truck: null, permit: plan.transport.permits[0]!.id, on: '' });
+    expect(plan.members.filter((one) => one.travel.permit !== null)).toHaveLength(1);
+    const asked = evaluate(plan)
+      .checks.filter((check) => check.verdict === 'missing' && check.subject === 'TH6')
+      .map((check) => check.id);
+    expect(asked).toEqual(['steel.turn', 'steel.permit']);
+  });
+  test('one permit written on two marks stays one; no lorry stays none', () => {
+    const plan = three();
+    plan.truck = null;
+    plan.members[0]!.permit = ' quay barrier permit 118 ';
+    plan.members[3]!.permit = 'another';
+    const { transport, members } = opened(plan);
+    expect(transport.trucks).toEqual([]);
+    expect(transport.permits.map((one) => one.number)).toEqual(['quay barrier permit 118', 'another']);
+    expect(members[0]!.travel.permit).toBe(members[5]!.travel.permit);
+  });
+  test.each([null, 7, { members: [{ permit: 4 }], truck: 'van' }, { members: 'none' }])('%j breaks nothing on the way', (value) => {
+    expect(() => migrations[3]!(value)).not.toThrow();
+    expect(openPlan({ ...(typeof value === 'object' ? value : {}), format: 'keen-trestle/plan', version: 3 }).ok).toBe(false);
+  });
+});
 test('the demo is of the version of today, and a later one is refused', () => {
-  expect(ticketHall().version).toBe(3);
-  expect(openPlan({ ...ticketHall(), version: 4 })).toMatchObject({ ok: false, faults: [{ path: 'version' }] });
+  expect(ticketHall().version).toBe(PLAN_VERSION);
+  expect(openPlan({ ...ticketHall(), version: PLAN_VERSION + 1 })).toMatchObject({ ok: false, faults: [{ path: 'version' }] });
 });

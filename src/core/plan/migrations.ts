@@ -18,8 +18,12 @@ const nothingMore = () => ({
 
 /** All that a new plan has not said yet. */
 export const nothingYet = () => {
-  const { survey, ...rest } = nothingMore();
-  return { ...rest, survey: { ...survey, changedOn: '', cutListOn: '', owner: '', lookedOver: { by: '', on: '' } } };
+  const { survey, truck: _, ...rest } = nothingMore();
+  return {
+    ...rest,
+    transport: { trucks: [], turns: [], permits: [] },
+    survey: { ...survey, changedOn: '', cutListOn: '', owner: '', lookedOver: { by: '', on: '' } },
+  };
 };
 
 /** What version 2 added to a bearing, empty. */
@@ -71,6 +75,33 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
       },
       version: 3,
     };
+  },
+  3: (plan) => {
+    const { truck, ...rest } = record(plan);
+    // A permit was a line of text on each mark: one permit for each line said, its figures still to be asked.
+    const permits: Loose[] = [];
+    const permitOf = (said: unknown): unknown => {
+      if (typeof said !== 'string') return said;
+      const number = said.trim();
+      if (number === '') return null;
+      const found = permits.find((one) => one.number === number);
+      const permit = found ?? {
+        id: `permit-${permits.length + 1}`,
+        number,
+        by: '',
+        longest: null,
+        heaviest: null,
+        steered: null,
+        from: '',
+        until: '',
+        conditions: '',
+      };
+      if (!found) permits.push(permit);
+      return permit.id;
+    };
+    const members = each(rest.members, ({ permit, ...member }) => ({ ...member, travel: { truck: null, permit: permitOf(permit), on: '' } }));
+    const trucks = isRecord(truck) ? [{ id: 'truck-1', overhang: 0, front: null, wheelbase: null, steered: null, ...truck }] : truck === null ? [] : truck;
+    return { ...rest, members, transport: { trucks, turns: [], permits }, version: 4 };
   },
 };
 

@@ -1,5 +1,5 @@
 import { bearingMore, nothingYet } from './migrations';
-import type { Plan } from './schema';
+import { PLAN_VERSION, type Plan } from './schema';
 
 export interface NewPlan {
   name: string;
@@ -29,7 +29,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
   });
   return {
     format: 'keen-trestle/plan',
-    version: 3,
+    version: PLAN_VERSION,
     job: { name, place, units, ruleSet, chartRule: 'step', thresholds: {} },
     bearings: [bearing('p1', 'P1', 0), bearing('p2', 'P2', 6)],
     pieces: [

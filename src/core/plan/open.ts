@@ -69,6 +69,8 @@ function danglingFaults(plan: Plan): Fault[] {
     crane: ids(plan.cranes),
     stand: ids(plan.stands),
     pick: ids(plan.picks),
+    truck: ids(plan.transport.trucks),
+    permit: ids(plan.transport.permits),
   };
   const need = (kind: keyof typeof known, value: string, path: string) => {
     if (!known[kind].has(value))
@@ -92,6 +94,9 @@ function danglingFaults(plan: Plan): Fault[] {
     ['shoring.strike', plan.shoring.strike],
     ['shoring.stock', plan.shoring.stock],
     ['shoring.watch', plan.shoring.watch],
+    ['transport.trucks', plan.transport.trucks],
+    ['transport.turns', plan.transport.turns],
+    ['transport.permits', plan.transport.permits],
   ];
   for (const [name, list] of lists) {
     const seen = new Set<string>();
@@ -136,6 +141,10 @@ function danglingFaults(plan: Plan): Fault[] {
   plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
   if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
   if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
+  plan.members.forEach(({ travel }, i) => {
+    if (travel.truck !== null) need('truck', travel.truck, `members[${i}].travel.truck`);
+    if (travel.permit !== null) need('permit', travel.permit, `members[${i}].travel.permit`);
+  });
   plan.pieces.forEach((piece, i) => {
     need('bearing', piece.seat.left, `pieces[${i}].seat.left`);
     need('bearing', piece.seat.right, `pieces[${i}].seat.right`);

@@ -119,7 +119,6 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editWayIn: { changes: { cuts: [3] } },
   editShoring: { changes: { room: 1.4 } },
   shiftIn: { list: 'legs', id: 'lg4', to: 1 },
-  setTruck: { truck: null },
   recordHold: { hold: { id: 'HP3', by: 'B', evidence: 'E', value: '', on: '2026-10-01' } },
   withdrawHold: { id: 'HP3' },
 };

@@ -4,15 +4,16 @@ import { weightUses } from '../steel/weight-truth.calc';
 import { id, place, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
+import { transportSchema, travelSchema } from './document/transport';
 import { wayInSchema } from './document/way-in';
 import { holdIds } from './hold-ids';
 
 export { partKinds } from './document/shoring';
 import { chartSchema } from '../cranes/chart-shape';
 
-/** The plan document, version 3. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
+/** The plan document, version 4. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
 export const PLAN_FORMAT = 'keen-trestle/plan';
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 const bearingSchema = closed({
   id: id(),
@@ -188,7 +189,7 @@ const memberSchema = closed({
   place: text(),
   stack: nullable(Type.Integer({ minimum: 1, maximum: 100, description: 'layer where it lies, 1 at the bottom' })),
   faceUp: text('which face lies up, and how the coat is kept'),
-  permit: text('of its transport, when it is over the free length'),
+  travel: travelSchema,
   state: oneOf(memberStates),
 });
 
@@ -257,9 +258,7 @@ export const planSchema = Type.Object(
     }),
     links: Type.Array(linkSchema),
     members: Type.Array(memberSchema),
-    truck: nullable(
-      closed({ name: text(), deckLength: positive('m'), deckWidth: positive('m'), mass: positive('kg'), layers: Type.Integer({ minimum: 1, maximum: 20 }) }),
-    ),
+    transport: transportSchema,
     wayIn: wayInSchema,
     shoring: shoringSchema,
     holds: Type.Array(closed({ id: oneOf(holdIds), by: text(), evidence: text(), value: text(), on: text() })),
@@ -275,6 +274,9 @@ export type Pattern = Plan['survey']['patterns'][number];
 export type SpanLine = Plan['survey']['lines'][number];
 export type Link = Plan['links'][number];
 export type Member = Plan['members'][number];
+export type Truck = Plan['transport']['trucks'][number];
+export type Turn = Plan['transport']['turns'][number];
+export type Permit = Plan['transport']['permits'][number];
 export type Storey = Plan['shoring']['storeys'][number];
 export type ShoreWall = Plan['shoring']['walls'][number];
 export type ShoreRow = Plan['shoring']['rows'][number];

@@ -11,6 +11,7 @@ import { GRAVITY } from '../units';
 import { memberWeight, type MemberWeight } from './member-weight';
 import { Missing } from './missing';
 import type { Leg, Member, Opening, Plan } from './schema';
+import { longestBrought } from './trucks';
 import type { Static, TObject } from 'typebox';
 
 export interface WayPiece {
@@ -154,7 +155,7 @@ export function splitOf(plan: Plan, rules: Rules): { question: SplitQuestion; an
     leftOverhang,
     massPerLength: carried.weight.lifted / carried.member.length,
     spliceMass: plan.wayIn.splice.mass,
-    limits: { way: lengths.length > 0 ? Math.min(...lengths) : null, transport: plan.wayIn.transport, mass: plan.wayIn.gear.mass },
+    limits: { way: lengths.length > 0 ? Math.min(...lengths) : null, transport: longestBrought(plan), mass: plan.wayIn.gear.mass },
     beam,
     peakShare: plan.wayIn.splice.peakShare ?? rules.value('splicePeak'),
     shortest: plan.wayIn.splice.shortest,

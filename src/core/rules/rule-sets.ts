@@ -233,6 +233,27 @@ export const thresholds = {
       'eu-ls': memory('Directive 96/53/EC, load length of a semi-trailer; the country’s own rules decide'),
     },
   },
+  freeTransportWidth: {
+    key: 'freeTransportWidth',
+    title: 'Widest piece carried without a permit',
+    kind: 'length',
+    value: { 'us-asd': 2.59, 'eu-ls': 2.55 },
+    least: 1,
+    most: 6,
+    source: {
+      'us-asd': memory('102 in, 23 CFR 658.15; the state’s own rules decide'),
+      'eu-ls': memory('Directive 96/53/EC, width of a vehicle; the country’s own rules decide'),
+    },
+  },
+  roadReserve: {
+    key: 'roadReserve',
+    title: 'Room kept beside a load in a turn of the road, both sides together',
+    kind: 'length',
+    value: alike(0.6),
+    least: 0,
+    most: 5,
+    source: both(practice()),
+  },
   constructionLive: {
     key: 'constructionLive',
     title: 'Live load on a floor while the work goes on',

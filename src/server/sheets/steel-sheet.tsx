@@ -5,6 +5,8 @@ import { evaluate } from '@/core/plan/evaluate';
 import type { Derived } from '@/core/plan/evaluate/derived';
 import { memberWeight } from '@/core/plan/member-weight';
 import { Missing } from '@/core/plan/missing';
+import type { Member, Plan } from '@/core/plan/schema';
+import { delivered } from '@/core/plan/travel';
 import { carriedOf } from '@/core/plan/way-pieces';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type UnitSystem } from '@/core/units';
@@ -13,6 +15,16 @@ import { Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead 
 /** A length to cut is printed to the millimetre. */
 const figure = ({ value, kind }: Derived, units: UnitSystem): string =>
   kind === 'length' && units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, kind, units);
+
+/** Truck, day and permit of a mark that is still to come. */
+function travelWords(plan: Plan, { state, travel }: Member): string {
+  if (delivered.has(state)) return '';
+  const truck = plan.transport.trucks.find((one) => one.id === travel.truck);
+  const permit = plan.transport.permits.find((one) => one.id === travel.permit);
+  return [truck && `comes on ${truck.name}${truck.steered ? ', rear axles steered' : ''}`, travel.on, permit && `permit ${permit.number || 'asked for'}`]
+    .filter(Boolean)
+    .join(', ');
+}
 
 /** What the fabricator and the crew on the way in need: lengths to cut, the pieces, and each leg of the way with what it stops. */
 export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
@@ -70,9 +82,7 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
                 {weight instanceof Missing ? 'NOT KNOWN' : formatQuantity(weight.lifted, 'mass', units)}
               </Text>
               <Text style={[cell, { flex: 1 }]}>
-                {[member.place, member.stack === null ? '' : `layer ${member.stack}`, member.faceUp, member.permit && `permit ${member.permit}`]
-                  .filter(Boolean)
-                  .join('; ')}
+                {[member.place, member.stack === null ? '' : `layer ${member.stack}`, member.faceUp, travelWords(plan, member)].filter(Boolean).join('; ')}
               </Text>
             </View>
           );

@@ -13,6 +13,7 @@ import type {
   Opening,
   Overlay,
   Pattern,
+  Permit,
   Pick,
   Piece,
   Plan,
@@ -24,6 +25,8 @@ import type {
   StockLine,
   Storey,
   StrikeStep,
+  Truck,
+  Turn,
   Watch,
 } from '../schema';
 
@@ -48,6 +51,9 @@ export interface Lists {
   strike: StrikeStep;
   stock: StockLine;
   watch: Watch;
+  trucks: Truck;
+  turns: Turn;
+  permits: Permit;
 }
 export type ListName = keyof Lists;
 type ListCommand<How> = { [N in ListName]: { list: N } & How }[ListName];
@@ -65,8 +71,7 @@ export interface CommandArguments {
   editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
   editShoring: { changes: Partial<{ opening: string | null; room: number | null; preload: number }> };
   /** earlier or later in its list */
-  shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
-  setTruck: { truck: Plan['truck'] };
+  shiftIn: { list: 'legs' | 'strike' | 'trucks'; id: string; to: number };
   recordHold: { hold: HoldRecord };
   withdrawHold: { id: HoldRecord['id'] };
   editPeople: { changes: Partial<Plan['people']> };
@@ -136,6 +141,10 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
     case 'stock':
     case 'watch':
       return plan.shoring[name];
+    case 'trucks':
+    case 'turns':
+    case 'permits':
+      return plan.transport[name];
     case 'shoreWalls':
       return plan.shoring.walls;
     case 'shoreRows':
@@ -161,6 +170,9 @@ const listWord: Record<ListName, string> = {
   strike: 'step of the strike',
   stock: 'line of the stock',
   watch: 'reading',
+  trucks: 'truck',
+  turns: 'turn of the road',
+  permits: 'permit',
 };
 
 export const runs: { [N in CommandName]: Run<N> } = {
@@ -180,6 +192,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
     if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows') {
       const left = new Set([...shoring.walls, ...shoring.rows].map((one) => one.id));
       shoring.strike = shoring.strike.filter((step) => left.has(step.shore));
+    }
+    // What no longer is there carries or covers nothing.
+    if (list === 'trucks' || list === 'permits') {
+      const key = list === 'trucks' ? 'truck' : 'permit';
+      for (const { travel } of plan.members) if (travel[key] === id) travel[key] = null;
     }
     // A move that sets or strikes what is gone goes too.
     if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows' || list === 'bents' || list === 'strike') {
@@ -201,7 +218,6 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editWayIn: (plan, { changes }) => void Object.assign(plan.wayIn, changes),
   editShoring: (plan, { changes }) => void Object.assign(plan.shoring, changes),
   shiftIn: (plan, { list, id, to }) => shift(listOf(plan, list), id, to, listWord[list]),
-  setTruck: (plan, { truck }) => void (plan.truck = truck),
   recordHold: (plan, { hold }) => {
     plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
   },
@@ -245,7 +261,6 @@ export const commandTitle: Record<CommandName, string> = {
   editWayIn: 'Change the way in',
   editShoring: 'Change the shoring',
   shiftIn: 'Reorder a list',
-  setTruck: 'Change the truck',
   recordHold: 'Record a hold point',
   withdrawHold: 'Withdraw a hold point',
   editPeople: 'Change people',

@@ -83,7 +83,7 @@ export const wayInSchema = closed({
   legs: Type.Array(legSchema, { maxItems: 60 }),
   cuts: Type.Array(positive('m')),
   gear: closed({ what: text(), mass: nullable(positive('kg', 'most it lifts in one go')) }),
-  transport: nullable(positive('m', 'longest piece the truck or permit takes')),
+  transport: nullable(positive('m', 'longest piece that can be brought; null: by the trucks')),
   splice: closed({
     kind: oneOf(['cover', 'endPlate']),
     mass: nonNegative('kg', 'plates and bolts of one splice'),

@@ -26,6 +26,7 @@ import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
 import { spliceFigures } from './splice-figures';
+import { transportChecks } from './transport';
 import { wayInChecks } from './way-in';
 
 export interface Evaluation {
@@ -80,6 +81,7 @@ export function evaluate(drawn: Plan): Evaluation {
     ...loadPathChecks(context),
     ...overlayChecks(context),
     ...steelListChecks(context),
+    ...transportChecks(context),
     ...carriesChecks(context),
     ...wayInChecks(context),
     ...shores.checks,

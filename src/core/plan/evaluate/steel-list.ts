@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { weightTruth } from '../../steel/weight-truth.calc';
 import type { Check } from '../check';
-import { delivered } from '../lorry-pieces';
+import { delivered } from '../travel';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member } from '../schema';
@@ -42,53 +42,8 @@ export function steelListChecks({ plan, rules }: Context): Check[] {
       );
       checks.push({ ...check, ratio: null, capacity: null, verdict: apart > allowed ? 'tight' : 'clear' });
     }
-    // The member that goes the way in is cut into pieces: those are checked there.
-    if (plan.truck && member.id !== plan.wayIn.member && member.length > plan.truck.deckLength)
-      checks.push(
-        ratioCheck(
-          { ...place('steel.truck', member.mark), calc: 'steel.loads', source: 'Geometry: piece on the deck' },
-          { demand: member.length, capacity: plan.truck.deckLength, quantity: 'length', caution: null, inclusive: true },
-          {
-            code: 'told',
-            words: phrase`${member.mark} is ${q(member.length, 'length')}; ${plan.truck.name || 'the truck'} takes ${q(plan.truck.deckLength, 'length')}.`,
-          },
-          [],
-        ),
-      );
-    checks.push(...permitCheck(member, { plan, rules }));
   }
   return [...checks, ...stackChecks(plan.members)];
-}
-
-type Ground = Pick<Context, 'plan' | 'rules'>;
-
-/** A piece over the free length travels on a permit, or not at all. One that is cut on the way in travels in its parts. */
-function permitCheck(member: Member, { plan, rules }: Ground): Check[] {
-  const free = rules.value('freeTransport');
-  if (member.length <= free || delivered.has(member.state) || (member.id === plan.wayIn.member && plan.wayIn.cuts.length > 0)) return [];
-  const place = {
-    id: 'steel.permit',
-    subject: member.mark,
-    station: 'steel' as const,
-    move: null,
-    calc: 'steel.loads',
-    source: sourced('Record: permit of a long transport', rules, 'freeTransport'),
-  };
-  if (member.permit.trim() === '')
-    return [
-      missingCheck(
-        place,
-        'length',
-        `${member.mark} is longer than travels without a permit. Which permit covers it, and does the truck need a steered rear axle?`,
-      ),
-    ];
-  const check = ratioCheck(
-    place,
-    { demand: member.length, capacity: free, quantity: 'length', caution: null, ratio: 0 },
-    told(phrase`${member.mark}, ${q(member.length, 'length')}, travels on permit ${member.permit}; ${q(free, 'length')} goes without.`),
-    [],
-  );
-  return [{ ...check, ratio: null, capacity: null }];
 }
 
 /** In one pile the piece wanted first lies on top: a lower layer wanted before a higher one is buried. */

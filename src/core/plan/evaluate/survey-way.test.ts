@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ticketHall } from '../../../../tests/demo-plan';
 import { describe as say } from '../describe';
 import { openPlan } from '../open';
-import type { Leg, Plan } from '../schema';
+import { PLAN_VERSION, type Leg, type Plan } from '../schema';
 import { evaluate } from './index';
 import { rulesOf } from '../../rules/rule-sets';
 import { splitOf } from '../way-pieces';
@@ -184,13 +184,13 @@ const unknowns: [string, Edit, string[]][] = [
   ['flight', (p) => p.wayIn.legs.push({ ...stairs, width: null }), ['way.stairs Cellar stairs']],
   ['who settled a clash', (p) => (p.survey.overlays[0]!.by = ''), ['measure.overlay Post B stands in the new ticket counter']],
   ['when a piled piece is wanted', (p) => (p.members[4]!.order = null), ['steel.pile Quay yard, bay 1']],
-  ['a permit', (p) => (p.members[5]!.permit = ''), ['steel.permit TH6']],
+  ['a permit', (p) => (p.members[5]!.travel.permit = null), ['steel.permit TH6']],
   ['how the flange is held', (p) => (p.survey.openings[0]!.choice.unbraced = null), ['steel.carries Hall opening']],
   ['what comes and goes', (p) => (p.survey.openings[0]!.choice.live = null), ['steel.carries Hall opening']],
   ['a grade nobody knows', (p) => (p.members[0]!.grade = 'as found'), ['steel.carries Hall opening', 'shore.restraint TH1']],
   ['people', (p) => (leg(p, 'carry').people = null), ['way.team Onto the lifts']],
   ['floor', (p) => Object.assign(leg(p, 'floor'), { allowable: null, pointAllowable: null }), ['way.floor Hall floor', 'way.floorPoint Hall floor']],
-  ['permit length', (p) => (p.wayIn.transport = null), ['way.transport TH1/2']],
+  ['what brings it', (p) => ((p.wayIn.transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
   ['gear', (p) => (p.wayIn.gear.mass = null), ['way.gear TH1/2']],
   ['the way', (p) => (p.wayIn.legs = []), ['way.route TH1']],
   ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6']],
@@ -284,7 +284,7 @@ describe('the way in and where to split', () => {
 });
 
 test('a plan of version 1 opens, with everything new asked about and nothing new clear', () => {
-  const { survey: _s, links: _l, members: _m, truck: _t, wayIn: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
+  const { survey: _s, links: _l, members: _m, transport: _t, wayIn: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
   const old = {
     ...rest,
     moves: [],
@@ -293,7 +293,7 @@ test('a plan of version 1 opens, with everything new asked about and nothing new
   };
   const opened = openPlan(JSON.parse(JSON.stringify(old)));
   if (!opened.ok) throw new Error(opened.faults[0]?.error);
-  expect(opened.plan.version).toBe(3);
+  expect(opened.plan.version).toBe(PLAN_VERSION);
   const { checks } = evaluate(opened.plan);
   expect(checks.filter((check) => check.verdict === 'clear')).toEqual([]);
   expect(checks.some((check) => check.id === 'path.gap' && check.verdict === 'missing')).toBe(true);

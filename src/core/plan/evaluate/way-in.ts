@@ -13,6 +13,7 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Leg } from '../schema';
 import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
+import { longestBrought } from '../trucks';
 import { sweepOf } from '../way-sweep';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 
@@ -276,7 +277,8 @@ function sweepCheck(carried: Carried, plan: Ground['plan']): Check[] {
 function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
   const checks: Check[] = [];
   const { longest, heaviest } = carried;
-  const { transport, gear } = plan.wayIn;
+  const { gear } = plan.wayIn;
+  const transport = longestBrought(plan);
   const where = place('way.transport', longest.name, splitSearch, 'Geometry: piece on the truck or permit');
   checks.push(
     transport === null

@@ -13,6 +13,8 @@ export interface Lorry {
   deckWidth: number;
   mass: number;
   layers: number;
+  /** a piece may stand past the end of the deck; no more than the deck is filled */
+  overhang?: number;
 }
 
 export interface Load {
@@ -30,25 +32,26 @@ export interface LoadPlan {
   how: 'solver' | 'in order';
 }
 
-const area = (piece: LoadPiece): number => piece.length * piece.width;
+/** Of the deck: what stands past its end takes none of it. */
+const area = (piece: LoadPiece, lorry: Lorry): number => Math.min(piece.length, lorry.deckLength) * piece.width;
 const deckOf = (lorry: Lorry): number => lorry.deckLength * lorry.deckWidth * lorry.layers;
 
 /** Pieces no lorry of this kind takes at all. */
 export const tooBig = (pieces: readonly LoadPiece[], lorry: Lorry): LoadPiece[] =>
-  pieces.filter((piece) => piece.length > lorry.deckLength || piece.width > lorry.deckWidth || piece.mass > lorry.mass);
+  pieces.filter((piece) => piece.length > lorry.deckLength + (lorry.overhang ?? 0) || piece.width > lorry.deckWidth || piece.mass > lorry.mass);
 
 function loadOf(pieces: readonly LoadPiece[], lorry: Lorry): Load {
   return {
     pieces: [...pieces].sort((a, b) => b.order - a.order || b.mass - a.mass),
     mass: pieces.reduce((sum, piece) => sum + piece.mass, 0),
-    deck: pieces.reduce((sum, piece) => sum + area(piece), 0) / deckOf(lorry),
+    deck: pieces.reduce((sum, piece) => sum + area(piece, lorry), 0) / deckOf(lorry),
   };
 }
 
 /** Fewest loads by weight or deck alone: a bound no plan can beat. */
 export function leastLoads(pieces: readonly LoadPiece[], lorry: Lorry): number {
   const mass = pieces.reduce((sum, piece) => sum + piece.mass, 0) / lorry.mass;
-  const deck = pieces.reduce((sum, piece) => sum + area(piece), 0) / deckOf(lorry);
+  const deck = pieces.reduce((sum, piece) => sum + area(piece, lorry), 0) / deckOf(lorry);
   return Math.max(pieces.length > 0 ? 1 : 0, Math.ceil(Math.max(mass, deck) - 1e-9));
 }
 
@@ -59,14 +62,14 @@ export function loadsInOrder(pieces: readonly LoadPiece[], lorry: Lorry): LoadPl
   let deck = 0;
   for (const piece of [...pieces].sort((a, b) => a.order - b.order || b.mass - a.mass)) {
     const last = loads[loads.length - 1];
-    if (last && mass + piece.mass <= lorry.mass + 1e-9 && deck + area(piece) <= deckOf(lorry) + 1e-9) {
+    if (last && mass + piece.mass <= lorry.mass + 1e-9 && deck + area(piece, lorry) <= deckOf(lorry) + 1e-9) {
       last.push(piece);
       mass += piece.mass;
-      deck += area(piece);
+      deck += area(piece, lorry);
     } else {
       loads.push([piece]);
       mass = piece.mass;
-      deck = area(piece);
+      deck = area(piece, lorry);
     }
   }
   return { loads: loads.map((load) => loadOf(load, lorry)), least: leastLoads(pieces, lorry), how: 'in order' };
@@ -81,7 +84,7 @@ export function loadsModel(pieces: readonly LoadPiece[], lorry: Lorry, lorries: 
   pieces.forEach((_, i) => lines.push(` once${i}: ${sum(each.map((k) => `x${i}_${k}`))} = 1`));
   for (const k of each) {
     lines.push(` mass${k}: ${sum(pieces.map((piece, i) => `${number(piece.mass)} x${i}_${k}`))} - ${number(lorry.mass)} y${k} <= 0`);
-    lines.push(` deck${k}: ${sum(pieces.map((piece, i) => `${number(area(piece))} x${i}_${k}`))} - ${number(deckOf(lorry))} y${k} <= 0`);
+    lines.push(` deck${k}: ${sum(pieces.map((piece, i) => `${number(area(piece, lorry))} x${i}_${k}`))} - ${number(deckOf(lorry))} y${k} <= 0`);
     if (k > 0) lines.push(` used${k}: y${k} - y${k - 1} <= 0`);
   }
   const orders = [...new Set(pieces.map((piece) => piece.order))].sort((a, b) => a - b);
