@@ -225,3 +225,36 @@ for (const name of ['Measure', 'Steel', 'Way in'])
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
   });
+
+test('a list of another program: its titles passed over, its units shown and changed, nothing taken as kilometres', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+  const cells = page.getByLabel('Or paste the cells here');
+  await cells.fill('Terminal steel\nList of May\n\nPos;Profil;Länge/mm;Stk\nX1;HEA 200;6.250;2\nX2;IPE 300;4.000;1\n');
+  await expect(page.getByLabel('Lengths without a unit are')).toHaveValue('mm');
+  await expect(page.getByLabel('Decimals are written with')).toHaveValue('comma');
+  await expect(page.getByText('2 new, 0 changed, 0 the same')).toBeVisible();
+  await cells.fill('Mark\tSection\tLength\nX1\tHEA 200\t6000\nX2\tIPE 300\t6\n');
+  await expect(page.getByRole('list', { name: 'Not read' })).toContainText('X1 would be 6 000.00 m long');
+  await page.getByLabel('Lengths without a unit are').selectOption('mm');
+  await expect(page.getByRole('list', { name: 'Not read' })).toContainText('X2 would be');
+  await cells.fill('2,X1,HEA 200,6250\n1,X2,IPE 300,4000\n');
+  await expect(page.getByRole('combobox', { name: 'Number', exact: true })).toHaveValue('0');
+  await page.getByRole('button', { name: 'Take 2' }).click();
+  await expect(page.getByLabel('Length of X1')).toHaveValue('6.25');
+});
+
+test('a model that names its pieces badly: what was read otherwise is told before it is taken', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+  await page.getByLabel('Files').setInputFiles('tests/files/names-without-marks.ifc');
+  const notes = page.getByRole('list', { name: 'Read otherwise than written' });
+  await expect(notes).toContainText('The model calls the section “Träger 6”: by its measures it is IPE 300.');
+  await expect(notes).toContainText('numbered BEAM to BEAM-2');
+  const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(violations.map((one) => one.id)).toEqual([]);
+  await page.getByRole('button', { name: 'Take 5' }).click();
+  await expect(page.getByLabel('Section of TB-12')).toHaveValue('IPE 300');
+});

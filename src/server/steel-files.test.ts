@@ -34,7 +34,7 @@ describe('IFC', () => {
         place: 'model x 0.00 y 0.00 z 0.00 m',
       },
     ]);
-    expect(faults).toEqual([{ from: '#130', error: expect.stringContaining('B9 has no profile') }]);
+    expect(faults).toEqual([{ from: '#130', error: expect.stringContaining('B9 has neither profile nor shape') }]);
   });
   test('an older schema in feet and pounds: a clipped, mapped shape, and a place through turned placements', async () => {
     const { rows, faults } = await readIfc(new Uint8Array(readFileSync('tests/files/feet-and-pounds.ifc')));
@@ -53,6 +53,35 @@ describe('IFC', () => {
         place: 'model x 29.87 y 18.29 z 3.66 m',
       },
     ]);
+  });
+  test('names for marks, GUIDs for tags, profiles without a name, faces without a length: read, and told how', async () => {
+    const { rows, faults, notes } = await readIfc(new Uint8Array(readFileSync('tests/files/names-without-marks.ifc')));
+    expect(faults).toEqual([]);
+    expect(rows.map(({ mark, section, length, count, mass, grade }) => [mark, section, Number(length.toFixed(6)), count, mass, grade])).toEqual([
+      ['BEAM', 'HEA 200', 4.2, 2, null, ''],
+      ['BEAM-2', 'HEA 200', 5.1, 1, null, ''],
+      // The assembly’s mark goes before the part’s; a weight without a measure has no unit and is left alone.
+      ['TB-12', 'IPE 300', 6.15, 1, 268.4, 'S355J2'],
+      ['Post-1', 'shape 160 × 120 mm', 3.2, 1, null, ''],
+      ['Sill', 'rectangle 240 × 200 mm', 2.9, 1, null, ''],
+    ]);
+    expect(notes).toEqual([
+      { from: 'BEAM', error: expect.stringContaining('the name of 2 kinds of piece in the model: they are numbered BEAM to BEAM-2') },
+      { from: 'BEAM, BEAM-2', error: 'The model names no section: by its measures it is HEA 200.' },
+      { from: 'TB-12', error: 'The model calls the section “Träger 6”: by its measures it is IPE 300.' },
+      { from: 'Post-1', error: expect.stringContaining('measured on the shape') },
+    ]);
+  });
+  test('a number already taken is not given again', async () => {
+    const text = readFileSync('tests/files/names-without-marks.ifc', 'utf8').replace("'Sill'", "'BEAM-2'");
+    const { rows } = await readIfc(bytes(text));
+    expect(rows.map((row) => row.mark)).toEqual(['BEAM', 'BEAM-3', 'TB-12', 'Post-1', 'BEAM-2']);
+  });
+  test('handles that point at nothing are no members, and break nothing', async () => {
+    const text = readFileSync('tests/files/names-without-marks.ifc', 'utf8').replace(/#(20|60|130)=[^\n]*\n/g, '');
+    const { rows, faults } = await readIfc(bytes(text));
+    expect([...rows, ...faults].length).toBeGreaterThan(0);
+    expect(rows.find((row) => row.mark === 'Post-1')).toBeDefined();
   });
   test('CRLF line ends change nothing', async () => expect((await readIfc(bytes(model.replace(/\n/g, '\r\n')))).rows).toHaveLength(2));
   test('a picture is not a model', async () => expect((await readIfc(bytes('\u0089PNG'))).faults[0]?.error).toMatch(/not an IFC file/));

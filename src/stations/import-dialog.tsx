@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import { previewImport, type ImportPreview } from '@/core/plan/import-members';
 import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
 import type { SteelRows } from '@/core/steel/lists/rows';
-import { readSheet, rowsOf, tableFields, type Columns, type TableField } from '@/core/steel/lists/table';
+import { tableFields, type Columns, type TableField, type Units } from '@/core/steel/lists/headings';
+import { decimalMark, lengthUnit, massUnit, readSheet, rowsOf, type DecimalMark } from '@/core/steel/lists/table';
 import { textOf } from '@/core/steel/lists/text-of';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { freshId } from './fresh-id';
@@ -52,12 +53,13 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
   const done = useJob((state) => state.done);
   const [text, setText] = useState(pasted ?? '');
   const [chosen, setChosen] = useState<Columns | null>(null);
+  const [said, setSaid] = useState<Units & { mark?: DecimalMark }>({});
   const [files, setFiles] = useState<SteelRows | null>(null);
   const [reading, setReading] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const sheet = useMemo(() => (text.trim() === '' ? null : readSheet(text)), [text]);
   const columns = useMemo(() => chosen ?? sheet?.columns ?? {}, [chosen, sheet]);
-  const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, columns, plan.job.units) : null), [files, sheet, columns, plan.job.units]);
+  const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, columns, plan.job.units, said) : null), [files, sheet, columns, plan.job.units, said]);
   const preview: ImportPreview | null = useMemo(() => (found ? previewImport(plan, found.rows, found.faults, () => freshId('m')) : null), [found, plan]);
   const open = async (list: FileList | null) => {
     if (!list || list.length === 0) return;
@@ -68,11 +70,12 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
     if (table && 'table' in table) {
       setFiles(null);
       setChosen(null);
+      setSaid({});
       setText(table.table);
       return;
     }
     const rows = read.flatMap((one) => ('rows' in one ? [one.rows] : []));
-    setFiles({ rows: rows.flatMap((one) => one.rows), faults: rows.flatMap((one) => one.faults) });
+    setFiles({ rows: rows.flatMap((one) => one.rows), faults: rows.flatMap((one) => one.faults), notes: rows.flatMap((one) => one.notes ?? []) });
   };
   const take = () => {
     if (!preview) return;
@@ -82,7 +85,8 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
     else onClose();
   };
   const changes = preview ? preview.added.length + preview.changed.length : 0;
-  const heads = sheet?.headed ? (sheet.cells[0] ?? []) : (sheet?.cells[0] ?? []).map((_, i) => `column ${i + 1}`);
+  const wide = Math.max(0, ...(sheet?.cells.slice(0, 200) ?? []).map((row) => row.length));
+  const heads = Array.from({ length: wide }, (_, i) => sheet?.heads[i] || `column ${i + 1}`);
   return (
     <Modal
       open
@@ -107,7 +111,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
             <span className="text-soft">Or paste the cells here</span>
             <textarea
               value={text}
-              onChange={(event) => (setChosen(null), setText(event.target.value))}
+              onChange={(event) => (setChosen(null), setSaid({}), setText(event.target.value))}
               rows={5}
               spellCheck={false}
               className="mt-1 w-full border border-line bg-white p-2 font-mono text-[12.5px]"
@@ -120,27 +124,39 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
           <fieldset className="grid grid-cols-4 gap-x-4 gap-y-1.5 border-t border-line pt-2">
             <legend className="text-soft">Which column is which</legend>
             {tableFields.map((one) => (
-              <label key={one} className="text-[12.5px] text-soft">
-                {fieldWords[one]}
-                <select
-                  value={columns[one] ?? ''}
-                  onChange={(event) => {
-                    const next = { ...columns };
-                    if (event.target.value === '') delete next[one];
-                    else next[one] = Number(event.target.value);
-                    setChosen(next);
-                  }}
-                  className="block w-full border-b border-pencil bg-transparent text-[14px] text-ink"
-                >
-                  <option value="">none</option>
-                  {heads.map((head, i) => (
-                    <option key={i} value={i}>
-                      {head || `column ${i + 1}`}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Pick
+                key={one}
+                label={fieldWords[one]}
+                value={String(columns[one] ?? '')}
+                options={['', ...heads.map((_, i) => String(i))]}
+                words={{ '': 'none', ...Object.fromEntries(heads.map((head, i) => [String(i), head])) }}
+                onValue={(at) => {
+                  const next = { ...columns };
+                  if (at === '') delete next[one];
+                  else next[one] = Number(at);
+                  setChosen(next);
+                }}
+              />
             ))}
+            <Pick
+              label="Lengths without a unit are"
+              value={said.length ?? lengthUnit(sheet, columns, plan.job.units)}
+              options={['m', 'mm', 'cm', 'ft', 'in']}
+              onValue={(length) => setSaid({ ...said, length })}
+            />
+            <Pick
+              label="Weights without a unit are"
+              value={said.mass ?? massUnit(sheet, plan.job.units)}
+              options={['kg', 't', 'lb', 'kip']}
+              onValue={(mass) => setSaid({ ...said, mass })}
+            />
+            <Pick
+              label="Decimals are written with"
+              value={said.mark ?? decimalMark(sheet, columns) ?? 'unknown'}
+              options={['comma', 'point', ...(said.mark || decimalMark(sheet, columns) ? [] : ['unknown'])]}
+              words={{ comma: 'a comma: 6,25', point: 'a point: 6.25', unknown: 'not shown by any figure' }}
+              onValue={(mark) => setSaid({ ...said, mark: mark === 'comma' ? 'comma' : 'point' })}
+            />
           </fieldset>
         )}
         {preview && (
@@ -154,6 +170,15 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
                 {preview.faults.slice(0, 200).map((fault, i) => (
                   <li key={i}>
                     <b>{fault.from}</b>: {fault.error}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {found?.notes && found.notes.length > 0 && (
+              <ul aria-label="Read otherwise than written" className="my-1 max-h-[120px] overflow-auto border border-line bg-white px-2 py-1 text-[13px]">
+                {found.notes.slice(0, 200).map((note, i) => (
+                  <li key={i}>
+                    <b>{note.from}</b>: {note.error}
                   </li>
                 ))}
               </ul>
@@ -191,5 +216,36 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
         </div>
       </div>
     </Modal>
+  );
+}
+
+function Pick({
+  label,
+  value,
+  options,
+  words,
+  onValue,
+}: {
+  label: string;
+  value: string;
+  options: readonly string[];
+  words?: Record<string, string>;
+  onValue: (value: string) => void;
+}) {
+  return (
+    <label className="text-[12.5px] text-soft">
+      {label}
+      <select
+        value={value}
+        onChange={(event) => onValue(event.target.value)}
+        className="block w-full border-b border-pencil bg-transparent text-[14px] text-ink"
+      >
+        {options.map((one) => (
+          <option key={one} value={one}>
+            {words?.[one] ?? one}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -39,7 +39,42 @@ const nc = (fields: Partial<Record<number, string>> = {}) => {
 
 describe('NC1', () => {
   test('mark, profile, length in millimetres, weight', () =>
-    expect(readNc1(nc())).toEqual({ ok: true, header: { mark: 'TB7', grade: 'S355JR', count: 2, profile: 'HEA200', length: 6, massPerLength: 42.3 } }));
+    expect(readNc1(nc())).toEqual({
+      ok: true,
+      header: {
+        mark: 'TB7',
+        grade: 'S355JR',
+        count: 2,
+        profile: 'HEA200',
+        length: 6,
+        massPerLength: 42.3,
+        measures: { kind: 'I', depth: 0.19, width: 0.2, wall: 0.0065, flange: 0.01 },
+      },
+    }));
+  test.each([
+    ['a metre', '47.100', 47.1],
+    ['a square metre', '157.00', 47.1],
+    ['neither', '90.0', null],
+    ['nothing', '0.000', null],
+  ])('line 15 of a plate 300 × 20 as the weight of %s', (_, line, mass) => {
+    const read = readNc1(nc({ 7: 'PL20*300', 8: 'B', 10: '300.00', 11: '0.00', 12: '0.00', 13: '20.00', 15: line }));
+    if (!read.ok) throw new Error(read.error);
+    if (mass === null) expect(read.header.massPerLength).toBeNull();
+    else expect(read.header.massPerLength).toBeCloseTo(mass, 9);
+    expect(read.header.measures).toEqual({ kind: 'rectangle', depth: 0.3, width: 0.02, wall: null, flange: null });
+  });
+  test('a profile in a fabricator’s own words is known by its measures, and that is told', () => {
+    const { rows, notes } = rowsOfNc([{ name: 'a.nc1', text: nc({ 7: 'TRAEGER-200-L' }) }]);
+    expect(rows[0]!.section).toBe('HEA 200');
+    expect(notes).toEqual([{ from: 'a.nc1', error: 'TB7 is of “TRAEGER-200-L”: by its measures it is HEA 200.' }]);
+    expect(rowsOfNc([{ name: 'a.nc1', text: nc({ 7: 'TRAEGER', 10: '198.00' }) }]).rows[0]!.section).toBe('TRAEGER');
+    expect(rowsOfNc([{ name: 'a.nc1', text: nc() }]).notes).toEqual([]);
+  });
+  test.each([
+    ['SO', null],
+    ['RO', { kind: 'tube', depth: 0.19, width: 0.19, wall: 0.0065, flange: null }],
+    ['M', { kind: 'box', depth: 0.19, width: 0.2, wall: 0.0065, flange: null }],
+  ])('code %s', (code, measures) => expect(readNc1(nc({ 8: code }))).toMatchObject({ header: { measures } }));
   test.each([
     ['a byte-order mark and CRLF', `\ufeff${nc().replace(/\n/g, '\r\n')}`],
     ['comment lines', nc().replace('ST\n', 'ST\n** made somewhere\n** again\n')],

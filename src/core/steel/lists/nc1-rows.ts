@@ -1,9 +1,12 @@
 import { readNc1 } from './nc1';
-import type { SteelRows } from './rows';
+import { sectionByMeasures } from '../by-measures';
+import { findSection } from '../sections';
+import type { RowFault, SteelRows } from './rows';
 
 /** Rows of one or many NC files; the same mark in two files is told, not added up. */
 export function rowsOfNc(files: readonly { name: string; text: string }[]): SteelRows {
-  const found: SteelRows = { rows: [], faults: [] };
+  const notes: RowFault[] = [];
+  const found: SteelRows = { rows: [], faults: [], notes };
   const seen = new Map<string, string>();
   for (const { name, text } of files) {
     const read = readNc1(text);
@@ -11,17 +14,19 @@ export function rowsOfNc(files: readonly { name: string; text: string }[]): Stee
       found.faults.push({ from: name, error: read.error });
       continue;
     }
-    const { mark, grade, count, profile, length, massPerLength } = read.header;
+    const { mark, grade, count, profile, length, massPerLength, measures } = read.header;
     const before = seen.get(mark);
     if (before !== undefined) {
       found.faults.push({ from: name, error: `${mark} was already read from ${before}: one of the two is out of date. Leave one out.` });
       continue;
     }
     seen.set(mark, name);
+    const known = findSection(profile) !== undefined || measures === null ? null : sectionByMeasures(measures);
+    if (known) notes.push({ from: name, error: `${mark} is of “${profile}”: by its measures it is ${known.designation}.` });
     found.rows.push({
       from: name,
       mark,
-      section: profile,
+      section: known?.designation ?? profile,
       length,
       grade,
       count,

@@ -1,3 +1,6 @@
+import { STEEL_DENSITY } from '../plate-girder.calc';
+import type { ProfileMeasures } from '../by-measures';
+
 /** Header of a DSTV NC file (the plain-text format of fabricators): mark, profile, length, weight. Lengths there are millimetres. */
 export interface NcHeader {
   mark: string;
@@ -6,8 +9,10 @@ export interface NcHeader {
   profile: string;
   /** m */
   length: number;
-  /** kg/m; null where the file gives none */
+  /** kg/m; null where the file gives none, or one that fits neither the plate nor its square metre */
   massPerLength: number | null;
+  /** of the cross-section, where the file gives them and they are of a shape known here */
+  measures: ProfileMeasures | null;
 }
 
 export type NcRead = { ok: true; header: NcHeader } | { ok: false; error: string };
@@ -37,5 +42,37 @@ export function readNc1(text: string): NcRead {
   if (length === null || !(length > 0)) return { ok: false, error: `${mark}: the length “${at(9)}” on line 9 is not a length in millimetres.` };
   if (count === null || !Number.isInteger(count) || count < 1)
     return { ok: false, error: `${mark}: the number of pieces “${at(6)}” on line 6 is not a whole number.` };
-  return { ok: true, header: { mark, grade: at(5), count, profile, length: length / 1000, massPerLength: mass !== null && mass > 0 ? mass : null } };
+  const [height, flangeWidth, flange, web] = [10, 11, 12, 13].map((line) => millimetres(at(line)));
+  const measures = measuresOf(at(8), height ?? null, flangeWidth ?? null, flange ?? null, web ?? null);
+  const written = mass !== null && mass > 0 ? mass : null;
+  const massPerLength = at(8).toUpperCase() === 'B' ? plateMass(written, height ?? null, web ?? flange ?? null) : written;
+  return { ok: true, header: { mark, grade: at(5), count, profile, length: length / 1000, massPerLength, measures } };
+}
+
+/** A measure of the header in metres; nought there means there is none. */
+function millimetres(text: string): number | null {
+  const value = plainNumber(text);
+  return value !== null && value > 0 ? value / 1000 : null;
+}
+
+const shapes: Record<string, ProfileMeasures['kind']> = { I: 'I', U: 'U', L: 'L', M: 'box', B: 'rectangle', RU: 'round', RO: 'tube' };
+
+/** Lines 8 and 10 to 13: code of the profile, height, flange width, flange and web thickness. */
+function measuresOf(code: string, height: number | null, width: number | null, flange: number | null, web: number | null): ProfileMeasures | null {
+  const kind = shapes[code.toUpperCase()];
+  if (!kind || height === null) return null;
+  if (kind === 'round' || kind === 'tube') return { kind, depth: height, width: height, wall: web, flange: null };
+  // A plate is as wide as its height is written, and as thick as its web.
+  if (kind === 'rectangle') return web === null && flange === null ? null : { kind, depth: height, width: web ?? flange ?? 0, wall: null, flange: null };
+  if (width === null) return null;
+  return { kind, depth: height, width, wall: web, flange: kind === 'box' ? null : flange };
+}
+
+/** Of a plate line 15 may be the weight of a metre or of a square metre: whichever its own measures bear out, within a twentieth. */
+function plateMass(written: number | null, width: number | null, thickness: number | null): number | null {
+  if (written === null || width === null || thickness === null) return null;
+  const perArea = thickness * STEEL_DENSITY;
+  const near = (one: number) => Math.abs(written / one - 1) <= 0.05;
+  if (near(perArea * width)) return written;
+  return near(perArea) ? written * width : null;
 }

@@ -21,4 +21,6 @@ export interface RowFault {
 export interface SteelRows {
   rows: SteelRow[];
   faults: RowFault[];
+  /** what was read otherwise than it is written, for a person to look at */
+  notes?: RowFault[];
 }

@@ -1,101 +1,147 @@
 import Papa from 'papaparse';
-import { parseQuantity, type QuantityKind, type UnitSystem } from '../../units';
+import { formatQuantity, parseQuantity, type QuantityKind, type UnitSystem } from '../../units';
+import { headingsOf, type Columns, type TableField, type Units } from './headings';
+import { sniffColumns } from './sniff';
 import type { SteelRow, SteelRows } from './rows';
 
-export const tableFields = ['mark', 'section', 'length', 'count', 'grade', 'mass', 'order', 'place'] as const;
-export type TableField = (typeof tableFields)[number];
-/** Which column a field is in, from 0; absent when the file has none. */
-export type Columns = Partial<Record<TableField, number>>;
-
 export interface Sheet {
+  /** rows with anything in them */
   cells: string[][];
-  /** the first row names the columns */
-  headed: boolean;
+  /** where each stands in the file, from 1 */
+  lines: number[];
+  /** rows above the first piece */
+  skip: number;
+  /** names of the columns; empty when it has none */
+  heads: string[];
   delimiter: string;
   columns: Columns;
-  /** unit named in a heading, such as “Length (mm)” */
-  units: Partial<Record<TableField, string>>;
+  /** unit of bare numbers, as the headings name it */
+  units: Units;
 }
-
-/** Headings as they are written, in English, German, French and Spanish. A letter may follow no heading: “profile” is not “profiled”. */
-const headings: Record<TableField, string> = {
-  mark: 'mark|piece ?mark|assembly|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil|marca',
-  section: 'section|profile|profil|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
-  length: 'length|len|laenge|länge|lg|longueur|longitud',
-  count: 'count|qty|quantity|no|nr|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad',
-  grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau',
-  mass: 'weight|mass|wt|gewicht|masse|poids|peso|unit ?weight',
-  order: 'order|sequence|seq|erection|reihenfolge|ordre|orden',
-  place: 'place|location|bay|rack|store|lager|lagerplatz|emplacement|lugar',
-};
-const words = Object.fromEntries(Object.entries(headings).map(([field, list]) => [field, new RegExp(`^(${list})(?![\\p{L}])`, 'iu')])) as Record<
-  TableField,
-  RegExp
->;
-
-const unitIn = (heading: string): string | null => /[([]\s*([a-z'"]+)\s*[)\]]\s*$/i.exec(heading)?.[1] ?? null;
 
 /** Text of a table, pasted or from a file, to cells; columns are matched by their headings, and a person may match them otherwise. */
 export function readSheet(text: string): Sheet {
   const clean = text.replace(/^\ufeff/, '').replace(/^sep=(.)\r?\n/i, '');
-  const guess = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy', delimitersToGuess: ['\t', ';', ',', '|'] });
-  // A single column has no delimiter to find; a heading-only guess may be wrong when the first cell has a comma in it.
-  const cells = guess.data.map((row) => row.map((cell) => cell.trim()));
-  const columns: Columns = {};
-  const units: Sheet['units'] = {};
-  const first = cells[0] ?? [];
-  first.forEach((heading, i) => {
-    const name = heading.replace(/[_.]/g, ' ').replace(/\s+/g, ' ').trim();
-    const field = tableFields.find((one) => columns[one] === undefined && words[one].test(name));
-    if (!field) return;
-    columns[field] = i;
-    const unit = unitIn(heading);
-    if (unit) units[field] = unit;
-  });
-  const headed = Object.keys(columns).length > 0;
-  return { cells, headed, delimiter: guess.meta.delimiter, columns: headed ? columns : { mark: 0, section: 1, length: 2, count: 3 }, units };
+  const guess = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: ['\t', ';', ',', '|'] });
+  const filled = guess.data.map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 })).filter(({ row }) => row.some((cell) => cell !== ''));
+  const cells = filled.map(({ row }) => row);
+  const lines = filled.map(({ line }) => line);
+  const headed = headingsOf(cells);
+  return headed
+    ? { cells, lines, delimiter: guess.meta.delimiter, ...headed }
+    : { cells, lines, delimiter: guess.meta.delimiter, columns: sniffColumns(cells), units: {}, skip: 0, heads: [] };
 }
 
-/** A bare number gets the unit its heading names; in a file parted by semicolons a comma is a decimal. */
-function written(cell: string, unit: string | undefined, delimiter: string): string {
-  let text = cell;
-  if (delimiter === ';' && /^[-+]?[\d.\s]*\d,\d+\s*[a-z'"]*$/i.test(text)) text = text.replace(/[.\s](?=\d{3}\b)/g, '').replace(',', '.');
-  return unit && /^[-+]?[\d.,]+$/.test(text) ? `${text} ${unit}` : text;
+/** No piece of steel on a list is longer, or shorter: a figure past these has lost its unit. */
+const LONGEST = 150;
+const SHORTEST = 0.02;
+
+export type DecimalMark = 'comma' | 'point';
+
+const grouped = /^[-+]?\d{1,3}([ '\u2019\u00a0\u202f]\d{3})+([.,]\d+)?$/;
+const plain = /^[-+]?[\d.,]*\d[.,]?$/;
+const numeric = /^[-+]?\d[\d.,\s'\u2019\u00a0\u202f]*(?=\s*[a-z'"#]*$)/i;
+
+/**
+ * The decimal mark the figures of a sheet prove, all of them together. Where none does, the one that leaves every length as long as
+ * a piece can be, when the other leaves none. Null when nothing tells, or one figure proves another wrong.
+ */
+export function decimalMark(sheet: Sheet, columns: Columns): DecimalMark | null {
+  let comma = 0;
+  let point = 0;
+  let open = 0;
+  const figures = (field: 'length' | 'mass') =>
+    sheet.cells.slice(sheet.skip).flatMap((row) => (columns[field] === undefined ? [] : (numeric.exec(row[columns[field]] ?? '')?.[0].trim() ?? [])));
+  for (const figure of [...figures('length'), ...figures('mass')]) {
+    if (/\.\d{3},\d|^[^.]*,(\d{1,2}|\d{4,})$/.test(figure)) comma += 1;
+    else if (/,\d{3}\.\d|^[^,]*\.(\d{1,2}|\d{4,})$/.test(figure)) point += 1;
+    else if (/[.,]/.test(figure)) open += 1;
+  }
+  if (comma > 0 && point > 0) return null;
+  if (comma > 0) return 'comma';
+  if (point > 0) return 'point';
+  if (open === 0) return sheet.delimiter === ';' ? 'comma' : null;
+  const { length: unit } = sheet.units;
+  if (!unit) return null;
+  const possible = (mark: DecimalMark) =>
+    figures('length')
+      .filter((figure) => /[.,]/.test(figure))
+      .map((figure) => {
+        const read = parseQuantity(written(figure, unit, mark), 'length', 'us');
+        return read.ok && read.value >= SHORTEST && read.value <= LONGEST;
+      });
+  const [asComma, asPoint] = [possible('comma'), possible('point')];
+  if (asComma.length === 0) return null;
+  if (asComma.every(Boolean) && !asPoint.some(Boolean)) return 'comma';
+  return asPoint.every(Boolean) && !asComma.some(Boolean) ? 'point' : null;
+}
+
+/** A number without its groups and with a point; a bare one gets the unit its column has. */
+function written(cell: string, unit: string | undefined, mark: DecimalMark | null): string {
+  let text = grouped.test(cell) ? cell.replace(/[ '\u2019\u00a0\u202f]/g, '') : cell;
+  const figure = numeric.exec(text)?.[0];
+  if (figure !== undefined && mark === 'comma') text = figure.replace(/[.\s](?=\d{3}(\D|$))/g, '').replace(',', '.') + text.slice(figure.length);
+  if (figure !== undefined && mark === 'point') text = figure.replace(/,(?=\d{3}(\D|$))/g, '') + text.slice(figure.length);
+  return unit && plain.test(text.trim()) ? `${text.trim()} ${unit}` : text;
+}
+
+/** The unit of bare lengths where no heading names one: metres, unless every one of them would be longer than any piece. */
+export function lengthUnit(sheet: Sheet, columns: Columns, system: UnitSystem, mark = decimalMark(sheet, columns)): string {
+  if (sheet.units.length) return sheet.units.length;
+  if (system === 'us' || columns.length === undefined) return system === 'us' ? 'ft' : 'm';
+  const at = columns.length;
+  const bare = sheet.cells.slice(sheet.skip).flatMap((row) => {
+    const read = parseQuantity(written(row[at] ?? '', 'm', mark), 'length', 'metric');
+    return (plain.test(row[at] ?? '') || grouped.test(row[at] ?? '')) && read.ok ? [read.value] : [];
+  });
+  return bare.length > 0 && Math.min(...bare) > LONGEST ? 'mm' : 'm';
+}
+
+export const massUnit = (sheet: Sheet, system: UnitSystem): string => sheet.units.mass ?? (system === 'us' ? 'lb' : 'kg');
+
+/** “2”, “2.0”, “2 off”, “2x”, “2 Stk”. */
+function wholeCount(text: string): number | null {
+  const [, number] = /^(\d+)(?:[.,]0*)?\s*(?:x|off|ea|each|nos?|pcs?|pieces|st|stk|stück|stueck)?\.?$/i.exec(text) ?? [];
+  return number === undefined || Number(number) < 1 ? null : Number(number);
 }
 
 /** The rows a sheet gives, and every row that cannot be read with its place, its value and the remedy. */
-export function rowsOf(sheet: Sheet, columns: Columns, system: UnitSystem): SteelRows {
+export function rowsOf(sheet: Sheet, columns: Columns, system: UnitSystem, chosen: Units & { mark?: DecimalMark } = {}): SteelRows {
   const found: SteelRows = { rows: [], faults: [] };
   const seen = new Map<string, string>();
-  const { cells, headed, delimiter, units } = sheet;
+  const { cells, lines, skip } = sheet;
+  const mark = chosen.mark ?? decimalMark(sheet, columns);
+  const units = { length: chosen.length ?? lengthUnit(sheet, columns, system, mark), mass: chosen.mass ?? massUnit(sheet, system) };
   for (const need of ['mark', 'section', 'length'] as const)
     if (columns[need] === undefined) return { rows: [], faults: [{ from: 'columns', error: `Which column is the ${need}? Choose it above.` }] };
-  cells.slice(headed ? 1 : 0).forEach((row, i) => {
-    const from = `row ${i + (headed ? 2 : 1)}`;
+  cells.slice(skip).forEach((row, i) => {
+    const from = `row ${lines[i + skip] ?? i + skip + 1}`;
     const text = (field: TableField) => (columns[field] === undefined ? '' : (row[columns[field]] ?? ''));
     const wrong = (error: string) => void found.faults.push({ from, error });
     const quantity = (field: 'length' | 'mass', kind: QuantityKind): number | null => {
-      const read = parseQuantity(written(text(field), units[field], delimiter), kind, system);
+      const read = parseQuantity(written(text(field), units[field], mark), kind, system);
       if (!read.ok) wrong(`${field} “${text(field)}”: ${read.reason}`);
       else if (!(read.value > 0)) wrong(`${field} “${text(field)}” is not more than nothing.`);
       else return read.value;
       return null;
     };
-    const mark = text('mark');
-    if (mark === '') return wrong('There is no mark: give the piece one or leave the row out.');
-    const before = seen.get(mark);
-    if (before) return wrong(`${mark} is already on ${before}: give each mark one row and a count.`);
-    if (text('section') === '') return wrong(`${mark} has no section.`);
+    const name = text('mark');
+    if (name === '') return wrong('There is no mark: give the piece one or leave the row out.');
+    const before = seen.get(name);
+    if (before) return wrong(`${name} is already on ${before}: give each mark one row and a count.`);
+    if (text('section') === '') return wrong(`${name} has no section.`);
     const length = quantity('length', 'length');
     if (length === null) return;
+    if (length > LONGEST || length < SHORTEST)
+      return wrong(`${name} would be ${formatQuantity(length, 'length', system)} long: choose the unit of the lengths, or how decimals are written, above.`);
     const mass = text('mass') === '' ? null : quantity('mass', 'mass');
     if (text('mass') !== '' && mass === null) return;
-    const count = text('count') === '' ? 1 : Number(text('count'));
-    if (!Number.isInteger(count) || count < 1) return wrong(`count “${text('count')}” of ${mark} is not a whole number of pieces.`);
+    const count = text('count') === '' ? 1 : wholeCount(text('count'));
+    if (count === null) return wrong(`count “${text('count')}” of ${name} is not a whole number of pieces.`);
     const order = text('order') === '' ? null : Number(text('order'));
-    if (order !== null && (!Number.isInteger(order) || order < 0)) return wrong(`order “${text('order')}” of ${mark} is not a whole number.`);
-    seen.set(mark, from);
-    const made: SteelRow = { from, mark, section: text('section'), length, grade: text('grade'), count, mass, order, place: text('place') };
+    if (order !== null && (!Number.isInteger(order) || order < 0)) return wrong(`order “${text('order')}” of ${name} is not a whole number.`);
+    seen.set(name, from);
+    const made: SteelRow = { from, mark: name, section: text('section'), length, grade: text('grade'), count, mass, order, place: text('place') };
     found.rows.push(made);
   });
   if (found.rows.length === 0 && found.faults.length === 0)

@@ -1,4 +1,4 @@
-import { originOf } from './ifc-placement';
+import { originOf } from './placement';
 
 const at = (x: number, y: number, z: number) => ({ Coordinates: [{ value: x }, { value: y }, { value: z }] });
 const along = (x: number, y: number, z: number) => ({ DirectionRatios: [{ value: x }, { value: y }, { value: z }] });

@@ -1,0 +1,96 @@
+export const tableFields = ['mark', 'section', 'length', 'count', 'grade', 'mass', 'order', 'place'] as const;
+export type TableField = (typeof tableFields)[number];
+/** Which column a field is in, from 0; absent when the file has none. */
+export type Columns = Partial<Record<TableField, number>>;
+/** Unit of the bare numbers of a column. */
+export type Units = Partial<Record<'length' | 'mass', string>>;
+
+/** Headings as they are written, in English, German, French and Spanish. A letter may follow no heading: “profile” is not “profiled”. */
+const headings: Record<TableField, string> = {
+  mark: 'mark|piece ?mark|assembly|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil|marca',
+  section: 'section|profile|profil|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
+  length: 'length|len|laenge|länge|lg|longueur|longitud',
+  count: 'count|qty|quantity|no|nr|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad',
+  grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau',
+  mass: 'weight|mass|wt|gewicht|masse|poids|peso|unit ?weight',
+  order: 'order|sequence|seq|erection|reihenfolge|ordre|orden',
+  place: 'place|location|bay|rack|store|lager|lagerplatz|emplacement|lugar',
+};
+const words = Object.fromEntries(Object.entries(headings).map(([field, list]) => [field, new RegExp(`^(${list})(?![\\p{L}])`, 'iu')])) as Record<
+  TableField,
+  RegExp
+>;
+
+const unitWords: Record<'length' | 'mass', Record<string, string>> = {
+  length: {
+    mm: 'mm',
+    millimetres: 'mm',
+    millimeters: 'mm',
+    cm: 'cm',
+    m: 'm',
+    metres: 'm',
+    meters: 'm',
+    ft: 'ft',
+    feet: 'ft',
+    "'": 'ft',
+    in: 'in',
+    ins: 'in',
+    inch: 'in',
+    inches: 'in',
+    '"': 'in',
+  },
+  mass: { kg: 'kg', kgs: 'kg', kilograms: 'kg', t: 't', tonnes: 't', lb: 'lb', lbs: 'lb', pounds: 'lb', '#': 'lb', kip: 'kip', kips: 'kip' },
+};
+
+/** A cell that is nothing but a unit. */
+const bareUnit = (cell: string, field: 'length' | 'mass'): string | null => unitWords[field][cell.toLowerCase().replace(/[()[\].\s]/g, '')] ?? null;
+
+/** The unit a heading ends in: “Length (mm)”, “Länge/mm”, “Weight, kg”, “Length in mm”, “Length mm”. A bare “in” at the end is a word, not inches. */
+function unitIn(heading: string, field: 'length' | 'mass'): string | null {
+  const [, mark, unit] = /(\s+in\s+|[\s([/,:_-]+)([a-z#'"]+)\.?\s*[)\]]?\s*$/i.exec(heading) ?? [];
+  if (mark === undefined || unit === undefined) return null;
+  if (/^in$/i.test(unit) && !/[([/,:]/.test(mark)) return null;
+  return unitWords[field][unit.toLowerCase()] ?? null;
+}
+
+export interface Headed {
+  columns: Columns;
+  units: Units;
+  /** rows above the first piece: titles, headings, a row of units */
+  skip: number;
+  /** the row of headings */
+  heads: string[];
+}
+
+function matched(row: readonly string[]): { columns: Columns; units: Units } {
+  const columns: Columns = {};
+  const units: Units = {};
+  row.forEach((heading, i) => {
+    const name = heading.replace(/[_.]/g, ' ').replace(/\s+/g, ' ').trim();
+    const field = tableFields.find((one) => columns[one] === undefined && words[one].test(name));
+    if (!field) return;
+    columns[field] = i;
+    if (field !== 'length' && field !== 'mass') return;
+    const unit = unitIn(name, field);
+    if (unit) units[field] = unit;
+  });
+  return { columns, units };
+}
+
+/** How far down headings may stand, under the titles a program prints. */
+const MOST_TITLES = 20;
+
+/** The row of headings: the first that names two columns or more, or else a first row that names one. Null when there is none. */
+export function headingsOf(cells: readonly string[][]): Headed | null {
+  const two = cells.slice(0, MOST_TITLES).findIndex((row) => Object.keys(matched(row).columns).length > 1);
+  const at = two >= 0 ? two : cells[0] && Object.keys(matched(cells[0]).columns).length > 0 ? 0 : -1;
+  const heads = cells[at];
+  if (!heads) return null;
+  const { columns, units } = matched(heads);
+  const below = cells[at + 1] ?? [];
+  const said = (['length', 'mass'] as const).flatMap((field) => {
+    const unit = columns[field] === undefined ? null : bareUnit(below[columns[field]] ?? '', field);
+    return unit ? [[field, unit] as const] : [];
+  });
+  return { columns, units: { ...units, ...Object.fromEntries(said) }, skip: at + (said.length > 0 ? 2 : 1), heads };
+}

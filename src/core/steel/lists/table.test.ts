@@ -1,0 +1,150 @@
+import fc from 'fast-check';
+import { decimalMark, lengthUnit, readSheet, rowsOf } from './table';
+
+const read = (text: string, system: 'metric' | 'us' = 'metric', chosen: Parameters<typeof rowsOf>[3] = {}) => {
+  const sheet = readSheet(text);
+  return rowsOf(sheet, sheet.columns, system, chosen);
+};
+const one = (text: string, system: 'metric' | 'us' = 'metric') => {
+  const { rows, faults } = read(text, system);
+  expect(faults).toEqual([]);
+  expect(rows).toHaveLength(1);
+  return rows[0]!;
+};
+
+describe('units, wherever a program writes them', () => {
+  test.each([
+    ['in brackets', 'Mark,Section,Length (mm),Weight [kg]\nA,HEA 200,6250,254\n'],
+    ['after a slash', 'Pos;Profil;Länge/mm;Gewicht/kg\nA;HEA 200;6250;254\n'],
+    ['after a comma', 'Mark\tSection\tLength, mm\tWeight, kg\nA\tHEA 200\t6250\t254\n'],
+    ['after “in”', 'Mark,Section,Length in mm,Weight in kg\nA,HEA 200,6250,254\n'],
+    ['at the end', 'Mark,Section,Length mm,Weight kg\nA,HEA 200,6250,254\n'],
+    ['with underscores', 'MARK,SECTION,LENGTH_MM,WEIGHT_KG\nA,HEA 200,6250,254\n'],
+    ['in a row of their own', 'Mark,Section,Length,Weight\n,,mm,kg\nA,HEA 200,6250,254\n'],
+    ['in brackets in a row of their own', 'Mark,Section,Length,Weight\n,,[mm],(kg)\nA,HEA 200,6250,254\n'],
+    ['nowhere, in millimetres', 'Mark,Section,Length,Weight\nA,HEA 200,6250,254\n'],
+    ['with each figure', 'Mark,Section,Length,Weight\nA,HEA 200,6250 mm,0.254 t\n'],
+    ['in groups of three', 'Mark;Section;Length (mm);Weight (kg)\nA;HEA 200;6 250;254\n'],
+    ['grouped by apostrophes', 'Mark;Section;Length (mm);Weight (kg)\nA;HEA 200;6’250;254\n'],
+    ['with a heading over two lines', '"Piece\nMark","Section","Length\n(mm)","Weight\n(kg)"\nA,HEA 200,6250,254\n'],
+  ])('%s', (_, text) => expect(one(text)).toMatchObject({ mark: 'A', length: 6.25, mass: 254 }));
+  test('feet and pounds named in the headings of a metric job', () =>
+    expect(one('Mark,Section,Length (ft),Weight (lbs)\nA,W10x88,28.5,2508\n')).toMatchObject({
+      length: expect.closeTo(28.5 * 0.3048, 9) as unknown,
+      mass: expect.closeTo(2508 * 0.45359237, 9) as unknown,
+    }));
+  test('“Length in” is a word and not inches; “Length (in)” is inches', () => {
+    expect(readSheet('Mark,Section,Length in\nA,HEA 200,6\n').units).toEqual({});
+    expect(one('Mark,Section,Length (in)\nA,HEA 200,246\n').length).toBeCloseTo(6.2484, 9);
+  });
+  test('metres stay metres as soon as one of them could be', () => {
+    const sheet = readSheet('Mark,Section,Length\nA,HEA 200,6000\nB,HEA 200,6\n');
+    expect(lengthUnit(sheet, sheet.columns, 'metric')).toBe('m');
+    expect(rowsOf(sheet, sheet.columns, 'metric').faults).toEqual([
+      { from: 'row 2', error: expect.stringMatching(/A would be 6\s000.00\sm long: choose the unit/) },
+    ]);
+    const asMillimetres = rowsOf(sheet, sheet.columns, 'metric', { length: 'mm' });
+    expect(asMillimetres.rows.map((row) => row.length)).toEqual([6]);
+    expect(asMillimetres.faults[0]!.error).toMatch(/B would be 0.01\sm long: choose the unit/);
+  });
+  test('a bare figure in a US job is feet; one no piece is long is asked', () => {
+    expect(one('Mark,Section,Length\nA,W10x88,28.5\n', 'us').length).toBeCloseTo(28.5 * 0.3048, 9);
+    expect(read('Mark,Section,Length\nA,W10x88,6250\n', 'us').faults[0]!.error).toMatch(/choose the unit of the lengths, or how decimals/);
+  });
+  test('a weight in tonnes by choice', () =>
+    expect(read('Mark,Section,Length,Weight\nA,HEA 200,6,0.254\n', 'metric', { mass: 't' }).rows[0]!.mass).toBeCloseTo(254, 9));
+});
+
+describe('decimals', () => {
+  const mark = (text: string) => {
+    const sheet = readSheet(text);
+    return decimalMark(sheet, sheet.columns);
+  };
+  test.each([
+    ['a comma by one figure that can be nothing else', 'Mark\tSection\tLength\nA\tHEA 200\t6,250\nB\tHEA 200\t7,5\n', 'comma'],
+    ['a point by its groups', 'Mark\tSection\tLength\tWeight\nA\tHEA 200\t6\t"1,264.5"\n', 'point'],
+    ['a comma where semicolons part the cells', 'Mark;Section;Length\nA;HEA 200;6\n', 'comma'],
+    ['a point in a file parted by semicolons', 'Mark;Section;Length\nA;HEA 200;6.25\n', 'point'],
+    ['a comma, as no piece is six millimetres long', 'Pos;Profil;Länge/mm\nA;HEA 200;6.250\nB;HEA 200;12.000\nC;HEA 200;9000\n', 'comma'],
+    ['a point, as no piece is six kilometres long', 'Pos;Profil;Länge/m\nA;HEA 200;6.250\nB;HEA 200;12.000\n', 'point'],
+    ['a point in groups of three', 'Mark,Section,Length (mm)\nA,HEA 200,"6,250"\n', 'point'],
+    ['nothing shown', 'Mark,Section,Length\nA,HEA 200,"6,250"\n', null],
+    ['each of them proved', 'Mark\tSection\tLength\nA\tHEA 200\t6,25\nB\tHEA 200\t6.25\n', null],
+  ])('%s', (_, text, wanted) => expect(mark(text)).toBe(wanted));
+  test('one figure decides for all of the file', () =>
+    expect(read('Mark\tSection\tLength\nA\tHEA 200\t6,250\nB\tHEA 200\t7,5\n').rows.map((row) => row.length)).toEqual([6.25, 7.5]));
+  test('groups of three in millimetres', () =>
+    expect(read('Mark,Section,Length (mm),Weight (kg)\nA,HEA 200,"6,250","1,264.5"\n').rows[0]).toMatchObject({ length: 6.25, mass: 1264.5 }));
+  test('where nothing decides, it is asked; chosen, it is read', () => {
+    const text = 'Mark,Section,Length\nA,HEA 200,"6,250"\n';
+    expect(read(text).faults[0]!.error).toMatch(/can be read two ways/);
+    expect(read(text, 'metric', { mark: 'comma' }).rows[0]!.length).toBe(6.25);
+    expect(read(text, 'metric', { mark: 'point', length: 'mm' }).rows[0]!.length).toBe(6.25);
+  });
+  test('whatever the length, written either way it comes back', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 149_000 }), fc.constantFrom('comma', 'point'), (millimetres, how) => {
+        const metres = (millimetres / 1000).toFixed(3);
+        const text = how === 'comma' ? metres.replace('.', ',') : metres;
+        const proof = how === 'comma' ? '1,5' : '1.5';
+        const { rows } = read(`Mark;Section;Length\nP;HEA 200;${proof}\nA;HEA 200;${text}\n`);
+        expect(rows[1]!.length).toBeCloseTo(millimetres / 1000, 9);
+      }),
+    ));
+});
+
+describe('where the table begins', () => {
+  test('titles above the headings are passed over, and rows are counted as the file has them', () => {
+    const { rows, faults } = read('Terminal steel\nList of 12 May\n\nMark,Section,Length,Qty\nA,HEA 200,6.0,2\n\nB,HEA 200,long,1\n');
+    expect(rows).toMatchObject([{ from: 'row 5', mark: 'A', count: 2 }]);
+    expect(faults[0]!.from).toBe('row 7');
+  });
+  test('a title that begins with a heading’s word is no heading', () =>
+    expect(read('Steel list\nMark,Section,Length\nA,HEA 200,6\n').rows).toMatchObject([{ mark: 'A', grade: '' }]));
+  test.each([
+    [
+      'the usual order',
+      'A,IPE 300,6.2\nB,HEA 200,7\n',
+      [
+        { mark: 'A', section: 'IPE 300', length: 6.2, count: 1 },
+        { mark: 'B', length: 7 },
+      ],
+    ],
+    [
+      'number first, lengths in millimetres, grade last',
+      '2,A,HEA 200,6200,S355\n1,B,IPE 300,7000,S275\n',
+      [
+        { mark: 'A', length: 6.2, count: 2, grade: 'S355' },
+        { mark: 'B', length: 7, count: 1 },
+      ],
+    ],
+    [
+      'section first',
+      'W10x88\tG1\t28.5\t3\nW8x58\tG2\t22\t1\n',
+      [
+        { mark: 'G1', section: 'W10x88', length: 28.5, count: 3 },
+        { mark: 'G2', count: 1 },
+      ],
+    ],
+    ['feet and inches', `G1,W10x88,28'-6",2\nG2,W8x58,22'-0",12\n`, [{ mark: 'G1', length: expect.closeTo(8.6868, 9) as unknown, count: 2 }, { count: 12 }]],
+  ])('no headings, %s', (_, text, wanted) => {
+    const { rows, faults } = read(text);
+    expect(faults).toEqual([]);
+    expect(rows).toMatchObject(wanted);
+  });
+  test('no headings and no section known: the usual order, and every cell that does not fit is told', () =>
+    expect(read('one,two,three\n').faults[0]!.error).toMatch(/length “three”/));
+});
+
+test.each(['2', '2.0', '2,00', '2x', '2 off', '2 Stk', '2 pcs.', '2 ea'])('a count written “%s”', (count) =>
+  expect(read(`Mark\tSection\tLength\tQty\nA\tHEA 200\t6\t${count}\n`).rows[0]!.count).toBe(2),
+);
+test.each(['0', '1.5', '-2', 'two', '2 boxes of'])('a count written “%s” is told', (count) =>
+  expect(read(`Mark\tSection\tLength\tQty\nA\tHEA 200\t6\t${count}\n`).faults[0]!.error).toMatch(/not a whole number/),
+);
+test('any text is read without a stumble, and no row it gives is longer than a piece can be', () =>
+  fc.assert(
+    fc.property(fc.string({ maxLength: 300 }), fc.constantFrom('metric', 'us'), (text, system) => {
+      for (const row of read(text, system).rows) expect(row.length >= 0.02 && row.length <= 150).toBe(true);
+    }),
+  ));

@@ -1,0 +1,62 @@
+/** Length along its own long axis, and the least rectangle round it square to that. */
+export interface Extent {
+  length: number;
+  depth: number;
+  width: number;
+}
+
+type Vector = [number, number, number];
+const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+const unit = (a: Vector): Vector => {
+  const size = Math.hypot(...a);
+  return [a[0] / size, a[1] / size, a[2] / size];
+};
+const spread = (values: number[]): number =>
+  values.reduce((most, one) => Math.max(most, one), -Infinity) - values.reduce((least, one) => Math.min(least, one), Infinity);
+
+/**
+ * Size of a straight piece from the corners of its shape, however it lies. The long axis runs between the middles of the two ends,
+ * found from the corners furthest apart and then from those near each end. Null for fewer than four corners, or all in one place.
+ */
+export function extentOf(points: readonly Vector[]): Extent | null {
+  const first = points[0];
+  if (!first || points.length < 4) return null;
+  const furthest = (from: Vector): Vector => points.reduce((best, one) => (distance(one, from) > distance(best, from) ? one : best), first);
+  const a = furthest(first);
+  const b = furthest(a);
+  if (!(distance(a, b) > 1e-6)) return null;
+  let axis = unit([b[0] - a[0], b[1] - a[1], b[2] - a[2]]);
+  // The diagonal is turned onto the axis by the middles of the two ends; a few rounds settle it.
+  for (let round = 0; round < 8; round += 1) {
+    const along = points.map((one) => dot(one, axis));
+    const low = along.reduce((least, one) => Math.min(least, one), Infinity);
+    const high = along.reduce((most, one) => Math.max(most, one), -Infinity);
+    const near = (high - low) / 2;
+    const ends = [points.filter((_, i) => (along[i] ?? 0) - low < near), points.filter((_, i) => high - (along[i] ?? 0) <= near)].map(boxMiddle);
+    const [start, end] = ends;
+    if (!start || !end || distance(start, end) < 1e-9) break;
+    axis = unit([end[0] - start[0], end[1] - start[1], end[2] - start[2]]);
+  }
+  const side = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
+  const up = cross(axis, side);
+  const flat = points.map((one) => [dot(one, side), dot(one, up)] as const);
+  let best: [number, number] = [Infinity, Infinity];
+  for (let turn = 0; turn < 90; turn += 0.5) {
+    const c = Math.cos((turn * Math.PI) / 180);
+    const s = Math.sin((turn * Math.PI) / 180);
+    const wide = spread(flat.map(([x, y]) => x * c + y * s));
+    const high = spread(flat.map(([x, y]) => y * c - x * s));
+    if (wide * high < best[0] * best[1]) best = [wide, high];
+  }
+  return { length: spread(points.map((one) => dot(one, axis))), depth: Math.max(...best), width: Math.min(...best) };
+}
+
+const distance = (a: Vector, b: Vector): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+/** Mean of the different corners: a corner shared by many faces counts once. */
+function boxMiddle(points: readonly Vector[]): Vector | null {
+  if (points.length === 0) return null;
+  const own = new Map(points.map((one) => [one.map((value) => value.toFixed(5)).join(), one]));
+  const sum = [...own.values()].reduce<Vector>((total, one) => [total[0] + one[0], total[1] + one[1], total[2] + one[2]], [0, 0, 0]);
+  return [sum[0] / own.size, sum[1] / own.size, sum[2] / own.size];
+}
