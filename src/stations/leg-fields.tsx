@@ -1,6 +1,6 @@
 'use client';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { worst } from '@/core/plan/check';
+import { legVerdict } from '@/core/plan/leg-verdict';
 import type { Leg, Plan } from '@/core/plan/schema';
 import type { QuantityKind } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
@@ -124,7 +124,7 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
   const field = useField();
   const edit = useEdit('legs', leg.id);
   const checks = useJob((state) => state.survey.evaluation.checks);
-  const own = checks.filter((check) => check.station === 'wayIn' && check.subject === (leg.name || leg.kind));
+  const verdict = legVerdict(leg, checks);
   const values = leg as unknown as Record<string, number | null>;
   const put = (changes: Record<string, unknown>, name: string) => edit(changes as never, name);
   return (
@@ -133,7 +133,7 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
       note={legKinds.find((one) => one.value === leg.kind)?.label}
       tools={
         <span className="flex items-center gap-1">
-          {own.length > 0 && <VerdictMark verdict={worst(own.map((check) => check.verdict))} size={15} />}
+          {verdict && <VerdictMark verdict={verdict} size={15} />}
           <MoveLeg id={leg.id} number={number} />
           <SmallButton danger label={`Remove leg ${number}`} onClick={() => act('removeFrom', { list: 'legs', id: leg.id })}>
             <X size={13} />

@@ -1,4 +1,5 @@
 import type { Vec } from '../geometry/plane';
+import type { Verdict } from '../plan/check';
 
 /** A drawing as a value: shapes in metres, words in labels, nothing about screens or paper. */
 
@@ -43,7 +44,7 @@ export type Shape =
   | ({ shape: 'line'; points: Vec[] } & Common)
   | ({ shape: 'circle'; centre: Vec; radius: number } & Common)
   /** a mark of a fixed size on paper, whatever the scale */
-  | ({ shape: 'dot'; centre: Vec; size: number } & Common)
+  | ({ shape: 'dot'; centre: Vec; size: number; /** drawn as its mark, when it is not clear */ verdict?: Verdict } & Common)
   | {
       shape: 'label';
       at: Vec;

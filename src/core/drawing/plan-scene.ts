@@ -4,7 +4,7 @@ import { attempt } from '../calc/run';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { radiiToRead } from '../plan/evaluate/crane';
 import { Missing } from '../plan/missing';
-import type { StationId } from '../plan/check';
+import type { Check, StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { chartLookup } from '../cranes/chart-lookup';
@@ -16,18 +16,23 @@ import { hasShores, shoresAbove } from './shore-shapes';
 import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 
-/** The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow. */
-export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
+/**
+ * The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow;
+ * on the way in what stands there keeps its outline and loses its words.
+ */
+export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet', checks: readonly Check[] = []): Drawing {
   const pose = poseAt(plan, moment);
   const close = about === 'shores' && hasShores(plan);
-  const near: Shape[] = [...bearingShapes(plan, moment), ...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
+  const onWay = about === 'wayIn' && plan.wayIn.legs.length > 0;
+  const standing = [...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
+  const near: Shape[] = [...bearingShapes(plan, moment), ...(onWay ? standing.filter((one) => one.shape !== 'label' && one.shape !== 'dimension') : standing)];
   const shapes: Shape[] = [
-    ...siteShapes(plan),
+    ...siteShapes(plan, onWay),
     ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
     ...(pose ? measureShapes(plan, pose) : []),
     ...near,
     ...(about === 'wayIn' ? carriedShapes(plan) : []),
-    ...(close ? [] : wayShapes(plan)),
+    ...(close ? [] : wayShapes(plan, onWay, checks)),
   ];
   const points = (close ? near : shapes).flatMap((shape) =>
     shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : [],
@@ -35,7 +40,7 @@ export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment, about
   return { shapes, extent: extentOf(points, close ? 0.9 : 0.5) };
 }
 
-function siteShapes(plan: Plan): Shape[] {
+function siteShapes(plan: Plan, onWay: boolean): Shape[] {
   const { units } = plan.job;
   const things = plan.site.obstructions.flatMap((o): Shape[] => [
     {
@@ -48,9 +53,9 @@ function siteShapes(plan: Plan): Shape[] {
     {
       shape: 'label',
       at: add(o.at, scale(leftOf(direction(o.azimuthDeg)), o.width / 2)),
-      text: `${o.name}, ${formatQuantity(o.height, 'length', units)} high`,
+      text: onWay ? o.name : `${o.name}, ${formatQuantity(o.height, 'length', units)} high`,
       ink: 'pencil',
-      sides: ['above', 'below', 'centre'],
+      sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);
   const lines = plan.site.powerLines.flatMap((line): Shape[] => {

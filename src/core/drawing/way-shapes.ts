@@ -2,6 +2,8 @@ import { add, angleOf, direction, distance, leftOf, mix, rectangle, scale, sub, 
 import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
 import type { Bearing, Opening, Plan } from '../plan/schema';
+import type { Check } from '../plan/check';
+import { legVerdict } from '../plan/leg-verdict';
 import { carriedOf } from '../plan/way-pieces';
 import { sweepOf } from '../plan/way-sweep';
 import { rulesOf } from '../rules/rule-sets';
@@ -146,8 +148,8 @@ export function carriedShapes(plan: Plan): Shape[] {
   }));
 }
 
-/** The way in: from leg to leg, each with its number and name. */
-export function wayShapes(plan: Plan): Shape[] {
+/** The way in, from leg to leg. Where it is what one looks at, each has its name and its verdict; elsewhere a number is enough. */
+export function wayShapes(plan: Plan, named: boolean, checks: readonly Check[]): Shape[] {
   const { legs } = plan.wayIn;
   if (legs.length === 0) return [];
   const ends = legs.slice(0, -1).map((leg, i) => ({ from: leg.at, to: legs[i + 1]?.at ?? leg.at }));
@@ -164,8 +166,24 @@ export function wayShapes(plan: Plan): Shape[] {
     ...legs.flatMap((leg, i): Shape[] => {
       const of = { kind: 'leg' as const, id: leg.id };
       return [
-        { shape: 'dot', centre: leg.at, size: 7, style: { fill: 'gear', stroke: 'paper', width: 1.5 }, of, solid: true },
-        { shape: 'label', at: leg.at, text: `${i + 1} ${leg.name || leg.kind}`, ink: 'gear', bold: true, sides: ['above', 'right', 'below', 'left'], of },
+        {
+          shape: 'dot',
+          centre: leg.at,
+          size: named ? 7 : 4,
+          verdict: named ? (legVerdict(leg, checks) ?? undefined) : undefined,
+          style: { fill: 'gear', stroke: 'paper', width: 1.5 },
+          of,
+          solid: true,
+        },
+        {
+          shape: 'label',
+          at: leg.at,
+          text: named ? `${i + 1} ${leg.name || leg.kind}` : `${i + 1}`,
+          ink: 'gear',
+          bold: named,
+          sides: ['above', 'right', 'below', 'left'],
+          of,
+        },
       ];
     }),
   ];

@@ -33,7 +33,7 @@ export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, ab
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
   const shores = shoreMoment(plan, moment, evaluation.strike);
   const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about);
-  return { above: planScene(plan, moment, shores, about), side };
+  return { above: planScene(plan, moment, shores, about, evaluation.checks), side };
 }
 
 export function surveyPlan(plan: Plan, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {

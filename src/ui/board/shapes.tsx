@@ -3,6 +3,7 @@ import type { Ink, Ref, Shape, Style } from '@/core/drawing/draw-list';
 import { sameRef } from '@/core/drawing/draw-list';
 import { dimensionLine, type PlacedLabel } from '@/core/drawing/labels';
 import { toScreen, type View } from '@/core/drawing/view';
+import { VerdictMark } from '../verdict/verdict-mark';
 
 export const inkColour: Record<Ink, string> = {
   ink: 'var(--color-ink)',
@@ -67,6 +68,13 @@ export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view
     }
     case 'dot': {
       const c = toScreen(view, shape.centre);
+      if (shape.verdict && shape.verdict !== 'clear')
+        return (
+          <g {...data} data-verdict={shape.verdict} transform={`translate(${c.x - 10} ${c.y - 10})`}>
+            <circle cx={10} cy={10} r={12} fill="var(--color-board)" stroke={picked ? 'var(--color-steel)' : 'none'} />
+            <VerdictMark verdict={shape.verdict} size={20} bare />
+          </g>
+        );
       return (
         <g {...data}>
           <circle cx={c.x} cy={c.y} r={shape.size} {...look} />
