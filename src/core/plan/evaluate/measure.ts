@@ -12,6 +12,7 @@ import type { Bearing, Opening, Pattern, Plan } from '../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
 import { measurePlace as place } from './measure-place';
 import { bayChecks } from './measure-pocket';
+import { standsInChecks } from './measure-stands';
 import { cutListCheck, lookedOverCheck, sheetCheck, staleCheck } from './measure-record';
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
@@ -108,7 +109,7 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
     );
     checks.push({ ...check, ratio: null, verdict: off > most ? 'tight' : 'clear' });
   }
-  return checks;
+  return [...checks, ...standsInChecks(bearing, plan)];
 }
 
 function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {

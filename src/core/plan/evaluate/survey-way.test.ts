@@ -115,6 +115,14 @@ const faults: [string, Edit, string, RegExp][] = [
     'steel.carries Hall opening',
     /sag under what comes and goes, 8.1 mm of 4\.1 mm/,
   ],
+  [
+    'a post the tape found in the counter to come',
+    (p) =>
+      p.site.obstructions.push({ id: 'n', name: 'the new counter', at: { x: 4.2, y: 0.5 }, length: 2, width: 0.6, azimuthDeg: 0, height: 1 }) &&
+      (p.bearings[1]!.measured!.y = 0.12),
+    'measure.standsIn B, the new counter',
+    /B, 120.6 mm off the drawing, stands in the new counter; as drawn it stood clear/,
+  ],
   ['stairs with a tight landing', (p) => p.wayIn.legs.push({ ...stairs, landing: 0.7 }), 'way.stairs Cellar stairs', /passes Cellar stairs/],
   ['stairs with no head room', (p) => p.wayIn.legs.push({ ...stairs, headRoom: 0.2, turns: false }), 'way.stairs Cellar stairs', /at any length/],
   ['a piece too long for the van', (p) => (p.members[5]!.length = 3.9), 'steel.truck TH6', /takes 3.40 m/],
