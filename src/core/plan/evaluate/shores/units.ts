@@ -8,9 +8,8 @@ import { needleOf, needleStrength } from './needles';
 import { propStrength } from './props';
 import { plateContact, soleContact, studStrength, wallTotal } from './walls';
 
-const STEEL_MODULUS = 210e9;
-/** A prop gives like a tube of about 4 cm² of steel over its length. */
-const PROP_AREA = 4e-4;
+/** Of a round tube. */
+const tubeArea = ({ diameter, wall }: { diameter: number; wall: number }): number => Math.PI * wall * (diameter - wall);
 
 /** One stud, studs set together, or one needle: where it stands, what it may carry, what it carries before anything is struck. */
 export interface Unit {
@@ -110,7 +109,8 @@ function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit
   // The weakest of prop, pad and needle decides.
   const capacity = Math.max(0, Math.min(((foot - own) * (left + right)) / Math.max(left, right), (bends.capacity * (left + right)) / (left * right)));
   const length = prop.length ?? 1;
-  const stiff = prop.kind === 'steel' ? STEEL_MODULUS * PROP_AREA : (timberValues(prop.grade, rules.id)?.e ?? 0) * prop.width * prop.depth;
+  // A steel prop gives like its inner tube over the whole of its length, a little more than it does.
+  const stiff = prop.kind === 'steel' ? rules.steel.modulus * tubeArea(prop.tube) : (timberValues(prop.grade, rules.id)?.e ?? 0) * prop.width * prop.depth;
   return needlePlaces(row).map((x, i) => ({
     shore: row.id,
     name: row.name,
