@@ -1,3 +1,4 @@
+import { madeOf } from '@/core/plan/made-of';
 import type { Member } from '@/core/plan/schema';
 import { findSection } from '@/core/steel/sections';
 import { formatForInput, parseQuantity } from '@/core/units';
@@ -21,9 +22,6 @@ const whole = (text: string, name: string, least: number): number | string => {
   const value = Number(text);
   return Number.isInteger(value) && value >= least ? value : `${name} “${text}” is not a whole number from ${least}.`;
 };
-export const madeOf = (member: Member): string =>
-  member.make.kind === 'section' ? member.make.section : member.make.kind === 'plain' ? member.make.what : 'plate girder';
-
 export const columns: readonly Column[] = [
   { key: 'mark', title: 'Mark', width: '58px', read: (m) => m.mark, write: (mark) => ({ mark }) },
   {
@@ -32,8 +30,8 @@ export const columns: readonly Column[] = [
     width: 'minmax(110px,1.1fr)',
     read: madeOf,
     write: (text, member) =>
-      member.make.kind === 'girder'
-        ? 'This one is made of plates: open it from its weight.'
+      member.make.kind === 'girder' || member.make.kind === 'parts'
+        ? 'This one is made of several parts: open it from its weight.'
         : { make: member.make.kind === 'plain' ? { kind: 'plain', what: text } : { kind: 'section', section: findSection(text)?.designation ?? text } },
   },
   {

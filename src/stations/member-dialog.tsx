@@ -10,6 +10,8 @@ import { Modal } from '@/ui/dialogs/modal';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Traces } from '@/ui/workings/check-line';
 import { usePlan } from './job-context';
+import { freshId } from './fresh-id';
+import { MemberPartsFields } from './member-parts-fields';
 import { Group } from './panel';
 import { TravelFields } from './travel-fields';
 import { useEdit, useField } from './use-edit';
@@ -30,6 +32,15 @@ const makeOf = (kind: Member['make']['kind'], member: Member): Member['make'] =>
       return { kind, section: '' };
     case 'plain':
       return { kind, what: '' };
+    case 'parts':
+      // What it was stands as the first part, from end to end.
+      return {
+        kind,
+        what: '',
+        width: null,
+        depth: null,
+        parts: [{ id: freshId('mp'), what: '', section: make.kind === 'section' ? make.section : '', mass: null, count: 1, from: 0, to: member.length }],
+      };
     case 'girder':
       return {
         kind,
@@ -54,7 +65,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
   const { make, packing, stated } = member;
   const kg = (mass: number) => formatQuantity(mass, 'mass', system);
   const known = size && !(size instanceof Missing) ? size : null;
-  const calculated = known ? known.massPerLength * member.length : null;
+  const calculated = weight instanceof Missing ? null : weight.calculated;
   const statements = [
     { use: 'calculated', name: 'Calculated', mass: calculated },
     { use: 'drawing', name: 'By drawing', mass: stated.drawing },
@@ -82,12 +93,14 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
             choices={[
               { value: 'section', label: 'a listed section' },
               { value: 'girder', label: 'plates, welded' },
+              { value: 'parts', label: 'several parts, stepped or put together' },
               { value: 'plain', label: 'a plain weight' },
             ]}
             onValue={(kind) => edit({ make: makeOf(kind, member) }, 'kind')}
           />
           {make.kind === 'section' && section('Section', make.section, (section) => edit({ make: { kind: 'section', section } }, 'section'))}
           {make.kind === 'plain' && words('What it is', make.what, (what) => edit({ make: { kind: 'plain', what } }, 'what'))}
+          {make.kind === 'parts' && <MemberPartsFields member={member} make={make} />}
           {make.kind === 'girder' && (
             <>
               <span />
@@ -111,7 +124,9 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           {open('Packing against the web, high', 'dimension', packing.web, (web) => pack({ web }, 'web'), {
             placeholder: packing.sides > 0 ? 'not known' : 'none',
           })}
-          {open('Balances at, from the left end', 'length', member.cg, (cg) => edit({ cg }, 'cg'), { placeholder: 'the middle' })}
+          {open('Balances at, from the left end', 'length', member.cg, (cg) => edit({ cg }, 'cg'), {
+            placeholder: weight instanceof Missing || make.kind !== 'parts' ? 'the middle' : `${formatQuantity(weight.cg, 'length', system)}, by its parts`,
+          })}
           <p className="self-end pb-1 text-[13px] text-soft">
             {known?.surfacePerLength
               ? `Surface to coat ${formatQuantity(known.surfacePerLength * member.length, 'floorArea', system)}, fillets left out`

@@ -1,6 +1,7 @@
 import type { RowFault, SteelRow } from '../steel/lists/rows';
 import { findSection } from '../steel/sections';
 import type { CommandArguments } from './commands/table';
+import { madeOf } from './made-of';
 import type { Member, Plan } from './schema';
 
 export interface ImportPreview {
@@ -68,7 +69,9 @@ export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: rea
       changes[key] = value;
       what.push(name);
     };
-    put('make', { kind: 'section', section: designation }, now.make.kind !== 'section' || now.make.section !== designation, 'section');
+    // Plates, parts and plain weights go out by what they are called, and come back as they were.
+    const sameMake = now.make.kind === 'section' ? now.make.section === designation : row.section === madeOf(now);
+    put('make', { kind: 'section', section: designation }, !sameMake, 'section');
     put('length', row.length, Math.abs(now.length - row.length) > 1e-6, 'length');
     put('grade', row.grade, row.grade !== '' && now.grade !== row.grade, 'grade');
     put('count', row.count, now.count !== row.count, 'count');

@@ -5,6 +5,7 @@ import { plateGirder } from '../steel/plate-girder.calc';
 import type { SectionRow } from '../steel/section-row';
 import { findSection } from '../steel/sections';
 import { weightTruth, type WeightUse } from '../steel/weight-truth.calc';
+import { partsWeight } from './member-parts';
 import { Missing } from './missing';
 import type { Member } from './schema';
 
@@ -17,10 +18,16 @@ export interface MemberSize {
   section: SectionRow | null;
 }
 
-/** What a member is made of, in figures; null for a plain weight. */
+/** What a member is made of, in figures; null for a plain weight, and for parts of which nobody knows the overall size. */
 export function memberSize(member: Member): MemberSize | Missing | null {
   const { make } = member;
   if (make.kind === 'plain') return null;
+  if (make.kind === 'parts') {
+    if (make.width === null || make.depth === null) return null;
+    const weight = partsWeight(member, make);
+    if (weight instanceof Missing) return weight;
+    return { massPerLength: weight.mass / member.length, width: make.width, depth: make.depth, surfacePerLength: null, section: null };
+  }
   if (make.kind === 'section') {
     const section = findSection(make.section);
     if (!section) return new Missing(`“${make.section}” is not in the section tables. What is ${member.mark} made of?`);
@@ -65,10 +72,14 @@ export function memberWeight(member: Member, rules: Rules): MemberWeight | Missi
   const size = memberSize(member);
   // A section nobody knows can still be weighed.
   const known = size instanceof Missing ? null : size;
-  const calculated = known === null ? null : known.massPerLength * member.length;
+  const parts = member.make.kind === 'parts' ? partsWeight(member, member.make) : null;
+  // Nobody can say where it balances while a part is not known.
+  if (parts instanceof Missing && member.cg === null) return parts;
+  const added = parts instanceof Missing ? null : parts;
+  const calculated = added ? added.mass : known === null ? null : known.massPerLength * member.length;
   const input = { calculated, drawing: member.stated.drawing, weighed: member.stated.weighed, use: member.use as WeightUse };
   const outcome = attempt(weightTruth, input);
-  if (!outcome.ok) return size instanceof Missing ? size : new Missing(`${member.mark}: ${outcome.error}`);
+  if (!outcome.ok) return parts instanceof Missing ? parts : size instanceof Missing ? size : new Missing(`${member.mark}: ${outcome.error}`);
   const { mass, by, spread } = outcome.output;
   const dressed = mass + member.packing.mass + member.attachments;
   return {
@@ -77,8 +88,8 @@ export function memberWeight(member: Member, rules: Rules): MemberWeight | Missi
     by,
     spread,
     lifted: by === 'weighed' ? dressed : dressed * (1 + rules.value('weightAllowance')),
-    cg: member.cg ?? member.length / 2,
+    cg: member.cg ?? added?.cg ?? member.length / 2,
     size: known,
-    traces: [{ calc: weightTruth.id, input, output: outcome.output }],
+    traces: [...(added?.traces ?? []), { calc: weightTruth.id, input, output: outcome.output }],
   };
 }

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { rulesOf } from '../rules/rule-sets';
 import { formatForInput, inputUnit } from '../units';
+import { madeOf } from './made-of';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
 import type { Plan } from './schema';
@@ -15,7 +16,7 @@ export function membersCsv(plan: Plan): string {
     const known = weight instanceof Missing ? null : weight;
     return {
       Mark: member.mark,
-      Section: member.make.kind === 'section' ? member.make.section : member.make.kind === 'girder' ? 'plate girder' : member.make.what,
+      Section: madeOf(member),
       Length: formatForInput(member.length, 'length', units),
       Count: member.count,
       Grade: member.grade,

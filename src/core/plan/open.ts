@@ -141,7 +141,15 @@ function danglingFaults(plan: Plan): Fault[] {
   plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
   if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
   if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
-  plan.members.forEach(({ travel }, i) => {
+  plan.members.forEach(({ travel, make, mark }, i) => {
+    if (make.kind === 'parts')
+      make.parts.forEach(({ from, to, what }, j) => {
+        if (to < from)
+          faults.push({
+            path: `members[${i}].make.parts[${j}].to`,
+            error: `${what || 'A part'} of ${mark} runs from ${from} m to ${to} m: make “to” no less than “from”.`,
+          });
+      });
     if (travel.truck !== null) need('truck', travel.truck, `members[${i}].travel.truck`);
     if (travel.permit !== null) need('permit', travel.permit, `members[${i}].travel.permit`);
   });

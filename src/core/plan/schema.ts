@@ -163,6 +163,24 @@ const makeSchema = Type.Union([
   closed({ kind: Type.Literal('section'), section: text('designation as in the section tables') }),
   closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: positive('m'), topFlange: plate(), bottomFlange: plate() }),
   closed({ kind: Type.Literal('plain'), what: text() }),
+  closed({
+    kind: Type.Literal('parts'),
+    what: text('stepped, spliced or put together before the lift'),
+    width: nullable(positive('m', 'overall')),
+    depth: nullable(positive('m', 'overall')),
+    parts: Type.Array(
+      closed({
+        id: id(),
+        what: text(),
+        section: text('designation; empty: by its weight'),
+        mass: nullable(positive('kg', 'of one; null: by its section')),
+        count: Type.Integer({ minimum: 1, maximum: 100, description: 'side by side or at the same place' }),
+        from: real('m', { description: 'from the left end' }),
+        to: real('m', { description: 'the same as from: it is in one place' }),
+      }),
+      { maxItems: 80 },
+    ),
+  }),
 ]);
 export const memberStates = ['listed', 'made', 'trial fitted', 'shipped', 'stored', 'set', 'braced', 'bolted', 'torqued', 'accepted'] as const;
 

@@ -9,6 +9,7 @@ import type { Trace } from '../calc/evidence';
 import type { Rules } from '../rules/rule-sets';
 import { GRAVITY } from '../units';
 import { memberWeight, type MemberWeight } from './member-weight';
+import { shareBetween } from './member-parts';
 import { Missing } from './missing';
 import type { Leg, Member, Opening, Plan } from './schema';
 import { longestBrought } from './trucks';
@@ -20,6 +21,8 @@ export interface WayPiece {
   to: number;
   length: number;
   mass: number;
+  /** balances at, from its own left end */
+  cg: number;
 }
 
 export interface Carried {
@@ -40,19 +43,30 @@ export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
   if (!member) return new Missing('Which piece goes this way? Choose it from the piece list.');
   const weight = memberWeight(member, rules);
   if (weight instanceof Missing) return weight;
-  if (!weight.size) return new Missing(`${member.mark} is a plain weight: give its section so that its width and depth are known.`);
+  if (!weight.size)
+    return new Missing(
+      member.make.kind === 'parts'
+        ? `How wide and deep is ${member.mark} over all its parts?`
+        : `${member.mark} is a plain weight: give its section so that its width and depth are known.`,
+    );
   const cuts = [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b);
   const ends = [0, ...cuts, member.length];
-  const per = weight.lifted / member.length;
   const pieces = ends.slice(1).map((to, i): WayPiece => {
     const from = ends[i] ?? 0;
     const splices = (i > 0 ? 1 : 0) + (i < cuts.length ? 1 : 0);
+    const { share, cg } = shareBetween(member, from, to);
+    const body = weight.lifted * share;
+    const half = plan.wayIn.splice.mass / 2;
+    const mass = body + splices * half;
+    // Half of each splice hangs at the end it is bolted to. In one piece it balances where the whole member does.
+    const turned = body * (cg - from) + (i < cuts.length ? half * (to - from) : 0);
     return {
       name: cuts.length === 0 ? member.mark : `${member.mark}/${i + 1}`,
       from,
       to,
       length: to - from,
-      mass: per * (to - from) + (splices * plan.wayIn.splice.mass) / 2,
+      mass,
+      cg: cuts.length === 0 ? weight.cg : turned / mass,
     };
   });
   const by = (figure: (piece: WayPiece) => number) => pieces.reduce((a, b) => (figure(b) > figure(a) ? b : a));
@@ -147,6 +161,8 @@ export function serviceBeam(carried: Carried, rules: Rules): SplitQuestion['beam
 export function splitOf(plan: Plan, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing) return carried;
+  if (carried.member.make.kind === 'parts')
+    return new Missing(`${carried.member.mark} is not alike along its length: choose where it is cut, and each piece is checked as it weighs.`);
   const rooms = plan.wayIn.legs.map((leg) => legRoom(leg, carried)).filter((room): room is LegRoom => room !== null && !(room instanceof Missing));
   const lengths = rooms.flatMap((room) => (room.longest === null ? [] : [room.longest]));
   const { leftOverhang, known: _, ...beam } = serviceBeam(carried, rules);

@@ -3,6 +3,7 @@ import { asMeasured } from '@/core/plan/as-measured';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
 import type { Derived } from '@/core/plan/evaluate/derived';
+import { madeOf } from '@/core/plan/made-of';
 import { memberWeight } from '@/core/plan/member-weight';
 import { Missing } from '@/core/plan/missing';
 import type { Member, Plan } from '@/core/plan/schema';
@@ -69,13 +70,10 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
         </View>
         {plan.members.map((member) => {
           const weight = memberWeight(member, rules);
-          const { make } = member;
           return (
             <View key={member.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
               <Text style={[cell, styles.bold, { width: widths.mark }]}>{member.mark}</Text>
-              <Text style={[cell, { width: widths.section }]}>
-                {make.kind === 'section' ? make.section : make.kind === 'plain' ? make.what : 'plates, welded'}
-              </Text>
+              <Text style={[cell, { width: widths.section }]}>{madeOf(member)}</Text>
               <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>{formatQuantity(member.length, 'length', units)}</Text>
               <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>{member.count}</Text>
               <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>
@@ -96,7 +94,7 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
               <Line2
                 key={piece.name}
                 label={`${piece.name}, from ${formatQuantity(piece.from, 'length', units)} to ${formatQuantity(piece.to, 'length', units)} of the left end`}
-                value={`${formatQuantity(piece.length, 'length', units)}, ${formatQuantity(piece.mass, 'mass', units)}`}
+                value={`${formatQuantity(piece.length, 'length', units)}, ${formatQuantity(piece.mass, 'mass', units)}, balances at ${formatQuantity(piece.cg, 'length', units)}`}
               />
             ))}
           </View>

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { demoPlan } from '../../../../tests/demo-plan';
+import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
 import { applyCommand, takeBack } from '../../plan/commands/apply';
 import { canonicalJson } from '../../plan/canonical';
 import { previewImport } from '../../plan/import-members';
@@ -186,7 +186,7 @@ describe('what an import does', () => {
   test('is one step, and undone as one', () => {
     const done = applyCommand(plan, { name: 'importMembers', args: preview.command });
     if (!done.ok) throw new Error(done.faults[0]?.error);
-    expect(done.plan.members).toHaveLength(5);
+    expect(done.plan.members).toHaveLength(6);
     expect(done.plan.members.find((one) => one.mark === 'N1')!.make).toEqual({ kind: 'section', section: 'IPE 300' });
     expect(canonicalJson(takeBack(done.plan, done.inverse))).toBe(canonicalJson(plan));
   });
@@ -198,12 +198,18 @@ describe('what an import does', () => {
     const many = previewImport(plan, read(text).rows, [], (n) => `m${n}`);
     expect(many.added).toHaveLength(1000);
     const done = applyCommand(plan, { name: 'importMembers', args: many.command });
-    expect(done.ok && done.plan.members.length).toBe(1003);
+    expect(done.ok && done.plan.members.length).toBe(1004);
+  });
+  test('plates, parts and plain weights go out by name and come back as they were', () => {
+    const hall = ticketHall();
+    const back = read(membersCsv(hall));
+    expect(hall.members.map((one) => one.make.kind)).toEqual(expect.arrayContaining(['plain', 'girder']));
+    expect(previewImport(hall, back.rows, [], () => 'x').changed.flatMap((one) => one.what)).not.toContain('section');
   });
   test('what goes out comes back the same', () => {
     const sheet = readSheet(membersCsv(plan));
     const back = rowsOf(sheet, sheet.columns, plan.job.units);
     expect(back.faults).toEqual([]);
-    expect(previewImport(plan, back.rows, [], () => 'x')).toMatchObject({ added: [], changed: [], same: 3 });
+    expect(previewImport(plan, back.rows, [], () => 'x')).toMatchObject({ added: [], changed: [], same: 4 });
   });
 });

@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { demoPlan, ticketHall } from '../../../tests/demo-plan';
+import { rulesOf } from '../rules/rule-sets';
+import { evaluate } from './evaluate';
+import { itemsOf, partsWeight, shareBetween, type MemberOfParts } from './member-parts';
+import { memberWeight } from './member-weight';
+import { Missing } from './missing';
+import { openPlan } from './open';
+import type { Member, Plan } from './schema';
+import { carriedOf, splitOf } from './way-pieces';
+
+const rules = rulesOf('eu-ls', {});
+const known = <T>(value: T | Missing): T => {
+  if (value instanceof Missing) throw new Error(value.questions.join(' '));
+  return value;
+};
+type Part = MemberOfParts['parts'][number];
+const run = (massPerLength: number, from: number, to: number): Part => ({
+  id: `${from}-${to}`,
+  what: 'run',
+  section: '',
+  mass: massPerLength * (to - from),
+  count: 1,
+  from,
+  to,
+});
+const lump = (mass: number, at: number, count = 1): Part => ({ id: `l${at}`, what: 'plate', section: '', mass, count, from: at, to: at });
+const of = (parts: Part[], length = 10): Member => ({
+  ...demoPlan().members[0]!,
+  mark: 'S1',
+  length,
+  make: { kind: 'parts', what: 'stepped', width: 0.2, depth: 0.5, parts },
+  packing: { mass: 0, sides: 0, height: 0, web: null },
+  attachments: 0,
+  stated: { drawing: null, weighed: null },
+});
+const made = (member: Member) => member.make as MemberOfParts;
+const asked = (member: Member) => {
+  const answer = itemsOf(member.mark, member.length, made(member));
+  return answer instanceof Missing ? answer.questions : [];
+};
+
+test('the demo’s stepped girder by hand: 8.8 m at 67.1, 6 m at 82 and 208 kg of plates and bracket', () => {
+  const girder = demoPlan().members.find((one) => one.mark === 'EG2')!;
+  const light = 67.1;
+  const heavy = 82;
+  const mass = light * 8.8 + heavy * 6 + 124 + 84;
+  const moment = light * 5.2 * 2.6 + heavy * 6 * 8.2 + light * 3.6 * 13 + 62 * 5.2 + 62 * 11.2 + 84 * 13.9;
+  const weight = known(memberWeight(girder, rules));
+  expect(weight.calculated).toBeCloseTo(mass, 6);
+  expect(weight.cg).toBeCloseTo(moment / mass, 9);
+  expect(weight.cg).toBeGreaterThan(14.8 / 2 + 0.3);
+  expect(weight.lifted).toBeCloseTo(mass * 1.05, 6);
+});
+test('counts, lumps and runs: a lopsided one', () => {
+  const weight = known(partsWeight(of([run(50, 0, 10), run(30, 0, 4), lump(100, 9, 2)]), made(of([run(50, 0, 10), run(30, 0, 4), lump(100, 9, 2)]))));
+  expect(weight.mass).toBeCloseTo(500 + 120 + 200, 9);
+  expect(weight.cg).toBeCloseTo((500 * 5 + 120 * 2 + 200 * 9) / 820, 9);
+});
+
+describe('what is not known is asked', () => {
+  test.each<[string, Part[], RegExp]>([
+    ['a part without section or weight', [run(50, 0, 10), { ...lump(1, 3), mass: null, what: 'bracket' }], /What does bracket of S1 weigh/],
+    ['a section in no table', [{ ...run(1, 0, 10), mass: null, section: 'ZZ 9' }], /“ZZ 9” is not in the section tables/],
+    ['a section at one place', [run(50, 0, 10), { ...lump(1, 3), mass: null, section: 'HEA 200' }], /What does plate of S1 weigh/],
+    ['a length no part covers', [run(50, 0, 4), run(50, 6, 10)], /Nothing is given of S1 from 4.00 m to 6.00 m/],
+    ['an end no part covers', [run(50, 0, 9.5)], /from 9.50 m to 10.00 m/],
+    ['a beginning no part covers', [run(50, 0.2, 10)], /from 0.00 m to 0.20 m/],
+    ['no parts at all', [], /from 0.00 m to 10.00 m/],
+  ])('%s', (_, parts, question) => expect(asked(of(parts)).join(' ')).toMatch(question));
+  test('runs that overlap or hang past an end leave nothing open', () => expect(asked(of([run(50, -0.3, 6), run(40, 4, 10.4)]))).toEqual([]));
+  test('a weight by drawing does not tell where it balances; a balance point that is typed does', () => {
+    const member = of([run(50, 0, 9)]);
+    member.stated.drawing = 800;
+    expect(memberWeight(member, rules)).toBeInstanceOf(Missing);
+    member.cg = 4.7;
+    expect(known(memberWeight(member, rules))).toMatchObject({ bare: 800, cg: 4.7 });
+  });
+  test('in the plan it is a question, and nothing is clear for it', () => {
+    const plan = demoPlan();
+    const girder = plan.members.find((one) => one.mark === 'EG2')!;
+    made(girder).parts.splice(1, 1);
+    const check = evaluate(plan).checks.find((one) => one.id === 'steel.weight' && one.subject === 'EG2')!;
+    expect(check.verdict).toBe('missing');
+  });
+  test('a part that ends before it begins is refused with its path', () => {
+    const plan = demoPlan();
+    const girder = plan.members.find((one) => one.mark === 'EG2')!;
+    made(girder).parts[0]!.to = -1;
+    expect(openPlan(plan)).toMatchObject({ ok: false, faults: [{ path: `members[${plan.members.indexOf(girder)}].make.parts[0].to` }] });
+  });
+});
+
+const parts = fc
+  .array(
+    fc.record({
+      mass: fc.double({ min: 1, max: 300, noNaN: true }),
+      from: fc.double({ min: -0.3, max: 10, noNaN: true }),
+      long: fc.double({ min: 0, max: 5, noNaN: true }),
+      count: fc.integer({ min: 1, max: 3 }),
+    }),
+    { maxLength: 8 },
+  )
+  .map((list) => [
+    run(40, 0, 10),
+    ...list.map(({ mass, from, long, count }, i): Part => ({ id: `p${i}`, what: 'part', section: '', mass, count, from, to: from + long })),
+  ]);
+test('cut anywhere, the shares make the whole, and balance where it does', () =>
+  fc.assert(
+    fc.property(parts, fc.array(fc.double({ min: 0.1, max: 9.9, noNaN: true }), { maxLength: 4 }), (list, cuts) => {
+      const member = of(list);
+      const weight = known(partsWeight(member, made(member)));
+      const ends = [0, ...new Set(cuts.sort((a, b) => a - b)), 10];
+      const shares = ends.slice(1).map((to, i) => shareBetween(member, ends[i]!, to));
+      expect(shares.reduce((sum, one) => sum + one.share, 0)).toBeCloseTo(1, 9);
+      expect(shares.reduce((sum, one) => sum + one.share * one.cg, 0)).toBeCloseTo(weight.cg, 6);
+    }),
+  ));
+test('a member alike along its length shares by length', () =>
+  expect(shareBetween(ticketHall().members[0]!, 1, 2)).toEqual({ share: 1 / ticketHall().members[0]!.length, cg: 1.5 }));
+
+describe('carried in its pieces', () => {
+  const stepped = (): Plan => {
+    const plan = ticketHall();
+    const member = plan.members[0]!;
+    member.stated = { drawing: null, weighed: null };
+    member.make = { kind: 'parts', what: 'stepped', width: 0.134, depth: 0.207, parts: [run(30, 0, member.length), run(25, 0, 1.2), lump(20, 4)] };
+    return plan;
+  };
+  test('each weighs what lies in it and half its splices, and all of them the whole', () => {
+    const plan = stepped();
+    const carried = known(carriedOf(plan, rules));
+    const total = carried.pieces.reduce((sum, one) => sum + one.mass, 0);
+    expect(total).toBeCloseTo(carried.weight.lifted + 2 * plan.wayIn.splice.mass, 6);
+    const moment = carried.pieces.reduce((sum, one) => sum + one.mass * (one.from + one.cg), 0);
+    const splices = plan.wayIn.cuts.reduce((sum, cut) => sum + plan.wayIn.splice.mass * cut, 0);
+    expect(moment).toBeCloseTo(carried.weight.lifted * carried.weight.cg + splices, 6);
+    const first = carried.pieces[1]!;
+    expect(shareBetween(plan.members[0]!, first.from, first.to).cg).toBeLessThan((first.from + first.to) / 2);
+  });
+  test('the search for fewest pieces does not pretend: it asks for the cuts', () => {
+    const answer = splitOf(stepped(), rules);
+    expect(answer).toBeInstanceOf(Missing);
+    expect((answer as Missing).questions[0]).toMatch(/not alike along its length/);
+  });
+  test('without an overall size nobody knows whether it passes', () => {
+    const plan = stepped();
+    made(plan.members[0]!).depth = null;
+    expect(evaluate(plan).checks.find((one) => one.id === 'way.piece')).toMatchObject({ verdict: 'missing' });
+  });
+});
