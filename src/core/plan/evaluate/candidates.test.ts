@@ -3,6 +3,8 @@ import { sections } from '../../steel/sections';
 import { yieldOf } from '../../steel/grades';
 import { Missing } from '../missing';
 import type { Plan } from '../schema';
+import { describe as say } from '../describe';
+import { evaluate } from '.';
 import { candidatesOf, lightestThatDo, type Candidate, type Limit } from './candidates';
 
 const listed = (edit: (plan: Plan) => unknown = () => undefined): Candidate[] => {
@@ -108,3 +110,32 @@ test.each([
   ['A36', 248.2e6],
 ])('grade %s', (text, fy) => expect(yieldOf(text)).toBe(fy));
 test.each(['', 'mild', '43A', 'A3600'])('grade “%s” is not guessed', (text) => expect(yieldOf(text)).toBeNull());
+
+describe('what is no listed section', () => {
+  const girder = (): Plan => {
+    const plan = ticketHall();
+    plan.members[0]!.make = {
+      kind: 'girder',
+      webDepth: 0.19,
+      web: 0.006,
+      topFlange: { width: 0.13, thickness: 0.01 },
+      bottomFlange: { width: 0.13, thickness: 0.01 },
+    };
+    return plan;
+  };
+  const carries = (plan: Plan) => evaluate(plan).checks.find((one) => one.id === 'steel.carries')!;
+  test('the issued design answers for it, named with its evidence', () => {
+    const check = carries(girder());
+    expect(check).toMatchObject({ verdict: 'clear', ratio: null });
+    const design = girder().holds.find((one) => one.id === 'HP1')!;
+    expect(say(check, 'metric')).toContain(design.by);
+    expect(say(check, 'metric')).toContain(design.evidence);
+  });
+  test('with no design recorded it is asked, never clear', () => {
+    const plan = girder();
+    plan.holds = plan.holds.filter((one) => one.id !== 'HP1');
+    expect(carries(plan)).toMatchObject({ verdict: 'missing' });
+    plan.holds.push({ id: 'HP1', by: 'A. Lindqvist', evidence: ' ', value: '', on: '' });
+    expect(carries(plan)).toMatchObject({ verdict: 'missing' });
+  });
+});

@@ -3,7 +3,7 @@ import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import { candidatesOf, type Limit } from './candidates';
-import { missingCheck, sourced, told, type Context } from './context';
+import { missingCheck, ratioCheck, sourced, told, type Context } from './context';
 
 export const limitWords: Record<Limit, string> = {
   bending: 'bending',
@@ -17,7 +17,7 @@ export const limitWords: Record<Limit, string> = {
 export function carriesChecks({ plan, rules }: Context): Check[] {
   return plan.survey.openings.flatMap((opening): Check[] => {
     const member = plan.members.find((one) => one.id === opening.member);
-    if (!member || member.make.kind !== 'section') return [];
+    if (!member) return [];
     const place = {
       id: 'steel.carries',
       subject: opening.name,
@@ -26,6 +26,7 @@ export function carriesChecks({ plan, rules }: Context): Check[] {
       calc: simpleSpan.id,
       source: sourced(simpleSpan.source.text, rules, 'serviceFactor', 'strengthCaution', 'deflectionShare', 'deflectionTotalShare'),
     };
+    if (member.make.kind !== 'section') return [byDesign(place, member.mark, opening.name, plan)];
     const candidates = candidatesOf(plan, { ...opening, choice: { ...opening.choice, candidates: [] } });
     if (candidates instanceof Missing) return [missingCheck(place, 'moment', candidates.questions.join(' '))];
     const mine = candidates[0];
@@ -49,4 +50,22 @@ export function carriesChecks({ plan, rules }: Context): Check[] {
       },
     ];
   });
+}
+
+/** What is of plates or parts is not worked out here: the design that was issued answers for it, or nobody does. */
+function byDesign(place: Parameters<typeof missingCheck>[0], mark: string, opening: string, plan: Context['plan']): Check {
+  const design = plan.holds.find((one) => one.id === 'HP1' && one.by.trim() !== '' && one.evidence.trim() !== '');
+  if (!design)
+    return missingCheck(
+      place,
+      'moment',
+      `What may ${mark} carry over ${opening}? It is no listed section: the engineer’s design is wanted, recorded as hold point HP1.`,
+    );
+  const check = ratioCheck(
+    place,
+    { demand: 0, capacity: 1, quantity: 'moment', caution: null, ratio: 0 },
+    told([`${mark} over ${opening} is no listed section and is not worked out here; the design of ${design.by} answers for it (${design.evidence}).`]),
+    [],
+  );
+  return { ...check, ratio: null, demand: null, capacity: null };
 }
