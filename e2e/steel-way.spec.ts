@@ -242,7 +242,8 @@ test('a list of another program: its titles passed over, its units shown and cha
   await expect(page.getByRole('list', { name: 'Not read' })).toContainText('X1 would be 6 000.00 m long');
   await page.getByLabel('Lengths without a unit are').selectOption('mm');
   await expect(page.getByRole('list', { name: 'Not read' })).toContainText('X2 would be');
-  await cells.fill('2,X1,HEA 200,6250\n1,X2,IPE 300,4000\n');
+  await cells.fill('2,X1,HEA 200,6250\n1,X2,203 UC 46,4000\n');
+  await expect(page.getByText('Known here by another name: X2: 203 UC 46 as UC 203x203x46')).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'Number', exact: true })).toHaveValue('0');
   await page.getByRole('button', { name: 'Take 2' }).click();
   await expect(page.getByLabel('Length of X1')).toHaveValue('6.25');
@@ -260,4 +261,16 @@ test('a model that names its pieces badly: what was read otherwise is told befor
   expect(violations.map((one) => one.id)).toEqual([]);
   await page.getByRole('button', { name: 'Take 5' }).click();
   await expect(page.getByLabel('Section of TB-12')).toHaveValue('IPE 300');
+});
+
+test('the path to ground is drawn and summed storey by storey; a load nobody knows is no sum', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Measure');
+  await page.getByRole('button', { name: /^Path to ground/ }).click();
+  const sums = page.getByRole('table', { name: 'Summed by storey' });
+  await expect(sums.locator('[data-storey]')).toHaveCount(3);
+  await expect(sums.locator('[data-storey="0"]')).toContainText('kN in all');
+  await field(page, 'Carries along it').fill('');
+  await expect(sums.locator('[data-storey="-2"]')).toContainText('not known');
+  await expect(page.locator('[data-path="Brick pier A"]')).not.toContainText('kN');
 });

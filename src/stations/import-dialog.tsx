@@ -183,6 +183,12 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
                 ))}
               </ul>
             )}
+            {preview.readAs.length > 0 && (
+              <p className="my-1 text-[13px]" data-read-as>
+                Known here by another name: {preview.readAs.slice(0, 12).join('; ')}
+                {preview.readAs.length > 12 && ` and ${preview.readAs.length - 12} more`}
+              </p>
+            )}
             {preview.unknownSections.length > 0 && (
               <p className="my-1 text-[13px] text-missing">
                 {preview.unknownSections.length} with a section in no table here, so their weight stays unknown unless the file gives it:{' '}

@@ -2,6 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { pathPicture } from '@/core/drawing/path-picture';
+import { storeyTotals } from '@/core/drawing/storey-totals';
 import { soils, SOIL_SOURCE } from '@/core/path/soils';
 import { linkKinds, type Link } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
@@ -22,6 +23,7 @@ export function LoadPathFields() {
   const { system } = useField();
   const checks = useJob((state) => state.survey.evaluation.checks);
   const picture = useMemo(() => pathPicture(plan, checks), [plan, checks]);
+  const totals = useMemo(() => storeyTotals(plan, picture), [plan, picture]);
   const sorted = [...plan.links].sort((a, b) => b.storey - a.storey);
   const add = () => {
     const link: Link = {
@@ -48,6 +50,23 @@ export function LoadPathFields() {
       }
     >
       {picture.rows > 1 && <PathView picture={picture} system={system} />}
+      {totals.length > 0 && (
+        <table className="mb-2 w-full text-[13px]" aria-label="Summed by storey">
+          <tbody>
+            {totals.map(({ storey, load, links }) => (
+              <tr key={storey} className="border-b border-dotted border-line" data-storey={storey}>
+                <th scope="row" className="text-left font-normal">
+                  {storey === 0 ? 'Ground storey' : storey > 0 ? `Storey ${storey}` : `Storey ${storey}, below ground`}
+                  <span className="text-soft">, {links === 1 ? '1 link' : `${links} links`}</span>
+                </th>
+                <td className={`text-right font-semibold ${load === null ? 'text-missing' : ''}`}>
+                  {load === null ? 'not known' : `${formatQuantity(load, 'force', system)} in all`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       {sorted.map((link) => {
         const load =
           checks.find((check) => check.id.startsWith('path.') && check.subject === link.name && check.quantity === 'force' && check.demand !== null)?.demand ??

@@ -1,6 +1,7 @@
 import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from '../plan/evaluate';
 import { pathPicture } from './path-picture';
+import { storeyTotals } from './storey-totals';
 
 test('each thing stands below everything that stands on it, and every line is drawn once', () => {
   const plan = ticketHall();
@@ -33,4 +34,30 @@ test('with nothing written down there is one row of bearings', () => {
   plan.links = [];
   plan.bearings.forEach((one) => (one.standsOn = []));
   expect(pathPicture(plan, evaluate(plan).checks)).toMatchObject({ rows: 1, lines: [] });
+});
+
+describe('summed by storey', () => {
+  const totals = (plan: ReturnType<typeof ticketHall>) => storeyTotals(plan, pathPicture(plan, evaluate(plan).checks));
+  test('by hand: both seats and the pier, then the cellar, then the sand', () => {
+    const plan = ticketHall();
+    const load = (id: string, name: string) => evaluate(plan).checks.find((one) => one.id === id && one.subject === name)!.demand!;
+    const [hall, cellar, sand] = totals(plan);
+    // The hall: what the padstone and the post take, less what they weigh themselves, and everything of that storey’s own.
+    expect(hall).toMatchObject({ storey: 0, links: 5 });
+    const seats = load('path.link', 'Brick pier A') - 220 - 9000 + (load('path.link', 'Cellar beam') - 600 - 120 - 3500);
+    expect(hall!.load).toBeCloseTo(seats + 220 + 9000 + 600 + 120, 3);
+    expect(cellar!.load).toBeCloseTo(hall!.load! + 6000 + 3500 + 5000 + 5000, 3);
+    expect(sand!.load).toBeCloseTo(cellar!.load!, 3);
+  });
+  test('a load nobody knows is not summed over', () => {
+    const plan = ticketHall();
+    plan.survey.openings[0]!.lineLoad = null;
+    expect(totals(plan).map((one) => one.load)).toEqual([null, null, null]);
+  });
+  test('no links, no storeys', () => {
+    const plan = ticketHall();
+    plan.links = [];
+    plan.bearings.forEach((one) => (one.standsOn = []));
+    expect(totals(plan)).toEqual([]);
+  });
 });

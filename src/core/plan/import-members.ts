@@ -12,6 +12,8 @@ export interface ImportPreview {
   faults: RowFault[];
   /** rows whose section no table knows: taken, but their weight stays unknown unless the file gives it */
   unknownSections: string[];
+  /** rows whose section a table knows by another name */
+  readAs: string[];
 }
 
 export const newMember = (id: string, changes: Partial<Member> = {}): Member => ({
@@ -37,13 +39,22 @@ export const newMember = (id: string, changes: Partial<Member> = {}): Member => 
   ...changes,
 });
 
+/** The same letters and figures, however they are parted: nothing a person has to look at. */
+const writesOut = (written: string, designation: string): boolean => bare(written) === bare(designation);
+const bare = (text: string): string =>
+  text
+    .toUpperCase()
+    .replace(/[×*]/g, 'X')
+    .replace(/[^A-Z\d./]/g, '');
+
 /** What an import would do, before it does it: matched by mark, new ones added, nothing removed. */
 export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: readonly RowFault[], freshId: (n: number) => string): ImportPreview {
   const byMark = new Map(plan.members.map((member) => [member.mark, member]));
-  const preview: ImportPreview = { command: { add: [], change: [] }, added: [], changed: [], same: 0, faults: [...faults], unknownSections: [] };
+  const preview: ImportPreview = { command: { add: [], change: [] }, added: [], changed: [], same: 0, faults: [...faults], unknownSections: [], readAs: [] };
   rows.forEach((row, n) => {
     const section = findSection(row.section);
     if (!section) preview.unknownSections.push(`${row.mark}: ${row.section}`);
+    else if (!writesOut(row.section, section.designation)) preview.readAs.push(`${row.mark}: ${row.section} as ${section.designation}`);
     const designation = section?.designation ?? row.section;
     const now = byMark.get(row.mark);
     if (!now) {

@@ -177,7 +177,8 @@ export function walkDown(
     const { load } = outcome.output;
     const question = unknown.get(link.id) ?? null;
     if (reached && question !== null)
-      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`, traces));
+      // The sum of what is known is no sum: it is not shown.
+      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`));
     else if (reached) {
       if (link.capacity !== null)
         checks.push(
@@ -199,9 +200,13 @@ export function walkDown(
           flatStop(
             place('gap', link.name, linkLoad),
             'force',
-            told(phrase`${link.name} takes ${q(load, 'force')} and stands on nothing. Follow it to ground or block it.`),
-            traces,
-            load,
+            told(
+              question === null
+                ? phrase`${link.name} takes ${q(load, 'force')} and stands on nothing. Follow it to ground or block it.`
+                : phrase`${link.name} takes a load and stands on nothing. Follow it to ground or block it.`,
+            ),
+            question === null ? traces : [],
+            question === null ? load : null,
           ),
         );
       continue;

@@ -177,6 +177,15 @@ describe('what an import does', () => {
   const plan = demoPlan();
   const rows = read('Mark,Section,Length,Count,Order\nTB1,UB 533x210x92,9.2,1,1\nP1-P2,UC 203x203x46,3.505,2,0\nN1,ipe 300,4,6,\nN2,ZZ 9,4,1,\n').rows;
   const preview = previewImport(plan, rows, [], (n) => `n${n}`);
+  test('a section known by another name is told; one only parted otherwise is not', () => {
+    const { readAs } = previewImport(
+      plan,
+      read('Mark,Section,Length\nA,W250x73,6\nB,203 UC 46,6\nC,w 10 × 88,6\nD,HE-A 200,6\nE,IPB 300,6\n').rows,
+      [],
+      (n) => `r${n}`,
+    );
+    expect(readAs).toEqual(['A: W250x73 as W10x49', 'B: 203 UC 46 as UC 203x203x46', 'E: IPB 300 as HEB 300']);
+  });
   test('is told before it is done', () => {
     expect(preview.added).toEqual(['N1', 'N2']);
     expect(preview.changed).toEqual([{ mark: 'TB1', what: ['length'] }]);
