@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { check, expect, field, planOf, saved, station, test } from './job';
+import { check, expect, field, planOf, saved, station, standing, test } from './job';
 
 const grip = (page: Page, key: string, sheet = 'Plan') => page.locator(`svg[data-sheet="${sheet}"] [data-ref="${key}"]`).first();
 
@@ -12,13 +12,13 @@ async function drag(page: Page, from: { x: number; y: number }, by: { x: number;
 }
 
 async function middle(page: Page, key: string, sheet = 'Plan') {
-  const box = (await grip(page, key, sheet).boundingBox())!;
+  const box = await standing(grip(page, key, sheet));
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
 /** The crane's body: the label and outriggers share its key, so take a place inside the carrier. */
 async function carrier(page: Page) {
-  const box = (await page.locator('svg[data-sheet="Plan"] g[data-ref="stand:s1"] polygon').nth(4).boundingBox())!;
+  const box = await standing(page.locator('svg[data-sheet="Plan"] g[data-ref="stand:s1"] polygon').nth(4));
   return { x: box.x + 12, y: box.y + box.height / 2 };
 }
 

@@ -1,4 +1,4 @@
-import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test as base, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import { demoPlan, ticketHall } from '../tests/demo-plan';
 import type { Plan } from '../src/core/plan/schema';
 
@@ -23,6 +23,18 @@ export const field = (page: Page, name: string) => page.getByRole('complementary
 export const check = (page: Page, id: string, subject?: string) => page.locator(`[data-check="${id}"]${subject ? `[data-subject="${subject}"]` : ''}`);
 export const count = (page: Page, verdict: string) => page.locator(`[data-count="${verdict}"]`);
 export const move = (page: Page, id: string) => page.locator(`[data-move="${id}"]`);
+/** Where a thing of the drawing stands once the drawing no longer moves: it follows the station a moment later. */
+export async function standing(thing: Locator): Promise<{ x: number; y: number; width: number; height: number }> {
+  let last = await thing.boundingBox();
+  for (let calm = 0; calm < 4;) {
+    await thing.page().waitForTimeout(120);
+    const now = await thing.boundingBox();
+    calm = JSON.stringify(now) === JSON.stringify(last) ? calm + 1 : 0;
+    last = now;
+  }
+  if (!last) throw new Error('it is not drawn');
+  return last;
+}
 export const saved = (page: Page) => expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
 export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> =>
   (await (await request.get(`/api/jobs/${id}/plan`, { maxRetries: 3 })).json()) as Plan;

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { check, expect, field, move, planOf, saved, station, test } from './job';
+import { check, expect, field, move, planOf, saved, station, standing, test } from './job';
 
 test.use({ demo: 'ticket hall' });
 
@@ -116,7 +116,7 @@ test('joists doubled and run through are worked out at once', async ({ page }) =
 
 test('a wall is dragged on the plan; one undo brings it back', async ({ page, job, request }) => {
   const band = page.locator('[data-ref="shore:sh1"]').first();
-  const box = (await band.boundingBox())!;
+  const box = await standing(band);
   const from = { x: box.x + box.width * 0.3, y: box.y + box.height / 2 };
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
