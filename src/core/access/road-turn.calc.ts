@@ -42,6 +42,7 @@ export const roadTurn = defineCalc({
       { label: 'Foot of the centre, ahead of the rear axles', formula: i.steered ? 'L/2' : '0', result: q(foot, 'length') },
       { label: 'Front corner from it', formula: 'L + f − foot', result: q(ahead, 'length') },
       { label: 'Rear corner from it', formula: 'b + foot', result: q(behind, 'length') },
+      { label: 'Inner edge of its path, from the centre', formula: '√(R² − m²) − w', result: q(o.innerRadius, 'length') },
       {
         label: 'Width of road',
         formula: 'R + w − √(R² − m²)',

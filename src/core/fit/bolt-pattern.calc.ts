@@ -61,6 +61,8 @@ export const boltPattern = defineCalc({
     },
     { label: 'Turn of the pattern', formula: 'atan2(Σ a×b, Σ a·b)', result: q(o.turnDeg, 'angle') },
     ...o.residuals.map((left, n) => ({ label: `Bolt ${n + 1} after the fit`, result: q(left, 'dimension') })),
+    { label: 'Worst bolt after the fit', formula: 'max', result: q(o.worst, 'dimension') },
+    { label: 'Furthest from its drawn place, before the fit', result: q(o.offDrawn, 'dimension') },
     { label: 'Play in a hole', result: q(i.play, 'dimension') },
     { label: 'The plate', result: o.goesOn ? 'goes on' : 'does not go on' },
   ],

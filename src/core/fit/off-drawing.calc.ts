@@ -17,6 +17,7 @@ export const offDrawing = defineCalc({
       numbers: phrase`${q(i.measured, 'length')} − ${q(i.drawn, 'length')}`,
       result: q(o.difference, 'dimension'),
     },
+    { label: 'Off the drawing', formula: '|difference|', result: q(o.off, 'dimension') },
     { label: 'Tolerance', result: q(i.tolerance, 'dimension') },
   ],
 });

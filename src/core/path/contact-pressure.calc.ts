@@ -21,6 +21,7 @@ export const contactPressure = defineCalc({
       result: q(o.pressure, 'pressure'),
     },
     { label: 'Allowed', result: q(i.allowable, 'pressure') },
+    { label: 'Used', formula: 'pressure / allowed', result: q(o.ratio, 'fraction') },
     { label: 'Area this load needs', formula: 'load / allowable', result: q(o.neededArea, 'floorArea') },
   ],
 });

@@ -57,5 +57,6 @@ export const joistOnShore = defineCalc({
     { label: o.farBearing < 0 ? 'Far bearing lifts' : 'Far bearing', formula: 'w·L + P + Q − R', result: q(o.farBearing, 'force') },
     { label: 'Moment over the shore', formula: 'w·a²/2 + P·a', result: q(o.hogging, 'moment') },
     { label: 'Moment in the span', result: q(o.sagging, 'moment') },
+    { label: 'Shear', formula: 'greatest at far bearing and either side of the shore', result: q(o.shear, 'force') },
   ],
 });

@@ -36,6 +36,7 @@ export const propOffCentre = defineCalc({
     },
     { label: 'Bending its section takes', result: q(i.moment, 'moment') },
     { label: 'Strength left', formula: '1/(1/N₀ + e/M₀)', numbers: phrase`N₀ = ${q(i.strength, 'force')}`, result: q(o.strength, 'force') },
+    { label: 'of what it takes plumb and in the middle', formula: 'N/N₀', result: q(o.share, 'fraction') },
     { label: 'Pushes sideways, share of its load', formula: 'tan θ', result: q(o.sideways, 'fraction') },
   ],
 });

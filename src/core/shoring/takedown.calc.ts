@@ -28,6 +28,7 @@ export const takedown = defineCalc({
     };
   },
   work: (i, o) => [
+    { label: 'Share of each span', formula: o.share > 0.5 ? 'joists run through: 5/8' : 'joists broken, or on one side: half', result: q(o.share, 'factor') },
     {
       label: 'Dead',
       formula: `${o.share}·(L₁·g₁ + L₂·g₂) + above`,

@@ -52,7 +52,7 @@ export const timberScrewEn = defineCalc({
     {
       label: 'Least of the six modes',
       formula: '(8.6) a to f',
-      numbers: phrase`d ${q(i.diameter, 'dimension')}, board ${q(i.side, 'dimension')}, in the stud ${q(i.into, 'dimension')}; ${'abcdef'[o.mode - 1] ?? ''} rules`,
+      numbers: phrase`d ${q(i.diameter, 'dimension')}, board ${q(i.side, 'dimension')}, in the stud ${q(i.into, 'dimension')}; ${'abcdef'[o.mode - 1] ?? ''} rules, mode ${String(o.mode)} of six`,
       result: q(o.characteristic, 'force'),
     },
     { label: 'Design', formula: 'R_k·k_mod/γ_M', numbers: phrase`${q(i.kmod, 'factor')} / ${q(i.gammaM, 'factor')}`, result: q(o.design, 'force') },

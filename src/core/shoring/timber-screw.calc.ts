@@ -62,7 +62,7 @@ export const timberScrew = defineCalc({
     {
       label: 'Least of the yield modes',
       formula: 'I_m, I_s, II, III_m, III_s, IV over R_d; less below ten diameters in the stud',
-      numbers: phrase`D ${q(i.diameter, 'dimension')}, board ${q(i.side, 'dimension')}, in the stud ${q(i.into, 'dimension')}; ${['I_m', 'I_s', 'II', 'III_m', 'III_s', 'IV'][o.mode - 1] ?? ''} rules`,
+      numbers: phrase`D ${q(i.diameter, 'dimension')}, board ${q(i.side, 'dimension')}, in the stud ${q(i.into, 'dimension')}; ${['I_m', 'I_s', 'II', 'III_m', 'III_s', 'IV'][o.mode - 1] ?? ''} rules, mode ${String(o.mode)} of six`,
       result: q(o.reference, 'force'),
     },
     { label: 'Allowed', formula: 'Z·C_D', numbers: phrase`C_D = ${q(i.loadDuration, 'factor')}`, result: q(o.allowable, 'force') },

@@ -41,5 +41,6 @@ export const plateGirder = defineCalc({
     { label: 'Centroid from the bottom', formula: 'ȳ = Σ A·y / Σ A', result: q(o.centroid, 'dimension') },
     { label: 'Strong-axis inertia', formula: 'I = Σ (b·h³/12 + A·(y − ȳ)²)', result: q(o.iStrong, 'inertia') },
     { label: 'Weak-axis inertia', formula: 'I = Σ t·b³/12', result: q(o.iWeak, 'inertia') },
+    { label: 'Torsion constant', formula: 'J = Σ b·t³/3', result: q(o.torsion, 'inertia') },
   ],
 });

@@ -42,5 +42,21 @@ export const steelSection = defineCalc({
   work: (_, s) => [
     { label: `Mass of ${s.designation}`, formula: 'nominal mass of the table', result: q(s.massPerLength, 'massPerLength') },
     { label: 'Depth and width', numbers: phrase`${q(s.depth, 'dimension')} × ${q(s.width, 'dimension')}`, result: s.basis },
+    ...(
+      [
+        ['Area', s.area, 'area'],
+        ['Flange thickness', s.flange, 'dimension'],
+        ['Web thickness', s.web, 'dimension'],
+        ['Outside of the flange to the end of the fillet', s.k, 'dimension'],
+        ['Strong-axis inertia', s.iStrong, 'inertia'],
+        ['Weak-axis inertia', s.iWeak, 'inertia'],
+        ['Strong-axis elastic modulus', s.sStrong, 'sectionModulus'],
+        ['Strong-axis plastic modulus', s.zStrong, 'sectionModulus'],
+        ['Strong-axis radius of gyration', s.rStrong, 'dimension'],
+        ['Weak-axis radius of gyration', s.rWeak, 'dimension'],
+        ['Torsion constant', s.torsion, 'inertia'],
+        ['Warping constant', s.warping, 'warping'],
+      ] as const
+    ).map(([label, value, kind]) => ({ label, result: value === null ? 'not in the table' : q(value, kind) })),
   ],
 });

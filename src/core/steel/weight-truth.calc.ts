@@ -32,5 +32,6 @@ export const weightTruth = defineCalc({
     ...(['calculated', 'drawing', 'weighed'] as const).map((by) => ({ label: `Weight ${name[by]}`, result: i[by] === null ? 'not known' : q(i[by], 'mass') })),
     { label: 'The plan goes by', formula: i.use === 'worst' ? 'the heaviest known' : 'as chosen', result: q(o.mass, 'mass') },
     { label: 'which is', result: name[o.by] },
+    { label: 'Heaviest over lightest', formula: 'max / min of the known', result: q(o.spread, 'factor') },
   ],
 });

@@ -41,5 +41,6 @@ export const localAisc = defineCalc({
     { label: 'Flange slenderness', formula: 'b_f/2t_f against 0.38·√(E/F_y)', result: q(o.flangeRatio, 'factor') },
     { label: 'Web slenderness', formula: 'h/t_w against 3.76·√(E/F_y)', result: q(o.webRatio, 'factor') },
     { label: o.compact ? 'Compact: full plastic moment' : 'Not compact: reduced (F3)', formula: 'M_n', result: q(o.nominal, 'moment') },
+    { label: 'Allowable', formula: 'M_n/Ω, Ω 1.67', result: q(o.allowable, 'moment') },
   ],
 });
