@@ -1,13 +1,18 @@
 import goldens from './reference/goldens.json' with { type: 'json' };
 import { readFileSync } from 'node:fs';
 import { calculationsPage } from '../../../scripts/lib/calculations-page';
+import { usedTraces } from '../../../tests/used-traces';
 import { registry } from './registry';
 import { runCalc } from './run';
 import { faultsOf } from './schema';
 
-const samples = new Map(
-  (goldens as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[]).filter((g) => !g.expect.error).map((g) => [g.id, g.input]),
-);
+/** One input of each calculation: of the public cases where it has one, else as the demo jobs use it. */
+const samples = new Map<string, Record<string, unknown>>([
+  ...[...usedTraces()].map(([id, traces]) => [id, traces[0]!.input as Record<string, unknown>] as const),
+  ...(goldens as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[])
+    .filter((one) => !one.expect.error)
+    .map((one) => [one.id, one.input] as const),
+]);
 
 const fixedIds = [
   'steel.section',
@@ -52,8 +57,7 @@ describe.each([...registry.values()].map((calc) => [calc.id, calc] as const))('%
     expect((calc.input as { additionalProperties?: unknown }).additionalProperties).toBe(false);
     expect(faultsOf(calc.input, {}).length).toBeGreaterThan(0);
   });
-  const sample = samples.get(id);
-  if (!sample) return;
+  const sample = samples.get(id)!;
   test('answers to its own output schema and tells a working that ends in results', () => {
     const outcome = runCalc(id, sample);
     if (!outcome.ok) throw new Error(outcome.error);
