@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { keepsOrder, leastLoads, loadsInOrder, type LoadPiece } from '@/core/steel/lists/loads';
+import { fewestLoads } from '../../tests/fewest-loads';
 import { readIfc } from './ifc';
 import { planLoads } from './loads';
 
@@ -126,6 +127,18 @@ describe('lorry loads', () => {
         },
       ),
       { numRuns: 15 },
+    );
+  });
+  test('the solver finds as few as trying every way does', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.record({ mass: fc.integer({ min: 100, max: 900 }), order: fc.integer({ min: 0, max: 2 }) }), { minLength: 2, maxLength: 7 }),
+        async (list) => {
+          const pieces = list.map(({ mass, order }, i) => piece(`P${i}`, mass, order));
+          expect((await planLoads(pieces, lorry)).loads).toHaveLength(fewestLoads(pieces, lorry));
+        },
+      ),
+      { numRuns: 25 },
     );
   });
 });

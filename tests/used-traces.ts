@@ -1,0 +1,65 @@
+import { splitSearch } from '../src/core/access/split.calc';
+import type { Trace } from '../src/core/calc/evidence';
+import { registry } from '../src/core/calc/registry';
+import goldens from '../src/core/calc/reference/goldens.json' with { type: 'json' };
+import { attempt } from '../src/core/calc/run';
+import { candidatesOf } from '../src/core/plan/evaluate/candidates';
+import { evaluate } from '../src/core/plan/evaluate';
+import { Missing } from '../src/core/plan/missing';
+import type { Plan } from '../src/core/plan/schema';
+import { splitOf } from '../src/core/plan/way-pieces';
+import { rulesOf } from '../src/core/rules/rule-sets';
+import { demoPlan, ticketHall } from './demo-plan';
+import { onNeedles, twoPostBent } from './shores';
+
+/** Every calculation as it is really used: in the demo jobs and their variants by both schools, and in the public cases. */
+export function usedTraces(): Map<string, Trace[]> {
+  const edited = (edit: (plan: Plan) => unknown): Plan => {
+    const plan = ticketHall();
+    edit(plan);
+    return plan;
+  };
+  const jobs = [
+    demoPlan(),
+    ticketHall(),
+    edited((p) => onNeedles(p)),
+    edited((p) => {
+      p.shoring.bents.push(twoPostBent());
+      p.site.forecastGust = 14;
+    }),
+    edited((p) => {
+      for (const storey of p.shoring.storeys) storey.joists.over = 'through';
+    }),
+    edited((p) => {
+      for (const storey of p.shoring.storeys) storey.joists.grade = 'DF-L No.2';
+      for (const wall of p.shoring.walls) wall.stud.grade = 'SPF No.2';
+    }),
+  ];
+  const plans = jobs.flatMap((plan) => (['us-asd', 'eu-ls'] as const).map((ruleSet): Plan => ({ ...plan, job: { ...plan.job, ruleSet } })));
+  const traces: Trace[] = [];
+  for (const plan of plans) {
+    const { checks, derived } = evaluate(plan);
+    traces.push(...[...checks, ...derived].flatMap((one) => one.traces));
+    for (const opening of plan.survey.openings) {
+      const found = candidatesOf(plan, opening);
+      if (!(found instanceof Missing))
+        for (const one of found) for (const school of Object.values(one.schools)) traces.push(...school.uses.flatMap((use) => use.traces));
+    }
+    const split = splitOf(plan, rulesOf(plan.job.ruleSet, {}));
+    if (!(split instanceof Missing)) {
+      const { limits, beam, ...rest } = split.question;
+      const input = { ...rest, ...limits, ...beam };
+      const outcome = attempt(splitSearch, input as never);
+      if (outcome.ok) traces.push({ calc: splitSearch.id, input, output: outcome.output });
+    }
+  }
+  for (const golden of goldens as { id: string; input: unknown; expect: { error?: boolean } }[]) {
+    const calc = registry.get(golden.id);
+    if (!calc || golden.expect.error) continue;
+    const outcome = attempt(calc, golden.input as never);
+    if (outcome.ok) traces.push({ calc: golden.id, input: golden.input as never, output: outcome.output as never });
+  }
+  const byCalc = new Map<string, Trace[]>();
+  for (const trace of traces) byCalc.set(trace.calc, [...(byCalc.get(trace.calc) ?? []), trace]);
+  return byCalc;
+}
