@@ -2,6 +2,7 @@ import * as WebIFC from 'web-ifc';
 import { measuresWords, sectionByMeasures } from '@/core/steel/by-measures';
 import type { SteelRow, SteelRows } from '@/core/steel/lists/rows';
 import { findSection } from '@/core/steel/sections';
+import { cornersOf } from './corners';
 import { extentOf } from './extent';
 import { factsOf, type Facts } from './facts';
 import { Model, textOf, type Line } from './model';
@@ -62,7 +63,7 @@ function membersOf(model: Model): SteelRows {
     let length = said.length ?? shape.depth;
     if (mark !== '' && (length === null || section === '')) {
       // Faces only: what the model does not say is measured on its shape, and told.
-      const extent = extentOf(model.corners(id));
+      const extent = extentOf(cornersOf(model, line.Representation, per.metres));
       if (extent) {
         seen = length === null ? 'The model gives no length: it is measured on the shape, from tip to tip.' : seen;
         length ??= extent.length;

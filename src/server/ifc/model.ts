@@ -41,37 +41,12 @@ export class Model {
     return listOf(list).flatMap((one) => this.line(one) ?? []);
   }
 
-  /** Corners of an element’s shape in the model, in metres, as they are drawn. */
-  corners(element: number): [number, number, number][] {
-    const corners: [number, number, number][] = [];
-    try {
-      const mesh = this.api.GetFlatMesh(this.id, element);
-      for (let n = 0; n < mesh.geometries.size(); n += 1) {
-        const { geometryExpressID, flatTransformation: t } = mesh.geometries.get(n);
-        const geometry = this.api.GetGeometry(this.id, geometryExpressID);
-        const values = this.api.GetVertexArray(geometry.GetVertexData(), geometry.GetVertexDataSize());
-        // Six numbers a corner: place and normal.
-        for (let i = 0; i + 5 < values.length; i += 6) {
-          const [x, y, z] = [values[i] ?? 0, values[i + 1] ?? 0, values[i + 2] ?? 0];
-          const row = (k: number) => (t[k] ?? 0) * x + (t[k + 4] ?? 0) * y + (t[k + 8] ?? 0) * z + (t[k + 12] ?? 0);
-          corners.push([row(0), row(1), row(2)]);
-        }
-        geometry.delete();
-      }
-    } catch {
-      return [];
-    }
-    return corners;
-  }
-
-  /** A line with all it points at, for small things such as a placement. */
-  whole(at: unknown): unknown {
-    const number = refOf(at);
-    try {
-      return number === null ? null : this.api.GetLine(this.id, number, true);
-    } catch {
-      return null;
-    }
+  /** A line with all it points at, for small things such as a placement: so deep and no deeper, and never round in a ring. */
+  whole(at: unknown, depth = 24): unknown {
+    const line = depth > 0 ? this.line(at) : null;
+    if (!line) return null;
+    const follow = (value: unknown): unknown => (Array.isArray(value) ? value.map(follow) : refOf(value) === null ? value : this.whole(value, depth - 1));
+    return Object.fromEntries(Object.entries(line).map(([key, value]) => [key, follow(value)]));
   }
 }
 
