@@ -68,7 +68,9 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
   const piece = plan.pieces.find((one) => one.id === pick.piece)!;
   const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
   const { load, crane, rigging } = figures(plan, pick, checks);
-  const mine = worstFirst(checks.filter((check) => check.station !== 'runSheet' || check.verdict !== 'clear'));
+  // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
+  const aboutPick = ({ station, subject }: Check) => subject === piece.mark || station === 'measure' || station === 'gear' || station === 'picks';
+  const mine = worstFirst(checks.filter((check) => check.verdict !== 'clear' || aboutPick(check)));
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
   const told = mine.filter((check, i) => check.verdict !== 'clear' || i < TOLD[paper]);
   const rest = mine.slice(told.length);
