@@ -42,9 +42,7 @@ export function acrossScene(plan: Plan, moment: ShoreMoment): Drawing {
       // Clear of the shore on that side, under the floor it speaks of.
       at: { x: (wallAt(plan, storey, 'right')?.setback ?? rowAt(plan, storey)?.arms.right ?? 0.1) + 0.15, y: head - 0.3 },
       text:
-        !load || load instanceof Missing
-          ? `${storey.name}: what comes down is not known`
-          : `${write(load.dead + load.live, 'forcePerLength')} comes down on the line`,
+        !load || load instanceof Missing ? `${storey.name}: what comes down is not known` : `${write(load.dead + load.live, 'forcePerLength')} onto the line`,
       ink: !load || load instanceof Missing ? 'stop' : 'ink',
       bold: true,
       sides: ['right'],

@@ -19,8 +19,8 @@ describe('the house cut across the line', () => {
     const said = words(at(ticketHall(), 6).side);
     expect(said).toEqual(
       expect.arrayContaining([
-        '4.76 kN/m comes down on the line',
-        '12.52 kN/m comes down on the line',
+        '4.76 kN/m onto the line',
+        '12.52 kN/m onto the line',
         '3.60 m · 0.80 kPa dead, 0.60 kPa live',
         '3.20 m · 0.90 kPa dead, people at work',
       ]),

@@ -67,6 +67,26 @@ test('the steel sheet has the lengths to cut, the pieces, the way leg by leg, an
   ])
     expect(text).toContain(words);
 });
+test('the steel sheet tells how the long pieces come, and what of it nobody knows', async () => {
+  const { text } = await wordsOf('steel', demoPlan());
+  for (const words of [
+    'comes on Extending trailer, rear axles steered, 2026-11-19, permit 4471',
+    'Extending trailer: takes 16.80 m and 24 000 kg',
+    'Mole corner: outer radius 14.50 m',
+    'road 8.20 m wide',
+    'loads up to 17.00 m; escort car ahead from Mole corner',
+    '2026-11-09 to 2026-12-04',
+    'stepped eaves girder',
+  ])
+    expect(text.replace(/\s+/g, ' ')).toContain(words);
+  const plan = demoPlan();
+  plan.transport.trucks[1]!.steered = null;
+  plan.transport.turns[0]!.width = null;
+  plan.transport.permits[0]!.until = '';
+  const open = (await wordsOf('steel', plan, 'LETTER')).text.replace(/\s+/g, ' ');
+  for (const words of ['steering NOT KNOWN', 'road NOT KNOWN wide', 'days NOT KNOWN', 'MISSING: Can the rear axles of Extending trailer be steered?'])
+    expect(open).toContain(words);
+});
 test('the shoring sheet: what each shore carries, the cut list, the strike in order; a stop at its head', async () => {
   const { text } = await wordsOf('shoring', ticketHall());
   for (const words of [

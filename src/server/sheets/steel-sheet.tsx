@@ -8,6 +8,7 @@ import { memberWeight } from '@/core/plan/member-weight';
 import { Missing } from '@/core/plan/missing';
 import type { Member, Plan } from '@/core/plan/schema';
 import { delivered } from '@/core/plan/travel';
+import { truckLength } from '@/core/plan/trucks';
 import { carriedOf } from '@/core/plan/way-pieces';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type UnitSystem } from '@/core/units';
@@ -25,6 +26,38 @@ function travelWords(plan: Plan, { state, travel }: Member): string {
   return [truck && `comes on ${truck.name}${truck.steered ? ', rear axles steered' : ''}`, travel.on, permit && `permit ${permit.number || 'asked for'}`]
     .filter(Boolean)
     .join(', ');
+}
+
+/** Trucks in use, tight turns of the road, and permits with what they ask; nothing where no piece is still to come on one. */
+function TransportList({ plan }: { plan: Plan }) {
+  const { units } = plan.job;
+  const coming = plan.members.filter((member) => !delivered.has(member.state));
+  const permits = plan.transport.permits.filter((permit) => coming.some((member) => member.travel.permit === permit.id));
+  if (coming.length === 0 || plan.transport.trucks.length === 0) return null;
+  const axles = (steered: boolean | null) => (steered === null ? 'steering NOT KNOWN' : steered ? 'rear axles steered' : 'rear axles fixed');
+  const show = (value: number | null) => (value === null ? 'NOT KNOWN' : formatQuantity(value, 'length', units));
+  return (
+    <View>
+      <Text style={styles.heading}>Transport</Text>
+      {plan.transport.trucks.map((truck) => (
+        <Line2
+          key={truck.id}
+          label={`${truck.name}: takes ${show(truckLength(truck))} and ${formatQuantity(truck.mass, 'mass', units)}`}
+          value={axles(truck.steered)}
+        />
+      ))}
+      {plan.transport.turns.map((turn) => (
+        <Line2 key={turn.id} label={`${turn.name}: outer radius ${show(turn.outerRadius)}`} value={`road ${show(turn.width)} wide`} />
+      ))}
+      {permits.map((permit) => (
+        <Line2
+          key={permit.id}
+          label={`Permit ${permit.number || 'NOT GIVEN YET'}${permit.by ? `, ${permit.by}` : ''}: loads up to ${show(permit.longest)}${permit.conditions ? `; ${permit.conditions}` : ''}`}
+          value={permit.from && permit.until ? `${permit.from} to ${permit.until}` : 'days NOT KNOWN'}
+        />
+      ))}
+    </View>
+  );
 }
 
 /** What the fabricator and the crew on the way in need: lengths to cut, the pieces, and each leg of the way with what it stops. */
@@ -85,6 +118,7 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
             </View>
           );
         })}
+        <TransportList plan={plan} />
         {!(carried instanceof Missing) && (
           <View>
             <Text style={styles.heading}>
