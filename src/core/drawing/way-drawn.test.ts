@@ -37,6 +37,15 @@ test('a leg that stops the piece bears its mark; cut as it is, none does; a leg 
   expect(dots(open, 'wayIn').find((one) => one.of?.id === door.id)!.verdict).toBe('missing');
   expect(dots(whole, 'measure').every((one) => one.verdict === undefined)).toBe(true);
 });
+test('a check of the steel that happens to bear a leg’s name does not mark the leg', () => {
+  const plan = ticketHall();
+  const door = plan.wayIn.legs.find((leg) => leg.kind === 'opening')!;
+  door.name = 'TH6';
+  plan.members.find((one) => one.mark === 'TH6')!.travel.permit = null;
+  const mine = surveyPlan(plan, -1, 'beam', 'wayIn').evaluation.checks.filter((one) => one.subject === 'TH6');
+  expect(mine.some((one) => one.verdict === 'missing')).toBe(true);
+  expect(dots(plan, 'wayIn').find((one) => one.of?.id === door.id)!.verdict).not.toBe('missing');
+});
 test('a plan with no way draws none of it and keeps every word', () => {
   const plan = ticketHall();
   plan.wayIn.legs = [];
