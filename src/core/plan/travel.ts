@@ -41,7 +41,8 @@ export function travellersOf(plan: Plan, member: Member, rules: Rules): Travelle
 export function truckRefuses(truck: Truck, piece: Traveller): 'length' | 'width' | 'mass' | null {
   if (!(piece.length <= truckLength(truck))) return 'length';
   if (piece.width !== null && !(piece.width <= truck.deckWidth)) return 'width';
-  if (piece.mass !== null && !(piece.mass <= truck.mass)) return 'mass';
+  // A rating that equals its load is none to spare.
+  if (piece.mass !== null && !(piece.mass < truck.mass)) return 'mass';
   return null;
 }
 

@@ -201,7 +201,7 @@ const unknowns: [string, Edit, string[]][] = [
   ['what brings it', (p) => ((p.wayIn.transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
   ['gear', (p) => (p.wayIn.gear.mass = null), ['way.gear TH1/2']],
   ['the way', (p) => (p.wayIn.legs = []), ['way.route TH1']],
-  ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6']],
+  ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6', 'steel.turn TH6']],
   ['evidence of a hold', (p) => (p.holds[0]!.evidence = ' '), ['hold.HP0 HP0']],
 ];
 test.each(unknowns)('%s not known: asked there and nowhere else, and the plan is not clear', (_, edit, expected) => {

@@ -81,6 +81,7 @@ const unknowns: [string, Edit, string, RegExp][] = [
   ['whether it steers', (p) => (trailer(p).steered = null), 'steel.turn EG1', /Can the rear axles of Extending trailer be steered/],
   ['its wheelbase', (p) => (trailer(p).wheelbase = null), 'steel.turn EG1', /king pin and rear axles of Extending trailer/],
   ['its deck ahead of the king pin', (p) => (trailer(p).front = null), 'steel.turn EG1', /king pin and rear axles/],
+  ['how wide it is', (p) => ((girder(p).make = { kind: 'plain', what: 'truss' }), (girder(p).stated.drawing = 1400)), 'steel.turn EG1', /How wide is EG1/],
   ['the road', (p) => (p.transport.turns = []), 'steel.turn EG1', /Which is the tightest turn on the road/],
   ['one width of the road', (p) => (p.transport.turns[1]!.width = null), 'steel.turn EG1', /How wide and on what radius is Terminal gate/],
   ['a permit', (p) => (girder(p).travel.permit = null), 'steel.permit EG1', /Which permit covers it/],
@@ -105,6 +106,27 @@ test('a wide piece needs a permit though it is short; what is on site needs none
   expect(found(wide, 'missing').map((one) => one.name)).toEqual(['steel.permit TB1']);
   const there = edited((p) => ((girder(p).state = 'stored'), (girder(p).travel.permit = null)));
   expect(found(there, 'missing')).toEqual([]);
+});
+test('a truck that may carry just what the piece weighs does not take it: nothing to spare', () => {
+  const lifted = 1195.03;
+  const exact = edited((p) => ((girder(p).attachments = 0), (girder(p).stated.drawing = lifted / 1.05), (trailer(p).mass = lifted)));
+  expect(found(exact, 'stop').map((one) => one.name)).toEqual(['steel.truck EG1']);
+});
+test('cut on the way in, each long part is judged on the truck it comes on', () => {
+  const plan = edited((p) => {
+    girder(p).count = 1;
+    girder(p).travel.truck = null;
+    p.job.thresholds.freeTransport = 5;
+    p.wayIn.member = girder(p).id;
+    p.wayIn.cuts = [10];
+    p.transport.turns = [{ id: 't', name: 'Mole corner', outerRadius: 14.5, width: 6 }];
+  });
+  // 10 m on the trailer with steered axles, 6.4 m on the yard lorry with fixed ones: the worse of the two is told.
+  const turn = evaluate(plan).checks.filter((check) => check.id === 'steel.turn' && check.subject.startsWith('EG1'));
+  expect(turn).toHaveLength(1);
+  expect(say(turn[0]!, 'metric')).toMatch(/EG1\/\d on (Yard lorry|Extending trailer)/);
+  const permitted = evaluate(plan).checks.find((check) => check.id === 'steel.permit' && check.subject.startsWith('EG1'))!;
+  expect(say(permitted, 'metric')).toMatch(/asks for steered rear axles; those of Yard lorry are fixed/);
 });
 test('the worst of several turns is the one told', () => {
   const plan = edited((p) => p.transport.turns.push({ id: 't3', name: 'Bridge head', outerRadius: 14.5, width: 8 }));

@@ -32,10 +32,23 @@ function memberChecks(member: Member, ground: Ground): Check[] {
   if (long.length === 0) return checks;
   const longest = long.reduce((a, b) => (b.length > a.length ? b : a));
   const truck = truckOf(plan, member, longest);
+  // Each of its long parts may come on another truck.
+  const rides = refused ? [] : long.flatMap((piece) => ({ piece, truck: truckOf(plan, member, piece) })).filter((one): one is Ride => one.truck !== null);
   if (!truck) checks.push(missingCheck(onDeck(longest.name), 'length', `Which truck carries ${longest.name}, and are its rear axles steered?`));
-  else if (!refused) checks.push(truckTakes(truck, longest), ...turnChecks(truck, longest, ground));
-  checks.push(permitCheck(member, long, refused ? null : truck, ground));
+  else if (!refused) checks.push(truckTakes(truck, longest), ...worstOf(rides.flatMap((ride) => turnChecks(ride, ground))));
+  checks.push(permitCheck(member, long, rides, ground));
   return checks;
+}
+
+interface Ride {
+  piece: Traveller;
+  truck: Truck;
+}
+
+/** The one to be told of several: what is not known, then the most used. */
+function worstOf(checks: readonly Check[]): Check[] {
+  const asked = checks.find((check) => check.verdict === 'missing');
+  return asked ? [asked] : [...checks].sort((a, b) => rank(b) - rank(a)).slice(0, 1);
 }
 
 const onDeck = (name: string) => place('steel.truck', name, 'steel.loads', 'Geometry: piece on the deck');
@@ -52,7 +65,7 @@ function truckStop(truck: Truck, piece: Traveller): Check {
   const as = why === 'mass' ? 'weighs' : why === 'width' ? 'is wide' : 'is';
   return ratioCheck(
     onDeck(piece.name),
-    { demand, capacity, quantity, caution: null, inclusive: true },
+    { demand, capacity, quantity, caution: null, inclusive: why !== 'mass' },
     told(phrase`${piece.name} ${as} ${q(demand, quantity)}; ${nameOf(truck)} takes ${q(capacity, quantity)}.`),
     [],
   );
@@ -68,18 +81,18 @@ function truckTakes(truck: Truck, piece: Traveller): Check {
 }
 
 /** The tightest turn of the road for this load, and whether steered rear axles would make the difference. */
-function turnChecks(truck: Truck, piece: Traveller, { plan, rules }: Ground): Check[] {
+function turnChecks({ truck, piece }: Ride, { plan, rules }: Ground): Check[] {
   const where = place('steel.turn', piece.name, roadTurn.id, sourced(roadTurn.source.text, rules, 'roadReserve'));
   const asked: string[] = [];
   if (truck.steered === null) asked.push(`Can the rear axles of ${nameOf(truck)} be steered?`);
+  if (piece.width === null) asked.push(`How wide is ${piece.name}? It may stand out past the deck.`);
   if (truck.wheelbase === null || truck.front === null)
     asked.push(`Where are king pin and rear axles of ${nameOf(truck)}? The turns of the road are judged by them.`);
   if (plan.transport.turns.length === 0) asked.push('Which is the tightest turn on the road to the site, how wide and on what radius?');
   const open = plan.transport.turns.filter((turn) => turn.outerRadius === null || turn.width === null);
   if (open.length > 0) asked.push(`How wide and on what radius is ${open.map((turn) => turn.name || 'the turn').join(', ')}?`);
   if (asked.length > 0) return [missingCheck(where, 'length', asked.join(' '))];
-  const answers = plan.transport.turns.map((turn) => turnCheck(where, truck, piece, turn, rules));
-  return answers.sort((a, b) => rank(b) - rank(a)).slice(0, 1);
+  return worstOf(plan.transport.turns.map((turn) => turnCheck(where, truck, piece, turn, rules)));
 }
 
 const rank = (check: Check): number => check.ratio ?? (check.verdict === 'stop' ? Number.POSITIVE_INFINITY : 0);
@@ -133,7 +146,7 @@ function turnInput(truck: Truck, piece: Traveller, turn: Turn, steered: boolean)
 }
 
 /** A piece over the free length or width travels on a permit that covers it on its day, or not at all. */
-function permitCheck(member: Member, long: readonly Traveller[], truck: Truck | null, { plan, rules }: Ground): Check {
+function permitCheck(member: Member, long: readonly Traveller[], rides: readonly Ride[], { plan, rules }: Ground): Check {
   const longest = long.reduce((a, b) => (b.length > a.length ? b : a));
   const where = place('steel.permit', longest.name, 'steel.loads', sourced('Record: permit of a long transport', rules, 'freeTransport', 'freeTransportWidth'));
   const permit = plan.transport.permits.find((one) => one.id === member.travel.permit);
@@ -146,8 +159,8 @@ function permitCheck(member: Member, long: readonly Traveller[], truck: Truck | 
   if (on < permit.from)
     return stop(phrase`${longest.name} arrives on ${on}; permit ${number} begins on ${permit.from}. Move the delivery, or have the permit sooner.`);
   if (on > permit.until) return stop(phrase`${longest.name} arrives on ${on}; permit ${number} ended on ${permit.until}. Have it renewed.`);
-  if (permit.steered === true && truck !== null && truck.steered === false)
-    return stop(phrase`Permit ${number} asks for steered rear axles; those of ${nameOf(truck)} are fixed.`);
+  const fixed = rides.find(({ truck }) => truck.steered === false)?.truck;
+  if (permit.steered === true && fixed) return stop(phrase`Permit ${number} asks for steered rear axles; those of ${nameOf(fixed)} are fixed.`);
   const heaviest = Math.max(...long.map((one) => one.mass ?? 0));
   if (permit.heaviest !== null && heaviest > permit.heaviest)
     return stop(phrase`${longest.name} weighs ${q(heaviest, 'mass')}; permit ${number} covers ${q(permit.heaviest, 'mass')}.`);
