@@ -274,3 +274,20 @@ test('the path to ground is drawn and summed storey by storey; a load nobody kno
   await expect(sums.locator('[data-storey="-2"]')).toContainText('not known');
   await expect(page.locator('[data-path="Brick pier A"]')).not.toContainText('kN');
 });
+
+test('the engineer’s bolts in a splice: asked for, and held against what it needs meanwhile', async ({ page, job, request }) => {
+  await station(page, 'Way in');
+  await expect(check(page, 'way.bolts', 'splice 1')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'Bolts in each, by the engineer').fill('8');
+  await expect(check(page, 'way.bolts', 'splice 2')).toHaveAttribute('data-verdict', 'stop');
+  await expect(check(page, 'way.bolts', 'splice 1')).toContainText('it needs 10');
+  await field(page, 'Bolts in each, by the engineer').fill('');
+  await expect(check(page, 'way.bolts', 'splice 1')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Bolts in each, by the engineer').fill('14');
+  await field(page, 'Given by').fill('');
+  await expect(check(page, 'way.bolts', 'splice 1')).toContainText('Who gave 14 bolts');
+  await field(page, 'Given by').fill('A. Brandt');
+  await expect(check(page, 'way.bolts', 'splice 1')).toHaveAttribute('data-verdict', 'clear');
+  await saved(page);
+  expect((await planOf(request, job)).wayIn.splice).toMatchObject({ bolts: 14, engineer: 'A. Brandt' });
+});

@@ -102,6 +102,10 @@ export function WayInStation() {
             {figure('Bolt', 'dimension', splice.diameter, (diameter) => edit({ splice: { ...splice, diameter } }, 'bolt'))}
             {figure('One splice weighs', 'mass', splice.mass, (mass) => edit({ splice: { ...splice, mass } }, 'splice mass'))}
             {figure('Shortest piece worth making', 'length', splice.shortest, (shortest) => edit({ splice: { ...splice, shortest } }, 'shortest'))}
+            {open('Bolts in each, by the engineer', 'count', splice.bolts, (bolts) =>
+              edit({ splice: { ...splice, bolts: bolts === null ? null : Math.max(1, Math.round(bolts)) } }, 'bolts'),
+            )}
+            {words('Given by', splice.engineer, (engineer) => edit({ splice: { ...splice, engineer } }, 'engineer'))}
             {open('Keep under, of the peak', 'fraction', splice.peakShare, (peakShare) => edit({ splice: { ...splice, peakShare } }, 'peak'), {
               placeholder: 'by the rule set',
             })}

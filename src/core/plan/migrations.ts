@@ -18,9 +18,10 @@ const nothingMore = () => ({
 
 /** All that a new plan has not said yet. */
 export const nothingYet = () => {
-  const { survey, truck: _, ...rest } = nothingMore();
+  const { survey, truck: _, wayIn, ...rest } = nothingMore();
   return {
     ...rest,
+    wayIn: { ...wayIn, splice: { ...wayIn.splice, bolts: null, engineer: '' } },
     transport: { trucks: [], turns: [], permits: [] },
     survey: { ...survey, changedOn: '', cutListOn: '', owner: '', lookedOver: { by: '', on: '' } },
   };
@@ -101,7 +102,9 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
     };
     const members = each(rest.members, ({ permit, ...member }) => ({ ...member, travel: { truck: null, permit: permitOf(permit), on: '' } }));
     const trucks = isRecord(truck) ? [{ id: 'truck-1', overhang: 0, front: null, wheelbase: null, steered: null, ...truck }] : truck === null ? [] : truck;
-    return { ...rest, members, transport: { trucks, turns: [], permits }, version: 4 };
+    const wayIn =
+      isRecord(rest.wayIn) && isRecord(rest.wayIn.splice) ? { ...rest.wayIn, splice: { bolts: null, engineer: '', ...rest.wayIn.splice } } : rest.wayIn;
+    return { ...rest, members, wayIn, transport: { trucks, turns: [], permits }, version: 4 };
   },
 };
 

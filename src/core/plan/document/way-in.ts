@@ -91,5 +91,7 @@ export const wayInSchema = closed({
     grade: oneOf(boltGrades),
     peakShare: nullable(nonNegative('1', undefined, { maximum: 1 })),
     shortest: positive('m', 'piece worth making'),
+    bolts: nullable(Type.Integer({ minimum: 1, maximum: 400, description: 'in each splice, by the engineer' })),
+    engineer: text('who gave them'),
   }),
 });

@@ -25,6 +25,7 @@ import { shoreChecks } from './shores';
 import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
+import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
 import { wayInChecks } from './way-in';
@@ -84,6 +85,7 @@ export function evaluate(drawn: Plan): Evaluation {
     ...transportChecks(context),
     ...carriesChecks(context),
     ...wayInChecks(context),
+    ...spliceBoltChecks(context),
     ...shores.checks,
     ...holdChecks(context),
   ];

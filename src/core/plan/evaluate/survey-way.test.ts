@@ -199,6 +199,8 @@ const unknowns: [string, Edit, string[]][] = [
   ['people', (p) => (leg(p, 'carry').people = null), ['way.team Onto the lifts']],
   ['floor', (p) => Object.assign(leg(p, 'floor'), { allowable: null, pointAllowable: null }), ['way.floor Hall floor', 'way.floorPoint Hall floor']],
   ['what brings it', (p) => ((p.wayIn.transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
+  ['the engineer’s bolts', (p) => (p.wayIn.splice.bolts = null), ['way.bolts splice 1', 'way.bolts splice 2']],
+  ['who gave the bolts', (p) => (p.wayIn.splice.engineer = ' '), ['way.bolts splice 1', 'way.bolts splice 2']],
   ['gear', (p) => (p.wayIn.gear.mass = null), ['way.gear TH1/2']],
   ['the way', (p) => (p.wayIn.legs = []), ['way.route TH1']],
   ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6', 'steel.turn TH6']],
@@ -280,6 +282,23 @@ describe('the way in and where to split', () => {
   test('before the props stand they block nothing', () => {
     const plan = edited((p) => (leg(p, 'props').standing = false));
     expect(sentence(plan, 'way.props Between the prop rows')).toMatch(/does not stand yet/);
+  });
+  test('fewer bolts than the splice needs meanwhile is a stop at each, just as many is not', () => {
+    const with9 = edited((p) => (p.wayIn.splice.bolts = 9));
+    expect(names(with9, 'stop')).toEqual(['way.bolts splice 1', 'way.bolts splice 2']);
+    expect(sentence(with9, 'way.bolts splice 1')).toMatch(/M. Lindqvist gives 9 bolts for splice 1 of TH1; .* it needs 10/);
+    expect(
+      names(
+        edited((p) => (p.wayIn.splice.bolts = 10)),
+        'stop',
+      ),
+    ).toEqual([]);
+    expect(
+      names(
+        edited((p) => ((p.wayIn.cuts = []), (p.wayIn.splice.bolts = null))),
+        'missing',
+      ),
+    ).not.toContain('way.bolts splice 1');
   });
   test('both schools size the splice, and say it is not the final design', () => {
     for (const ruleSet of ['eu-ls', 'us-asd'] as const) {
