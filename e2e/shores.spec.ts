@@ -83,7 +83,7 @@ test('the line is not opened before its hold points: recorded at the move that w
 
 test('the elevation turns to the house cut across the line: what leans on what', async ({ page }) => {
   await page.getByRole('button', { name: 'Turn: cut across the line' }).click();
-  await expect(page.locator('svg').getByText(/12\.52.kN\/m comes down on the line/)).toBeVisible();
+  await expect(page.locator('svg').getByText(/12\.52.kN\/m onto the line/)).toBeVisible();
   await expect(page.getByText('Cut across the line', { exact: true })).toBeVisible();
   await page.keyboard.press('e');
   await expect(page.getByText('Square to the beam', { exact: true })).toBeVisible();
