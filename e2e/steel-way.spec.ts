@@ -197,6 +197,10 @@ test('the survey sheet: blanks are named, a cut list older than the measure is a
   await station(page, 'Measure');
   await field(page, 'Answers for a wrong measure').fill('');
   await expect(check(page, 'measure.sheet')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Cut list by revision').fill('B');
+  await expect(check(page, 'measure.revision')).toContainText('the cut list is of B');
+  await field(page, 'Cut list by revision').fill('rev C');
+  await expect(check(page, 'measure.revision')).toHaveAttribute('data-verdict', 'clear');
   await page.getByLabel('Cut list is of').fill('2026-10-17');
   await expect(check(page, 'measure.cutList')).toHaveAttribute('data-verdict', 'stop');
   await page.getByLabel('Layout last changed on').fill('2026-10-22');

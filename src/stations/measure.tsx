@@ -71,6 +71,17 @@ export function MeasureStation() {
           type: 'date',
           note: 'and so is one older than this',
         })}
+        {(
+          [
+            ['design', 'Design in force, revision'],
+            ['survey', 'Measured by revision'],
+            ['cutList', 'Cut list by revision'],
+          ] as const
+        ).map(([key, label]) =>
+          words(label, plan.survey.revisions[key], (revision) =>
+            act('editSurvey', { changes: { revisions: { ...plan.survey.revisions, [key]: revision } } }, `revision ${key}`),
+          ),
+        )}
         {words('Cut list is of', plan.survey.cutListOn, (cutListOn) => act('editSurvey', { changes: { cutListOn } }, 'cut list'), { type: 'date' })}
         {words('Answers for a wrong measure', plan.survey.owner, (owner) => act('editSurvey', { changes: { owner } }, 'owner'), { placeholder: 'not named' })}
         {words('Opened up, looked over by', lookedOver.by, (by) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, by } } }, 'looked by'), {

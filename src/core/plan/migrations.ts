@@ -23,9 +23,11 @@ export const nothingYet = () => {
     ...rest,
     wayIn: { ...wayIn, splice: { ...wayIn.splice, bolts: null, engineer: '' } },
     transport: { trucks: [], turns: [], permits: [] },
-    survey: { ...survey, changedOn: '', cutListOn: '', owner: '', lookedOver: { by: '', on: '' } },
+    survey: { ...survey, changedOn: '', cutListOn: '', revisions: noRevisions(), owner: '', lookedOver: { by: '', on: '' } },
   };
 };
+
+const noRevisions = () => ({ design: '', survey: '', cutList: '' });
 
 /** What version 2 added to a bearing, empty. */
 export const bearingMore = () => ({ material: null, allowable: null, measured: null, post: null, standsOn: [] });
@@ -104,7 +106,8 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
     const trucks = isRecord(truck) ? [{ id: 'truck-1', overhang: 0, front: null, wheelbase: null, steered: null, ...truck }] : truck === null ? [] : truck;
     const wayIn =
       isRecord(rest.wayIn) && isRecord(rest.wayIn.splice) ? { ...rest.wayIn, splice: { bolts: null, engineer: '', ...rest.wayIn.splice } } : rest.wayIn;
-    return { ...rest, members, wayIn, transport: { trucks, turns: [], permits }, version: 4 };
+    const survey = isRecord(rest.survey) ? { revisions: noRevisions(), ...rest.survey } : rest.survey;
+    return { ...rest, members, wayIn, survey, transport: { trucks, turns: [], permits }, version: 4 };
   },
 };
 

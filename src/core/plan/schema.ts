@@ -267,6 +267,11 @@ export const planSchema = Type.Object(
       strippedOn: text('last strip-out or demolition, as a date'),
       changedOn: text('last change of the layout or of the drawings, as a date'),
       cutListOn: text('of the cut list the pieces are made from, as a date'),
+      revisions: closed({
+        design: text('revision of the design in force'),
+        survey: text('revision in hand when it was measured'),
+        cutList: text('revision the pieces are made from'),
+      }),
       owner: text('who answers for a wrong measure'),
       lookedOver: closed({ by: text('who looked for rot, cracks and missing footings once it was opened up'), on: text('when, as a date') }),
       openings: Type.Array(openingSchema),

@@ -62,6 +62,38 @@ export function cutListCheck(plan: Plan): Check[] {
     : [passed(where, `The cut list of ${cutListOn} is younger than all it is cut from.`)];
 }
 
+const named = { design: 'the design in force', survey: 'the survey', cutList: 'the cut list' } as const;
+
+/** The drawing in hand is the drawing in force: design, survey and cut list are of one revision. */
+export function revisionCheck(plan: Plan): Check[] {
+  const { revisions, openings } = plan.survey;
+  if (!openings.some((one) => one.member !== null)) return [];
+  const where = place('measure.revision', 'Drawings', memberLength, 'Record: revision in hand against revision in force');
+  const keys = Object.keys(named) as (keyof typeof named)[];
+  const blank = keys.filter((key) => revisions[key].trim() === '');
+  if (blank.length > 0) return [missingCheck(where, 'count', `Of which revision is ${blank.map((key) => named[key]).join(', and ')}?`)];
+  const off = keys.filter((key) => plainRevision(revisions[key]) !== plainRevision(revisions.design));
+  return off.length > 0
+    ? [
+        flatStop(
+          where,
+          'count',
+          told([
+            `The design in force is of revision ${revisions.design}; ${off.map((key) => `${named[key]} is of ${revisions[key]}`).join(' and ')}. Find out what changed before anything is cut.`,
+          ]),
+          [],
+        ),
+      ]
+    : [passed(where, `Design, survey and cut list are all of revision ${revisions.design}.`)];
+}
+
+/** “Rev. C”, “revision c” and “C” are one. */
+const plainRevision = (text: string): string =>
+  text
+    .trim()
+    .toUpperCase()
+    .replace(/^REV(ISION)?\.?\s*/, '');
+
 /** An old building is looked over once it is opened up: what is found there reopens the design. */
 export function lookedOverCheck(plan: Plan): Check[] {
   const { lookedOver, strippedOn } = plan.survey;

@@ -13,7 +13,7 @@ import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context
 import { measurePlace as place } from './measure-place';
 import { bayChecks } from './measure-pocket';
 import { standsInChecks } from './measure-stands';
-import { cutListCheck, lookedOverCheck, sheetCheck, staleCheck } from './measure-record';
+import { cutListCheck, lookedOverCheck, revisionCheck, sheetCheck, staleCheck } from './measure-record';
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
 export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
@@ -21,6 +21,7 @@ export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
     ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules })),
     ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules })),
     ...cutListCheck(plan),
+    ...revisionCheck(plan),
     ...lookedOverCheck(plan),
     ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules })),
     ...plan.survey.lines.flatMap((line) => {

@@ -241,3 +241,14 @@ describe('the way as a whole', () => {
   });
   test('no way drawn, nothing is swept', () => expect(evaluate(demoPlan()).checks.filter((one) => one.id === 'way.sweep').length).toBeLessThanOrEqual(1));
 });
+
+test.each([
+  ['Rev. C', 'c', 'revision C', 'clear'],
+  ['C', 'C1', 'C', 'stop'],
+  ['', 'C', 'C', 'missing'],
+] as const)('design %s, survey %s, cut list %s: %s', (design, survey, cutList, verdict) => {
+  const check = evaluate(edited((p) => (p.survey.revisions = { design, survey, cutList }))).checks.find((one) => one.id === 'measure.revision')!;
+  expect(check.verdict).toBe(verdict);
+});
+test('with no piece over an opening nobody is asked for a revision', () =>
+  expect(evaluate(edited((p) => (opening(p).member = null))).checks.some((one) => one.id === 'measure.revision')).toBe(false));

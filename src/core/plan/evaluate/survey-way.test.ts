@@ -116,6 +116,12 @@ const faults: [string, Edit, string, RegExp][] = [
     /sag under what comes and goes, 8.1 mm of 4\.1 mm/,
   ],
   [
+    'a cut list of an older revision',
+    (p) => (p.survey.revisions.cutList = 'B'),
+    'measure.revision Drawings',
+    /The design in force is of revision C; the cut list is of B/,
+  ],
+  [
     'a post the tape found in the counter to come',
     (p) =>
       p.site.obstructions.push({ id: 'n', name: 'the new counter', at: { x: 4.2, y: 0.5 }, length: 2, width: 0.6, azimuthDeg: 0, height: 1 }) &&
@@ -158,6 +164,7 @@ test('a path that runs in a ring is told so, and nothing hangs', () => {
 
 /** What is not known is asked, never clear. */
 const unknowns: [string, Edit, string[]][] = [
+  ['the revision in hand', (p) => (p.survey.revisions.survey = ' '), ['measure.revision Drawings']],
   ['site width', (p) => (p.survey.openings[0]!.clear.measured = null), ['measure.opening Hall opening']],
   ['who measured', (p) => (p.survey.openings[0]!.by = ''), ['measure.who Hall opening']],
   ['site measure of a bearing', (p) => (p.bearings[0]!.measured = null), ['measure.site A']],
