@@ -167,6 +167,10 @@ test('stairs on the way: asked about, then measured', async ({ page, job }) => {
   await page.getByRole('option', { name: 'stairs' }).click();
   await page.getByRole('button', { name: 'Leg', exact: true }).click();
   await expect(check(page, 'way.stairs', 'stairs')).toHaveAttribute('data-verdict', 'missing');
+  // A second one has a name of its own, so that each is judged by itself.
+  await page.getByRole('button', { name: 'Leg', exact: true }).click();
+  await expect(check(page, 'way.stairs', 'stairs 2')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: 'Remove leg 12' }).click();
   await page.getByRole('button', { name: /^11 stairs/ }).click();
   for (const [name, value] of [
     ['Clear width', '0.9'],

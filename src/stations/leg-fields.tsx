@@ -28,7 +28,12 @@ export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
 /** A leg with its sizes still to be measured, a little on from the last one. */
 export function newLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
   const last = plan.wayIn.legs[plan.wayIn.legs.length - 1]?.at ?? { x: (plan.bearings[0]?.at.x ?? 0) + 8, y: (plan.bearings[0]?.at.y ?? 0) + 5 };
-  const common = { id, name: legKinds.find((one) => one.value === kind)?.label ?? kind, at: { x: last.x - 1.2, y: last.y - 0.6 } };
+  const label = legKinds.find((one) => one.value === kind)?.label ?? kind;
+  // A leg is told by its name: no two bear the same.
+  const names = new Set(plan.wayIn.legs.map((one) => one.name));
+  let name = label;
+  for (let n = 2; names.has(name); n += 1) name = `${label} ${n}`;
+  const common = { id, name, at: { x: last.x - 1.2, y: last.y - 0.6 } };
   switch (kind) {
     case 'truck':
       return { ...common, kind, freeRadius: null, pivotShare: 0.5 };

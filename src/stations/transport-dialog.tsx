@@ -59,11 +59,10 @@ export function TransportDialog({ onClose }: { onClose: () => void }) {
           )}
         </section>
         <section aria-label="Trucks">
-          <Head
-            title="Trucks, the smallest first"
-            tools={add('Truck', () => act('addTo', { list: 'trucks', thing: newTruck(freshId('tr'), trucks.length + 1) }))}
-          />
-          {trucks.length === 0 && <p className="text-missing">No truck is known. Each piece goes on the first that takes it, or on the one chosen for it.</p>}
+          <Head title="Trucks" tools={add('Truck', () => act('addTo', { list: 'trucks', thing: newTruck(freshId('tr'), trucks.length + 1) }))} />
+          {trucks.length === 0 && (
+            <p className="text-missing">No truck is known. Each piece goes on the smallest that takes it, or on the one chosen for it.</p>
+          )}
           {trucks.map((truck) => (
             <TruckFields key={truck.id} truck={truck} />
           ))}

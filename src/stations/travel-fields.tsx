@@ -17,7 +17,7 @@ export function TravelFields({ member, bare }: { member: Member; /** the mark st
       {choice(
         `${of}${bare ? 'Comes' : 'comes'} on`,
         travel.truck ?? 'first',
-        [['first', 'the first truck that takes it'] as const, ...trucks.map(({ id, name }) => [id, name || 'truck without a name'] as const)],
+        [['first', 'the smallest that takes it'] as const, ...trucks.map(({ id, name }) => [id, name || 'truck without a name'] as const)],
         (truck) => put({ truck: truck === 'first' ? null : truck }, 'truck'),
       )}
       {choice(

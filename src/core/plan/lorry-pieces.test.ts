@@ -44,10 +44,13 @@ test('a plain weight has no width, an unknown section no weight: both are told, 
 });
 
 describe('each on its truck', () => {
-  test('the first that takes it by length, width and weight; a chosen one goes before', () => {
+  test('the smallest that takes it, in whatever order they are listed; a chosen one goes before', () => {
     const plan = demoPlan();
     const on = () => lorryPieces(plan, rules).byTruck.map(({ truck, pieces }) => `${truck.name}: ${pieces.map((one) => one.name).join(', ')}`);
     expect(on()).toEqual(['Yard lorry: TB1', 'Extending trailer: EG1 (1), EG1 (2)']);
+    plan.transport.trucks.reverse();
+    expect(on()).toEqual(['Extending trailer: EG1 (1), EG1 (2)', 'Yard lorry: TB1']);
+    plan.transport.trucks.reverse();
     plan.members[0]!.travel.truck = 'tr-ext';
     expect(on()).toEqual(['Extending trailer: TB1, EG1 (1), EG1 (2)']);
     plan.members[0]!.travel.truck = null;

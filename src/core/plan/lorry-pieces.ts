@@ -17,7 +17,7 @@ export interface Bundles {
   refused: string[];
 }
 
-/** What still has to travel, packed, each piece on its own, on the truck chosen for it or the first that takes it. */
+/** What still has to travel, packed, each piece on its own, on the truck chosen for it or the smallest that takes it. */
 export function lorryPieces(plan: Plan, rules: Rules): Bundles {
   const last = Math.max(0, ...plan.members.map((member) => member.order ?? 0)) + 1;
   const loads = new Map<string, TruckLoad>(plan.transport.trucks.map((truck) => [truck.id, { truck, pieces: [] }]));

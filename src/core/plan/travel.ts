@@ -46,13 +46,10 @@ export function truckRefuses(truck: Truck, piece: Traveller): 'length' | 'width'
   return null;
 }
 
-/** The truck chosen for a mark, or else the first that takes the piece, or else the longest there is; null when there is none. */
+/** The truck chosen for a mark, or else the smallest that takes the piece, or else the longest there is; null when there is none. */
 export function truckOf(plan: Plan, member: Member, piece: Traveller): Truck | null {
   const { trucks } = plan.transport;
   const chosen = trucks.find((one) => one.id === member.travel.truck);
-  return (
-    chosen ??
-    trucks.find((one) => truckRefuses(one, piece) === null) ??
-    trucks.reduce<Truck | null>((best, one) => (best && truckLength(best) >= truckLength(one) ? best : one), null)
-  );
+  const bySize = [...trucks].sort((a, b) => truckLength(a) - truckLength(b) || a.mass - b.mass);
+  return chosen ?? bySize.find((one) => truckRefuses(one, piece) === null) ?? bySize[bySize.length - 1] ?? null;
 }

@@ -71,7 +71,7 @@ export interface CommandArguments {
   editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
   editShoring: { changes: Partial<{ opening: string | null; room: number | null; preload: number }> };
   /** earlier or later in its list */
-  shiftIn: { list: 'legs' | 'strike' | 'trucks'; id: string; to: number };
+  shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
   recordHold: { hold: HoldRecord };
   withdrawHold: { id: HoldRecord['id'] };
   editPeople: { changes: Partial<Plan['people']> };
