@@ -48,3 +48,11 @@ test('a shape cut by itself, and a placement that stands on itself, end', async 
   const { rows, faults } = await readIfc(bytes(ring));
   expect(rows.length + faults.length).toBe(1);
 });
+test('a placement all of whose fields point at itself costs no more than another', async () => {
+  const text = models[2]!.replace(/#24=IFCLOCALPLACEMENT\([^)]*\);/, '#24=IFCAXIS2PLACEMENT3D(#24,#24,#24);');
+  expect(text).not.toBe(models[2]);
+  const started = process.memoryUsage().heapUsed;
+  const { rows, faults } = await readIfc(bytes(text));
+  expect(rows.length + faults.length).toBe(1);
+  expect(process.memoryUsage().heapUsed - started).toBeLessThan(200e6);
+}, 20_000);

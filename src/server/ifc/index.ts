@@ -147,6 +147,6 @@ function sectionOf(line: Line, said: Facts, drawn: Profile | null): { section: s
 
 /** Where the model has it, for the list: its own origin in metres. */
 function placeOf(model: Model, line: Line, metres: number): string {
-  const at = originOf(model.whole(line.ObjectPlacement));
+  const at = originOf(line.ObjectPlacement, (at) => model.line(at));
   return at ? `model ${at.map((one, i) => `${'xyz'[i]} ${(one * metres).toFixed(2)}`).join(' ')} m` : '';
 }

@@ -40,14 +40,6 @@ export class Model {
   lines(list: unknown): Line[] {
     return listOf(list).flatMap((one) => this.line(one) ?? []);
   }
-
-  /** A line with all it points at, for small things such as a placement: so deep and no deeper, and never round in a ring. */
-  whole(at: unknown, depth = 24): unknown {
-    const line = depth > 0 ? this.line(at) : null;
-    if (!line) return null;
-    const follow = (value: unknown): unknown => (Array.isArray(value) ? value.map(follow) : refOf(value) === null ? value : this.whole(value, depth - 1));
-    return Object.fromEntries(Object.entries(line).map(([key, value]) => [key, follow(value)]));
-  }
 }
 
 export const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === null || value === undefined ? [] : [value]);

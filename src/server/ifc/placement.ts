@@ -18,34 +18,34 @@ const unit = (v: number[]): number[] => {
 const cross = (a: number[], b: number[]): number[] => [a[1]! * b[2]! - a[2]! * b[1]!, a[2]! * b[0]! - a[0]! * b[2]!, a[0]! * b[1]! - a[1]! * b[0]!];
 const dot = (a: number[], b: number[]): number => a[0]! * b[0]! + a[1]! * b[1]! + a[2]! * b[2]!;
 
-interface Placement3d {
-  Location?: { Coordinates?: unknown };
-  Axis?: { DirectionRatios?: unknown } | null;
-  RefDirection?: { DirectionRatios?: unknown } | null;
-}
-interface LocalPlacement {
-  PlacementRelTo?: LocalPlacement | null;
-  RelativePlacement?: Placement3d;
-}
+/** The fields of what a value points at, or of the value itself; nothing for what is neither. */
+export type Look = (at: unknown) => Record<string, unknown> | null;
 
 /** IfcAxis2Placement3D: z along Axis, x along RefDirection made square to it, y to suit; x and z of the world when left out. */
-function frameOf(placement: Placement3d | undefined): Frame {
-  const z = unit(numbers(placement?.Axis?.DirectionRatios) ?? [0, 0, 1]);
-  const wanted = numbers(placement?.RefDirection?.DirectionRatios) ?? [1, 0, 0];
+function frameOf(placement: Record<string, unknown> | null, look: Look): Frame {
+  const ratios = (field: string) => numbers(look(placement?.[field])?.DirectionRatios);
+  const z = unit(ratios('Axis') ?? [0, 0, 1]);
+  const wanted = ratios('RefDirection') ?? [1, 0, 0];
   const along = dot(wanted, z);
   const x = unit(wanted.map((one, i) => one - along * z[i]!));
-  return { axes: [x, cross(z, x), z], at: numbers(placement?.Location?.Coordinates) ?? [0, 0, 0] };
+  return { axes: [x, cross(z, x), z], at: numbers(look(placement?.Location)?.Coordinates) ?? [0, 0, 0] };
 }
 
-/** Where an element’s own origin lies in the model, its placements followed up to the site; null when it has none. */
-export function originOf(placement: unknown): number[] | null {
-  if (typeof placement !== 'object' || placement === null || !('RelativePlacement' in placement)) return null;
+/**
+ * Where an element’s own origin lies in the model, its placements followed up to the site; null when it has none, or when they
+ * stand on one another in a ring. Only the fields of a placement are followed, so that a broken file costs no more than a sound one.
+ */
+export function originOf(placement: unknown, look: Look): number[] | null {
+  let local = look(placement);
+  if (!local || !('RelativePlacement' in local)) return null;
   let at = [0, 0, 0];
-  let local: LocalPlacement | null | undefined = placement as LocalPlacement;
-  for (let depth = 0; local && depth < 64; depth += 1) {
-    const frame = frameOf(local.RelativePlacement);
+  const passed = new Set<Record<string, unknown>>();
+  while (local) {
+    if (passed.has(local)) return null;
+    passed.add(local);
+    const frame = frameOf(look(local.RelativePlacement), look);
     at = [0, 1, 2].map((i) => frame.at[i]! + frame.axes[0][i]! * at[0]! + frame.axes[1][i]! * at[1]! + frame.axes[2][i]! * at[2]!);
-    local = local.PlacementRelTo;
+    local = look(local.PlacementRelTo);
   }
   return at;
 }
