@@ -1,5 +1,6 @@
 /** Unit tests stand beside what they test; `server` needs the PostgreSQL that the test script starts. */
 const shared = {
+  setupFiles: ['<rootDir>/tests/property-seed.ts'],
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
