@@ -1,6 +1,6 @@
+import { placingOf, type Placing } from './mapping';
 import { kindOf, listOf, refOf, textOf, type Model } from './model';
-
-type Corner = [number, number, number];
+import { vectorOf, type Vector } from './vectors';
 
 /** Lines looked at for one shape, at the most: a shape of more faces than this is no piece of steel. */
 const MOST_LINES = 200_000;
@@ -8,36 +8,48 @@ const MOST_LINES = 200_000;
 const elsewhere =
   /^Ifc(Axis|Local|Cartesian(Transformation)|Direction|Plane|Representation(Context|Map)|GeometricRepresentation|Presentation|Styled|OwnerHistory)/;
 
-const triple = (list: unknown[]): Corner | null => {
-  const numbers = list.map((one) => (typeof one === 'object' && one !== null && 'value' in one ? Number((one as { value: unknown }).value) : Number(one)));
-  return numbers.length === 3 && numbers.every(Number.isFinite) ? [numbers[0]!, numbers[1]!, numbers[2]!] : null;
-};
+/** How deep one mapped shape may hold another. */
+const MOST_MAPS = 8;
+
+interface Left {
+  ref: unknown;
+  /** the maps it is seen through, the innermost first */
+  through: readonly Placing[];
+  /** lines met through these maps: a shape stands once in each */
+  met: Set<number>;
+}
 
 /** Corners of an element’s body as its faces give them, in metres and in its own frame: a size needs no place. */
-export function cornersOf(model: Model, representation: unknown, metres: number): Corner[] {
-  const corners: Corner[] = [];
-  const seen = new Set<number>();
+export function cornersOf(model: Model, representation: unknown, metres: number): Vector[] {
+  const corners: Vector[] = [];
   const body = model.lines(model.line(representation)?.Representations).filter((one) => /^(body|facetation)?$/i.test(textOf(one.RepresentationIdentifier)));
-  const left: unknown[] = body.flatMap((one) => listOf(one.Items));
-  while (left.length > 0 && seen.size < MOST_LINES) {
-    const ref = refOf(left.pop());
-    if (ref === null || seen.has(ref)) continue;
-    seen.add(ref);
+  const plain = { through: [], met: new Set<number>() };
+  const left: Left[] = body.flatMap((one) => listOf(one.Items)).map((ref) => ({ ref, ...plain }));
+  let lines = 0;
+  for (let next = left.pop(); next && lines < MOST_LINES; next = left.pop()) {
+    const { through, met } = next;
+    const ref = refOf(next.ref);
+    if (ref === null || met.has(ref)) continue;
+    met.add(ref);
+    lines += 1;
     const line = model.line(ref);
     if (!line) continue;
+    const add = (list: unknown) => {
+      const corner = listOf(list).length === 3 ? vectorOf(list) : null;
+      if (corner) corners.push(through.reduce((at, placing) => placing(at), corner));
+    };
+    const follow = (values: unknown[]) => left.push(...values.filter((one) => refOf(one) !== null).map((one) => ({ ref: one, through, met })));
     const kind = kindOf(line);
-    if (kind === 'IfcCartesianPoint') {
-      const corner = triple(listOf(line.Coordinates));
-      if (corner) corners.push(corner);
-    } else if (kind === 'IfcCartesianPointList3D')
-      for (const row of listOf(line.CoordList)) {
-        const corner = triple(listOf(row));
-        if (corner) corners.push(corner);
-      }
-    else if (kind === 'IfcMappedItem') left.push(...listOf(model.line(model.line(line.MappingSource)?.MappedRepresentation)?.Items));
+    if (kind === 'IfcCartesianPoint') add(line.Coordinates);
+    else if (kind === 'IfcCartesianPointList3D') listOf(line.CoordList).forEach(add);
+    else if (kind === 'IfcMappedItem') {
+      if (through.length >= MOST_MAPS) continue;
+      const inside = { through: [placingOf(model, line.MappingTarget), ...through], met: new Set<number>() };
+      left.push(...listOf(model.line(model.line(line.MappingSource)?.MappedRepresentation)?.Items).map((one) => ({ ref: one, ...inside })));
+    }
     // Of a cut shape what was there before the cut.
-    else if (line.FirstOperand) left.push(line.FirstOperand);
-    else if (!elsewhere.test(kind)) for (const value of Object.values(line)) left.push(...listOf(value).filter((one) => refOf(one) !== null));
+    else if (line.FirstOperand) follow([line.FirstOperand]);
+    else if (!elsewhere.test(kind)) for (const value of Object.values(line)) follow(listOf(value));
   }
   return corners.map((one) => [one[0] * metres, one[1] * metres, one[2] * metres]);
 }

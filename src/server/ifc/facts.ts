@@ -7,6 +7,8 @@ export interface Facts {
   length: number | null;
   mass: number | null;
   mark: string | null;
+  /** its mark is said to be the whole piece’s, plates and all */
+  surest: boolean;
   profile: Profile | null;
   grade: string;
   typeName: string;
@@ -27,8 +29,8 @@ export interface PerUnit {
 
 /** How sure a property is the piece’s mark; null when it is not one. */
 function markRank(name: string): number | null {
-  const said = name.toLowerCase().replace(/[_-]+/g, ' ').trim();
-  if (/^(assembly|piece|erection)( \w+)? ?mark$/.test(said)) return 0;
+  const said = name.toLowerCase().replace(/[_./-]+/g, ' ').trim();
+  if (/^(assembly|piece|erection)\b( \w+)* ?mark$/.test(said)) return 0;
   if (/^mark$/.test(said)) return 1;
   if (/^(assembly|piece|part)( \w+)? (position|pos|number|no)$|^part ?mark$|^position number$/.test(said)) return 2;
   return null;
@@ -78,7 +80,9 @@ export function factsOf(model: Model, elements: readonly number[], per: PerUnit)
   const wanted = new Set(elements);
   const marks = new Map<number, number>();
   const spans = new Map<number, number>();
-  const found = new Map<number, Facts>(elements.map((id) => [id, { length: null, mass: null, mark: null, profile: null, grade: '', typeName: '' }]));
+  const found = new Map<number, Facts>(
+    elements.map((id) => [id, { length: null, mass: null, mark: null, surest: false, profile: null, grade: '', typeName: '' }]),
+  );
   const sets = new Map<number, SetFacts>();
   const add = (id: number, setRef: unknown) => {
     const number = refOf(setRef);
@@ -92,6 +96,7 @@ export function factsOf(model: Model, elements: readonly number[], per: PerUnit)
     if (said.span !== null && !spans.has(id)) spans.set(id, said.span);
     if (said.mark && said.mark.rank < (marks.get(id) ?? Infinity)) {
       facts.mark = said.mark.text;
+      facts.surest = said.mark.rank === 0;
       marks.set(id, said.mark.rank);
     }
   };

@@ -2,9 +2,11 @@ import * as WebIFC from 'web-ifc';
 import { measuresWords, sectionByMeasures } from '@/core/steel/by-measures';
 import type { SteelRow, SteelRows } from '@/core/steel/lists/rows';
 import { findSection } from '@/core/steel/sections';
+import { assembliesOf, assemblyIds, type Assembly } from './assemblies';
 import { cornersOf } from './corners';
 import { extentOf } from './extent';
 import { factsOf, type Facts } from './facts';
+import { markOf } from './marks';
 import { Model, textOf, type Line } from './model';
 import { originOf } from './placement';
 import { shapeOf, type Profile } from './profile';
@@ -50,14 +52,20 @@ function membersOf(model: Model): SteelRows {
     WebIFC.IFCMEMBER,
     WebIFC.IFCMEMBERSTANDARDCASE,
   );
-  const facts = factsOf(model, ids, per);
+  const facts = factsOf(model, [...ids, ...assemblyIds(model)], per);
+  const assemblies = assembliesOf(model, ids, facts);
+  const together = new Map<string, Assembly>();
   const kinds = new Map<string, Found[]>();
   for (const id of ids) {
     const line = model.line(id);
     const said = facts.get(id);
     if (!line || !said) continue;
     const from = `#${id}`;
-    const mark = markOf(line, said);
+    const whole = assemblies.get(id);
+    const mark = markIn(whole, line, said);
+    // One bar and its plates go up as one: the assembly’s weight is the piece’s.
+    const mass = (whole?.bars === 1 ? whole.mass : null) ?? said.mass;
+    if (whole && whole.bars > 1 && whole.mark !== '') together.set(whole.mark, whole);
     const shape = shapeOf(model, line.Representation, per.metres);
     let { section, seen } = sectionOf(line, said, shape.profile);
     let length = said.length ?? shape.depth;
@@ -81,7 +89,7 @@ function membersOf(model: Model): SteelRows {
       else
         same.push({
           seen,
-          row: { from, mark, section, length, grade: said.grade, count: 1, mass: said.mass, order: null, place: placeOf(model, line, per.metres) },
+          row: { from, mark, section, length, grade: said.grade, count: 1, mass, order: null, place: placeOf(model, line, per.metres) },
         });
     }
   }
@@ -90,6 +98,11 @@ function membersOf(model: Model): SteelRows {
   const measured = new Map<string, string[]>();
   for (const { row, seen } of rows) if (seen !== null) measured.set(seen, [...(measured.get(seen) ?? []), row.mark]);
   for (const [seen, marks] of measured) notes.push({ from: marks.slice(0, 6).join(', ') + (marks.length > 6 ? ' …' : ''), error: seen });
+  for (const [from, { bars, mass }] of together)
+    notes.push({
+      from,
+      error: `It is put together of ${bars} bars in the model, which come in one by one. If it is lifted as one, make it one piece of parts${mass === null ? '' : `: the model weighs it ${mass.toFixed(1)} kg`}.`,
+    });
   if (ids.length === 0) faults.push({ from: 'the file', error: 'There are no beams, columns or members in this model.' });
   return { rows: rows.map(({ row }) => row), faults, notes };
 }
@@ -115,16 +128,11 @@ function numbered(kinds: ReadonlyMap<string, Found[]>): SteelRows['faults'] {
   return notes;
 }
 
-/** A number the program gave itself is no mark: it says nothing to anybody on site. */
-const isGuid = (tag: string): boolean =>
-  tag
-    .replace(/^(id|guid)[ :_-]*/i, '')
-    .replace(/[{}-]/g, '')
-    .match(/^[0-9a-f]{32}$/i) !== null || /^[0-3][0-9A-Za-z_$]{21}$/.test(tag);
-
-function markOf(line: Line, said: Facts): string {
-  const tag = textOf(line.Tag);
-  return said.mark ?? (tag !== '' && !isGuid(tag) ? tag : textOf(line.Name));
+/** An assembly of one bar gives it its mark; of several, what tells them apart stands behind it. */
+function markIn(whole: Assembly | undefined, line: Line, said: Facts): string {
+  const own = markOf(line, said);
+  if (!whole || whole.mark === '' || said.surest) return own;
+  return whole.bars === 1 ? whole.mark : `${whole.mark}/${own}`;
 }
 
 /** The section by its name where a table has it, or by its measures; else as the model calls it. */

@@ -10,7 +10,10 @@ const near = (found: number[] | null, wanted: number[]) => wanted.forEach((value
 test('one placement is its own location', () => near(originOf(placed({ Location: at(3, -2, 5) }), itself), [3, -2, 5]));
 test('unturned placements add up', () => near(originOf(placed({ Location: at(1, 2, 3) }, placed({ Location: at(10, 20, 30) })), itself), [11, 22, 33]));
 test('a quarter turn about the upright turns what stands on it', () =>
-  near(originOf(placed({ Location: at(10, 2, 12) }, placed({ Location: at(100, 50, 0), Axis: along(0, 0, 1), RefDirection: along(0, 1, 0) })), itself), [98, 60, 12]));
+  near(
+    originOf(placed({ Location: at(10, 2, 12) }, placed({ Location: at(100, 50, 0), Axis: along(0, 0, 1), RefDirection: along(0, 1, 0) })), itself),
+    [98, 60, 12],
+  ));
 test('a turn about a level axis brings height to the side', () =>
   near(originOf(placed({ Location: at(0, 0, 4) }, placed({ Location: at(0, 0, 0), Axis: along(1, 0, 0), RefDirection: along(0, 1, 0) })), itself), [4, 0, 0]));
 test('a reference direction that is not square to the axis is made so', () =>

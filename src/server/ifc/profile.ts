@@ -1,4 +1,5 @@
 import type { ProfileMeasures } from '@/core/steel/by-measures';
+import { scaleOf } from './mapping';
 import { figureOf, kindOf, listOf, textOf, type Line, type Model } from './model';
 
 export interface Profile {
@@ -50,20 +51,27 @@ export interface Shape {
 export function shapeOf(model: Model, representation: unknown, metres: number): Shape {
   for (const one of model.lines(model.line(representation)?.Representations))
     for (const item of listOf(one.Items)) {
-      const solid = solidOf(model, model.line(item));
-      if (!solid) continue;
-      const depth = figureOf(solid.Depth);
-      return { profile: profileOf(model.line(solid.SweptArea), metres), depth: depth === null ? null : depth * metres };
+      const found = solidOf(model, model.line(item));
+      if (!found) continue;
+      const depth = figureOf(found.solid.Depth);
+      const per = metres * found.scale;
+      return { profile: profileOf(model.line(found.solid.SweptArea), per), depth: depth === null ? null : depth * per };
     }
   return { profile: null, depth: null };
 }
 
-function solidOf(model: Model, item: Line | null): Line | null {
+/** The extrusion, and how much larger its maps make it; none when a map stretches it one way more than another. */
+function solidOf(model: Model, item: Line | null): { solid: Line; scale: number } | null {
   let solid = item;
+  let scale = 1;
   for (let deep = 0; solid && deep < 32; deep += 1) {
-    if (solid.SweptArea) return solid;
-    if (solid.MappingSource) solid = model.line(listOf(model.line(model.line(solid.MappingSource)?.MappedRepresentation)?.Items)[0]);
-    else if (solid.FirstOperand) solid = model.line(solid.FirstOperand);
+    if (solid.SweptArea) return { solid, scale };
+    if (solid.MappingSource) {
+      const more = scaleOf(model, solid.MappingTarget);
+      if (more === null) return null;
+      scale *= more;
+      solid = model.line(listOf(model.line(model.line(solid.MappingSource)?.MappedRepresentation)?.Items)[0]);
+    } else if (solid.FirstOperand) solid = model.line(solid.FirstOperand);
     else return null;
   }
   return null;
