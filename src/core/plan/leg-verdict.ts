@@ -1,12 +1,20 @@
 import { worst, type Check, type Verdict } from './check';
 import type { Leg } from './schema';
 
+const called = (leg: Leg): string => leg.name.trim() || leg.kind;
+
+/** What a leg of the way is called in its checks: by its number too when another bears the same name. */
+export function legSubject(leg: Leg, legs: readonly Leg[]): string {
+  const name = called(leg);
+  return legs.filter((one) => called(one) === name).length > 1 ? `${name}, leg ${legs.findIndex((one) => one.id === leg.id) + 1}` : name;
+}
+
 /** What is checked of one leg of the way in. */
-export const legChecksOf = (leg: Leg, checks: readonly Check[]): Check[] =>
-  checks.filter((check) => check.station === 'wayIn' && check.subject === (leg.name || leg.kind));
+export const legChecksOf = (leg: Leg, legs: readonly Leg[], checks: readonly Check[]): Check[] =>
+  checks.filter((check) => check.station === 'wayIn' && check.subject === legSubject(leg, legs));
 
 /** The worst of it; null where nothing is checked there. */
-export function legVerdict(leg: Leg, checks: readonly Check[]): Verdict | null {
-  const own = legChecksOf(leg, checks);
+export function legVerdict(leg: Leg, legs: readonly Leg[], checks: readonly Check[]): Verdict | null {
+  const own = legChecksOf(leg, legs, checks);
   return own.length === 0 ? null : worst(own.map((check) => check.verdict));
 }

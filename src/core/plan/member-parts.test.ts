@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
 import { evaluate } from './evaluate';
-import { itemsOf, partsWeight, shareBetween, type MemberOfParts } from './member-parts';
+import { hangsPast, itemsOf, partsWeight, shareBetween, type MemberOfParts } from './member-parts';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
 import { openPlan } from './open';
 import type { Member, Plan } from './schema';
+import { travellersOf, truckOf } from './travel';
 import { carriedOf, splitOf } from './way-pieces';
 
 const rules = rulesOf('eu-ls', {});
@@ -147,5 +148,41 @@ describe('carried in its pieces', () => {
     const plan = stepped();
     made(plan.members[0]!).depth = null;
     expect(evaluate(plan).checks.find((one) => one.id === 'way.piece')).toMatchObject({ verdict: 'missing' });
+  });
+});
+
+describe('what hangs past the ends', () => {
+  const bracketed = of([run(50, 0, 10), run(20, -0.6, 0), run(20, 10, 10.25), lump(30, 10.4)]);
+  test('is as far as the furthest part each way', () => {
+    const past = hangsPast(bracketed);
+    expect(past.left).toBeCloseTo(0.6, 12);
+    expect(past.right).toBeCloseTo(0.4, 12);
+    expect(hangsPast(of([run(50, 0, 10)]))).toEqual({ left: 0, right: 0 });
+    expect(hangsPast(demoPlan().members[0]!)).toEqual({ left: 0, right: 0 });
+  });
+  test('lengthens the piece on the truck and on the way in, at its own end only, and takes nothing off what the cuts add up to', () => {
+    const plan = ticketHall();
+    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
+    Object.assign(member, { make: bracketed.make, length: 10, travel: { ...member.travel } });
+    plan.wayIn.cuts = [];
+    expect(travellersOf(plan, member, rules).map((one) => one.length)).toEqual([expect.closeTo(11, 12)]);
+    expect(known(carriedOf(plan, rules)).longest.length).toBeCloseTo(11, 12);
+    plan.wayIn.cuts = [4, 7];
+    const { pieces } = known(carriedOf(plan, rules));
+    expect(pieces.map((one) => one.length)).toEqual([expect.closeTo(4.6, 12), expect.closeTo(3, 12), expect.closeTo(3.4, 12)]);
+    expect(pieces.reduce((sum, one) => sum + one.to - one.from, 0)).toBeCloseTo(10, 12);
+    expect(travellersOf(plan, member, rules).map((one) => one.length)).toEqual(pieces.map((one) => one.length));
+  });
+  test('a truck just long enough for the member itself refuses it', () => {
+    const plan = demoPlan();
+    const girder = plan.members.find((one) => one.mark === 'EG2')!;
+    const truck = truckOf(plan, girder, travellersOf(plan, girder, rules)[0]!)!;
+    girder.travel.truck = truck.id;
+    girder.state = 'made';
+    truck.overhang = girder.length - truck.deckLength;
+    const stops = () => evaluate(plan).checks.filter((check) => check.id === 'steel.truck' && check.subject === 'EG2' && check.verdict === 'stop').length;
+    expect(stops()).toBe(0);
+    made(girder).parts.push(lump(5, girder.length + 0.2));
+    expect(stops()).toBe(1);
   });
 });

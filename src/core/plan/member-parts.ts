@@ -41,6 +41,12 @@ function uncovered(length: number, parts: MemberOfParts['parts']): { from: numbe
   return reached < length - GAP ? { from: reached, to: length } : null;
 }
 
+/** How far parts stand out past the ends of the member: they make it no longer in its place, but longer on the road. */
+export function hangsPast({ make, length }: Member): { left: number; right: number } {
+  if (make.kind !== 'parts') return { left: 0, right: 0 };
+  return { left: Math.max(0, ...make.parts.map(({ from }) => -from)), right: Math.max(0, ...make.parts.map(({ to }) => to - length)) };
+}
+
 /** Bare weight and balance point of a member made of parts. */
 export function partsWeight(member: Member, make: MemberOfParts): { mass: number; cg: number; traces: Trace[] } | Missing {
   const items = itemsOf(member.mark, member.length, make);

@@ -53,6 +53,26 @@ function thresholdFaults(plan: Plan): Fault[] {
   });
 }
 
+const hasId = (value: unknown): value is { id: string } => typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string';
+
+function twice(path: string, list: readonly unknown[]): Fault[] {
+  const seen = new Set<string>();
+  return list.flatMap((one, i) => {
+    if (!hasId(one)) return [];
+    const known = seen.has(one.id);
+    seen.add(one.id);
+    if (!known) return [];
+    return [{ path: `${path}[${i}].id`, error: `${path}[${i}].id “${one.id}” is used twice: give each its own.` }];
+  });
+}
+
+/** Ids used twice in one list, wherever in the plan the list is. */
+function twiceWithin(path: string, value: unknown): Fault[] {
+  if (typeof value !== 'object' || value === null) return [];
+  if (Array.isArray(value)) return [...twice(path, value), ...value.flatMap((one: unknown, i) => twiceWithin(`${path}[${i}]`, one))];
+  return Object.entries(value).flatMap(([key, one]) => twiceWithin(path === '' ? key : `${path}.${key}`, one));
+}
+
 /** References that point at nothing, and ids used twice. */
 function danglingFaults(plan: Plan): Fault[] {
   const faults: Fault[] = [];
@@ -79,32 +99,8 @@ function danglingFaults(plan: Plan): Fault[] {
         error: `${path} names ${kind === 'shoring' ? 'shore' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
       });
   };
-  const lists: [string, readonly { id: string }[]][] = [
-    ...(['bearings', 'pieces', 'cranes', 'stands', 'picks', 'moves', 'links', 'members', 'holds'] as const).map((name): [string, readonly { id: string }[]] => [
-      name,
-      plan[name],
-    ]),
-    ['survey.openings', plan.survey.openings],
-    ['survey.patterns', plan.survey.patterns],
-    ['survey.lines', plan.survey.lines],
-    ['wayIn.legs', plan.wayIn.legs],
-    ['survey.overlays', plan.survey.overlays],
-    ['shoring.storeys', plan.shoring.storeys],
-    ['shoring.walls, rows and bents', [...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents]],
-    ['shoring.strike', plan.shoring.strike],
-    ['shoring.stock', plan.shoring.stock],
-    ['shoring.watch', plan.shoring.watch],
-    ['transport.trucks', plan.transport.trucks],
-    ['transport.turns', plan.transport.turns],
-    ['transport.permits', plan.transport.permits],
-  ];
-  for (const [name, list] of lists) {
-    const seen = new Set<string>();
-    list.forEach((one, i) => {
-      if (seen.has(one.id)) faults.push({ path: `${name}[${i}].id`, error: `${name}[${i}].id “${one.id}” is used twice: give each its own.` });
-      seen.add(one.id);
-    });
-  }
+  const { walls, rows, bents } = plan.shoring;
+  faults.push(...twice('shoring.walls, rows and bents', [...walls, ...rows, ...bents]), ...twiceWithin('', plan));
   for (const name of ['bearings', 'links'] as const)
     plan[name].forEach((one, i) => one.standsOn.forEach((below, j) => need('link', below.link, `${name}[${i}].standsOn[${j}].link`)));
   plan.survey.openings.forEach((one, i) => {

@@ -37,6 +37,7 @@ describe('the door', () => {
     ['text for a number', (p) => Object.assign(p.picks[0]!, { boom: '15 m' }), 'picks[0].boom', /"15 m": give a number/],
     ['a bearing that is not there', (p) => Object.assign(p.pieces[0]!.seat, { left: 'p9' }), 'pieces[0].seat.left', /“p9”.*p1, p2/],
     ['an id used twice', (p) => Object.assign(p.moves[1]!, { id: 'm1' }), 'moves[1].id', /used twice/],
+    ['an id used twice inside a piece', (p) => p.pieces[0]!.packing.push({ ...p.pieces[0]!.packing[0]! }), 'pieces[0].packing[1].id', /used twice/],
     ['a chart out of order', (p) => p.cranes[0]!.chart!.radii.reverse(), 'cranes[0].chart.radii[1]', /rising order/],
     ['packing back to front', (p) => Object.assign(p.pieces[0]!.packing[0]!, { to: 0.1 }), 'pieces[0].packing[0].to', /make “to” the larger/],
     ['an unknown threshold', (p) => Object.assign(p.job.thresholds, { luck: 1 }), 'job.thresholds.luck', /no threshold “luck”/],
@@ -46,6 +47,16 @@ describe('the door', () => {
     const fault = bad(edit as never);
     expect(fault?.path).toBe(path);
     expect(fault?.error).toMatch(words);
+  });
+  test('two shores of one id are refused, of whatever kind: a move would mean both', () => {
+    const plan = ticketHall();
+    const { walls } = plan.shoring;
+    walls[1]!.id = walls[0]!.id;
+    const answer = openPlan(plan);
+    expect(answer).toMatchObject({
+      ok: false,
+      faults: expect.arrayContaining([expect.objectContaining({ path: `shoring.walls, rows and bents[1].id` })]) as unknown,
+    });
   });
   test.each([null, 5, [], 'text', {}])('%p is not a plan', (value) => expect(openPlan(value).ok).toBe(false));
   test('text cut short says so; a BOM does not matter', () => {

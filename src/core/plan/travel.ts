@@ -1,5 +1,6 @@
 import type { Rules } from '../rules/rule-sets';
 import { memberWeight } from './member-weight';
+import { hangsPast } from './member-parts';
 import { Missing } from './missing';
 import { truckLength } from './trucks';
 import type { Member, Plan, Truck } from './schema';
@@ -27,10 +28,11 @@ export function travellersOf(plan: Plan, member: Member, rules: Rules): Travelle
   }
   const weight = memberWeight(member, rules);
   const known = weight instanceof Missing ? null : weight;
+  const past = hangsPast(member);
   return [
     {
       name: member.mark,
-      length: member.length,
+      length: past.left + member.length + past.right,
       width: known?.size ? known.size.width + member.packing.sides : null,
       mass: known?.lifted ?? null,
     },

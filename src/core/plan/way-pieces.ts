@@ -9,7 +9,7 @@ import type { Trace } from '../calc/evidence';
 import type { Rules } from '../rules/rule-sets';
 import { GRAVITY } from '../units';
 import { memberWeight, type MemberWeight } from './member-weight';
-import { shareBetween } from './member-parts';
+import { hangsPast, shareBetween } from './member-parts';
 import { Missing } from './missing';
 import type { Leg, Member, Opening, Plan } from './schema';
 import { longestBrought } from './trucks';
@@ -19,6 +19,7 @@ export interface WayPiece {
   name: string;
   from: number;
   to: number;
+  /** over all, with what hangs past an end of the member */
   length: number;
   mass: number;
   /** balances at, from its own left end */
@@ -51,6 +52,7 @@ export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
     );
   const cuts = [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b);
   const ends = [0, ...cuts, member.length];
+  const past = hangsPast(member);
   const pieces = ends.slice(1).map((to, i): WayPiece => {
     const from = ends[i] ?? 0;
     const splices = (i > 0 ? 1 : 0) + (i < cuts.length ? 1 : 0);
@@ -64,7 +66,7 @@ export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
       name: cuts.length === 0 ? member.mark : `${member.mark}/${i + 1}`,
       from,
       to,
-      length: to - from,
+      length: to - from + (i === 0 ? past.left : 0) + (i === cuts.length ? past.right : 0),
       mass,
       cg: cuts.length === 0 ? weight.cg : turned / mass,
     };

@@ -1,3 +1,4 @@
+import { legSubject } from '../leg-verdict';
 import { accessFloor } from '../../access/floor.calc';
 import { splitSearch } from '../../access/split.calc';
 import { accessSweep } from '../../access/sweep.calc';
@@ -42,15 +43,14 @@ export function wayInChecks({ plan, rules }: Ground): Check[] {
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
     ];
-  const each = legs.flatMap((leg) => legChecks(leg, carried, rules));
+  const each = legs.flatMap((leg) => legChecks(leg, legSubject(leg, legs), carried, rules));
   // A leg it cannot pass, or that is not known, is told once, by the leg; the way as a whole is looked at when every leg lets it through.
   const whole = each.some((check) => check.verdict === 'stop' || check.verdict === 'missing') ? [] : sweepCheck(carried, plan);
   return [...each, ...whole, ...pieceChecks(carried, { plan, rules }), ...spliceChecks(carried, { plan, rules })];
 }
 
-function legChecks(leg: Leg, carried: Carried, rules: Ground['rules']): Check[] {
+function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rules']): Check[] {
   const { longest, heaviest } = carried;
-  const name = leg.name || leg.kind;
   const weight = heaviest.mass * GRAVITY;
   const caution = rules.value('contactCaution');
   switch (leg.kind) {
