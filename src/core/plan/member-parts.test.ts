@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
 import { evaluate } from './evaluate';
-import { hangsPast, itemsOf, partsWeight, shareBetween, type MemberOfParts } from './member-parts';
+import { hangsPast, itemsOf, partsWeight, shareBetween, sharesKnown, type MemberOfParts } from './member-parts';
+import { lorryPieces } from './lorry-pieces';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
 import { openPlan } from './open';
@@ -184,5 +185,59 @@ describe('what hangs past the ends', () => {
     expect(stops()).toBe(0);
     made(girder).parts.push(lump(5, girder.length + 0.2));
     expect(stops()).toBe(1);
+  });
+});
+
+describe('a piece cut out of a member whose weight lies nobody knows how', () => {
+  const cutBeam = (change: (member: Member) => void): Plan => {
+    const plan = ticketHall();
+    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
+    plan.wayIn.cuts = [member.length / 3];
+    change(member);
+    return plan;
+  };
+  const cutOf = (plan: Plan) =>
+    travellersOf(
+      plan,
+      plan.members.find((one) => one.id === plan.wayIn.member)!,
+      rules,
+    );
+  const askedOfCut = (plan: Plan): string => {
+    const carried = carriedOf(plan, rules);
+    return carried instanceof Missing ? carried.questions.join(' ') : '';
+  };
+  test('balanced off its middle by hand: asked, and no piece of it is weighed or said to fit a load', () => {
+    const plan = cutBeam((member) => (member.cg = member.length * 0.6));
+    expect(askedOfCut(plan)).toMatch(/off its middle.*What lies where/);
+    expect(cutOf(plan).map((one) => one.mass)).toEqual([null, null]);
+    expect(cutOf(plan).reduce((sum, one) => sum + one.length, 0)).toBeCloseTo(plan.members.find((one) => one.id === plan.wayIn.member)!.length, 12);
+    expect(lorryPieces(plan, rules).lacking).toContain(plan.members.find((one) => one.id === plan.wayIn.member)!.mark);
+  });
+  test('the split search does not pretend either, before it is cut', () => {
+    const plan = cutBeam((member) => (member.cg = member.length * 0.6));
+    plan.wayIn.cuts = [];
+    expect(splitOf(plan, rules)).toBeInstanceOf(Missing);
+    expect(askedOfCut(plan)).toBe('');
+  });
+  test('balanced within a hundredth of its middle it is alike along its length', () => {
+    const near = cutBeam((member) => (member.cg = member.length * 0.505));
+    expect(askedOfCut(near)).toBe('');
+    const [a, b] = cutOf(near);
+    expect(a!.mass! / b!.mass!).toBeGreaterThan(0.4);
+    expect(splitOf(near, rules)).not.toBeInstanceOf(Missing);
+  });
+  test('of parts nobody can weigh the same is asked, though somebody gave its balance and its weight', () => {
+    const plan = cutBeam((member) =>
+      Object.assign(member, {
+        make: { kind: 'parts', what: 'stepped', width: 0.2, depth: 0.4, parts: [{ ...run(50, 0, 1), mass: null }] },
+        cg: member.length / 2,
+        stated: { drawing: 400, weighed: null },
+        use: 'worst',
+      }),
+    );
+    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
+    expect(sharesKnown(member)).toBeInstanceOf(Missing);
+    expect(askedOfCut(plan)).toMatch(/What does run of .* weigh\?/);
+    expect(cutOf(plan).every((one) => one.mass === null)).toBe(true);
   });
 });

@@ -57,6 +57,21 @@ export function partsWeight(member: Member, make: MemberOfParts): { mass: number
   return { mass: outcome.output.mass, cg: outcome.output.cg, traces: [{ calc: steelWeight.id, input, output: outcome.output }] };
 }
 
+/** A balance point this near the middle, as a share of the length, says a member is alike along it. */
+const NEAR_MIDDLE = 0.01;
+
+/** Whether the weight of a piece cut out of it can be told: not when it balances off its middle and nobody says what lies where. */
+export function sharesKnown(member: Member): true | Missing {
+  if (member.make.kind === 'parts') {
+    const items = itemsOf(member.mark, member.length, member.make);
+    return items instanceof Missing ? items : true;
+  }
+  if (member.cg === null || Math.abs(member.cg - member.length / 2) <= NEAR_MIDDLE * member.length) return true;
+  return new Missing(
+    `${member.mark} balances ${member.cg.toFixed(2)} m from its left end, off its middle. What lies where, of which parts is it made? A piece cut out of it cannot be weighed otherwise.`,
+  );
+}
+
 /** Share of the weight between two places, and where that share balances; a member alike along its length shares by length. */
 export function shareBetween(member: Member, from: number, to: number): { share: number; cg: number } {
   const alike = { share: (to - from) / member.length, cg: (from + to) / 2 };

@@ -1,10 +1,9 @@
 import type { Rules } from '../rules/rule-sets';
 import { memberWeight } from './member-weight';
-import { hangsPast } from './member-parts';
 import { Missing } from './missing';
 import { truckLength } from './trucks';
 import type { Member, Plan, Truck } from './schema';
-import { carriedOf } from './way-pieces';
+import { carriedOf, pieceLengths } from './way-pieces';
 
 /** States of a member that has been delivered. */
 export const delivered: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
@@ -19,24 +18,13 @@ export interface Traveller {
 
 /** What of a mark has to travel, each different piece once: a member cut on the way in travels in its parts. */
 export function travellersOf(plan: Plan, member: Member, rules: Rules): Traveller[] {
-  if (member.id === plan.wayIn.member && plan.wayIn.cuts.length > 0) {
-    const carried = carriedOf(plan, rules);
-    if (!(carried instanceof Missing)) {
-      const width = (carried.weight.size?.width ?? 0) + member.packing.sides;
-      return carried.pieces.map(({ name, length, mass }) => ({ name, length, width, mass }));
-    }
-  }
+  const lengths = pieceLengths(plan, member);
   const weight = memberWeight(member, rules);
   const known = weight instanceof Missing ? null : weight;
-  const past = hangsPast(member);
-  return [
-    {
-      name: member.mark,
-      length: past.left + member.length + past.right,
-      width: known?.size ? known.size.width + member.packing.sides : null,
-      mass: known?.lifted ?? null,
-    },
-  ];
+  const width = known?.size ? known.size.width + member.packing.sides : null;
+  if (lengths.length === 1) return lengths.map(({ name, length }) => ({ name, length, width, mass: known?.lifted ?? null }));
+  const carried = carriedOf(plan, rules);
+  return lengths.map(({ name, length }, i) => ({ name, length, width, mass: carried instanceof Missing ? null : (carried.pieces[i]?.mass ?? null) }));
 }
 
 /** What is against a piece on a truck; what nobody knows of the piece is not held against it here, the piece list asks for it. */

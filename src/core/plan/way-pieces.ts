@@ -8,8 +8,8 @@ import type { Calc } from '../calc/define';
 import type { Trace } from '../calc/evidence';
 import type { Rules } from '../rules/rule-sets';
 import { GRAVITY } from '../units';
-import { memberWeight, type MemberWeight } from './member-weight';
-import { hangsPast, shareBetween } from './member-parts';
+import { memberSize, memberWeight, type MemberWeight } from './member-weight';
+import { hangsPast, shareBetween, sharesKnown } from './member-parts';
 import { Missing } from './missing';
 import type { Leg, Member, Opening, Plan } from './schema';
 import { longestBrought } from './trucks';
@@ -38,38 +38,50 @@ export interface Carried {
   opening: Opening | null;
 }
 
+/** A member as it is cut on the way in: each piece over all, with what hangs past the end of the member it is at. */
+export function pieceLengths(plan: Plan, member: Member): Pick<WayPiece, 'name' | 'from' | 'to' | 'length'>[] {
+  const cuts = member.id === plan.wayIn.member ? [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b) : [];
+  const ends = [0, ...cuts, member.length];
+  const past = hangsPast(member);
+  return ends.slice(1).map((to, i) => {
+    const from = ends[i] ?? 0;
+    return {
+      name: cuts.length === 0 ? member.mark : `${member.mark}/${i + 1}`,
+      from,
+      to,
+      length: to - from + (i === 0 ? past.left : 0) + (i === cuts.length ? past.right : 0),
+    };
+  });
+}
+
 /** What goes the way in: the chosen member as it is cut now. */
 export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
   const member = plan.members.find((one) => one.id === plan.wayIn.member);
   if (!member) return new Missing('Which piece goes this way? Choose it from the piece list.');
   const weight = memberWeight(member, rules);
   if (weight instanceof Missing) return weight;
-  if (!weight.size)
+  if (!weight.size) {
+    const size = memberSize(member);
+    if (size instanceof Missing) return size;
     return new Missing(
       member.make.kind === 'parts'
         ? `How wide and deep is ${member.mark} over all its parts?`
         : `${member.mark} is a plain weight: give its section so that its width and depth are known.`,
     );
-  const cuts = [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b);
-  const ends = [0, ...cuts, member.length];
-  const past = hangsPast(member);
-  const pieces = ends.slice(1).map((to, i): WayPiece => {
-    const from = ends[i] ?? 0;
-    const splices = (i > 0 ? 1 : 0) + (i < cuts.length ? 1 : 0);
+  }
+  const lengths = pieceLengths(plan, member);
+  const shares = lengths.length > 1 ? sharesKnown(member) : true;
+  if (shares instanceof Missing) return shares;
+  const last = lengths.length - 1;
+  const pieces = lengths.map(({ name, from, to, length }, i): WayPiece => {
+    const splices = (i > 0 ? 1 : 0) + (i < last ? 1 : 0);
     const { share, cg } = shareBetween(member, from, to);
     const body = weight.lifted * share;
     const half = plan.wayIn.splice.mass / 2;
     const mass = body + splices * half;
     // Half of each splice hangs at the end it is bolted to. In one piece it balances where the whole member does.
-    const turned = body * (cg - from) + (i < cuts.length ? half * (to - from) : 0);
-    return {
-      name: cuts.length === 0 ? member.mark : `${member.mark}/${i + 1}`,
-      from,
-      to,
-      length: to - from + (i === 0 ? past.left : 0) + (i === cuts.length ? past.right : 0),
-      mass,
-      cg: cuts.length === 0 ? weight.cg : turned / mass,
-    };
+    const turned = body * (cg - from) + (i < last ? half * (to - from) : 0);
+    return { name, from, to, length, mass, cg: last === 0 ? weight.cg : turned / mass };
   });
   const by = (figure: (piece: WayPiece) => number) => pieces.reduce((a, b) => (figure(b) > figure(a) ? b : a));
   const reserve = 2 * rules.value('wayReserve');
@@ -165,6 +177,8 @@ export function splitOf(plan: Plan, rules: Rules): { question: SplitQuestion; an
   if (carried instanceof Missing) return carried;
   if (carried.member.make.kind === 'parts')
     return new Missing(`${carried.member.mark} is not alike along its length: choose where it is cut, and each piece is checked as it weighs.`);
+  const shares = sharesKnown(carried.member);
+  if (shares instanceof Missing) return shares;
   const rooms = plan.wayIn.legs.map((leg) => legRoom(leg, carried)).filter((room): room is LegRoom => room !== null && !(room instanceof Missing));
   const lengths = rooms.flatMap((room) => (room.longest === null ? [] : [room.longest]));
   const { leftOverhang, known: _, ...beam } = serviceBeam(carried, rules);
