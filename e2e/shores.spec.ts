@@ -41,6 +41,7 @@ test('the strip sets the moment: shores to come, tapped in, carrying, struck; th
   await expect(page.getByText(/4 of 6 struck/)).toBeVisible();
   await expect(check(page, 'shore.sag')).toHaveAttribute('data-verdict', 'clear');
   // Struck one wall after the other, the last four studs take more than they may.
+  await page.getByRole('button', { name: /^Order what comes out/ }).click();
   await page.getByRole('button', { name: 'Step 12 after the one before' }).click();
   await expect(check(page, 'shore.strike', 'step 6')).toHaveAttribute('data-verdict', 'stop');
   await field(page, 'Wedged onto the beam first').fill('70');
@@ -48,6 +49,7 @@ test('the strip sets the moment: shores to come, tapped in, carrying, struck; th
 });
 
 test('the hall struck under the offices is a stop of its own', async ({ page }) => {
+  await page.getByRole('button', { name: /^Order what comes out/ }).click();
   await page.getByRole('button', { name: 'Remove step 1', exact: true }).click();
   await page.getByRole('button', { name: 'Remove step 1', exact: true }).click();
   await expect(check(page, 'shore.order', 'step 1')).toHaveAttribute('data-verdict', 'stop');
@@ -199,4 +201,19 @@ test('Shores has no accessibility fault', async ({ page }) => {
   for (const name of [/^Offices/, /^Hall wall, left 0.90/, /^Cut list/]) await page.getByRole('button', { name }).click();
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
   expect(violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
+});
+
+test('what is nearest to its limit stands above the fields; every shore bears its own share and verdict', async ({ page }) => {
+  const panel = page.getByRole('complementary', { name: 'Workings' });
+  const first = panel.locator('[data-check]').first();
+  await expect(first).toHaveAttribute('data-check', 'shore.line');
+  const above = async () => (await first.boundingBox())!.y < (await panel.getByRole('heading', { name: 'Which line' }).boundingBox())!.y;
+  expect(await above()).toBe(true);
+  const wall = panel.getByRole('heading', { name: /^Hall wall, right/ }).locator('..');
+  await expect(wall).toContainText('0.54');
+  await page.getByRole('button', { name: /^Hall wall, right/ }).click();
+  await field(page, 'Studs left out, from the left').fill('3');
+  await expect(first).toHaveAttribute('data-verdict', 'stop');
+  expect(await above()).toBe(true);
+  await expect(wall.getByRole('img', { name: 'stop' })).toBeVisible();
 });

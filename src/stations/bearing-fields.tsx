@@ -7,6 +7,7 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { SubjectMark } from './subject-mark';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -36,11 +37,14 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
       note={`${bearing.carriedBy || bearing.material || 'bearing'}, level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}
       first={plan.survey.openings.length === 0}
       tools={
-        used ? undefined : (
-          <SmallButton danger label={`Remove ${bearing.name}`} onClick={() => act('removeFrom', { list: 'bearings', id: bearing.id })}>
-            <X size={13} />
-          </SmallButton>
-        )
+        <span className="flex items-center gap-2">
+          <SubjectMark station="measure" name={bearing.name} />
+          {used ? undefined : (
+            <SmallButton danger label={`Remove ${bearing.name}`} onClick={() => act('removeFrom', { list: 'bearings', id: bearing.id })}>
+              <X size={13} />
+            </SmallButton>
+          )}
+        </span>
       }
     >
       <div className="mb-1 grid grid-cols-2 gap-x-4 text-[12.5px] text-soft">

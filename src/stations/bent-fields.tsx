@@ -8,6 +8,7 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
@@ -58,9 +59,12 @@ export function BentFields({ bent }: { bent: Bent }) {
       title={bent.name || 'Bent'}
       note={`${bent.posts.length} posts, ${bent.loads.length} loads`}
       tools={
-        <SmallButton danger label={`Remove ${bent.name}`} onClick={() => act('removeFrom', { list: 'bents', id: bent.id })}>
-          <X size={14} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="shores" name={bent.name} />
+          <SmallButton danger label={`Remove ${bent.name}`} onClick={() => act('removeFrom', { list: 'bents', id: bent.id })}>
+            <X size={14} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

@@ -8,6 +8,7 @@ import { CandidatesDialog } from './candidates-dialog';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
+import { SubjectMark } from './subject-mark';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -48,9 +49,12 @@ export function OpeningFields({ opening }: { opening: Opening }) {
       note={clear.measured !== null ? `${formatQuantity(clear.measured, 'length', field.system)} clear` : 'not measured'}
       first
       tools={
-        <SmallButton danger label={`Remove ${opening.name}`} onClick={() => act('removeFrom', { list: 'openings', id: opening.id })}>
-          <X size={13} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="measure" name={opening.name} />
+          <SmallButton danger label={`Remove ${opening.name}`} onClick={() => act('removeFrom', { list: 'openings', id: opening.id })}>
+            <X size={13} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

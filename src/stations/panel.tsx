@@ -1,6 +1,7 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import type { StationId } from '@/core/plan/check';
+import { worstFirst } from '@/core/plan/worst-first';
 import { CheckList } from '@/ui/workings/check-list';
 import { useJob, usePlan } from './job-context';
 
@@ -21,9 +22,12 @@ export function Panel({
   const system = usePlan().job.units;
   const all = useJob((state) => state.survey.evaluation.checks);
   const checks = useMemo(() => all.filter((check) => (station ? check.station === station : move !== undefined && check.move === move)), [all, station, move]);
-  // What stops the job, and what nobody knows, stands above the fields; the rest below them.
-  const urgent = useMemo(() => checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing'), [checks]);
-  const rest = useMemo(() => (children ? checks.filter((check) => check.verdict === 'clear' || check.verdict === 'tight') : checks), [checks, children]);
+  // What stops the job, what nobody knows and what is tight stands above the fields, or else the nearest to its limit; the rest below.
+  const urgent = useMemo(() => {
+    const open = checks.filter((check) => check.verdict !== 'clear');
+    return open.length > 0 ? open : worstFirst(checks.filter((check) => check.ratio !== null && check.quantity !== 'count')).slice(0, 1);
+  }, [checks]);
+  const rest = useMemo(() => (children ? checks.filter((check) => !urgent.includes(check)) : checks), [checks, children, urgent]);
   return (
     <div className="pb-6">
       <header className="px-3.5 pt-3 pb-2">

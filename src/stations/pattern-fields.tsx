@@ -6,6 +6,7 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
+import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -41,9 +42,12 @@ export function PatternFields({ pattern }: { pattern: Pattern }) {
       title={pattern.name || 'Bolt pattern'}
       note={`${known} of ${pattern.bolts.length} bolts surveyed`}
       tools={
-        <SmallButton danger label={`Remove ${pattern.name}`} onClick={() => act('removeFrom', { list: 'patterns', id: pattern.id })}>
-          <X size={13} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="measure" name={pattern.name} />
+          <SmallButton danger label={`Remove ${pattern.name}`} onClick={() => act('removeFrom', { list: 'patterns', id: pattern.id })}>
+            <X size={13} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

@@ -8,6 +8,7 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
@@ -58,9 +59,12 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
       title={row.name || 'Needles'}
       note={`${row.count} needles, ${2 * row.count} ${prop.kind === 'steel' ? 'props' : 'dead shores'}`}
       tools={
-        <SmallButton danger label={`Remove ${row.name}`} onClick={() => act('removeFrom', { list: 'shoreRows', id: row.id })}>
-          <X size={14} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="shores" name={row.name} />
+          <SmallButton danger label={`Remove ${row.name}`} onClick={() => act('removeFrom', { list: 'shoreRows', id: row.id })}>
+            <X size={14} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

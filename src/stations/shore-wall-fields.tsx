@@ -10,6 +10,7 @@ import { useAct, usePlan } from './job-context';
 import { numbersIn } from './numbers-in';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
+import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
@@ -59,9 +60,12 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
       title={wall.name || 'Wall'}
       note={`${formatQuantity(wall.setback, 'length', plan.job.units)} from the line`}
       tools={
-        <SmallButton danger label={`Remove ${wall.name}`} onClick={() => act('removeFrom', { list: 'shoreWalls', id: wall.id })}>
-          <X size={14} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="shores" name={wall.name} />
+          <SmallButton danger label={`Remove ${wall.name}`} onClick={() => act('removeFrom', { list: 'shoreWalls', id: wall.id })}>
+            <X size={14} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

@@ -10,6 +10,7 @@ import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
+import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
@@ -41,11 +42,14 @@ export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boole
   return (
     <Fold
       title={storey.name || 'Storey'}
-      note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', units)} on the line at its head`}
+      note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', units)} at its head`}
       tools={
-        <SmallButton danger label={`Remove ${storey.name}`} onClick={() => act('removeFrom', { list: 'storeys', id: storey.id })}>
-          <X size={14} />
-        </SmallButton>
+        <span className="flex items-center gap-2">
+          <SubjectMark station="shores" name={storey.name} />
+          <SmallButton danger label={`Remove ${storey.name}`} onClick={() => act('removeFrom', { list: 'storeys', id: storey.id })}>
+            <X size={14} />
+          </SmallButton>
+        </span>
       }
     >
       <Pair>

@@ -60,11 +60,6 @@ export function StrikeFields() {
           </SmallButton>
         </p>
       )}
-      <ol className="mt-1">
-        {shoring.strike.map((step, i) => (
-          <StrikeRow key={step.id} step={step} index={i} number={groups.findIndex((group) => group.steps.includes(step)) + 1} shores={shores} />
-        ))}
-      </ol>
       {steps.length > 0 && (
         <table className="mt-2 w-full text-[12.5px]">
           <thead className="text-left text-soft">
@@ -106,6 +101,15 @@ export function StrikeFields() {
           </tbody>
         </table>
       )}
+      <div className="mt-2">
+        <Fold title="Order" note={groups.length === 0 ? undefined : 'what comes out, and what together'} first={groups.length === 0}>
+          <ol className="mt-1">
+            {shoring.strike.map((step, i) => (
+              <StrikeRow key={step.id} step={step} index={i} number={groups.findIndex((group) => group.steps.includes(step)) + 1} shores={shores} />
+            ))}
+          </ol>
+        </Fold>
+      </div>
       <Readings />
     </Fold>
   );

@@ -1,0 +1,20 @@
+'use client';
+import { useMemo } from 'react';
+import type { StationId } from '@/core/plan/check';
+import { subjectVerdict } from '@/core/plan/subject-verdict';
+import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { useJob } from './job-context';
+
+/** How one thing of a station stands, beside its name: the largest share of a limit it uses, and its worst verdict. */
+export function SubjectMark({ station, name }: { station: StationId; name: string }) {
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  const stands = useMemo(() => subjectVerdict(checks, station, name), [checks, station, name]);
+  if (!stands) return null;
+  const { used, verdict } = stands;
+  return (
+    <span className="flex items-center gap-1.5">
+      {used !== null && used > 0 && <span className="sign text-[14px]">{used > 9.995 ? '> 10' : used.toFixed(2)}</span>}
+      <VerdictMark verdict={verdict} size={15} />
+    </span>
+  );
+}
