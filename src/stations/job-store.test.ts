@@ -1,0 +1,326 @@
+import { jest } from '@jest/globals';
+import { expose } from 'comlink';
+import { demoPlan, ticketHall } from '../../tests/demo-plan';
+import type { Evaluation } from '@/core/plan/evaluate';
+import type { Plan } from '@/core/plan/schema';
+import { surveyPlan } from '@/core/plan/survey';
+import { createJobStore, type JobStore } from './job-store';
+
+interface Sent {
+  method: string;
+  match: string;
+  plan: Plan;
+  keepalive: boolean;
+}
+type Answer = { status: number; body: unknown; etag?: string } | Error;
+
+const survey = surveyPlan(demoPlan(), -1, 'beam');
+const held = new Map<string, string>();
+const closing = new Set<() => void>();
+let sent: Sent[] = [];
+/** what the server answers to each call; with none left it takes the plan as the next revision */
+let answers: ((call: Sent) => Answer | Promise<Answer>)[] = [];
+const taken = (): Answer => ({ status: 200, body: { revision: (revision += 1) } });
+let revision = 1;
+
+const opened = (plan: Plan = demoPlan()) => createJobStore({ id: 'j1', revision: 1, plan, survey, cursor: -1, station: 'steel' });
+const rename = (store: JobStore, name: string) => store.getState().act({ name: 'editJob', args: { changes: { name } } } as never);
+const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+const saving = (store: JobStore) => store.getState().saving;
+const stale = (plan: Plan, at: number) => {
+  answers.push(
+    () => ({ status: 412, body: {} }),
+    () => ({ status: 200, body: plan, etag: `"${at}"` }),
+  );
+};
+
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'nextTick', 'queueMicrotask'] });
+  sent = [];
+  answers = [];
+  revision = 1;
+  held.clear();
+  closing.clear();
+  Object.assign(globalThis, {
+    fetch: async (_: string, init: { method?: string; headers?: Record<string, string>; body?: string; keepalive?: boolean } = {}) => {
+      const call: Sent = {
+        method: init.method ?? 'GET',
+        match: init.headers?.['If-Match'] ?? '',
+        plan: init.body ? (JSON.parse(init.body) as Plan) : demoPlan(),
+        keepalive: init.keepalive ?? false,
+      };
+      sent.push(call);
+      const answer = await (answers.shift() ?? taken)(call);
+      if (answer instanceof Error) throw answer;
+      const { status, body, etag } = answer;
+      return { ok: status < 300, status, json: async () => body, headers: { get: () => etag ?? null } };
+    },
+    sessionStorage: {
+      getItem: (key: string) => held.get(key) ?? null,
+      setItem: (key: string, value: string) => held.set(key, value),
+      removeItem: (key: string) => held.delete(key),
+    },
+    window: {
+      addEventListener: (_: string, listener: () => void) => closing.add(listener),
+      removeEventListener: (_: string, listener: () => void) => closing.delete(listener),
+    },
+    requestAnimationFrame: (then: () => void) => setTimeout(then, 16),
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+describe('saving', () => {
+  test('an edit is sent a moment later, with the revision it was built on', async () => {
+    const store = opened();
+    expect(rename(store, 'North hall')).toBeNull();
+    expect(saving(store)).toEqual({ state: 'unsaved' });
+    await pass(399);
+    expect(sent).toEqual([]);
+    await pass(2);
+    expect(sent).toMatchObject([{ method: 'PUT', match: '"1"', plan: { job: { name: 'North hall' } } }]);
+    expect(saving(store)).toEqual({ state: 'saved' });
+    expect(store.getState().revision).toBe(2);
+  });
+  test('edits that follow closely are sent together, an edit that changes nothing not at all', async () => {
+    const store = opened();
+    for (const name of ['A', 'B', 'C']) {
+      rename(store, name);
+      await pass(200);
+    }
+    await pass(1000);
+    expect(sent.map((one) => one.plan.job.name)).toEqual(['C']);
+    rename(store, 'C');
+    await pass(5000);
+    expect(sent).toHaveLength(1);
+  });
+  test('what is refused says why and sends nothing', async () => {
+    const store = opened();
+    const faults = store.getState().act({ name: 'editPiece', args: { id: store.getState().history.plan.pieces[0]!.id, changes: { length: -3 } } } as never);
+    expect(faults?.[0]?.error).toMatch(/give more than 0 m/);
+    await pass(2000);
+    expect([sent.length, saving(store).state]).toEqual([0, 'saved']);
+  });
+  test('an edit made while one save is on its way goes with the next, from the revision that made', async () => {
+    const store = opened();
+    let land = (_: Answer) => undefined as void;
+    answers.push(() => new Promise<Answer>((resolve) => (land = resolve)));
+    rename(store, 'first');
+    await pass(500);
+    rename(store, 'second');
+    await pass(5000);
+    expect(sent).toHaveLength(1);
+    land(taken());
+    await pass(1000);
+    expect(sent.map((one) => [one.match, one.plan.job.name])).toEqual([
+      ['"1"', 'first'],
+      ['"2"', 'second'],
+    ]);
+    expect(saving(store)).toEqual({ state: 'saved' });
+  });
+  test('without a server it says so, and tries again until it is back', async () => {
+    const store = opened();
+    answers.push(
+      () => new Error('no route to host'),
+      () => ({ status: 507, body: { detail: 'the disk is full' } }),
+    );
+    rename(store, 'kept');
+    await pass(500);
+    expect(saving(store)).toEqual({ state: 'offline', why: 'no route to host' });
+    await pass(3000);
+    expect(saving(store)).toEqual({ state: 'offline', why: 'the disk is full' });
+    await pass(3000);
+    expect(saving(store)).toEqual({ state: 'saved' });
+    expect(sent.map((one) => one.plan.job.name)).toEqual(['kept', 'kept', 'kept']);
+  });
+  test('an undo is an edit like another: it is saved, and so is the redo', async () => {
+    const store = opened();
+    const before = store.getState().history.plan.job.name;
+    rename(store, 'other');
+    await pass(500);
+    store.getState().undo();
+    await pass(500);
+    store.getState().redo();
+    await pass(500);
+    expect(sent.map((one) => one.plan.job.name)).toEqual(['other', before, 'other']);
+    expect(sent.map((one) => one.match)).toEqual(['"1"', '"2"', '"3"']);
+  });
+});
+
+describe('when somebody else saved meanwhile', () => {
+  const meanwhile = async () => {
+    const store = opened();
+    const theirs = demoPlan();
+    theirs.job.name = 'theirs';
+    stale(theirs, 7);
+    rename(store, 'mine');
+    await pass(500);
+    return store;
+  };
+  test('nothing is overwritten until the person chooses, not even by more edits', async () => {
+    const store = await meanwhile();
+    expect(saving(store)).toMatchObject({ state: 'conflict', theirRevision: 7, theirs: { job: { name: 'theirs' } } });
+    rename(store, 'mine still');
+    await pass(10_000);
+    expect(sent.filter((one) => one.method === 'PUT')).toHaveLength(1);
+  });
+  test('theirs taken: the plan is theirs, with nothing to undo', async () => {
+    const store = await meanwhile();
+    store.getState().takeTheirs();
+    expect(store.getState().history.plan.job.name).toBe('theirs');
+    store.getState().undo();
+    expect(store.getState().history.plan.job.name).toBe('theirs');
+    expect([store.getState().revision, saving(store).state]).toEqual([7, 'saved']);
+  });
+  test('mine kept: it goes over theirs, knowingly', async () => {
+    const store = await meanwhile();
+    revision = 7;
+    store.getState().keepMine();
+    await pass(500);
+    expect(sent[sent.length - 1]).toMatchObject({ method: 'PUT', match: '"7"', plan: { job: { name: 'mine' } } });
+    expect([store.getState().revision, saving(store).state]).toEqual([8, 'saved']);
+  });
+  test('choosing without a conflict does nothing', async () => {
+    const store = opened();
+    store.getState().takeTheirs();
+    store.getState().keepMine();
+    await pass(1000);
+    expect(sent).toEqual([]);
+  });
+  test('our own save that came through after all is no conflict', async () => {
+    const store = opened();
+    const ours = demoPlan();
+    ours.job.name = 'mine';
+    stale(ours, 2);
+    rename(store, 'mine');
+    await pass(500);
+    expect([store.getState().revision, saving(store).state]).toEqual([2, 'saved']);
+  });
+  test('an earlier save of this tab is gone over, from its revision', async () => {
+    const store = opened();
+    answers.push(() => new Error('cut off'));
+    rename(store, 'first');
+    await pass(500);
+    const first = demoPlan();
+    first.job.name = 'first';
+    stale(first, 2);
+    revision = 2;
+    rename(store, 'second');
+    await pass(5000);
+    expect(sent[sent.length - 1]).toMatchObject({ match: '"2"', plan: { job: { name: 'second' } } });
+    expect(saving(store)).toEqual({ state: 'saved' });
+  });
+  test('a newer revision that cannot be read is told, not lost', async () => {
+    const store = opened();
+    stale({ format: 'something else' } as never, 3);
+    rename(store, 'mine');
+    await pass(500);
+    expect(saving(store)).toEqual({ state: 'offline', why: 'the newer revision cannot be read' });
+    expect(store.getState().history.plan.job.name).toBe('mine');
+  });
+});
+
+test('the moment stays within the moves there are', () => {
+  const store = opened();
+  const last = store.getState().history.plan.moves.length - 1;
+  store.getState().goTo(999);
+  expect(store.getState().cursor).toBe(last);
+  store.getState().goTo(-7);
+  expect(store.getState().cursor).toBe(-1);
+});
+
+describe('in a browser', () => {
+  /** A worker in this thread, whose answers come when the test lets them. */
+  const withWorker = () => {
+    const asked: { plan: Plan; answer: (evaluation: Evaluation) => void }[] = [];
+    const drawn: unknown[] = [];
+    let ended = 0;
+    Object.assign(globalThis, {
+      Worker: class {
+        constructor() {
+          const { port1, port2 } = new MessageChannel();
+          const api = {
+            check: (plan: Plan) => new Promise<Evaluation>((answer) => asked.push({ plan, answer })),
+            scenes: (looking: unknown) => (drawn.push(looking), { above: survey.above, side: survey.side }),
+          };
+          expose(api, port2 as never);
+          return Object.assign(port1, {
+            terminate: () => {
+              ended += 1;
+              port1.close();
+            },
+          });
+        }
+      },
+    });
+    return { asked, drawn, ended: () => ended };
+  };
+  const settle = async () => {
+    for (let i = 0; i < 12; i += 1) {
+      await new Promise((resolve) => setImmediate(resolve));
+      await pass(20);
+    }
+  };
+  const answerOf = (...words: string[]) => ({ ...survey.evaluation, checks: words.map((subject) => ({ ...survey.evaluation.checks[0]!, subject })) });
+
+  test('an answer overtaken by a newer question is dropped; the drawings come after the verdict', async () => {
+    const worker = withWorker();
+    const store = opened();
+    const stop = store.start();
+    await settle();
+    expect(worker.asked).toHaveLength(1);
+    rename(store, 'one');
+    rename(store, 'two');
+    await settle();
+    expect(worker.asked.map((one) => one.plan.job.name).slice(1)).toEqual(['one', 'two']);
+    worker.asked[2]!.answer(answerOf('two'));
+    await settle();
+    worker.asked[1]!.answer(answerOf('one'));
+    await settle();
+    expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['two']);
+    expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel' }]);
+    store.getState().openStation('shores');
+    store.getState().lookAlong('across');
+    store.getState().openStation('shores');
+    await settle();
+    expect(worker.drawn.slice(1)).toEqual([
+      { cursor: -1, look: 'beam', about: 'shores' },
+      { cursor: -1, look: 'across', about: 'shores' },
+    ]);
+    stop();
+    expect([worker.ended(), closing.size]).toEqual([1, 0]);
+  });
+
+  test('a page closed before it was saved leaves a draft and one last save; one that was saved leaves nothing', async () => {
+    withWorker();
+    const store = opened();
+    const stop = store.start();
+    for (const leave of closing) leave();
+    expect([sent.length, held.size]).toEqual([0, 0]);
+    rename(store, 'in a hurry');
+    for (const leave of closing) leave();
+    expect(sent).toMatchObject([{ keepalive: true, match: '"1"', plan: { job: { name: 'in a hurry' } } }]);
+    expect(held.get('keen-trestle/draft/j1')).toContain('in a hurry');
+    stop();
+  });
+
+  test('the draft of a reload is taken up once and saved; one that cannot be read is nobody’s', async () => {
+    withWorker();
+    const draft = ticketHall();
+    held.set('keen-trestle/draft/j1', JSON.stringify({ revision: 1, plan: draft, sent: [] }));
+    const store = opened();
+    const stop = store.start();
+    await settle();
+    expect(store.getState().history.plan.job.name).toBe(draft.job.name);
+    expect(sent).toMatchObject([{ method: 'PUT', match: '"1"', plan: { job: { name: draft.job.name } } }]);
+    expect(held.size).toBe(0);
+    stop();
+    for (const bad of ['{', 'null', JSON.stringify({ revision: 1, plan: { format: 'x' }, sent: [] })]) {
+      held.set('keen-trestle/draft/j1', bad);
+      const other = opened();
+      const end = other.start();
+      await settle();
+      expect(saving(other)).toEqual({ state: 'saved' });
+      end();
+    }
+  });
+});
