@@ -5,13 +5,13 @@ export type Columns = Partial<Record<TableField, number>>;
 /** Unit of the bare numbers of a column. */
 export type Units = Partial<Record<'length' | 'mass', string>>;
 
-/** Headings as they are written, in English, German, French and Spanish. A letter may follow no heading: “profile” is not “profiled”. */
+/** Headings as they are written, in English, German, French, Spanish, Dutch, Italian and Portuguese. A letter may follow no heading: “profile” is not “profiled”. */
 const headings: Record<TableField, string> = {
-  mark: 'mark|piece ?mark|assembly|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil|marca',
-  section: 'section|profile|profil|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
-  length: 'length|len|laenge|länge|lg|longueur|longitud',
-  count: 'count|qty|quantity|no|nr|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad',
-  grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau',
+  mark: 'mark|piece ?mark|assembly|merk|marca|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil',
+  section: 'section|profile|profil|profilé|profilo|profiel|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
+  length: 'length|len|laenge|länge|lg|longueur|longitud|lengte|lunghezza|comprimento',
+  count: 'count|qty|quantity|no|nr|nb|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad|aantal|quantità|quantidade',
+  grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau|kwaliteit|materiaal|materiale',
   mass: 'weight|mass|wt|gewicht|masse|poids|peso|unit ?weight',
   order: 'order|sequence|seq|erection|reihenfolge|ordre|orden',
   place: 'place|location|bay|rack|store|lager|lagerplatz|emplacement|lugar',
@@ -62,6 +62,9 @@ export interface Headed {
   heads: string[];
 }
 
+/** In a unit of length, and not how long the piece is. */
+const otherSize = /^(width|height|depth|thick|web|flange|breite|höhe|dicke|largeur|hauteur|épaisseur|ancho|alto|espesor|hoogte|dikte|total|gesamt)/i;
+
 function matched(row: readonly string[]): { columns: Columns; units: Units } {
   const columns: Columns = {};
   const units: Units = {};
@@ -77,6 +80,33 @@ function matched(row: readonly string[]): { columns: Columns; units: Units } {
   return { columns, units };
 }
 
+/** Under headings of which none is known for a length: the only one that is in a unit of length. */
+function onlyLength(row: readonly string[], columns: Columns): { at: number; unit: string } | null {
+  const found = row.flatMap((heading, at) => {
+    const name = heading.trim();
+    const unit = Object.values(columns).includes(at) || otherSize.test(name) || /\d/.test(name) ? null : unitIn(name, 'length');
+    return unit === null ? [] : [{ at, unit }];
+  });
+  return found.length === 1 ? (found[0] ?? null) : null;
+}
+
+/** Feet in one column and inches in the next are one length. */
+export function feetAndInches(cells: readonly string[][]): string[][] {
+  const named = (cell: string | undefined, word: RegExp) => word.test((cell ?? '').trim());
+  const isPair = (row: readonly string[], i: number) =>
+    named(row[i], /^(length[\s,(]*)?\(?(feet|ft|foot)\.?\)?$/i) && named(row[i + 1], /^(length[\s,(]*)?\(?(inch(es)?|ins?)\.?\)?$/i);
+  for (const [n, row] of cells.slice(0, MOST_TITLES).entries()) {
+    const at = row.findIndex((_, i) => isPair(row, i));
+    if (at < 0) continue;
+    return cells.map((one, i) => {
+      const [feet = '', inches = ''] = [one[at], one[at + 1]];
+      const both = i < n ? feet : i === n ? 'Length' : feet === '' && inches === '' ? '' : `${feet || 0}' ${inches || 0}"`;
+      return [...one.slice(0, at), both, ...one.slice(at + 2)];
+    });
+  }
+  return cells.map((row) => [...row]);
+}
+
 /** How far down headings may stand, under the titles a program prints. */
 const MOST_TITLES = 20;
 
@@ -87,6 +117,11 @@ export function headingsOf(cells: readonly string[][]): Headed | null {
   const heads = cells[at];
   if (!heads) return null;
   const { columns, units } = matched(heads);
+  const length = columns.length === undefined ? onlyLength(heads, columns) : null;
+  if (length) {
+    columns.length = length.at;
+    units.length = length.unit;
+  }
   const below = cells[at + 1] ?? [];
   const said = (['length', 'mass'] as const).flatMap((field) => {
     const unit = columns[field] === undefined ? null : bareUnit(below[columns[field]] ?? '', field);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { fixedWidth } from './fixed-width';
 import { decimalMark, lengthUnit, readSheet, rowsOf } from './table';
 
 const read = (text: string, system: 'metric' | 'us' = 'metric', chosen: Parameters<typeof rowsOf>[3] = {}) => {
@@ -148,3 +149,103 @@ test('any text is read without a stumble, and no row it gives is longer than a p
       for (const row of read(text, system).rows) expect(row.length >= 0.02 && row.length <= 150).toBe(true);
     }),
   ));
+
+describe('lists printed for the eye', () => {
+  const printed = `ASSEMBLY LIST          Job 12
+
+Mark     Profile        Length    Qty   Grade     Weight
+                          mm                       kg
+--------------------------------------------------------
+B1       UB 305x165x40    5800      2   S275       244.8
+B2       HEA 200         12250          S355J2     518.0
+--------------------------------------------------------
+Page 2
+Mark     Profile        Length    Qty   Grade     Weight
+B10      IPE 300           900     14   S355        38.0
+`;
+  test('columns lined up with blanks are cut where every line is blank; rules and headings said again are passed over', () => {
+    const { rows, faults } = read(printed);
+    expect(rows.map(({ mark, section, length, count, grade, mass }) => [mark, section, length, count, grade, mass])).toEqual([
+      ['B1', 'UB 305x165x40', 5.8, 2, 'S275', 244.8],
+      ['B2', 'HEA 200', 12.25, 1, 'S355J2', 518],
+      ['B10', 'IPE 300', 0.9, 14, 'S355', 38],
+    ]);
+    expect(faults).toEqual([{ from: 'row 9', error: 'Page 2 has no section.' }]);
+  });
+  test('commas in its figures and words do not cut it', () => {
+    const { rows } = read('Mark  Section   Length   Remark\nB1    IPE 300   5,80 m   north, by the door\nB2    IPE 300   6,10 m   none\n');
+    expect(rows.map(({ mark, length }) => [mark, length])).toEqual([
+      ['B1', 5.8],
+      ['B2', 6.1],
+    ]);
+  });
+  test.each([
+    ['a single line', 'B1    IPE 300   5.8'],
+    ['sentences', 'First  we lift.\nThen   we rest.\n'],
+    ['lines that share no blank', 'aaaa  bbbb  cccc\nddddddd  eeee  f\n g hh  iiiiiiii  j'],
+  ])('%s is no such list', (_, text) => expect(fixedWidth(text)).toBeNull());
+  test('a table between bars is read, its rule passed over', () => {
+    const { rows, faults } = read('| Mark | Section | Length | Qty |\n|------|:--------|-------:|-----|\n| B1 | UB 305x165x40 | 6.2 m | 2 |\n');
+    expect(faults).toEqual([]);
+    expect(rows).toMatchObject([{ mark: 'B1', section: 'UB 305x165x40', length: 6.2, count: 2 }]);
+  });
+});
+
+describe('headings nobody here can read', () => {
+  test('mark and section are told by what stands there; the one length in a unit of length is the length', () => {
+    const { rows, notes } = read('Znak;Profil;Długość [mm];Ilość;Masa [kg]\nA1;HEA200;6250;2;264,4\n');
+    expect(rows).toMatchObject([{ mark: 'A1', section: 'HEA200', length: 6.25, count: 1, mass: null }]);
+    expect(notes).toEqual([
+      { from: 'columns', error: 'Not read: “Ilość”, “Masa [kg]”. If one is the number of pieces or the weight of one, choose it above.' },
+    ]);
+  });
+  test('of two columns in a unit of length nobody can tell: it is asked', () =>
+    expect(read('Znak;Profil;Długość [mm];Szerokość [mm]\nA1;HEA200;6250;200\n').faults).toEqual([
+      { from: 'columns', error: 'Which column is the length? Choose it above.' },
+    ]));
+  test.each(['Width (mm)', 'Breite [mm]', 'Total, mm', 'Web thickness (mm)'])('“%s” is never taken for the length', (heading) =>
+    expect(read(`Mark;Section;${heading}\nA1;HEA200;200\n`).faults[0]!.error).toMatch(/Which column is the length/),
+  );
+  test('words under such a heading are not worth a note, figures are', () => {
+    expect(read('Mark,Section,Length,Qty,Remark\nA,HEA 200,6 m,1,north\n').notes).toBeUndefined();
+    expect(read('Mark,Section,Length,Qty,Qx\nA,HEA 200,6 m,1,12.5\n').notes?.[0]?.error).toBe('Not read: “Qx”. If one is the weight of one, choose it above.');
+  });
+  test('in no script known here: read below them all the same', () =>
+    expect(read('编号,截面,长度,数量\nB1,IPE300,5800,2\nB2,IPE330,6100,1\n').rows).toMatchObject([
+      { mark: 'B1', length: 5.8, count: 2 },
+      { mark: 'B2', length: expect.closeTo(6.1, 9) as unknown, count: 1 },
+    ]));
+  test.each([
+    ['French', 'Repère;Profilé;Longueur (mm);Nb;Poids (kg);Nuance\nP1;HEB 200;3 200,5;2;196,2;S275\n'],
+    ['Italian', 'Marca;Profilo;Lunghezza (mm);Quantità;Peso (kg);Materiale\nP1;HEB 200;3200,5;2;196,2;S275\n'],
+    ['Dutch', 'Merk;Aantal;Profiel;Lengte (mm);Gewicht;Kwaliteit\nP1;2;HEB 200;3200,5;196,2;S275\n'],
+    ['Spanish', 'Marca;Perfil;Longitud (mm);Cantidad;Peso (kg);Calidad\nP1;HEB 200;3200,5;2;196,2;S275\n'],
+  ])('%s ones are known', (_, text) =>
+    expect(one(text)).toMatchObject({ mark: 'P1', section: 'HEB 200', length: 3.2005, count: 2, mass: 196.2, grade: 'S275' }),
+  );
+});
+
+describe('feet in one column, inches in the next', () => {
+  test.each(['Feet,Inches', 'Length (ft),(in)', 'FT.,INS', 'Length Feet,Length Inches'])('%s', (heads) => {
+    const { rows, faults } = read(`Piece,Size,${heads},Pcs\nG1,W36X150,62,6 1/2,2\nG2,W36X150,,9,1\nG3,W36X150,20,,1\n`, 'us');
+    expect(faults).toEqual([]);
+    expect(rows.map(({ length, count }) => [Number((length / 0.0254).toFixed(6)), count])).toEqual([
+      [750.5, 2],
+      [9, 1],
+      [240, 1],
+    ]);
+  });
+  test('both blank is no length', () => expect(read('Piece,Size,Feet,Inches\nG1,W36X150,,\nG2,W36X150,4,0\n', 'us').faults[0]!.error).toMatch(/length “”/));
+});
+
+test('without headings a count is never taken for a length that cannot be read', () => {
+  const { rows, faults } = read('B1  IPE300  5,800  2\nB2  IPE300  6,100  1\n');
+  expect(rows).toEqual([]);
+  expect(faults.map((fault) => fault.error)).toEqual([expect.stringContaining('5,800'), expect.stringContaining('6,100')]);
+  expect(read('B1,IPE300,2\nB2,IPE300,1\n').faults[0]!.error).toMatch(/Which column is the length/);
+});
+test('a first piece whose length bears its unit is no row of headings', () =>
+  expect(read('B1,IPE 300,6250 mm\nB2,IPE 300,5.8 m\n').rows.map(({ mark, length }) => [mark, length])).toEqual([
+    ['B1', 6.25],
+    ['B2', 5.8],
+  ]));

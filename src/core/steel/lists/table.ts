@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { formatQuantity, parseQuantity, type QuantityKind, type UnitSystem } from '../../units';
-import { headingsOf, type Columns, type TableField, type Units } from './headings';
-import { sniffColumns } from './sniff';
+import { fixedWidth } from './fixed-width';
+import { feetAndInches, headingsOf, type Columns, type TableField, type Units } from './headings';
+import { sniffColumns, sniffNames } from './sniff';
 import type { SteelRow, SteelRows } from './rows';
 
 export interface Sheet {
@@ -23,14 +24,28 @@ export interface Sheet {
 export function readSheet(text: string): Sheet {
   const clean = text.replace(/^\ufeff/, '').replace(/^sep=(.)\r?\n/i, '');
   const guess = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: ['\t', ';', ',', '|'] });
-  const filled = guess.data.map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 })).filter(({ row }) => row.some((cell) => cell !== ''));
-  const cells = filled.map(({ row }) => row);
-  const lines = filled.map(({ line }) => line);
-  const headed = headingsOf(cells);
-  return headed
-    ? { cells, lines, delimiter: guess.meta.delimiter, ...headed }
-    : { cells, lines, delimiter: guess.meta.delimiter, columns: sniffColumns(cells), units: {}, skip: 0, heads: [] };
+  const printed = guess.data.some((row) => row.length > 2) && guess.meta.delimiter !== ',' ? null : fixedWidth(clean);
+  const filled = (printed ?? guess.data)
+    .map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 }))
+    .filter(({ row }) => row.some((cell) => cell !== '') && !row.every(isRule));
+  const delimiter = printed ? ' ' : guess.meta.delimiter;
+  const merged = feetAndInches(filled.map(({ row }) => row));
+  const headed = headingsOf(merged);
+  // A list of many pages says its headings on each.
+  const heads = headed?.heads.join('\t');
+  const kept = merged.map((row, i) => ({ row, line: filled[i]?.line ?? i + 1 })).filter(({ row }, i) => i < (headed?.skip ?? 0) || row.join('\t') !== heads);
+  const cells = kept.map(({ row }) => row);
+  const sheet = { cells, lines: kept.map(({ line }) => line), delimiter };
+  if (headed) return { ...sheet, ...headed, columns: sniffNames(cells.slice(headed.skip), headed.columns) };
+  const columns = sniffColumns(cells);
+  const below = columns.length === undefined && cells.length > 1 ? sniffColumns(cells.slice(1)) : {};
+  return below.length !== undefined && below.section !== undefined && cells[0]
+    ? { ...sheet, columns: below, units: {}, skip: 1, heads: cells[0] }
+    : { ...sheet, columns, units: {}, skip: 0, heads: [] };
 }
+
+/** A cell of a line drawn across a printed list. */
+const isRule = (cell: string): boolean => /^[-=_+:*.\s]*$/.test(cell);
 
 /** No piece of steel on a list is longer, or shorter: a figure past these has lost its unit. */
 const LONGEST = 150;
@@ -144,6 +159,19 @@ export function rowsOf(sheet: Sheet, columns: Columns, system: UnitSystem, chose
     const made: SteelRow = { from, mark: name, section: text('section'), length, grade: text('grade'), count, mass, order, place: text('place') };
     found.rows.push(made);
   });
+  // Figures under a heading nobody here can read may be what was not found.
+  const figures = (i: number) => cells.slice(skip).flatMap((row) => row[i] || []);
+  const unread = sheet.heads.filter(
+    (head, i) => head !== '' && !Object.values(columns).includes(i) && figures(i).length > 0 && figures(i).every((cell) => numeric.test(cell)),
+  );
+  const lost = (['count', 'mass'] as const).filter((field) => columns[field] === undefined);
+  if (found.rows.length > 0 && unread.length > 0 && lost.length > 0)
+    found.notes = [
+      {
+        from: 'columns',
+        error: `Not read: ${unread.map((head) => `“${head}”`).join(', ')}. If one is the ${lost.map((field) => ({ count: 'number of pieces', mass: 'weight of one' })[field]).join(' or the ')}, choose it above.`,
+      },
+    ];
   if (found.rows.length === 0 && found.faults.length === 0)
     found.faults.push({ from: 'the file', error: 'There are no rows in it. Paste the table with its rows.' });
   return found;
