@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { readIfc } from '.';
 
-const models = ['names-without-marks', 'two-beams', 'feet-and-pounds', 'assemblies'].map((name) => readFileSync(`tests/files/${name}.ifc`, 'utf8'));
+const models = ['names-without-marks', 'two-beams', 'feet-and-pounds', 'assemblies', 'outlines'].map((name) => readFileSync(`tests/files/${name}.ifc`, 'utf8'));
 const bytes = (text: string) => new TextEncoder().encode(text);
 
 /** A line lost, cut short, pointing elsewhere, with figures that are none, with nothing where something was, or written twice. */

@@ -29,7 +29,10 @@ export interface PerUnit {
 
 /** How sure a property is the piece’s mark; null when it is not one. */
 function markRank(name: string): number | null {
-  const said = name.toLowerCase().replace(/[_./-]+/g, ' ').trim();
+  const said = name
+    .toLowerCase()
+    .replace(/[_./-]+/g, ' ')
+    .trim();
   if (/^(assembly|piece|erection)\b( \w+)* ?mark$/.test(said)) return 0;
   if (/^mark$/.test(said)) return 1;
   if (/^(assembly|piece|part)( \w+)? (position|pos|number|no)$|^part ?mark$|^position number$/.test(said)) return 2;
@@ -70,9 +73,12 @@ function materialFacts(model: Model, material: Line | null, metres: number): { p
   const set = material.ForProfileSet ? model.line(material.ForProfileSet) : material;
   const first = model.line(listOf(set?.MaterialProfiles)[0]);
   if (!first) return { profile: null, grade: gradeIn(textOf(material.Name)) };
-  const profile = profileOf(model.line(first.Profile), metres);
+  const profile = profileOf(model, model.line(first.Profile), metres);
   const name = profile?.name || textOf(first.Name);
-  return { profile: name === '' && !profile ? null : { name, measures: profile?.measures ?? null }, grade: gradeIn(textOf(model.line(first.Material)?.Name)) };
+  return {
+    profile: name === '' && !profile ? null : { name, measures: profile?.measures ?? null, size: profile?.size ?? null },
+    grade: gradeIn(textOf(model.line(first.Material)?.Name)),
+  };
 }
 
 /** Everything said of these elements, by their numbers. */

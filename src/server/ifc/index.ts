@@ -1,15 +1,14 @@
 import * as WebIFC from 'web-ifc';
-import { measuresWords, sectionByMeasures } from '@/core/steel/by-measures';
 import type { SteelRow, SteelRows } from '@/core/steel/lists/rows';
-import { findSection } from '@/core/steel/sections';
 import { assembliesOf, assemblyIds, type Assembly } from './assemblies';
 import { cornersOf } from './corners';
 import { extentOf } from './extent';
 import { factsOf, type Facts } from './facts';
 import { markOf } from './marks';
-import { Model, textOf, type Line } from './model';
+import { Model, type Line } from './model';
 import { originOf } from './placement';
-import { shapeOf, type Profile } from './profile';
+import { shapeOf } from './profile';
+import { mm, sectionOf } from './section-name';
 import { siPerUnit } from './units';
 
 /** Members of a model: beams, columns and members with mark, profile, grade, place, length and weight where the file gives them. */
@@ -75,7 +74,7 @@ function membersOf(model: Model): SteelRows {
       if (extent) {
         seen = length === null ? 'The model gives no length: it is measured on the shape, from tip to tip.' : seen;
         length ??= extent.length;
-        if (section === '') section = `shape ${(extent.depth * 1000).toFixed(0)} × ${(extent.width * 1000).toFixed(0)} mm`;
+        if (section === '') section = `shape ${mm(extent.depth)} × ${mm(extent.width)} mm`;
       }
     }
     if (mark === '') faults.push({ from, error: 'It has neither tag nor name: name it in the model.' });
@@ -133,24 +132,6 @@ function markIn(whole: Assembly | undefined, line: Line, said: Facts): string {
   const own = markOf(line, said);
   if (!whole || whole.mark === '' || said.surest) return own;
   return whole.bars === 1 ? whole.mark : `${whole.mark}/${own}`;
-}
-
-/** The section by its name where a table has it, or by its measures; else as the model calls it. */
-function sectionOf(line: Line, said: Facts, drawn: Profile | null): { section: string; seen: string | null } {
-  const names = [said.profile?.name, drawn?.name, textOf(line.ObjectType), said.typeName].filter((name): name is string => Boolean(name));
-  const known = names.find((name) => findSection(name) !== undefined);
-  if (known !== undefined) return { section: known, seen: null };
-  const measures = said.profile?.measures ?? drawn?.measures ?? null;
-  const row = measures && sectionByMeasures(measures);
-  const called = said.profile?.name || drawn?.name || '';
-  if (measures && row)
-    return {
-      section: row.designation,
-      seen: `${called === '' ? 'The model names no section' : `The model calls the section “${called}”`}: by its measures it is ${row.designation}.`,
-    };
-  if (called !== '') return { section: called, seen: null };
-  if (measures) return { section: measuresWords(measures), seen: null };
-  return { section: names[0] ?? '', seen: null };
 }
 
 /** Where the model has it, for the list: its own origin in metres. */
