@@ -257,6 +257,26 @@ test('a list of another program: its titles passed over, its units shown and cha
   await expect(page.getByLabel('Length of X1')).toHaveValue('6.25');
 });
 
+test('a list printed in columns under headings nobody here can read: what is not read is told, and chosen', async ({ page, job, request }) => {
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+  await page
+    .getByLabel('Or paste the cells here')
+    .fill(
+      'ASSEMBLY LIST    Job 12\n\nZnak     Profil          Dlug [mm]  Ilosc\n-----------------------------------------\nN1       UB 305x165x40        5800      2\nN2       HEA 200             12250      1\n',
+    );
+  await expect(page.getByText('2 new, 0 changed, 0 the same')).toBeVisible();
+  await expect(page.getByText('Not read: “Ilosc”')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Number', exact: true }).selectOption({ label: 'Ilosc' });
+  await expect(page.getByText('Not read: “Ilosc”')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take 2' }).click();
+  await saved(page);
+  expect((await planOf(request, job)).members.filter((one) => /^N\d$/.test(one.mark)).map((one) => [one.mark, one.length, one.count])).toEqual([
+    ['N1', 5.8, 2],
+    ['N2', 12.25, 1],
+  ]);
+});
+
 test('a model that names its pieces badly: what was read otherwise is told before it is taken', async ({ page, job }) => {
   expect(job).toBeTruthy();
   await station(page, 'Steel');

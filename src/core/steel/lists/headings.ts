@@ -1,3 +1,5 @@
+import { findSection } from '../sections';
+
 export const tableFields = ['mark', 'section', 'length', 'count', 'grade', 'mass', 'order', 'place'] as const;
 export type TableField = (typeof tableFields)[number];
 /** Which column a field is in, from 0; absent when the file has none. */
@@ -110,10 +112,18 @@ export function feetAndInches(cells: readonly string[][]): string[][] {
 /** How far down headings may stand, under the titles a program prints. */
 const MOST_TITLES = 20;
 
-/** The row of headings: the first that names two columns or more, or else a first row that names one. Null when there is none. */
+/** The row of headings: the first that names two columns or more; or else the fullest above the first listed section that names one. Null when there is none. */
 export function headingsOf(cells: readonly string[][]): Headed | null {
-  const two = cells.slice(0, MOST_TITLES).findIndex((row) => Object.keys(matched(row).columns).length > 1);
-  const at = two >= 0 ? two : cells[0] && Object.keys(matched(cells[0]).columns).length > 0 ? 0 : -1;
+  const top = cells.slice(0, MOST_TITLES);
+  const names = (row: readonly string[]) => Object.keys(matched(row).columns).length;
+  const filled = (n: number) => (top[n] ?? []).filter((cell) => cell !== '').length;
+  const two = top.findIndex((row) => names(row) > 1);
+  const piece = top.findIndex((row) => row.some((cell) => findSection(cell) !== undefined));
+  const [one = -1] = top
+    .slice(0, Math.max(1, piece))
+    .flatMap((row, n) => (names(row) > 0 ? [n] : []))
+    .sort((a, b) => filled(b) - filled(a) || a - b);
+  const at = two >= 0 ? two : one;
   const heads = cells[at];
   if (!heads) return null;
   const { columns, units } = matched(heads);

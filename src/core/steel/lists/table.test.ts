@@ -249,3 +249,12 @@ test('a first piece whose length bears its unit is no row of headings', () =>
     ['B1', 6.25],
     ['B2', 5.8],
   ]));
+test('a title that begins like a heading is none when a fuller row below it names a column too', () =>
+  expect(
+    read('ASSEMBLY LIST    Job 12\n\nZnak     Profil          Dlug [mm]\nN1       UB 305x165x40        5800\nN2       HEA 200             12250\n').rows.map(
+      ({ mark, section, length }) => [mark, section, length],
+    ),
+  ).toEqual([
+    ['N1', 'UB 305x165x40', 5.8],
+    ['N2', 'HEA 200', 12.25],
+  ]));
