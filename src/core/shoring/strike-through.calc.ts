@@ -23,41 +23,50 @@ interface Through {
 const EPSILON = 1e-6;
 const key = (x: number): number => Math.round(x * 1e6) / 1e6;
 
-/** How a joist answers at the line while some of its shores stand. */
-interface Condensed {
-  /** newtons at the line for a metre of its sinking */
-  spring: number;
-  /** share of a newton let down onto the line that each standing shore takes, by shore number */
-  shares: Map<number, number>;
-  /** share that goes to the two far bearings */
+/** What the line, each standing shore (in their order) and the two far bearings take of a newton on the joist. */
+interface Response {
+  line: number;
+  shares: number[];
   far: number;
 }
-
-/** One joist, seat of the new beam taken away: how it gives at the line. */
-function condense({ joist }: Through, stiffness: number, standing: readonly { i: number; shore: Shore }[]): Condensed {
-  const supports = [{ x: 0 }, ...standing.map(({ shore }) => ({ x: shore.at, spring: shore.spring })), { x: joist.length }];
-  const solved = solveContinuous({ length: joist.length, stiffness, load: 0, supports, pointLoads: [{ x: joist.line, force: 1 }], upliftFree: false });
-  if (!solved.stable) refuse('joist', 'The joist does not stand on its far bearings: check the spans.');
-  const down = solved.deflection.find(({ x }) => x === joist.line)?.down ?? 0;
-  const { reactions } = solved;
-  return {
-    spring: 1 / down,
-    shares: new Map(standing.map(({ i }, n) => [i, reactions[n + 1] ?? 0])),
-    far: (reactions[0] ?? 0) + (reactions[reactions.length - 1] ?? 0),
-  };
-}
-
-/** The same joist held at the line, under loads on it: what the line, each standing shore and the far bearings take. */
-function heldAtLine({ joist }: Through, stiffness: number, standing: readonly { i: number; shore: Shore }[], loads: readonly { x: number; force: number }[]) {
-  const supports = [{ x: 0 }, { x: joist.line }, ...standing.map(({ shore }) => ({ x: shore.at, spring: shore.spring })), { x: joist.length }];
-  const solved = solveContinuous({ length: joist.length, stiffness, load: 0, supports, pointLoads: loads, upliftFree: false });
-  if (!solved.stable) refuse('joist', 'The joist does not stand on its far bearings: check the spans.');
-  const { reactions } = solved;
-  return {
-    line: reactions[1] ?? 0,
-    shores: new Map(standing.map(({ i }, n) => [i, reactions[n + 2] ?? 0])),
-    far: (reactions[0] ?? 0) + (reactions[reactions.length - 1] ?? 0),
-  };
+/** A joist while some of its shores stand: joists alike in this answer alike, and are solved once. */
+class Held {
+  /** newtons at the line for a metre of its sinking, with no seat on the beam */
+  readonly spring: number;
+  /** of a newton let down onto the line, with no seat on the beam */
+  readonly free: Response;
+  private readonly fixed = new Map<number, Response>();
+  constructor(
+    private readonly joist: Through['joist'],
+    private readonly stiffness: number,
+    private readonly shores: readonly { at: number; spring: number }[],
+  ) {
+    const solved = this.solve([], joist.line);
+    this.spring = 1 / (solved.deflection.find(({ x }) => x === joist.line)?.down ?? 0);
+    this.free = this.respond(solved.reactions, 0);
+  }
+  /** Held at the line, of a newton at `x`. */
+  heldAtLine(x: number): Response {
+    const known = this.fixed.get(x);
+    if (known) return known;
+    const fresh = this.respond(this.solve([{ x: this.joist.line }], x).reactions, 1);
+    this.fixed.set(x, fresh);
+    return fresh;
+  }
+  private solve(seat: readonly { x: number }[], at: number) {
+    const { joist, stiffness } = this;
+    const supports = [{ x: 0 }, ...seat, ...this.shores.map((one) => ({ x: one.at, spring: one.spring })), { x: joist.length }];
+    const solved = solveContinuous({ length: joist.length, stiffness, load: 0, supports, pointLoads: [{ x: at, force: 1 }], upliftFree: false });
+    if (!solved.stable) refuse('joist', 'The joist does not stand on its far bearings: check the spans.');
+    return solved;
+  }
+  private respond(reactions: readonly number[], seats: number): Response {
+    return {
+      line: seats > 0 ? (reactions[1] ?? 0) : 0,
+      shares: this.shores.map((_, n) => reactions[1 + seats + n] ?? 0),
+      far: (reactions[0] ?? 0) + (reactions[reactions.length - 1] ?? 0),
+    };
+  }
 }
 
 /**
@@ -108,7 +117,7 @@ export const strikeThrough = defineCalc({
     const standing = shores.map(() => true);
     const sag = new Map<number, number>();
     const seats = { left: 0, right: 0, far: 0 };
-    const condensed = new Map<string, Condensed>();
+    const solvedJoists = new Map<string, Held>();
     // Shores that hold a joist up, joist by joist; those of storeys above only stand on it.
     const under = joists.map((): { i: number; shore: Shore }[] => []);
     shores.forEach((shore, i) => {
@@ -129,23 +138,33 @@ export const strikeThrough = defineCalc({
         const holding = under.map((list) => list.filter(({ i }) => standing[i]));
         const gives = holding.map((held, j) => {
           const name = `${joists[j]!.stiffness};` + held.map(({ shore }) => `${shore.at} ${shore.spring}`).join(';');
-          const known = condensed.get(name);
-          if (known && known.shares.size === held.length) {
-            const shares = [...known.shares.values()];
-            return { ...known, shares: new Map(held.map(({ i }, n) => [i, shares[n] ?? 0])) };
-          }
-          const fresh = condense(input, joists[j]!.stiffness, held);
-          condensed.set(name, fresh);
-          return fresh;
+          const known =
+            solvedJoists.get(name) ??
+            new Held(
+              joist,
+              joists[j]!.stiffness,
+              held.map(({ shore }) => shore),
+            );
+          solvedJoists.set(name, known);
+          return known;
         });
-        const fixed = onJoist.map((list, j) =>
-          list.some(({ force }) => Math.abs(force) > EPSILON) ? heldAtLine(input, joists[j]!.stiffness, holding[j]!, list) : null,
-        );
+        // Held at the line under what the shores that go leave on it.
+        const fixed = onJoist.map((list, j): Response => {
+          const sum: Response = { line: 0, shares: holding[j]!.map(() => 0), far: 0 };
+          for (const { x, force } of list) {
+            if (Math.abs(force) <= EPSILON) continue;
+            const one = gives[j]!.heldAtLine(x);
+            sum.line += force * one.line;
+            sum.far += force * one.far;
+            one.shares.forEach((share, n) => (sum.shares[n] = (sum.shares[n] ?? 0) + force * share));
+          }
+          return sum;
+        });
         const springs = new Map<number, number>();
         const forces = new Map<number, number>();
         joists.forEach(({ x }, j) => {
           springs.set(key(x), (springs.get(key(x)) ?? 0) + gives[j]!.spring);
-          forces.set(key(x), (forces.get(key(x)) ?? 0) + (fixed[j]?.line ?? 0));
+          forces.set(key(x), (forces.get(key(x)) ?? 0) + fixed[j]!.line);
         });
         const solved = beamOnSprings({ span, stiffness }, springs, forces);
         if (!solved) refuse('span', 'The beam does not stand on its seats: check the span.');
@@ -157,8 +176,9 @@ export const strikeThrough = defineCalc({
           const sinks = down.get(key(x)) ?? 0;
           // What the beam lets down by sinking under the joist goes back onto its shores and far bearings.
           const back = gives[j]!.spring * sinks;
-          seats.far += (fixed[j]?.far ?? 0) + back * gives[j]!.far;
-          for (const { i } of holding[j]!) loads[i] = (loads[i] ?? 0) + (fixed[j]?.shores.get(i) ?? 0) + back * (gives[j]!.shares.get(i) ?? 0);
+          const { free } = gives[j]!;
+          seats.far += fixed[j]!.far + back * free.far;
+          holding[j]!.forEach(({ i }, n) => (loads[i] = (loads[i] ?? 0) + (fixed[j]!.shares[n] ?? 0) + back * (free.shares[n] ?? 0)));
         });
         pending = loads.flatMap((load, i) => (standing[i] && load < -EPSILON ? [i] : []));
       }
