@@ -7,6 +7,8 @@ export interface Column {
   key: string;
   title: string;
   width: string;
+  /** where feet and inches want more room */
+  wide?: string;
   right?: boolean;
   read: (member: Member, units: 'metric' | 'us') => string;
   /** changes, or what is wrong with the text */
@@ -28,6 +30,7 @@ export const columns: readonly Column[] = [
     key: 'section',
     title: 'Section',
     width: 'minmax(110px,1.1fr)',
+    wide: 'minmax(104px,1.1fr)',
     read: madeOf,
     write: (text, member) =>
       member.make.kind === 'girder' || member.make.kind === 'parts'
@@ -38,6 +41,7 @@ export const columns: readonly Column[] = [
     key: 'length',
     title: 'Length',
     width: '62px',
+    wide: '86px',
     right: true,
     read: (m, units) => formatForInput(m.length, 'length', units),
     write: (text, _, units) => {
@@ -61,6 +65,7 @@ export const columns: readonly Column[] = [
     key: 'drawing',
     title: 'Drawing',
     width: '54px',
+    wide: '58px',
     right: true,
     read: (m, units) => formatForInput(m.stated.drawing, 'mass', units),
     write: (text, m, units) => optional(text, 'mass', units, (drawing) => ({ stated: { ...m.stated, drawing } })),
@@ -69,6 +74,7 @@ export const columns: readonly Column[] = [
     key: 'weighed',
     title: 'Weighed',
     width: '54px',
+    wide: '58px',
     right: true,
     read: (m, units) => formatForInput(m.stated.weighed, 'mass', units),
     write: (text, m, units) => optional(text, 'mass', units, (weighed) => ({ stated: { ...m.stated, weighed } })),
@@ -86,5 +92,5 @@ export const columns: readonly Column[] = [
     },
   },
   { key: 'line', title: 'Line', width: '46px', read: (m) => m.line, write: (line) => ({ line }) },
-  { key: 'place', title: 'Lies at', width: 'minmax(68px,0.9fr)', read: (m) => m.place, write: (place) => ({ place }) },
+  { key: 'place', title: 'Lies at', width: 'minmax(68px,0.9fr)', wide: 'minmax(60px,0.7fr)', read: (m) => m.place, write: (place) => ({ place }) },
 ];

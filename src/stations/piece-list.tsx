@@ -80,7 +80,7 @@ export function PieceList() {
     rows.scrollToIndex(to);
     requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${to}-${column}"]`)?.focus());
   };
-  const template = `${columns.map((column) => column.width).join(' ')} 74px 74px 24px`;
+  const template = `${columns.map((column) => (units === 'us' && column.wide) || column.width).join(' ')} 74px 74px 24px`;
   return (
     <section aria-label="Piece list" className="flex h-full min-h-0 flex-col bg-paper" onPaste={paste}>
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5">

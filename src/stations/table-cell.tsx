@@ -35,7 +35,7 @@ export function TableCell({
         data-cell={cell}
         value={draft ?? text}
         aria-invalid={problem ? true : undefined}
-        title={problem ?? undefined}
+        title={problem ?? (text === '' ? undefined : text)}
         onChange={(event) => setDraft(event.target.value)}
         onFocus={(event) => event.target.select()}
         onBlur={take}
@@ -48,7 +48,7 @@ export function TableCell({
             onTravel(event);
           }
         }}
-        className={`w-full min-w-0 bg-transparent px-1 text-[14px] outline-none focus:bg-white focus:ring-1 focus:ring-ink ${right ? 'text-right' : ''} ${problem ? 'text-stop underline decoration-wavy' : ''}`}
+        className={`w-full min-w-0 bg-transparent px-1 text-[14px] text-ellipsis outline-none focus:bg-white focus:ring-1 focus:ring-ink ${right ? 'text-right' : ''} ${problem ? 'text-stop underline decoration-wavy' : ''}`}
       />
       {problem && (
         <span role="alert" className="absolute top-full left-0 z-20 w-[220px] border border-stop bg-white px-2 py-1 text-[12.5px] text-stop">

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { rulesOf } from '../rules/rule-sets';
-import { formatForInput, inputUnit } from '../units';
+import { formatPlain, shownIn } from '../units';
 import { madeOf } from './made-of';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
@@ -10,18 +10,18 @@ import type { Plan } from './schema';
 export function membersCsv(plan: Plan): string {
   const { units } = plan.job;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const mass = inputUnit('mass', units);
+  const mass = shownIn.mass[units].symbol;
   const rows = plan.members.map((member) => {
     const weight = memberWeight(member, rules);
     const known = weight instanceof Missing ? null : weight;
     return {
       Mark: member.mark,
       Section: madeOf(member),
-      Length: formatForInput(member.length, 'length', units),
+      [`Length (${shownIn.length[units].symbol})`]: formatPlain(member.length, 'length', units),
       Count: member.count,
       Grade: member.grade,
-      [`Weight (${mass})`]: formatForInput(member.stated.drawing, 'mass', units),
-      [`Lifted weight (${mass})`]: known ? formatForInput(known.lifted, 'mass', units) : 'not known',
+      [`Weight (${mass})`]: formatPlain(member.stated.drawing, 'mass', units),
+      [`Lifted weight (${mass})`]: known ? formatPlain(known.lifted, 'mass', units) : 'not known',
       Order: member.order ?? '',
       Line: member.line,
       Supplier: member.supplier,

@@ -72,7 +72,8 @@ export function formatQuantity(value: number | null, kind: QuantityKind, system:
 
 /**
  * A stored value as text for an input field. The text reads back as exactly the stored value whenever a short text can;
- * otherwise it is rounded and marked with ≈ so that nobody takes the rounding for what was typed.
+ * otherwise it is rounded and marked with ≈ so that nobody takes the rounding for what was typed. What is stored in other units
+ * is never a short text here: 220 kg is ≈485.02 lb.
  */
 export function formatForInput(value: number | null, kind: QuantityKind, system: UnitSystem): string {
   if (value === null || !Number.isFinite(value)) return '';
@@ -86,11 +87,20 @@ export function formatForInput(value: number | null, kind: QuantityKind, system:
   }
   const { factor, decimals, zero = 0 } = shownIn[kind][system];
   const shown = (value - zero) / factor;
-  for (let places = 0; places <= 7; places += 1) {
+  // Of what is less than one, more places are as short.
+  const most = Math.abs(shown) < 1 ? 7 : 4;
+  for (let places = 0; places <= most; places += 1) {
     const text = shown.toFixed(places);
     if (Math.abs(Number(text) * factor + zero - value) <= tolerance) return Number(text) === 0 ? '0' : text;
   }
   return APPROX + trimZeros(shown.toFixed(Math.max(decimals, 2)));
+}
+
+/** A stored value as a bare number in the unit a column names, for other programs: nothing of it is lost that anybody could measure. */
+export function formatPlain(value: number | null, kind: QuantityKind, system: UnitSystem): string {
+  if (value === null || !Number.isFinite(value)) return '';
+  const { factor, zero = 0 } = shownIn[kind][system];
+  return String(Number(((value - zero) / factor).toFixed(6)));
 }
 
 /** Unit shown beside an input of this kind; feet and inches carry their own marks. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatForInput, formatQuantity, kilogramsPer, metresPer, parseQuantity, type QuantityKind, type UnitSystem } from '.';
+import { formatForInput, formatPlain, formatQuantity, kilogramsPer, metresPer, parseQuantity, type QuantityKind, type UnitSystem } from '.';
 
 const read = (text: string, kind: QuantityKind, system: UnitSystem): number => {
   const parsed = parseQuantity(text, kind, system);
@@ -80,6 +80,20 @@ describe('showing', () => {
   test('what cannot be shown short is marked as rounded, never passed off as typed', () => {
     expect(formatForInput(7.18, 'length', 'us')).toMatch(/^≈23'/);
     expect(formatForInput(7.18, 'length', 'metric')).toBe('7.18');
+  });
+  test('what was typed in other units is rounded and says so, never written out to the last figure', () => {
+    expect(formatForInput(220, 'mass', 'us')).toBe('≈485.02');
+    expect(formatForInput(0.24, 'dimension', 'us')).toBe('≈9.449');
+    expect(formatForInput(220.4 * 0.45359237, 'mass', 'us')).toBe('220.4');
+    expect(formatForInput(0.0254 * 9.4375, 'dimension', 'us')).toBe('9.4375');
+    expect(formatForInput(0.0001234, 'factor', 'us')).toBe('0.0001234');
+  });
+  test('for other programs a bare number in the unit named, good to a millionth', () => {
+    expect(formatPlain(220, 'mass', 'us')).toBe('485.016977');
+    expect(formatPlain(3.048, 'length', 'us')).toBe('10');
+    expect(formatPlain(6.25, 'length', 'metric')).toBe('6.25');
+    expect(formatPlain(null, 'mass', 'us')).toBe('');
+    expect(formatPlain(Number.NaN, 'mass', 'us')).toBe('');
   });
 });
 

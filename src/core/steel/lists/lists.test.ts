@@ -215,8 +215,11 @@ describe('what an import does', () => {
     expect(hall.members.map((one) => one.make.kind)).toEqual(expect.arrayContaining(['plain', 'girder']));
     expect(previewImport(hall, back.rows, [], () => 'x').changed.flatMap((one) => one.what)).not.toContain('section');
   });
-  test('what goes out comes back the same', () => {
-    const sheet = readSheet(membersCsv(plan));
+  test.each(['metric', 'us'] as const)('what goes out comes back the same (%s), as bare numbers under named units', (units) => {
+    const text = membersCsv({ ...plan, job: { ...plan.job, units } });
+    expect(text).not.toContain('≈');
+    expect(text).toContain(units === 'us' ? 'Length (ft)' : 'Length (m)');
+    const sheet = readSheet(text);
     const back = rowsOf(sheet, sheet.columns, plan.job.units);
     expect(back.faults).toEqual([]);
     expect(previewImport(plan, back.rows, [], () => 'x')).toMatchObject({ added: [], changed: [], same: 4 });
