@@ -55,6 +55,9 @@ function unitIn(heading: string, field: 'length' | 'mass'): string | null {
   return unitWords[field][unit.toLowerCase()] ?? null;
 }
 
+/** How far down headings may stand, under the titles a program prints. */
+const MOST_TITLES = 20;
+
 export interface Headed {
   columns: Columns;
   units: Units;
@@ -109,10 +112,10 @@ export function feetAndInches(cells: readonly string[][]): string[][] {
   return cells.map((row) => [...row]);
 }
 
-/** How far down headings may stand, under the titles a program prints. */
-const MOST_TITLES = 20;
-
-/** The row of headings: the first that names two columns or more; or else the fullest above the first listed section that names one. Null when there is none. */
+/**
+ * The row of headings: the first that names two columns or more; or else, above the first listed section, the fullest that names one.
+ * Null when there is none.
+ */
 export function headingsOf(cells: readonly string[][]): Headed | null {
   const top = cells.slice(0, MOST_TITLES);
   const names = (row: readonly string[]) => Object.keys(matched(row).columns).length;
@@ -120,7 +123,7 @@ export function headingsOf(cells: readonly string[][]): Headed | null {
   const two = top.findIndex((row) => names(row) > 1);
   const piece = top.findIndex((row) => row.some((cell) => findSection(cell) !== undefined));
   const [one = -1] = top
-    .slice(0, Math.max(1, piece))
+    .slice(0, piece < 0 ? 1 : piece)
     .flatMap((row, n) => (names(row) > 0 ? [n] : []))
     .sort((a, b) => filled(b) - filled(a) || a - b);
   const at = two >= 0 ? two : one;

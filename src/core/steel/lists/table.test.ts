@@ -258,3 +258,5 @@ test('a title that begins like a heading is none when a fuller row below it name
     ['N1', 'UB 305x165x40', 5.8],
     ['N2', 'HEA 200', 12.25],
   ]));
+test('a first piece called like a heading is a piece', () =>
+  expect(read('Part 1\tHEA 200\t6.2 m\nPart 2\tIPE 300\t5.8 m\n').rows.map(({ mark }) => mark)).toEqual(['Part 1', 'Part 2']));
