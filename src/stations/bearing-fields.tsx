@@ -1,13 +1,11 @@
 'use client';
-import { X } from 'lucide-react';
 import { formatQuantity } from '@/core/units';
 import type { Bearing } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
-import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
-import { SubjectMark } from './subject-mark';
+import { ThingTools } from './thing-tools';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -36,16 +34,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
       title={bearing.name || 'Bearing'}
       note={`${bearing.carriedBy || bearing.material || 'bearing'}, level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}
       first={plan.survey.openings.length === 0}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="measure" name={bearing.name} />
-          {used ? undefined : (
-            <SmallButton danger label={`Remove ${bearing.name}`} onClick={() => act('removeFrom', { list: 'bearings', id: bearing.id })}>
-              <X size={13} />
-            </SmallButton>
-          )}
-        </span>
-      }
+      tools={<ThingTools station="measure" thing={bearing} list="bearings" needed={used} />}
     >
       <div className="mb-1 grid grid-cols-2 gap-x-4 text-[12.5px] text-soft">
         <span>Drawn</span>

@@ -8,8 +8,8 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
-import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
@@ -46,7 +46,6 @@ const yesNo = (yes: string, no: string) =>
 
 /** A bent, trestle or pair of posts under new steel: header, posts, pads, jacks, what holds it sideways and its girder down. */
 export function BentFields({ bent }: { bent: Bent }) {
-  const act = useAct();
   const edit = useEdit('bents', bent.id);
   const { open, figure, whole, words, section, choice } = useInputs();
   const { header, post, pad, at } = bent;
@@ -58,14 +57,7 @@ export function BentFields({ bent }: { bent: Bent }) {
     <Fold
       title={bent.name || 'Bent'}
       note={`${bent.posts.length} posts, ${bent.loads.length} loads`}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="shores" name={bent.name} />
-          <SmallButton danger label={`Remove ${bent.name}`} onClick={() => act('removeFrom', { list: 'bents', id: bent.id })}>
-            <X size={14} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="shores" thing={bent} list="bents" />}
     >
       <Pair>
         {words('Name', bent.name, (name) => edit({ name }, 'name'))}

@@ -6,9 +6,9 @@ import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { CandidatesDialog } from './candidates-dialog';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { SubjectMark } from './subject-mark';
+import { ThingTools } from './thing-tools';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -34,7 +34,6 @@ export const newOpening = (id: string, left: string, right: string): Opening => 
 /** An opening a piece spans: its width as drawn and as found, the pocket, the floor over it. */
 export function OpeningFields({ opening }: { opening: Opening }) {
   const plan = usePlan();
-  const act = useAct();
   const field = useField();
   const edit = useEdit('openings', opening.id);
   const { open, figure, words, choice } = useInputs();
@@ -48,14 +47,7 @@ export function OpeningFields({ opening }: { opening: Opening }) {
       title={opening.name || 'Opening'}
       note={clear.measured !== null ? `${formatQuantity(clear.measured, 'length', field.system)} clear` : 'not measured'}
       first
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="measure" name={opening.name} />
-          <SmallButton danger label={`Remove ${opening.name}`} onClick={() => act('removeFrom', { list: 'openings', id: opening.id })}>
-            <X size={13} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="measure" thing={opening} list="openings" />}
     >
       <Pair>
         {words('Name', opening.name, (name) => edit({ name }, 'name'))}

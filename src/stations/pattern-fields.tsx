@@ -4,9 +4,9 @@ import type { Pattern } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { SubjectMark } from './subject-mark';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -31,7 +31,6 @@ export const newPattern = (id: string, bearing: string): Pattern => ({
 /** Anchor bolts: where they are drawn and where they were cast, from the middle of the plate. */
 export function PatternFields({ pattern }: { pattern: Pattern }) {
   const plan = usePlan();
-  const act = useAct();
   const { open, figure, words } = useInputs();
   const edit = useEdit('patterns', pattern.id);
   const bolt = (id: string, changes: Partial<Pattern['bolts'][number]>, name: string) =>
@@ -41,14 +40,7 @@ export function PatternFields({ pattern }: { pattern: Pattern }) {
     <Fold
       title={pattern.name || 'Bolt pattern'}
       note={`${known} of ${pattern.bolts.length} bolts surveyed`}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="measure" name={pattern.name} />
-          <SmallButton danger label={`Remove ${pattern.name}`} onClick={() => act('removeFrom', { list: 'patterns', id: pattern.id })}>
-            <X size={13} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="measure" thing={pattern} list="patterns" />}
     >
       <Pair>
         {words('Name', pattern.name, (name) => edit({ name }, 'name'))}

@@ -1,15 +1,13 @@
 'use client';
-import { X } from 'lucide-react';
 import { usualTube } from '@/core/plan/migrations';
 import type { Plan, RowProp, ShoreRow } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { Fold, Pair } from '@/ui/workings/fold';
-import { useAct, usePlan } from './job-context';
-import { SmallButton } from './panel';
+import { usePlan } from './job-context';
 import { StandsOn } from './stands-on';
-import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
@@ -50,7 +48,6 @@ export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow =>
 /** Needles through the wall, each on two props or a pair of dead shores. */
 export function ShoreRowFields({ row }: { row: ShoreRow }) {
   const plan = usePlan();
-  const act = useAct();
   const edit = useEdit('shoreRows', row.id);
   const { open, figure, whole, words, section, choice } = useInputs();
   const { arms, needle, prop, pad, masonry } = row;
@@ -58,14 +55,7 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
     <Fold
       title={row.name || 'Needles'}
       note={`${row.count} needles, ${2 * row.count} ${prop.kind === 'steel' ? 'props' : 'dead shores'}`}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="shores" name={row.name} />
-          <SmallButton danger label={`Remove ${row.name}`} onClick={() => act('removeFrom', { list: 'shoreRows', id: row.id })}>
-            <X size={14} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="shores" thing={row} list="shoreRows" />}
     >
       <Pair>
         {words('Name', row.name, (name) => edit({ name }, 'name'))}

@@ -6,12 +6,12 @@ import { timberGrades } from '@/core/shoring/timber-grades';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { usePlan } from './job-context';
 import { numbersIn } from './numbers-in';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
-import { SubjectMark } from './subject-mark';
 import { TagFields } from './tag-fields';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
@@ -50,7 +50,6 @@ const newGap = (id: string, wall: ShoreWall): ShoreGap => ({
 /** A temporary stud wall on one side of the line. */
 export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
   const plan = usePlan();
-  const act = useAct();
   const edit = useEdit('shoreWalls', wall.id);
   const { open, figure, whole, words, choice } = useInputs();
   const { stud, plate, sole } = wall;
@@ -59,14 +58,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
     <Fold
       title={wall.name || 'Wall'}
       note={`${formatQuantity(wall.setback, 'length', plan.job.units)} from the line`}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="shores" name={wall.name} />
-          <SmallButton danger label={`Remove ${wall.name}`} onClick={() => act('removeFrom', { list: 'shoreWalls', id: wall.id })}>
-            <X size={14} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="shores" thing={wall} list="shoreWalls" />}
     >
       <Pair>
         {words('Name', wall.name, (name) => edit({ name }, 'name'))}

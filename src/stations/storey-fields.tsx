@@ -8,9 +8,9 @@ import { lineLoads, sides } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { usePlan } from './job-context';
 import { SmallButton } from './panel';
-import { SubjectMark } from './subject-mark';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
@@ -28,7 +28,6 @@ export const newStorey = (id: string, plan: Plan): Storey => ({
 /** What rests on the line over one storey, side by side, and what stands on the line in it. */
 export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boolean }) {
   const plan = usePlan();
-  const act = useAct();
   const edit = useEdit('storeys', storey.id);
   const { open, figure, whole, words, choice } = useInputs();
   const { units } = plan.job;
@@ -43,14 +42,7 @@ export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boole
     <Fold
       title={storey.name || 'Storey'}
       note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', units)} at its head`}
-      tools={
-        <span className="flex items-center gap-2">
-          <SubjectMark station="shores" name={storey.name} />
-          <SmallButton danger label={`Remove ${storey.name}`} onClick={() => act('removeFrom', { list: 'storeys', id: storey.id })}>
-            <X size={14} />
-          </SmallButton>
-        </span>
-      }
+      tools={<ThingTools station="shores" thing={storey} list="storeys" />}
     >
       <Pair>
         {words('Name', storey.name, (name) => edit({ name }, 'name'))}
