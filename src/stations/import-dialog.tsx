@@ -1,14 +1,13 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { previewImport, type ImportPreview } from '@/core/plan/import-members';
-import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
 import type { SteelRows } from '@/core/steel/lists/rows';
 import { tableFields, type Columns, type TableField, type Units } from '@/core/steel/lists/headings';
 import { decimalMark, lengthUnit, massUnit, readSheet, rowsOf, type DecimalMark } from '@/core/steel/lists/table';
-import { textOf } from '@/core/steel/lists/text-of';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
+import { readSteelFiles } from './steel-files';
 
 const fieldWords: Record<TableField, string> = {
   mark: 'Mark',
@@ -20,31 +19,6 @@ const fieldWords: Record<TableField, string> = {
   order: 'Order',
   place: 'Lies at',
 };
-
-const readText = async (file: File): Promise<string> => textOf(new Uint8Array(await file.arrayBuffer()));
-
-/** A file read into rows: NC files and archives of them here, a model on the server, anything else as a table. */
-async function readFile(file: File): Promise<{ rows: SteelRows } | { table: string }> {
-  const name = file.name.toLowerCase();
-  if (name.endsWith('.zip')) {
-    const { unzipSync } = await import('fflate');
-    try {
-      const inside = unzipSync(new Uint8Array(await file.arrayBuffer()), { filter: (entry) => /\.(nc1?|nc)$/i.test(entry.name) && entry.originalSize < 8e6 });
-      const files = Object.entries(inside).map(([entry, bytes]) => ({ name: entry, text: textOf(bytes) }));
-      return { rows: files.length > 0 ? rowsOfNc(files) : { rows: [], faults: [{ from: file.name, error: 'There is no .nc1 file in this archive.' }] } };
-    } catch {
-      return { rows: { rows: [], faults: [{ from: file.name, error: 'It is not a ZIP archive that can be opened: make it again.' }] } };
-    }
-  }
-  if (/\.nc1?$/.test(name)) return { rows: rowsOfNc([{ name: file.name, text: await readText(file) }]) };
-  if (name.endsWith('.ifc')) {
-    const answer = await fetch('/api/import/ifc', { method: 'POST', body: file });
-    if (answer.ok) return { rows: (await answer.json()) as SteelRows };
-    const said = (await answer.json().catch(() => null)) as { detail?: string } | null;
-    return { rows: { rows: [], faults: [{ from: file.name, error: said?.detail ?? 'The server could not read it. Try again.' }] } };
-  }
-  return { table: await readText(file) };
-}
 
 /** Steel from a spreadsheet, a CSV file, NC files or a model: what it would change, before it changes it. */
 export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClose: () => void }) {
@@ -64,18 +38,12 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
   const open = async (list: FileList | null) => {
     if (!list || list.length === 0) return;
     setReading(true);
-    const read = await Promise.all([...list].map(readFile));
-    setReading(false);
-    const table = read.find((one) => 'table' in one);
-    if (table && 'table' in table) {
-      setFiles(null);
-      setChosen(null);
-      setSaid({});
-      setText(table.table);
-      return;
-    }
-    const rows = read.flatMap((one) => ('rows' in one ? [one.rows] : []));
-    setFiles({ rows: rows.flatMap((one) => one.rows), faults: rows.flatMap((one) => one.faults), notes: rows.flatMap((one) => one.notes ?? []) });
+    const read = await readSteelFiles([...list]).finally(() => setReading(false));
+    if ('rows' in read) return setFiles(read.rows);
+    setFiles(null);
+    setChosen(null);
+    setSaid({});
+    setText(read.table);
   };
   const take = () => {
     if (!preview) return;
@@ -92,7 +60,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
       open
       onOpenChange={(next) => !next && onClose()}
       title="Steel from a table or a file"
-      about="CSV or pasted cells, NC1 files singly or in a ZIP, or an IFC model. Nothing changes until you take it, and undo takes all of it back at once."
+      about="CSV or pasted cells, NC1 files singly or in a ZIP, or an IFC model, zipped or not. Nothing changes until you take it, and undo takes all of it back at once."
       wide
     >
       <div className="space-y-3">
@@ -101,7 +69,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
           <input
             type="file"
             multiple
-            accept=".csv,.txt,.tsv,.nc1,.nc,.zip,.ifc"
+            accept=".csv,.txt,.tsv,.nc1,.nc,.zip,.ifc,.ifczip"
             onChange={(event) => void open(event.target.files)}
             className="mt-1 block text-[14px]"
           />
