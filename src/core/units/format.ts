@@ -70,30 +70,48 @@ export function formatQuantity(value: number | null, kind: QuantityKind, system:
   return symbol === '°' || symbol === '%' ? `${number}${symbol === '%' ? NBSP : ''}${symbol}` : `${number}${NBSP}${symbol}`;
 }
 
+/** Decimals past which a figure is long, and the most a person types. */
+const SHORT = 4;
+const LONG = 7;
+
+/** Decimals that give the stored value back exactly; null when even the most do not. */
+function exactPlaces(value: number, kind: QuantityKind, system: UnitSystem): number | null {
+  const { factor, zero = 0 } = shownIn[kind][system];
+  const shown = (value - zero) / factor;
+  for (let places = 0; places <= LONG; places += 1) if (Math.abs(Number(shown.toFixed(places)) * factor + zero - value) <= tolerance(value)) return places;
+  return null;
+}
+const tolerance = (value: number): number => 1e-9 * Math.max(Math.abs(value), 1e-3);
+
+/** The coarsest fraction of an inch, down to a sixty-fourth, that gives a length back exactly. */
+const exactFraction = (value: number): number | null =>
+  [16, 64].find((parts) => Math.abs((Math.round((value / metresPer.in) * parts) / parts) * metresPer.in - value) <= tolerance(value)) ?? null;
+
+/** Whether it is a short figure in the units of the other system: then it was typed there, and a long one here is only its echo. */
+function typedIn(value: number, kind: QuantityKind, system: UnitSystem): boolean {
+  if (kind === 'length' && system === 'us' && exactFraction(value) !== null) return true;
+  const places = exactPlaces(value, kind, system);
+  return places !== null && places <= SHORT;
+}
+
 /**
- * A stored value as text for an input field. The text reads back as exactly the stored value whenever a short text can;
- * otherwise it is rounded and marked with ≈ so that nobody takes the rounding for what was typed. What is stored in other units
- * is never a short text here: 220 kg is ≈485.02 lb.
+ * A stored value as text for an input field. The text reads back as exactly the stored value whenever a short text can, or when it was
+ * typed so; otherwise it is rounded and marked with ≈ so that nobody takes the rounding for what was typed: 220 kg is ≈485.02 lb.
  */
 export function formatForInput(value: number | null, kind: QuantityKind, system: UnitSystem): string {
   if (value === null || !Number.isFinite(value)) return '';
-  const tolerance = 1e-9 * Math.max(Math.abs(value), 1e-3);
   if (kind === 'length' && system === 'us') {
-    for (const denominator of [16, 64]) {
-      const sixtyFourths = Math.round((value / metresPer.in) * denominator) / denominator;
-      if (Math.abs(sixtyFourths * metresPer.in - value) <= tolerance) return feetInches(value, denominator).replace('−', '-');
-    }
-    return APPROX + feetInches(value, 16).replace('−', '-');
+    const parts = exactFraction(value);
+    return (parts === null ? APPROX : '') + feetInches(value, parts ?? 16).replace('−', '-');
   }
   const { factor, decimals, zero = 0 } = shownIn[kind][system];
   const shown = (value - zero) / factor;
-  // Of what is less than one, more places are as short.
-  const most = Math.abs(shown) < 1 ? 7 : 4;
-  for (let places = 0; places <= most; places += 1) {
+  const places = exactPlaces(value, kind, system);
+  if (places !== null && (places <= SHORT || !typedIn(value, kind, system === 'us' ? 'metric' : 'us'))) {
     const text = shown.toFixed(places);
-    if (Math.abs(Number(text) * factor + zero - value) <= tolerance) return Number(text) === 0 ? '0' : text;
+    return Number(text) === 0 ? '0' : text;
   }
-  return APPROX + trimZeros(shown.toFixed(Math.max(decimals, 2)));
+  return APPROX + trimZeros(shown.toFixed(kind === 'length' ? SHORT : Math.max(decimals, 2)));
 }
 
 /** A stored value as a bare number in the unit a column names, for other programs: nothing of it is lost that anybody could measure. */

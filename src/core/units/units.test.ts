@@ -87,6 +87,13 @@ describe('showing', () => {
     expect(formatForInput(220.4 * 0.45359237, 'mass', 'us')).toBe('220.4');
     expect(formatForInput(0.0254 * 9.4375, 'dimension', 'us')).toBe('9.4375');
     expect(formatForInput(0.0001234, 'factor', 'us')).toBe('0.0001234');
+    // A sixteenth of an inch is a long figure in metres, and none that was typed in metres.
+    expect(formatForInput(23 * 0.3048 + 6.0625 * 0.0254, 'length', 'metric')).toBe('≈7.1644');
+    expect(formatForInput(-6.0625 * 0.0254, 'length', 'metric')).toBe('≈-0.154');
+  });
+  test('a long figure that was typed here comes back as it was typed', () => {
+    expect(formatForInput(9.0123457, 'length', 'metric')).toBe('9.0123457');
+    expect(formatForInput(1234.56789 * 0.45359237, 'mass', 'us')).toBe('1234.56789');
   });
   test('for other programs a bare number in the unit named, good to a millionth', () => {
     expect(formatPlain(220, 'mass', 'us')).toBe('485.016977');
