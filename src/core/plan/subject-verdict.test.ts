@@ -5,9 +5,12 @@ import { subjectVerdict } from './subject-verdict';
 
 const check = (changes: Partial<Check>): Check => ({ ...evaluate(ticketHall()).checks[0]!, station: 'shores', subject: 'Wall', quantity: 'force', ...changes });
 
-test('the worst verdict and the largest share, which may belong to different checks', () => {
+test('the worst verdict, and the largest share that gives it: a clear one says nothing of what is tight or missing', () => {
   const checks = [check({ verdict: 'tight', ratio: 0.95 }), check({ verdict: 'missing', ratio: null }), check({ verdict: 'clear', ratio: 0.2 })];
-  expect(subjectVerdict(checks, 'shores', 'Wall')).toEqual({ verdict: 'missing', used: 0.95 });
+  expect(subjectVerdict(checks, 'shores', 'Wall')).toEqual({ verdict: 'missing', used: null });
+  const tight = [check({ verdict: 'tight', ratio: 0.93 }), check({ verdict: 'tight', ratio: 0.91 }), check({ verdict: 'clear', ratio: 0.98 })];
+  expect(subjectVerdict(tight, 'shores', 'Wall')).toEqual({ verdict: 'tight', used: 0.93 });
+  expect(subjectVerdict([check({ verdict: 'tight', ratio: null }), check({ verdict: 'clear', ratio: 0.98 })], 'shores', 'Wall')?.used).toBeNull();
 });
 test('its parts count with it; another thing, another station and a name that only begins alike do not', () => {
   const part = check({ subject: 'Wall, header over joist 3', verdict: 'stop', ratio: 1.2 });
