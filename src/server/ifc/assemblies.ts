@@ -1,10 +1,11 @@
 import * as WebIFC from 'web-ifc';
 import type { Facts } from './facts';
-import { markOf } from './marks';
+import { sureMark } from './marks';
 import { listOf, refOf, type Model } from './model';
 
 /** The assembly a bar is welded or bolted into before it leaves the shop: it goes up as one. */
 export interface Assembly {
+  /** empty when it has none but a name */
   mark: string;
   /** of the whole, where the model weighs it */
   mass: number | null;
@@ -27,7 +28,7 @@ export function assembliesOf(model: Model, bars: readonly number[], facts: Reado
     if (whole === null || !wholes.has(whole) || inside.length === 0) continue;
     const said = facts.get(whole);
     const its = model.line(whole);
-    const mark = said && its ? markOf(its, said) : '';
+    const mark = said && its ? sureMark(its, said) : '';
     for (const bar of inside) found.set(bar, { mark, mass: said?.mass ?? null, bars: inside.length });
   }
   return found;

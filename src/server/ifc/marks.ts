@@ -8,8 +8,11 @@ const isGuid = (tag: string): boolean =>
     .replace(/[{}-]/g, '')
     .match(/^[0-9a-f]{32}$/i) !== null || /^[0-3][0-9A-Za-z_$]{21}$/.test(tag);
 
-/** What people on site call it: its mark, or its tag, or at the least its name. */
-export function markOf(line: Line, said: Facts): string {
+/** Its mark, or its tag; empty when all it has is a name, which a modelling program may give to every piece alike. */
+export function sureMark(line: Line, said: Facts): string {
   const tag = textOf(line.Tag);
-  return said.mark ?? (tag !== '' && !isGuid(tag) ? tag : textOf(line.Name));
+  return said.mark ?? (tag !== '' && !isGuid(tag) ? tag : '');
 }
+
+/** What people on site call it: its mark, or its tag, or at the least its name. */
+export const markOf = (line: Line, said: Facts): string => sureMark(line, said) || textOf(line.Name);

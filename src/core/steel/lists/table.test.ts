@@ -260,3 +260,11 @@ test('a title that begins like a heading is none when a fuller row below it name
   ]));
 test('a first piece called like a heading is a piece', () =>
   expect(read('Part 1\tHEA 200\t6.2 m\nPart 2\tIPE 300\t5.8 m\n').rows.map(({ mark }) => mark)).toEqual(['Part 1', 'Part 2']));
+test('cells between commas stay cells, however they are padded with blanks', () => {
+  const { rows, faults } = read('Mark,   Section,        Length,   Qty\nB1,     IPE 300,        5.8 m,    2\nB2,     UB 305x165x40,  6.25 m,   1\n');
+  expect(faults).toEqual([]);
+  expect(rows.map(({ mark, section, length, count }) => [mark, section, length, count])).toEqual([
+    ['B1', 'IPE 300', 5.8, 2],
+    ['B2', 'UB 305x165x40', 6.25, 1],
+  ]);
+});

@@ -24,7 +24,7 @@ export interface Sheet {
 export function readSheet(text: string): Sheet {
   const clean = text.replace(/^\ufeff/, '').replace(/^sep=(.)\r?\n/i, '');
   const guess = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: ['\t', ';', ',', '|'] });
-  const printed = guess.data.some((row) => row.length > 2) && guess.meta.delimiter !== ',' ? null : fixedWidth(clean);
+  const printed = isTable(guess.data) ? null : fixedWidth(clean);
   const filled = (printed ?? guess.data)
     .map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 }))
     .filter(({ row }) => row.some((cell) => cell !== '') && !row.every(isRule));
@@ -42,6 +42,13 @@ export function readSheet(text: string): Sheet {
   return below.length !== undefined && below.section !== undefined && cells[0]
     ? { ...sheet, columns: below, units: {}, skip: 1, heads: cells[0] }
     : { ...sheet, columns, units: {}, skip: 0, heads: [] };
+}
+
+/** Whether a delimiter makes a table of it: three columns or more, and as many in almost every row. Commas in words make none. */
+function isTable(rows: readonly string[][]): boolean {
+  const wide = rows.filter((row) => row.some((cell) => cell.trim() !== '')).map((row) => row.length);
+  const most = wide.reduce((a, b) => Math.max(a, b), 0);
+  return most > 2 && wide.filter((one) => one === most).length >= 0.6 * wide.length;
 }
 
 /** A cell of a line drawn across a printed list. */
