@@ -75,3 +75,8 @@ test('every listed I section drawn without its fillets is known again, or is one
     if (found && found !== row) expect(Math.abs(found.massPerLength / row.massPerLength - 1)).toBeLessThan(0.02);
   }
 });
+test('an outline of very many corners is measured like another', () => {
+  const round = Array.from({ length: 300_000 }, (_, i) => ({ x: Math.cos((i / 150_000) * Math.PI), y: Math.sin((i / 150_000) * Math.PI) }));
+  expect(sizeOf(round)).toMatchObject({ depth: expect.closeTo(2, 6), width: expect.closeTo(2, 6) });
+  expect(outlineMeasures(round)).toBeNull();
+});

@@ -11,9 +11,10 @@ const SAME = 1e-3;
 /** Over all, upright by across; null for what encloses nothing. */
 export function sizeOf(outline: readonly Point[]): { depth: number; width: number; left: number; bottom: number } | null {
   if (outline.length < 3) return null;
-  const [left, bottom] = [Math.min(...outline.map(({ x }) => x)), Math.min(...outline.map(({ y }) => y))];
-  const width = Math.max(...outline.map(({ x }) => x)) - left;
-  const depth = Math.max(...outline.map(({ y }) => y)) - bottom;
+  const range = (of: (point: Point) => number) =>
+    outline.reduce(([least, most], one) => [Math.min(least, of(one)), Math.max(most, of(one))] as [number, number], [Infinity, -Infinity] as [number, number]);
+  const [[left, right], [bottom, top]] = [range(({ x }) => x), range(({ y }) => y)];
+  const [width, depth] = [right - left, top - bottom];
   return depth > 0 && width > 0 && Number.isFinite(depth * width) ? { depth, width, left, bottom } : null;
 }
 

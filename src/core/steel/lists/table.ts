@@ -116,7 +116,7 @@ export function lengthUnit(sheet: Sheet, columns: Columns, system: UnitSystem, m
     const read = parseQuantity(written(row[at] ?? '', 'm', mark), 'length', 'metric');
     return (plain.test(row[at] ?? '') || grouped.test(row[at] ?? '')) && read.ok ? [read.value] : [];
   });
-  return bare.length > 0 && Math.min(...bare) > LONGEST ? 'mm' : 'm';
+  return bare.length > 0 && bare.every((one) => one > LONGEST) ? 'mm' : 'm';
 }
 
 export const massUnit = (sheet: Sheet, system: UnitSystem): string => sheet.units.mass ?? (system === 'us' ? 'lb' : 'kg');
