@@ -72,3 +72,11 @@ test.each([
   expect(read.rows).toEqual([]);
   expect(read.faults).toEqual([{ from: 'a.zip', error: expect.stringMatching(words) }]);
 });
+test.each([
+  ['a workbook', 'list.xlsx', zip({ 'xl/workbook.xml': '<x/>' }), /workbook.*save it as CSV/],
+  ['an old workbook', 'list.xls', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 0]), /workbook/],
+  ['a PDF', 'list.pdf', strToU8('%PDF-1.7'), /PDF.*as CSV or as cells/],
+])('%s is told for what it is', async (_, name, content, words) => {
+  expect((await rowsOf(file(name, content))).faults).toEqual([{ from: name, error: expect.stringMatching(words) }]);
+});
+test('an empty file is an empty table', async () => expect(await readSteelFiles([file('list.csv', '')])).toEqual({ table: '' }));

@@ -20,6 +20,14 @@ const bytesOf = async (file: Blob): Promise<Uint8Array> => new Uint8Array(await 
 const isNc = (name: string): boolean => /\.nc1?$/i.test(name);
 const isModel = (name: string): boolean => /\.ifc$/i.test(name);
 
+/** What a file is by its first bytes, when that is no text. */
+function notATable(bytes: Uint8Array): string | null {
+  const begins = (...first: number[]) => first.every((byte, i) => bytes[i] === byte);
+  if (begins(0x50, 0x4b, 3, 4) || begins(0xd0, 0xcf, 0x11, 0xe0)) return 'It is a workbook, not text: save it as CSV, or copy its cells and paste them here.';
+  if (begins(0x25, 0x50, 0x44, 0x46)) return 'It is a PDF: the list it was printed from is wanted, as CSV or as cells.';
+  return null;
+}
+
 /** Every file put where it belongs; an archive gives what is in it. */
 async function sort(files: readonly File[]): Promise<Sorted> {
   const sorted: Sorted = { nc: [], models: [], tables: [], faults: [] };
@@ -34,7 +42,12 @@ async function sort(files: readonly File[]): Promise<Sorted> {
       const found = await opened(file);
       if (typeof found === 'string') sorted.faults.push({ from: file.name, error: found });
       else for (const [name, bytes] of found) put(name, bytes);
-    } else sorted.tables.push(textOf(await bytesOf(file)));
+    } else {
+      const bytes = await bytesOf(file);
+      const other = notATable(bytes);
+      if (other) sorted.faults.push({ from: file.name, error: other });
+      else sorted.tables.push(textOf(bytes));
+    }
   }
   return sorted;
 }

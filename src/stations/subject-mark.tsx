@@ -13,7 +13,11 @@ export function SubjectMark({ station, name }: { station: StationId; name: strin
   const { used, verdict } = stands;
   return (
     <span className="flex items-center gap-1.5">
-      {used !== null && used > 0 && <span className="sign text-[14px]">{used > 9.995 ? '> 10' : used.toFixed(2)}</span>}
+      {used !== null && used > 0 && (
+        <span className="sign text-[14px]" title="share of its limit that is used; 1.00 is all of it">
+          {used > 9.995 ? '> 10' : used.toFixed(2)}
+        </span>
+      )}
       <VerdictMark verdict={verdict} size={15} />
     </span>
   );

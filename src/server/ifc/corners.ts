@@ -1,5 +1,5 @@
 import { placingOf, type Placing } from './mapping';
-import { kindOf, listOf, refOf, textOf, type Model } from './model';
+import { kindOf, listOf, refOf, textOf, type Line, type Model } from './model';
 import { vectorOf, type Vector } from './vectors';
 
 /** Lines looked at for one shape, at the most: a shape of more faces than this is no piece of steel. */
@@ -8,13 +8,12 @@ const MOST_LINES = 200_000;
 const elsewhere =
   /^Ifc(Axis|Local|Cartesian(Transformation)|Direction|Plane|Representation(Context|Map)|GeometricRepresentation|Presentation|Styled|OwnerHistory)/;
 
-/** How deep one mapped shape may hold another. */
-const MOST_MAPS = 8;
-
 interface Left {
   ref: unknown;
   /** the maps it is seen through, the innermost first */
   through: readonly Placing[];
+  /** the sources of these maps: a shape mapped into itself has no size */
+  from: readonly Line[];
   /** lines met through these maps: a shape stands once in each */
   met: Set<number>;
 }
@@ -23,11 +22,11 @@ interface Left {
 export function cornersOf(model: Model, representation: unknown, metres: number): Vector[] {
   const corners: Vector[] = [];
   const body = model.lines(model.line(representation)?.Representations).filter((one) => /^(body|facetation)?$/i.test(textOf(one.RepresentationIdentifier)));
-  const plain = { through: [], met: new Set<number>() };
+  const plain = { through: [], from: [], met: new Set<number>() };
   const left: Left[] = body.flatMap((one) => listOf(one.Items)).map((ref) => ({ ref, ...plain }));
   let lines = 0;
   for (let next = left.pop(); next && lines < MOST_LINES; next = left.pop()) {
-    const { through, met } = next;
+    const { through, from, met } = next;
     const ref = refOf(next.ref);
     if (ref === null || met.has(ref)) continue;
     met.add(ref);
@@ -38,14 +37,15 @@ export function cornersOf(model: Model, representation: unknown, metres: number)
       const corner = listOf(list).length === 3 ? vectorOf(list) : null;
       if (corner) corners.push(through.reduce((at, placing) => placing(at), corner));
     };
-    const follow = (values: unknown[]) => left.push(...values.filter((one) => refOf(one) !== null).map((one) => ({ ref: one, through, met })));
+    const follow = (values: unknown[]) => left.push(...values.filter((one) => refOf(one) !== null).map((one) => ({ ref: one, through, from, met })));
     const kind = kindOf(line);
     if (kind === 'IfcCartesianPoint') add(line.Coordinates);
     else if (kind === 'IfcCartesianPointList3D') listOf(line.CoordList).forEach(add);
     else if (kind === 'IfcMappedItem') {
-      if (through.length >= MOST_MAPS) continue;
-      const inside = { through: [placingOf(model, line.MappingTarget), ...through], met: new Set<number>() };
-      left.push(...listOf(model.line(model.line(line.MappingSource)?.MappedRepresentation)?.Items).map((one) => ({ ref: one, ...inside })));
+      const source = model.line(line.MappingSource);
+      if (!source || from.includes(source)) continue;
+      const inside = { through: [placingOf(model, line.MappingTarget), ...through], from: [...from, source], met: new Set<number>() };
+      left.push(...listOf(model.line(source.MappedRepresentation)?.Items).map((one) => ({ ref: one, ...inside })));
     }
     // Of a cut shape what was there before the cut.
     else if (line.FirstOperand) follow([line.FirstOperand]);

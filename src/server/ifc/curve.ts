@@ -1,4 +1,4 @@
-import { kindOf, listOf, type Model } from './model';
+import { kindOf, listOf, type Line, type Model } from './model';
 
 export interface CurvePoint {
   x: number;
@@ -6,9 +6,6 @@ export interface CurvePoint {
   /** nought in a profile */
   z: number;
 }
-
-/** Curves in one another, at the most. */
-const DEEPEST = 6;
 
 const figure = (value: unknown): number =>
   typeof value === 'object' && value !== null && 'value' in value ? Number((value as { value: unknown }).value) : Number(value);
@@ -18,10 +15,14 @@ function pointOf(list: unknown): CurvePoint[] {
   return Number.isFinite(x + y + z) ? [{ x, y, z }] : [];
 }
 
-/** Points a curve runs through, in its order, in the model’s units: corners of its straight parts, ends of its arcs. */
-export function curvePoints(model: Model, at: unknown, deep = 0): CurvePoint[] {
-  const line = deep < DEEPEST ? model.line(at) : null;
-  if (!line) return [];
+/**
+ * Points a curve runs through, in its order, in the model’s units: corners of its straight parts, ends of its arcs. No part is run
+ * twice: a curve put together of itself, however often, costs no more than its lines.
+ */
+export function curvePoints(model: Model, at: unknown, met = new Set<Line>()): CurvePoint[] {
+  const line = model.line(at);
+  if (!line || met.has(line)) return [];
+  met.add(line);
   switch (kindOf(line)) {
     case 'IfcPolyline':
       return listOf(line.Points).flatMap((one) => pointOf(model.line(one)?.Coordinates));
@@ -30,7 +31,7 @@ export function curvePoints(model: Model, at: unknown, deep = 0): CurvePoint[] {
     case 'IfcCompositeCurve':
       return listOf(line.Segments).flatMap((one) => {
         const segment = model.line(one);
-        const points = curvePoints(model, segment?.ParentCurve, deep + 1);
+        const points = curvePoints(model, segment?.ParentCurve, met);
         return isFalse(segment?.SameSense) ? points.reverse() : points;
       });
     case 'IfcTrimmedCurve':

@@ -47,3 +47,8 @@ test('a rafter cut plumb at both ends: from tip to tip along it, a little more t
   expect(found.length).toBeLessThan(4.2);
 });
 test.each([[[]], [[[0, 0, 0]]], [Array.from({ length: 5 }, () => [1, 2, 3])]])('%j has no size', (points) => expect(extentOf(points as Vector[])).toBeNull());
+test('corners in one plane, or in one line, are no piece', () => {
+  expect(extentOf(box(4, 0.2, 0))).toBeNull();
+  expect(extentOf(box(4, 0, 0))).toBeNull();
+  expect(extentOf(box(4, 0.2, 1e-3))?.width).toBeCloseTo(1e-3, 9);
+});

@@ -12,7 +12,7 @@ const spread = (values: number[]): number =>
 
 /**
  * Size of a straight piece from the corners of its shape, however it lies. The long axis runs between the middles of the two ends,
- * found from the corners furthest apart and then from those near each end. Null for fewer than four corners, or all in one place.
+ * found from the corners furthest apart and then from those near each end. Null for fewer than four corners, or all in one place or one plane.
  */
 export function extentOf(points: readonly Vector[]): Extent | null {
   const first = points[0];
@@ -44,6 +44,8 @@ export function extentOf(points: readonly Vector[]): Extent | null {
     const high = spread(flat.map(([x, y]) => y * c - x * s));
     if (wide * high < best[0] * best[1]) best = [wide, high];
   }
+  // What has no thickness is a line or a sheet of paper, not a piece.
+  if (!(Math.min(...best) > 1e-6)) return null;
   return { length: spread(points.map((one) => dot(one, axis))), depth: Math.max(...best), width: Math.min(...best) };
 }
 

@@ -29,11 +29,27 @@ test('an outline of nothing leaves the piece without a section, and says so', as
   const { faults } = await read(text.replace(/IFCARBITRARYCLOSEDPROFILEDEF\(\.AREA\.,\$,#\d+\)/, 'IFCARBITRARYCLOSEDPROFILEDEF(.AREA.,$,#4)'));
   expect(faults).toEqual([{ from: expect.any(String), error: expect.stringContaining('O-1 has neither profile nor shape') }]);
 });
-test('a curve made of itself ends', async () => {
-  const ring = text.replace(/IFCCOMPOSITECURVESEGMENT\(\.CONTINUOUS\.,\.T\.,#\d+\)/g, (one) =>
-    one.replace(/#\d+/, `#${/#(\d+)=IFCCOMPOSITECURVE\(/.exec(text)?.[1]}`),
-  );
+test('a curve put together of itself a hundred times over costs no more than another', async () => {
+  const [, curve] = /#(\d+)=IFCCOMPOSITECURVE\(/.exec(text) ?? [];
+  const [, segment] = /#(\d+)=IFCCOMPOSITECURVESEGMENT\(\.CONTINUOUS\.,\.T\./.exec(text) ?? [];
+  const ring = text
+    .replace(/(IFCCOMPOSITECURVESEGMENT\(\.CONTINUOUS\.,\.T\.,)#\d+/g, `$1#${curve}`)
+    .replace(/IFCCOMPOSITECURVE\(\([^)]*\)/, `IFCCOMPOSITECURVE((${Array(100).fill(`#${segment}`).join(',')})`);
   expect(ring).not.toBe(text);
   const { rows, faults } = await read(ring);
+  expect(rows.map((row) => row.mark)).not.toContain('O-9');
   expect(rows.length + faults.length).toBe(11);
+}, 20_000);
+test('a hundred shapes in one another, each a hundred times, end', async () => {
+  const deep = Array.from({ length: 100 }, (_, i) => {
+    const [map, item, shape] = [5000 + i, 5200 + i, 5400 + i];
+    return `#${shape}=IFCSHAPEREPRESENTATION(#6,'Body','MappedRepresentation',(${Array(100).fill(`#${item}`).join(',')}));\n#${item}=IFCMAPPEDITEM(#${i === 99 ? 5000 : map + 1},#4);\n#${map}=IFCREPRESENTATIONMAP(#5,#${shape});`;
+  });
+  const nested = text.replace(
+    'DATA;',
+    `DATA;\n${deep.join('\n')}\n#5600=IFCPRODUCTDEFINITIONSHAPE($,$,(#5400));\n#5601=IFCMEMBER('2kWren0000000000000099',$,'m',$,$,#8,#5600,'O-12',$);`,
+  );
+  const { rows, faults } = await read(nested);
+  expect(rows).toHaveLength(11);
+  expect(faults).toEqual([{ from: '#5601', error: expect.stringContaining('O-12 has neither profile nor shape') }]);
 }, 20_000);

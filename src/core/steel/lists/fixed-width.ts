@@ -1,5 +1,7 @@
 /** Fewest columns that make a printed list one. */
 const COLUMNS = 3;
+/** No printed line is longer, and one between tabs is not lined up with blanks. */
+const WIDEST = 1000;
 const chunks = (line: string): number => line.trim().split(/\s{2,}/).length;
 
 /**
@@ -11,6 +13,7 @@ export function fixedWidth(text: string): string[][] | null {
   const rows = lines.filter((line) => chunks(line) >= COLUMNS);
   if (rows.length < 2) return null;
   const wide = rows.reduce((most, line) => Math.max(most, line.length), 0);
+  if (wide > WIDEST || rows.some((line) => line.includes('\t'))) return null;
   const blank = (at: number) => rows.every((line) => (line[at] ?? ' ') === ' ');
   const cuts: number[] = [];
   for (let at = 0; at < wide; at += 1) {

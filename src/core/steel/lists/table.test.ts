@@ -183,6 +183,8 @@ B10      IPE 300           900     14   S355        38.0
     ['a single line', 'B1    IPE 300   5.8'],
     ['sentences', 'First  we lift.\nThen   we rest.\n'],
     ['lines that share no blank', 'aaaa  bbbb  cccc\nddddddd  eeee  f\n g hh  iiiiiiii  j'],
+    ['cells between tabs', 'B1\tIPE 300  \t5.8  m\tx  y\nB2\tIPE 300  \t6.1  m\tx  y\n'],
+    ['one line longer than any page', `${'B1    IPE 300   5.8\n'.repeat(3000)}B2    IPE 300   ${' '.repeat(400_000)}6.1`],
   ])('%s is no such list', (_, text) => expect(fixedWidth(text)).toBeNull());
   test('a table between bars is read, its rule passed over', () => {
     const { rows, faults } = read('| Mark | Section | Length | Qty |\n|------|:--------|-------:|-----|\n| B1 | UB 305x165x40 | 6.2 m | 2 |\n');
