@@ -37,7 +37,9 @@ export function cornersOf(model: Model, representation: unknown, metres: number)
       const corner = listOf(list).length === 3 ? vectorOf(list) : null;
       if (corner) corners.push(through.reduce((at, placing) => placing(at), corner));
     };
-    const follow = (values: unknown[]) => left.push(...values.filter((one) => refOf(one) !== null).map((one) => ({ ref: one, through, from, met })));
+    const follow = (values: unknown[]) => {
+      for (const one of values) if (refOf(one) !== null) left.push({ ref: one, through, from, met });
+    };
     const kind = kindOf(line);
     if (kind === 'IfcCartesianPoint') add(line.Coordinates);
     else if (kind === 'IfcCartesianPointList3D') listOf(line.CoordList).forEach(add);
@@ -45,7 +47,7 @@ export function cornersOf(model: Model, representation: unknown, metres: number)
       const source = model.line(line.MappingSource);
       if (!source || from.includes(source)) continue;
       const inside = { through: [placingOf(model, line.MappingTarget), ...through], from: [...from, source], met: new Set<number>() };
-      left.push(...listOf(model.line(source.MappedRepresentation)?.Items).map((one) => ({ ref: one, ...inside })));
+      for (const one of listOf(model.line(source.MappedRepresentation)?.Items)) left.push({ ref: one, ...inside });
     }
     // Of a cut shape what was there before the cut.
     else if (line.FirstOperand) follow([line.FirstOperand]);

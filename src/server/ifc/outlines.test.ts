@@ -53,3 +53,13 @@ test('a hundred shapes in one another, each a hundred times, end', async () => {
   expect(rows).toHaveLength(11);
   expect(faults).toEqual([{ from: '#5601', error: expect.stringContaining('O-12 has neither profile nor shape') }]);
 }, 20_000);
+test('a shell of very many faces is looked at as far as that goes, and nothing stumbles', async () => {
+  const faces = Array.from({ length: 160_000 }, () => '#9').join(',');
+  const heavy = text.replace(
+    'DATA;',
+    `DATA;\n#5700=IFCCLOSEDSHELL((${faces}));\n#5701=IFCFACETEDBREP(#5700);\n#5702=IFCSHAPEREPRESENTATION(#6,'Body','Brep',(#5701));\n#5703=IFCPRODUCTDEFINITIONSHAPE($,$,(#5702));\n#5704=IFCMEMBER('2kWren0000000000000098',$,'m',$,$,#8,#5703,'O-13',$);`,
+  );
+  const { rows, faults } = await read(heavy);
+  expect(rows).toHaveLength(11);
+  expect(faults).toEqual([{ from: '#5704', error: expect.stringContaining('O-13') }]);
+}, 30_000);
