@@ -11,6 +11,7 @@ import { splitOf } from '../src/core/plan/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
 import { demoPlan, ticketHall } from './demo-plan';
 import { onNeedles, twoPostBent } from './shores';
+import { settle } from '../src/core/plan/settle';
 
 /** Every calculation as it is really used: in the demo jobs and their variants by both schools, and in the public cases. */
 export function usedTraces(): Map<string, Trace[]> {
@@ -41,11 +42,11 @@ export function usedTraces(): Map<string, Trace[]> {
     const { checks, derived } = evaluate(plan);
     traces.push(...[...checks, ...derived].flatMap((one) => one.traces));
     for (const opening of plan.survey.openings) {
-      const found = candidatesOf(plan, opening);
+      const found = candidatesOf(settle(plan), opening);
       if (!(found instanceof Missing))
         for (const one of found) for (const school of Object.values(one.schools)) traces.push(...school.uses.flatMap((use) => use.traces));
     }
-    const split = splitOf(plan, rulesOf(plan.job.ruleSet, {}));
+    const split = splitOf(settle(plan), rulesOf(plan.job.ruleSet, {}));
     if (!(split instanceof Missing)) {
       const { limits, beam, ...rest } = split.question;
       const input = { ...rest, ...limits, ...beam };

@@ -9,6 +9,7 @@ import type { Plan } from '@/core/plan/schema';
 import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import type { JobStore } from './job-store';
+import { settle } from '@/core/plan/settle';
 
 /** Where a thing stands on the plan before it is moved. */
 function placeOf(plan: Plan, ref: Ref): Vec | null {
@@ -65,7 +66,7 @@ export function boardHands(store: JobStore, step: number) {
   /** A pick slides along the piece; in the turned elevation the piece may run the other way. */
   const slide = (ref: Ref, shift: number, group: string, from: number, free: boolean): void => {
     if (ref.kind !== 'pickPoint') return;
-    const along = store.getState().look === 'beam' ? 1 : lookAxis(plan(), null, 'beam').x;
+    const along = store.getState().look === 'beam' ? 1 : lookAxis(settle(plan()), null, 'beam').x;
     const distance = from + (ref.end === 'left' ? shift : -shift) * Math.sign(along || 1);
     const value = Math.max(0, free ? distance : snap(distance, step));
     store.getState().act({ name: 'editPick', args: { id: ref.id, changes: ref.end === 'left' ? { left: value } : { right: value } } }, group);

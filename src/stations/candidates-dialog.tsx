@@ -1,7 +1,7 @@
 'use client';
 import { Fragment, useMemo, useState } from 'react';
 import { Feather, X } from 'lucide-react';
-import { asMeasured } from '@/core/plan/as-measured';
+import { settle } from '@/core/plan/settle';
 import { candidatesOf, lightestThatDo, type Candidate, type Fit } from '@/core/plan/evaluate/candidates';
 import { limitWords } from '@/core/plan/evaluate/carries';
 import { Missing } from '@/core/plan/missing';
@@ -29,7 +29,7 @@ export function CandidatesDialog({ opening, onClose }: { opening: Opening; onClo
   const edit = useEdit('openings', opening.id);
   const { choice } = opening;
   const put = (changes: Partial<typeof choice>, name: string) => edit({ choice: { ...choice, ...changes } }, `choice ${name}`);
-  const settled = useMemo(() => asMeasured(plan), [plan]);
+  const settled = useMemo(() => settle(plan), [plan]);
   const candidates = useMemo(() => candidatesOf(settled, opening), [settled, opening]);
   const member = plan.members.find((one) => one.id === opening.member);
   const current = member?.make.kind === 'section' ? findSection(member.make.section)?.designation : undefined;

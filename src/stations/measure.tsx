@@ -2,7 +2,7 @@
 import { Plus } from 'lucide-react';
 import { formatQuantity } from '@/core/units';
 import { seatOf } from '@/core/plan/seat-geometry';
-import { asMeasured } from '@/core/plan/as-measured';
+import { settle } from '@/core/plan/settle';
 import { bearingMore } from '@/core/plan/migrations';
 import { Missing } from '@/core/plan/missing';
 import { DerivedList } from '@/ui/workings/derived-list';
@@ -29,7 +29,7 @@ export function MeasureStation() {
   const derived = useJob((state) => state.survey.evaluation.derived);
   const figures = derived.filter((one) => one.id !== 'splice');
   const piece = plan.pieces[0];
-  const seat = piece ? seatOf(asMeasured(plan), piece) : null;
+  const seat = piece ? seatOf(settle(plan), piece) : null;
   const known = seat && !(seat instanceof Missing) ? seat : null;
   const [first, second] = plan.bearings;
   return (

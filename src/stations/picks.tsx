@@ -7,6 +7,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { useInputs } from './use-inputs';
+import { settle } from '@/core/plan/settle';
 
 /** How the piece hangs and how it travels. */
 export function PicksStation() {
@@ -21,7 +22,7 @@ function PickFields({ pick }: { pick: Pick }) {
   const act = useAct();
   const { open, figure } = useInputs();
   const system = plan.job.units;
-  const { piece, path, gross } = pickContext(plan, pick);
+  const { piece, path, gross } = pickContext(settle(plan), pick);
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, field);
   const about =
     path instanceof Missing

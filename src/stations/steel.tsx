@@ -3,6 +3,7 @@ import { Plus, X } from 'lucide-react';
 import { Missing } from '@/core/plan/missing';
 import { pieceWeight } from '@/core/plan/piece-weight';
 import type { Piece } from '@/core/plan/schema';
+import { grades } from '@/core/steel/grades';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
@@ -10,15 +11,6 @@ import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel, SmallButton } from './panel';
 import { useInputs } from './use-inputs';
-
-const grades: readonly { name: string; yield: number }[] = [
-  { name: 'S235', yield: 235e6 },
-  { name: 'S275', yield: 275e6 },
-  { name: 'S355', yield: 355e6 },
-  { name: 'A36', yield: 248211262.55 },
-  { name: 'A992', yield: 344737864.66 },
-  { name: 'A572-50', yield: 344737864.66 },
-];
 
 /** The piece: what it is, what is packed and bolted to it, and what others say it weighs. */
 export function SteelStation() {

@@ -12,6 +12,7 @@ import { LoadsList } from './loads-list';
 import { SmallButton } from './panel';
 import { newPermit, newTruck, newTurn, PermitFields, TruckFields, TurnFields } from './transport-fields';
 import { TravelFields } from './travel-fields';
+import { settle } from '@/core/plan/settle';
 
 const checked = new Set(['steel.truck', 'steel.turn', 'steel.permit']);
 
@@ -28,7 +29,7 @@ export function TransportDialog({ onClose }: { onClose: () => void }) {
     const free = rules.value('freeTransport');
     const wide = rules.value('freeTransportWidth');
     const over = plan.members.filter(
-      (member) => !delivered.has(member.state) && travellersOf(plan, member, rules).some((part) => part.length > free || (part.width ?? 0) > wide),
+      (member) => !delivered.has(member.state) && travellersOf(settle(plan), member, rules).some((part) => part.length > free || (part.width ?? 0) > wide),
     );
     return { long: over, free };
   }, [plan]);

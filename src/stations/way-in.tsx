@@ -2,7 +2,7 @@
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { SplitPlan } from '@/core/access/split';
-import { asMeasured } from '@/core/plan/as-measured';
+import { settle } from '@/core/plan/settle';
 import { Missing } from '@/core/plan/missing';
 import type { Leg } from '@/core/plan/schema';
 import { carriedOf, splitOf } from '@/core/plan/way-pieces';
@@ -28,7 +28,7 @@ export function WayInStation() {
   const { wayIn } = plan;
   const { gear, splice } = wayIn;
   const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
-  const settled = useMemo(() => asMeasured(plan), [plan]);
+  const settled = useMemo(() => settle(plan), [plan]);
   const carried = useMemo(() => carriedOf(settled, rules), [settled, rules]);
   const split = useMemo(() => splitOf(settled, rules), [settled, rules]);
   const derived = useJob((state) => state.survey.evaluation.derived);

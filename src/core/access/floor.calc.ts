@@ -1,3 +1,4 @@
+import { Type } from 'typebox';
 import { closed, nonNegative, positive, positiveInteger } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
@@ -10,7 +11,7 @@ export const accessFloor = defineCalc({
   input: closed({
     mass: positive('kg', 'the piece'),
     gear: nonNegative('kg', 'skates, trolley, rollers'),
-    people: nonNegative('1'),
+    people: Type.Integer({ minimum: 0, maximum: 1000 }),
     personMass: positive('kg'),
     length: positive('m', 'of floor that carries it'),
     width: positive('m'),

@@ -13,6 +13,9 @@ export const beamContinuous = defineCalc({
     load: nonNegative('N/m'),
     supports: Type.Array(closed({ x: nonNegative('m'), spring: Type.Optional(positive('N/m')) }), { minItems: 1 }),
     pointLoads: Type.Array(closed({ x: nonNegative('m'), force: real('N', { description: 'downwards' }) })),
+    runs: Type.Optional(
+      Type.Array(closed({ from: nonNegative('m'), to: positive('m'), load: nonNegative('N/m') }), { description: 'even loads on part of it, beside `load`' }),
+    ),
     upliftFree: Type.Boolean({ description: 'true: a support cannot hold down' }),
   }),
   output: closed({
@@ -32,6 +35,10 @@ export const beamContinuous = defineCalc({
     });
     input.pointLoads.forEach(({ x }, i) => {
       if (x > input.length) refuse(`pointLoads[${i}].x`, `Load ${i + 1} at ${x} m is past the end of the ${input.length} m beam.`);
+    });
+    (input.runs ?? []).forEach(({ from, to }, i) => {
+      if (!(to > from)) refuse(`runs[${i}].to`, `Run ${i + 1} goes from ${from} m to ${to} m: make “to” the larger.`);
+      if (to > input.length) refuse(`runs[${i}].to`, `Run ${i + 1} to ${to} m is past the end of the ${input.length} m beam.`);
     });
     const result = solveContinuous(input);
     if (!result.stable) return { stable: false };

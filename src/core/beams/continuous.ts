@@ -8,23 +8,33 @@ export interface ContinuousBeam {
   load: number;
   supports: readonly { x: number; spring?: number }[];
   pointLoads: readonly { x: number; force: number }[];
+  /** even loads on part of the beam, downwards [N/m]; they add to `load` */
+  runs?: readonly { from: number; to: number; load: number }[];
   /** true: a support only pushes up and lets go when the beam lifts off it */
   upliftFree: boolean;
 }
 
+/** Deflection [m] and slope of the beam at a place; the beam is a cubic between two places where no even load lies between them. */
+export interface Bent {
+  x: number;
+  down: number;
+  slope: number;
+}
+
 export type ContinuousResult =
-  { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: { x: number; down: number }[] } | { stable: false };
+  { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: Bent[] } | { stable: false };
 
 /**
  * Euler beam by the stiffness method, two freedoms a node (downwards deflection, rotation).
  * Contact by active set: release supports that pull, take back supports the beam has sunk onto, until neither happens.
  */
 export function solveContinuous(beam: ContinuousBeam): ContinuousResult {
-  const xs = [...new Set([0, beam.length, ...beam.supports.map((s) => s.x), ...beam.pointLoads.map((p) => p.x)])].sort((a, b) => a - b);
+  const xs = [...new Set([0, beam.length, ...beam.supports.map((s) => s.x), ...beam.pointLoads.map((p) => p.x), ...(beam.runs ?? []).flatMap((run) => [run.from, run.to])])].sort((a, b) => a - b);
   const nodeAt = new Map(xs.map((x, i) => [x, i]));
   const nodeOf = beam.supports.map((support) => nodeAt.get(support.x)!);
-  const load = nodeLoads(beam, xs, nodeAt);
-  const total = Math.abs(beam.load) * beam.length + beam.pointLoads.reduce((sum, p) => sum + Math.abs(p.force), 0);
+  const even = xs.slice(0, -1).map((x, e) => evenLoad(beam, (x + xs[e + 1]!) / 2));
+  const load = nodeLoads(beam, xs, even, nodeAt);
+  const total = even.reduce((sum, w, e) => sum + Math.abs(w) * (xs[e + 1]! - xs[e]!), 0) + beam.pointLoads.reduce((sum, p) => sum + Math.abs(p.force), 0);
   const slack = 1e-9 * Math.max(total, 1e-12);
   const touching = beam.supports.map(() => true);
   for (let round = 0; round < 4 * beam.supports.length + 8; round += 1) {
@@ -35,8 +45,9 @@ export function solveContinuous(beam: ContinuousBeam): ContinuousResult {
     const travel = Math.max(...u.filter((_, i) => i % 2 === 0).map(Math.abs));
     const sunk = touching.map((held, i) => (!held && u[2 * nodeOf[i]!]! > 1e-9 * travel + 1e-15 ? i : -1)).filter((i) => i >= 0);
     if (pulling.length === 0 && sunk.length === 0) {
-      const ends = endMoments(beam, xs, u);
-      return { stable: true, reactions, ...extremes(beam.load, xs, ends), deflection: xs.map((x, i) => ({ x, down: u[2 * i]! })) };
+      const ends = endMoments(beam, xs, even, u);
+      const deflection = xs.map((x, i) => ({ x, down: u[2 * i]!, slope: u[2 * i + 1]! }));
+      return { stable: true, reactions, ...extremes(even, xs, ends), deflection };
     }
     // One at a time, the worst first, so that the set cannot chase its own tail.
     const worst = pulling.sort((a, b) => reactions[a]! - reactions[b]!)[0];
@@ -46,11 +57,36 @@ export function solveContinuous(beam: ContinuousBeam): ContinuousResult {
   return { stable: false };
 }
 
-function nodeLoads(beam: ContinuousBeam, xs: readonly number[], nodeAt: Map<number, number>): number[] {
+/** The even load at a place that is no end of a run. */
+const evenLoad = ({ load, runs = [] }: ContinuousBeam, x: number): number =>
+  runs.reduce((sum, run) => (run.from < x && x < run.to ? sum + run.load : sum), load);
+
+/**
+ * The greatest deflection of a beam that is a cubic between neighbouring places [m]: at a place, or where the slope between two of
+ * them passes through nothing. Never less than 0.
+ */
+export function greatestDown(bent: readonly Bent[]): number {
+  let most = 0;
+  bent.forEach((a, i) => {
+    most = Math.max(most, a.down);
+    const b = bent[i + 1];
+    if (!b) return;
+    const l = b.x - a.x;
+    // d(t) = d0 + s0·l·t + c·t² + e·t³ with t from 0 to 1 (Hermite).
+    const c = 3 * (b.down - a.down) - l * (2 * a.slope + b.slope);
+    const e = 2 * (a.down - b.down) + l * (a.slope + b.slope);
+    const root = Math.sqrt(Math.max(0, 4 * c * c - 12 * e * l * a.slope));
+    const turns = Math.abs(e) < 1e-12 * (Math.abs(c) + 1e-300) ? [(-l * a.slope) / (2 * c)] : [(-2 * c + root) / (6 * e), (-2 * c - root) / (6 * e)];
+    for (const t of turns) if (t > 0 && t < 1) most = Math.max(most, a.down + t * (l * a.slope + t * (c + t * e)));
+  });
+  return most;
+}
+
+function nodeLoads(beam: ContinuousBeam, xs: readonly number[], even: readonly number[], nodeAt: Map<number, number>): number[] {
   const load = new Array<number>(2 * xs.length).fill(0);
   for (let e = 0; e + 1 < xs.length; e += 1) {
     const l = xs[e + 1]! - xs[e]!;
-    const w = beam.load;
+    const w = even[e]!;
     load[2 * e]! += (w * l) / 2;
     load[2 * e + 1]! += (w * l * l) / 12;
     load[2 * e + 2]! += (w * l) / 2;
@@ -114,23 +150,24 @@ function solveHeld(beam: ContinuousBeam, xs: readonly number[], nodeOf: readonly
 }
 
 /** Sagging-positive moment and upward shear at the left end of each element. */
-function endMoments(beam: ContinuousBeam, xs: readonly number[], u: readonly number[]): { moment: number; shear: number }[] {
+function endMoments(beam: ContinuousBeam, xs: readonly number[], even: readonly number[], u: readonly number[]): { moment: number; shear: number }[] {
   return xs.slice(0, -1).map((x, e) => {
     const l = xs[e + 1]! - x;
     const k = elementMatrix(beam.stiffness, l);
     const local = u.slice(2 * e, 2 * e + 4);
     const force = (row: number) => k[row]!.reduce((sum, value, j) => sum + value * local[j]!, 0);
-    const shear = -(force(0) - (beam.load * l) / 2);
-    const moment = force(1) - (beam.load * l * l) / 12;
+    const shear = -(force(0) - (even[e]! * l) / 2);
+    const moment = force(1) - (even[e]! * l * l) / 12;
     return { moment, shear };
   });
 }
 
-function extremes(w: number, xs: readonly number[], ends: readonly { moment: number; shear: number }[]) {
+function extremes(even: readonly number[], xs: readonly number[], ends: readonly { moment: number; shear: number }[]) {
   let maxSagging = 0;
   let maxHogging = 0;
   ends.forEach(({ moment, shear }, e) => {
     const l = xs[e + 1]! - xs[e]!;
+    const w = even[e]!;
     const at = (x: number) => moment + shear * x - (w * x * x) / 2;
     const stations = [0, l];
     if (w !== 0 && shear / w > 0 && shear / w < l) stations.push(shear / w);

@@ -1,12 +1,12 @@
 import { Type } from 'typebox';
-import { closed, nonNegative } from '../calc/fields';
+import { closed } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { q } from '../calc/work';
 
 export const releaseBolts = defineCalc({
   id: 'connection.release',
   title: 'Bolts in before the hook lets go',
-  input: closed({ bolts: nonNegative('1'), least: nonNegative('1') }),
+  input: closed({ bolts: Type.Integer({ minimum: 0 }), least: Type.Integer({ minimum: 0 }) }),
   output: closed({ enough: Type.Boolean() }),
   source: { basis: 'published', text: '29 CFR 1926.756(a)(1): at least two bolts per connection, wrench-tight' },
   compute: ({ bolts, least }) => ({ enough: bolts >= least }),

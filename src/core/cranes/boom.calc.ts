@@ -10,8 +10,8 @@ export const craneBoom = defineCalc({
   title: 'Boom angle, tip height and clearance',
   input: closed({
     pivotBack: real('m', { description: 'foot pin behind the slew centre' }),
-    pivotHeight: nonNegative('m'),
-    boom: positive('m'),
+    pivotHeight: nonNegative('m', undefined, { maximum: 50 }),
+    boom: positive('m', undefined, { maximum: 300 }),
     radius: positive('m'),
     point: Type.Optional(point('x out from the slew centre, z above ground')),
   }),

@@ -1,11 +1,11 @@
 import { Type, type Static } from 'typebox';
-import { closed, nonNegative, nullable, positive } from '../calc/fields';
+import { closed, nullable, positive } from '../calc/fields';
 
 /** A rated-capacity chart: capacity[radius][boom], null where the maker leaves a blank. Radii and booms ascend. */
 export const chartSchema = closed({
   radii: Type.Array(positive('m'), { minItems: 1 }),
   booms: Type.Array(positive('m'), { minItems: 1 }),
-  capacity: Type.Array(Type.Array(nullable(nonNegative('kg')))),
+  capacity: Type.Array(Type.Array(nullable(positive('kg', 'null where the maker leaves a blank: a capacity of 0 is a blank')))),
 });
 export type Chart = Static<typeof chartSchema>;
 

@@ -16,7 +16,7 @@ export const tableA: readonly { upTo: number; feet: number }[] = [
 export const cranePowerLine = defineCalc({
   id: 'crane.powerLine',
   title: 'Clearance to a power line',
-  input: closed({ volts: positive('V', 'nominal, phase to phase') }),
+  input: closed({ volts: positive('V', 'nominal, phase to phase', { maximum: 1e7 }) }),
   output: closed({ clearance: positive('m') }),
   source: { basis: 'published', text: '29 CFR 1926.1408 Table A' },
   compute({ volts }) {

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, dragCoefficient, gustSpeed, positive } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -7,10 +7,10 @@ export const craneWindLimit = defineCalc({
   id: 'crane.windLimit',
   title: 'Permitted gust for this load',
   input: closed({
-    chartGust: positive('m/s', 'gust the chart is good for'),
+    chartGust: gustSpeed('gust the chart is good for'),
     mass: positive('kg', 'hoist load'),
     area: positive('m2', 'largest face of the load'),
-    drag: positive('1', 'drag coefficient of the load'),
+    drag: dragCoefficient('of the load'),
   }),
   output: closed({ limit: positive('m/s') }),
   source: { basis: 'memory', text: 'EN 13000 and FEM 5.016, from memory: v = v_chart·√(1.2 m²/t × m / (A·c_d)), never above v_chart' },

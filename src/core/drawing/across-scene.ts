@@ -1,5 +1,5 @@
 import type { Vec } from '../geometry/plane';
-import { clearOf } from '../plan/as-measured';
+import { clearOf } from '../plan/settle';
 import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
 import type { Plan, ShoreRow, ShoreWall, Storey } from '../plan/schema';
@@ -9,6 +9,7 @@ import { rulesOf } from '../rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { lookOf, standingOf, standsAs, type ShoreMoment } from './shore-moment';
+import type { SettledPlan } from '../plan/settle';
 
 /** How far joists that nobody has measured are drawn. */
 const UNKNOWN_SPAN = 3;
@@ -17,7 +18,7 @@ const UNKNOWN_SPAN = 3;
  * What leans on what: the house cut across the line, looking along it. Floors and roofs with their spans and loads, what stands on
  * the line, the shores at their distances with what each carries, and what comes down on the line at each storey.
  */
-export function acrossScene(plan: Plan, moment: ShoreMoment): Drawing {
+export function acrossScene(plan: SettledPlan, moment: ShoreMoment): Drawing {
   const { storeys } = plan.shoring;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const loads = lineLoads(plan, rules);

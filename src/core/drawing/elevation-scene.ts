@@ -11,12 +11,13 @@ import type { ShoreMoment } from './shore-moment';
 import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
+import type { SettledPlan } from '../plan/settle';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
 export type Look = 'beam' | 'boom' | 'across';
 
 /** The site from the side at a moment: x along the look, y height. At the shores the drawing is as close as they and their seats allow. */
-export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
+export function elevationScene(plan: SettledPlan, moment: Moment, look: Look, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
   const pose = poseAt(plan, moment);
   const axis = lookAxis(plan, pose, look);
   const along = (p: Vec): number => dot(p, axis);
@@ -48,7 +49,7 @@ export function elevationScene(plan: Plan, moment: Moment, look: Look, shores: S
   return { shapes, extent };
 }
 
-export function lookAxis(plan: Plan, pose: Pose | null, look: Look): Vec {
+export function lookAxis(plan: SettledPlan, pose: Pose | null, look: Look): Vec {
   if (look === 'boom' && pose?.hook) return direction(pose.hook.station.bearingDeg);
   const set = plan.pieces[0]?.seat ?? plan.survey.openings[0];
   const left = plan.bearings.find((b) => b.id === set?.left);

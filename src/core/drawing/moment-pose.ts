@@ -7,6 +7,7 @@ import { Missing } from '../plan/missing';
 import type { Moment, PieceState } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { rulesOf } from '../rules/rule-sets';
+import type { SettledPlan } from '../plan/settle';
 
 /** Where a piece and its crane are at a moment, for drawing. */
 export interface Pose {
@@ -20,7 +21,7 @@ export interface Pose {
   craneThere: boolean;
 }
 
-export function poseAt(plan: Plan, moment: Moment): Pose | null {
+export function poseAt(plan: SettledPlan, moment: Moment): Pose | null {
   const pick = plan.picks[0];
   if (!pick) return null;
   const context = pickContext(plan, pick);

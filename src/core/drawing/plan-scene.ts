@@ -15,12 +15,13 @@ import type { ShoreMoment } from './shore-moment';
 import { hasShores, shoresAbove } from './shore-shapes';
 import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
+import type { SettledPlan } from '../plan/settle';
 
 /**
  * The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow;
  * on the way in what stands there keeps its outline and loses its words.
  */
-export function planScene(plan: Plan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet', checks: readonly Check[] = []): Drawing {
+export function planScene(plan: SettledPlan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet', checks: readonly Check[] = []): Drawing {
   const pose = poseAt(plan, moment);
   const close = about === 'shores' && hasShores(plan);
   const onWay = about === 'wayIn' && plan.wayIn.legs.length > 0;
@@ -239,7 +240,7 @@ function craneShapes(pose: Pose): Shape[] {
   return shapes;
 }
 
-function pathShapes(plan: Plan, pose: Pose): Shape[] {
+function pathShapes(plan: SettledPlan, pose: Pose): Shape[] {
   const { path } = pose.context;
   if (path instanceof Missing) return [];
   const first = path.stations[0]!;
@@ -264,7 +265,7 @@ function arcPoints(centre: Vec, radius: number, fromDeg: number, toDeg: number):
 }
 
 /** The radius on the way where the chart allows least; capacity null when the way leaves the chart there. */
-export function worstRadius(plan: Plan, pose: Pose): { radius: number; capacity: number | null } | null {
+export function worstRadius(plan: SettledPlan, pose: Pose): { radius: number; capacity: number | null } | null {
   const { path, crane, pick } = pose.context;
   if (path instanceof Missing) return null;
   if (!crane.chart) return { radius: path.most, capacity: null };
@@ -277,7 +278,7 @@ export function worstRadius(plan: Plan, pose: Pose): { radius: number; capacity:
   return worst;
 }
 
-function measureShapes(plan: Plan, pose: Pose): Shape[] {
+function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {
   const { units } = plan.job;
   const { path, seat, stand } = pose.context;
   const shapes: Shape[] = [];

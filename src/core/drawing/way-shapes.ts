@@ -9,6 +9,7 @@ import { sweepOf } from '../plan/way-sweep';
 import { rulesOf } from '../rules/rule-sets';
 import { formatQuantity } from '../units';
 import type { Shape, Style } from './draw-list';
+import type { SettledPlan } from '../plan/settle';
 
 /** The piece over an opening, from its place between the bearings: cut where the way in cuts it. */
 function lyingOn(plan: Plan, opening: Opening) {
@@ -135,7 +136,7 @@ export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: 
 }
 
 /** The longest piece where it is at each point of the way, as far as it gets. */
-export function carriedShapes(plan: Plan): Shape[] {
+export function carriedShapes(plan: SettledPlan): Shape[] {
   const carried = carriedOf(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   if (carried instanceof Missing || plan.wayIn.legs.length < 2) return [];
   const { outcome } = sweepOf(plan, carried);
@@ -149,7 +150,7 @@ export function carriedShapes(plan: Plan): Shape[] {
 }
 
 /** The way in, from leg to leg. Where it is what one looks at, each has its name and its verdict; elsewhere a number is enough. */
-export function wayShapes(plan: Plan, named: boolean, checks: readonly Check[]): Shape[] {
+export function wayShapes(plan: SettledPlan, named: boolean, checks: readonly Check[]): Shape[] {
   const { legs } = plan.wayIn;
   if (legs.length === 0) return [];
   const ends = legs.slice(0, -1).map((leg, i) => ({ from: leg.at, to: legs[i + 1]?.at ?? leg.at }));

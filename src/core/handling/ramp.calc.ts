@@ -1,4 +1,4 @@
-import { closed, nonNegative, positive } from '../calc/fields';
+import { closed, frictionCoefficient, nonNegative, positive } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -6,7 +6,7 @@ import { phrase, q } from '../calc/work';
 export const moveRamp = defineCalc({
   id: 'move.ramp',
   title: 'Pull and hold-back on a ramp',
-  input: closed({ weight: positive('N'), slopeDeg: nonNegative('deg', undefined, { exclusiveMaximum: 90 }), friction: nonNegative('1') }),
+  input: closed({ weight: positive('N'), slopeDeg: nonNegative('deg', undefined, { exclusiveMaximum: 90 }), friction: frictionCoefficient() }),
   output: closed({ pullUp: nonNegative('N'), holdBack: nonNegative('N') }),
   source: { basis: 'statics', text: 'Statics of an inclined plane' },
   compute({ weight, slopeDeg, friction }) {

@@ -1,4 +1,4 @@
-import { closed, nonNegative, positive, real } from '../calc/fields';
+import { closed, frictionCoefficient, nonNegative, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -11,8 +11,8 @@ export const moveRollers = defineCalc({
   input: closed({
     weight: positive('N'),
     slopeDeg: real('deg', { description: 'up positive', exclusiveMinimum: -45, exclusiveMaximum: 45 }),
-    starting: nonNegative('1', 'friction to start'),
-    rolling: nonNegative('1', 'friction once it rolls'),
+    starting: frictionCoefficient('to start'),
+    rolling: frictionCoefficient('once it rolls'),
   }),
   output: closed({ start: nonNegative('N'), keep: nonNegative('N'), holdBack: nonNegative('N') }),
   source: { basis: 'statics', text: 'Statics; start-up friction is larger than rolling (5 % rolling, common practice)' },

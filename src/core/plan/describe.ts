@@ -46,7 +46,7 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'line.clearance':
       return `${f.line}: boom or load comes within ${show(f.distance, 'length')}; keep ${show(f.required, 'length')} off.`;
     case 'sling.tension':
-      return `The legs carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')}; each is good for ${show(f.rating, 'force')}.`;
+      return `The legs carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')} with the dynamic factor ${show(f.factor, 'factor')}; each is good for ${show(f.rating, 'force')}.`;
     case 'sling.angle':
       return `The flattest leg, ${f.leg}, stands at ${show(f.angleDeg, 'angle')}; keep it above ${show(f.leastDeg, 'angle')}.`;
     case 'sling.tilt':

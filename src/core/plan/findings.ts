@@ -17,7 +17,7 @@ export type Finding =
   | { code: 'crane.tips'; stand: string; overDeg: number }
   | { code: 'crane.tail'; stand: string; what: string; gap: number; least: number }
   | { code: 'line.clearance'; line: string; distance: number; required: number }
-  | { code: 'sling.tension'; tensions: readonly [number, number]; rating: number }
+  | { code: 'sling.tension'; tensions: readonly [number, number]; factor: number; rating: number }
   | { code: 'sling.angle'; leg: string; angleDeg: number; leastDeg: number }
   | { code: 'sling.tilt'; mark: string; lowEnd: string; tiltDeg: number; mostDeg: number }
   | { code: 'sling.impossible'; reason: string }

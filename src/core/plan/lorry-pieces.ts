@@ -2,6 +2,7 @@ import type { LoadPiece } from '../steel/lists/loads';
 import type { Rules } from '../rules/rule-sets';
 import type { Plan, Truck } from './schema';
 import { delivered, travellersOf, truckOf, truckRefuses } from './travel';
+import { settle } from './settle';
 
 export interface TruckLoad {
   truck: Truck;
@@ -18,7 +19,8 @@ export interface Bundles {
 }
 
 /** What still has to travel, packed, each piece on its own, on the truck chosen for it or the smallest that takes it. */
-export function lorryPieces(plan: Plan, rules: Rules): Bundles {
+export function lorryPieces(drawn: Plan, rules: Rules): Bundles {
+  const plan = settle(drawn);
   const last = Math.max(0, ...plan.members.map((member) => member.order ?? 0)) + 1;
   const loads = new Map<string, TruckLoad>(plan.transport.trucks.map((truck) => [truck.id, { truck, pieces: [] }]));
   const lacking: string[] = [];

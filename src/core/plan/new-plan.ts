@@ -1,3 +1,4 @@
+import { yieldOf } from '../steel/grades';
 import { bearingMore, nothingYet } from './migrations';
 import { PLAN_VERSION, type Plan } from './schema';
 
@@ -39,7 +40,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
         section: us ? 'W12x40' : 'IPE 300',
         length: 6.2,
         grade: us ? 'A992' : 'S355',
-        yield: us ? 344737864.66 : 355e6,
+        yield: yieldOf(us ? 'A992' : 'S355') ?? 235e6,
         allowance: null,
         packing: [],
         attachments: [],

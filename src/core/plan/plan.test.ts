@@ -15,6 +15,7 @@ import { replay } from './replay';
 import { report } from './report';
 import { planSchema, type Plan } from './schema';
 import { judge } from './check';
+import { settle } from './settle';
 
 describe('the door', () => {
   const bad = (edit: (plan: Record<string, never> & Plan) => void) => {
@@ -240,9 +241,9 @@ describe('replay', () => {
 describe('the way of the lift', () => {
   const plan = demoPlan();
   const path = (swing: 'short' | 'left' | 'right', radius: number | null = null) => {
-    const context = pickContext(plan, plan.picks[0]!);
+    const context = pickContext(settle(plan), plan.picks[0]!);
     if (!('leftEnd' in context.seat) || !('cg' in context.weight)) throw new Error('not known');
-    return liftPath(plan, { ...plan.picks[0]!, swing, swingRadius: radius }, context.piece, context.weight.cg.x, context.seat);
+    return liftPath(settle(plan), { ...plan.picks[0]!, swing, swingRadius: radius }, context.piece, context.weight.cg.x, context.seat);
   };
   test('left and right go round opposite ways to the same place', () => {
     const [left, right] = [path('left'), path('right')];

@@ -5,6 +5,7 @@ import { add, angleOf, distance, scale, sub, type Vec } from '../geometry/plane'
 import { bearingOf } from './lookups';
 import { Missing } from './missing';
 import type { Bearing, Piece, Plan } from './schema';
+import type { SettledPlan } from './settle';
 
 export interface SeatLine {
   left: Bearing;
@@ -16,7 +17,7 @@ export interface SeatLine {
 }
 
 /** The line a piece is set on, from its left bearing to its right; missing when the two stand on one spot. */
-export function seatLine(plan: Plan, piece: Piece): SeatLine | Missing {
+export function seatLine(plan: SettledPlan, piece: Piece): SeatLine | Missing {
   const left = bearingOf(plan, piece.seat.left);
   const right = bearingOf(plan, piece.seat.right);
   const span = distance(left.at, right.at);
@@ -38,7 +39,7 @@ export interface Seat extends SeatLine {
 }
 
 /** Where the piece lies when set and what of it bears. */
-export function seatOf(plan: Plan, piece: Piece): Seat | Missing {
+export function seatOf(plan: SettledPlan, piece: Piece): Seat | Missing {
   const line = seatLine(plan, piece);
   if (line instanceof Missing) return line;
   if (piece.seat.leftBearing === null) return new Missing(`How far does ${piece.mark} lie over the seat at ${line.left.name}?`);

@@ -4,7 +4,7 @@ import { attempt } from '../calc/run';
 import type { Rules } from '../rules/rule-sets';
 import { joistOnShore } from '../shoring/joist-on-shore.calc';
 import { takedown } from '../shoring/takedown.calc';
-import { clearOf } from './as-measured';
+import { clearOf } from './settle';
 import { Missing } from './missing';
 import type { Opening, Plan, ShoreRow, ShoreWall, Storey } from './schema';
 
@@ -177,14 +177,18 @@ function throughJoist(
   const length = left + (storey.right.span ?? 0);
   const from = (side: Side, setback: number) => (side === 'left' ? left - setback : left + setback);
   const walls = sides.map((side) => wallAt(plan, storey, side)).filter((one): one is ShoreWall => one !== null);
-  // Both spans under the heavier of the two even loads: on the safe side for the shore, and simple to follow.
-  let even = 0;
+  const dead: { from: number; to: number; load: number }[] = [];
+  const live: { from: number; to: number; load: number }[] = [];
   const pointLoads = hanging.line > 0 ? [{ x: left, force: hanging.line * spacing }] : [];
   const traces = [...hanging.traces];
   for (const side of sides) {
     const floor = area(storey, side, rules);
     if (floor instanceof Missing) return floor;
-    if (floor) even = Math.max(even, factored(floor, rules) * spacing);
+    if (floor) {
+      const over = side === 'left' ? { from: 0, to: left } : { from: left, to: length };
+      dead.push({ ...over, load: factored({ dead: floor.dead, live: 0 }, rules) * spacing });
+      live.push({ ...over, load: factored({ dead: 0, live: floor.live }, rules) * spacing });
+    }
     const above = standingOn(plan, upper, side, spacing, rules);
     if (above instanceof Missing) return above;
     if (above) {
@@ -192,11 +196,36 @@ function throughJoist(
       traces.push(...above.traces);
     }
   }
+  // Live load lies on both sides, or on either alone: each figure is taken where it is worst.
+  const answers: (JoistAnswer | Missing)[] = [live, ...live.map((one) => [one])].map((on) =>
+    throughUnder({ length, runs: [...dead, ...on], pointLoads }, walls.map((one) => from(one.side, one.setback)), from(wall.side, wall.setback), storey),
+  );
+  const solved = answers.filter((one): one is JoistAnswer => !(one instanceof Missing));
+  const failed = answers.find((one): one is Missing => one instanceof Missing);
+  if (failed || solved.length === 0) return failed ?? new Missing(`The joists over ${storey.name} carry nothing.`);
+  const worst = solved.reduce((a, b) => (b.shore > a.shore ? b : a));
+  return {
+    shore: worst.shore,
+    farBearing: Math.min(...solved.map((one) => one.farBearing)),
+    moment: Math.max(...solved.map((one) => one.moment)),
+    shear: Math.max(...solved.map((one) => one.shear)),
+    traces: [...traces, ...worst.traces],
+  };
+}
+
+/** One joist on its far bearings and on the shores at `shores` under one arrangement of loads; `own` is the shore asked about. */
+function throughUnder(
+  loads: { length: number; runs: { from: number; to: number; load: number }[]; pointLoads: { x: number; force: number }[] },
+  shores: readonly number[],
+  own: number,
+  storey: Storey,
+): JoistAnswer | Missing {
+  const { length } = loads;
   // A shore only pushes: one the joist would lift off is taken away, the worst first, and the rest solved again.
-  let places = [...new Set(walls.map((one) => from(one.side, one.setback)))].sort((a, b) => a - b);
+  let places = [...new Set(shores)].sort((a, b) => a - b);
   for (;;) {
     const supports = [0, ...places, length].map((x) => ({ x }));
-    const input = { length, stiffness: 1e6, load: even, supports, pointLoads, upliftFree: false };
+    const input = { ...loads, stiffness: 1e6, load: 0, supports, upliftFree: false };
     const outcome = attempt(beamContinuous, input);
     if (!outcome.ok) return new Missing(outcome.error);
     const { reactions = [], maxHogging = 0, maxSagging = 0, stable } = outcome.output;
@@ -208,13 +237,13 @@ function throughJoist(
       places = places.filter((_, i) => i !== lifted);
       continue;
     }
-    const own = places.indexOf(from(wall.side, wall.setback));
+    const at = places.indexOf(own);
     return {
-      shore: own < 0 ? 0 : Math.max(0, reactions[own + 1] ?? 0),
+      shore: at < 0 ? 0 : Math.max(0, reactions[at + 1] ?? 0),
       farBearing: Math.min(reactions[0] ?? 0, reactions[reactions.length - 1] ?? 0),
       moment: Math.max(maxHogging, maxSagging),
       shear: Math.max(...reactions.map(Math.abs)),
-      traces: [...traces, { calc: beamContinuous.id, input, output: outcome.output }],
+      traces: [{ calc: beamContinuous.id, input, output: outcome.output }],
     };
   }
 }

@@ -4,7 +4,7 @@ import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
 import { shoreMoment } from '../drawing/shore-moment';
 import type { StationId } from './check';
-import { asMeasured } from './as-measured';
+import { settle } from './settle';
 import { evaluate, type Evaluation } from './evaluate';
 import type { Plan } from './schema';
 
@@ -28,7 +28,7 @@ export interface Looking {
 }
 
 export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, about }: Looking): Scenes {
-  const plan = asMeasured(drawn);
+  const plan = settle(drawn);
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
   const shores = shoreMoment(plan, moment, evaluation.strike);

@@ -4,6 +4,7 @@ import { Missing } from './missing';
 import { truckLength } from './trucks';
 import type { Member, Plan, Truck } from './schema';
 import { carriedOf, pieceLengths } from './way-pieces';
+import type { SettledPlan } from './settle';
 
 /** States of a member that has been delivered. */
 export const delivered: ReadonlySet<Member['state']> = new Set(['stored', 'set', 'braced', 'bolted', 'torqued', 'accepted']);
@@ -17,7 +18,7 @@ export interface Traveller {
 }
 
 /** What of a mark has to travel, each different piece once: a member cut on the way in travels in its parts. */
-export function travellersOf(plan: Plan, member: Member, rules: Rules): Traveller[] {
+export function travellersOf(plan: SettledPlan, member: Member, rules: Rules): Traveller[] {
   const lengths = pieceLengths(plan, member);
   const weight = memberWeight(member, rules);
   const known = weight instanceof Missing ? null : weight;
@@ -37,7 +38,7 @@ export function truckRefuses(truck: Truck, piece: Traveller): 'length' | 'width'
 }
 
 /** The truck chosen for a mark, or else the smallest that takes the piece, or else the longest there is; null when there is none. */
-export function truckOf(plan: Plan, member: Member, piece: Traveller): Truck | null {
+export function truckOf(plan: SettledPlan, member: Member, piece: Traveller): Truck | null {
   const { trucks } = plan.transport;
   const chosen = trucks.find((one) => one.id === member.travel.truck);
   const bySize = [...trucks].sort((a, b) => truckLength(a) - truckLength(b) || a.mass - b.mass);

@@ -14,6 +14,7 @@ import { Missing } from './missing';
 import type { Leg, Member, Opening, Plan } from './schema';
 import { longestBrought } from './trucks';
 import type { Static, TObject } from 'typebox';
+import type { SettledPlan } from './settle';
 
 export interface WayPiece {
   name: string;
@@ -55,7 +56,7 @@ export function pieceLengths(plan: Plan, member: Member): Pick<WayPiece, 'name' 
 }
 
 /** What goes the way in: the chosen member as it is cut now. */
-export function carriedOf(plan: Plan, rules: Rules): Carried | Missing {
+export function carriedOf(plan: SettledPlan, rules: Rules): Carried | Missing {
   const member = plan.members.find((one) => one.id === plan.wayIn.member);
   if (!member) return new Missing('Which piece goes this way? Choose it from the piece list.');
   const weight = memberWeight(member, rules);
@@ -172,7 +173,7 @@ export function serviceBeam(carried: Carried, rules: Rules): SplitQuestion['beam
 }
 
 /** The fewest pieces that pass everything known; Missing when nothing is chosen to go in. */
-export function splitOf(plan: Plan, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
+export function splitOf(plan: SettledPlan, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing) return carried;
   if (carried.member.make.kind === 'parts')

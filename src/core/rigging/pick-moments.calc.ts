@@ -41,6 +41,14 @@ export const pickMoments = defineCalc({
   output: closed({ reaction: pair(real('N')), hogging: pair(nonNegative('N·m')), sagging: nonNegative('N·m'), governing: nonNegative('N·m') }),
   source: { basis: 'statics', text: 'Statics of a beam on two picks' },
   compute(i) {
+    i.runs.forEach(({ from, to }, n) => {
+      if (!(to > from)) refuse(`runs[${n}].to`, `Run ${n + 1} goes from ${from} m to ${to} m: make “to” the larger.`);
+      if (from < 0 || to > i.length)
+        refuse(`runs[${n}].${from < 0 ? 'from' : 'to'}`, `Run ${n + 1}, ${from} m to ${to} m, is past the end of the ${i.length} m piece: keep it on the piece.`);
+    });
+    i.lumps.forEach(({ at }, n) => {
+      if (at < 0 || at > i.length) refuse(`lumps[${n}].at`, `Lump ${n + 1} at ${at} m is past the end of the ${i.length} m piece: keep it on the piece.`);
+    });
     const pickRight = i.length - i.right;
     if (!(pickRight > i.left))
       refuse('right', `Picks ${i.left} m and ${i.right} m from the ends of a ${i.length} m piece cross over: bring them nearer the ends.`);

@@ -1,21 +1,26 @@
-import { solveContinuous } from '../beams/continuous';
+import { solveContinuous, type Bent } from '../beams/continuous';
 
 export interface BeamOnSprings {
   left: number;
   right: number;
   /** what each spring takes, by its place */
   springs: Map<number, number>;
-  deflection: { x: number; down: number }[];
+  /** at its ends, at every place asked for and at every spring and force; a cubic between them */
+  deflection: Bent[];
 }
 
 /** Within this of a seat a load goes straight into the seat. */
 const AT_SEAT = 5e-3;
 
-/** The new beam on its two seats with springs between them, under forces along it; null when it does not stand. */
+/**
+ * The new beam on its two seats with springs between them, under forces along it; null when it does not stand. Its shape is told at
+ * `places` too, so that the shapes of several steps can be added place by place.
+ */
 export function beamOnSprings(
   { span, stiffness }: { span: number; stiffness: number },
   springs: ReadonlyMap<number, number>,
   forces: ReadonlyMap<number, number>,
+  places: readonly number[],
 ): BeamOnSprings | null {
   const inner = [...springs].filter(([x]) => x > AT_SEAT && x < span - AT_SEAT).sort((a, b) => a[0] - b[0]);
   const solved = solveContinuous({
@@ -23,8 +28,7 @@ export function beamOnSprings(
     stiffness,
     load: 0,
     supports: [{ x: 0 }, ...inner.map(([x, spring]) => ({ x, spring })), { x: span }],
-    // Nodes at the middle and the quarters too, so that the sag is read where it is largest.
-    pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...[0.25, 0.5, 0.75].map((share) => ({ x: share * span, force: 0 }))],
+    pointLoads: [...[...forces].map(([x, force]) => ({ x, force })), ...places.map((x) => ({ x, force: 0 }))],
     upliftFree: false,
   });
   if (!solved.stable) return null;

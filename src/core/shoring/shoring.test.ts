@@ -14,12 +14,55 @@ describe('load on the line', () => {
   test('joists broken over the line bring half of each span', () => {
     expect(ok('shore.takedown', { through: false, left: side(4), right: side(3), aboveDead: 2000, aboveLive: 500 })).toEqual({
       share: 0.5,
+      shareLeft: 0.5,
+      shareRight: 0.5,
       dead: 5500,
       live: 5750,
+      farLeast: { left: 2000, right: 1500 },
     });
   });
   test('running through, the middle takes five eighths', () =>
     expect(num('shore.takedown', { through: true, left: side(4), right: side(4), aboveDead: 0, aboveLive: 0 }).dead).toBeCloseTo(1.25 * 1000 * 4, 9));
+  test('unequal spans of 2.2 and 5.6 m by three moments: M = w(L1³+L2³)/8(L1+L2), R = w(L1+L2)/2 + M/L1 + M/L2', () => {
+    const [l1, l2] = [2.2, 5.6];
+    const out = num('shore.takedown', { through: true, left: side(l1, 700, 1900), right: side(l2, 700, 1900), aboveDead: 0, aboveLive: 0 });
+    const middle = (w: number) => {
+      const m = (w * (l1 ** 3 + l2 ** 3)) / (8 * (l1 + l2));
+      return (w * (l1 + l2)) / 2 + m / l1 + m / l2;
+    };
+    expect(out.dead).toBeCloseTo(middle(700), 6);
+    expect(out.dead).toBeCloseTo(4052.9, 1);
+    expect(out.live).toBeCloseTo(11000.7, 1);
+    // Turned round, the same load on the line.
+    const turned = num('shore.takedown', { through: true, left: side(l2, 700, 1900), right: side(l1, 700, 1900), aboveDead: 0, aboveLive: 0 });
+    expect(turned.dead).toBeCloseTo(out.dead!, 9);
+  });
+  test('each side keeps its own load, and agrees with the beam on three supports; the far bearing of the short span lifts', () => {
+    const out = ok('shore.takedown', { through: true, left: side(2.2, 400, 0), right: side(5.6, 900, 2000), aboveDead: 0, aboveLive: 0 }) as unknown as {
+      dead: number;
+      live: number;
+      farLeast: { left: number };
+    };
+    const beam = (left: number, right: number) =>
+      (
+        ok('beam.continuous', {
+          length: 7.8,
+          stiffness: 1e6,
+          load: 0,
+          runs: [
+            { from: 0, to: 2.2, load: left },
+            { from: 2.2, to: 7.8, load: right },
+          ],
+          supports: [{ x: 0 }, { x: 2.2 }, { x: 7.8 }],
+          pointLoads: [],
+          upliftFree: false,
+        }) as unknown as { reactions: number[] }
+      ).reactions;
+    expect(out.dead).toBeCloseTo(beam(400, 900)[1]!, 6);
+    expect(out.live).toBeCloseTo(beam(0, 2000)[1]!, 6);
+    expect(out.farLeast.left).toBeCloseTo(beam(400, 2900)[0]!, 6);
+    expect(out.farLeast.left).toBeLessThan(0);
+  });
   test('with nothing on one side a joist that runs through has no second span', () =>
     expect(num('shore.takedown', { through: true, left: side(4), right: side(0), aboveDead: 0, aboveLive: 0 }).share).toBe(0.5));
 });

@@ -4,6 +4,7 @@ import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 import { beamOnSprings } from './beam-on-springs';
+import { Sag } from './sag';
 
 interface Shore {
   joist: number;
@@ -115,7 +116,8 @@ export const strikeThrough = defineCalc({
     });
     const loads = shores.map((one) => one.load);
     const standing = shores.map(() => true);
-    const sag = new Map<number, number>();
+    const sag = new Sag();
+    const places = [...new Set(joists.map(({ x }) => key(x)))];
     const seats = { left: 0, right: 0, far: 0 };
     const solvedJoists = new Map<string, Held>();
     // Shores that hold a joist up, joist by joist; those of storeys above only stand on it.
@@ -166,12 +168,12 @@ export const strikeThrough = defineCalc({
           springs.set(key(x), (springs.get(key(x)) ?? 0) + gives[j]!.spring);
           forces.set(key(x), (forces.get(key(x)) ?? 0) + fixed[j]!.line);
         });
-        const solved = beamOnSprings({ span, stiffness }, springs, forces);
+        const solved = beamOnSprings({ span, stiffness }, springs, forces, places);
         if (!solved) refuse('span', 'The beam does not stand on its seats: check the span.');
         seats.left += solved.left;
         seats.right += solved.right;
         const down = new Map(solved.deflection.map((one) => [key(one.x), one.down]));
-        for (const [x, sunk] of down) sag.set(x, (sag.get(x) ?? 0) + sunk);
+        sag.add(solved.deflection);
         joists.forEach(({ x }, j) => {
           const sinks = down.get(key(x)) ?? 0;
           // What the beam lets down by sinking under the joist goes back onto its shores and far bearings.
@@ -189,7 +191,7 @@ export const strikeThrough = defineCalc({
           if (i >= shores.length) refuse(`steps[${s}][${n}]`, `Step ${s + 1} strikes shore ${i + 1} and there are ${shores.length}.`);
         });
         release(gone);
-        return { shores: [...loads], ...seats, deflection: Math.max(0, ...sag.values()) };
+        return { shores: [...loads], ...seats, deflection: sag.greatest() };
       }),
     };
   },

@@ -2,7 +2,9 @@ import { Type } from 'typebox';
 import { closed, nonNegative, nullable, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
+import type { Bent } from '../beams/continuous';
 import { beamOnSprings } from './beam-on-springs';
+import { Sag } from './sag';
 
 /** Shores within a centimetre stand at one place. */
 const key = (x: number): number => Math.round(x * 1e2) / 1e2;
@@ -20,7 +22,7 @@ const standsOnFloor = ({ passes }: Shore): boolean => passes !== null && passes 
 /** Release some shores: what they carried goes onto the beam and the shores still standing, by stiffness. */
 function release(span: number, stiffness: number, shores: readonly Shore[], loads: number[], standing: boolean[], gone: readonly number[]) {
   const seats = { left: 0, right: 0 };
-  const sag = new Map<number, number>();
+  const bends: Bent[][] = [];
   const places = new Map<number, number[]>();
   shores.forEach(({ x }, i) => places.set(key(x), [...(places.get(key(x)) ?? []), i]));
   let pending = gone.filter((i) => standing[i]);
@@ -38,18 +40,18 @@ function release(span: number, stiffness: number, shores: readonly Shore[], load
     shores.forEach(({ x, spring }, i) => {
       if (standing[i] && spring > 0) springs.set(key(x), (springs.get(key(x)) ?? 0) + spring);
     });
-    const solved = beamOnSprings({ span, stiffness }, springs, forces);
+    const solved = beamOnSprings({ span, stiffness }, springs, forces, [...places.keys()]);
     if (!solved) refuse('shores', 'The beam does not stand on its seats: check the span.');
     for (const [x, reaction] of solved.springs)
       for (const i of places.get(x) ?? [])
         if (standing[i] && !standsOnFloor(shores[i]!)) loads[i] = (loads[i] ?? 0) + (reaction * shores[i]!.spring) / (springs.get(x) ?? 1);
     seats.left += solved.left;
     seats.right += solved.right;
-    for (const { x, down } of solved.deflection) sag.set(key(x), (sag.get(key(x)) ?? 0) + down);
+    bends.push(solved.deflection);
     // A shore the beam springs up from carries nothing: what it would have pulled goes back onto the others.
     pending = loads.flatMap((load, i) => (standing[i] && load < -1e-6 ? [i] : []));
   }
-  return { seats, sag };
+  return { seats, bends };
 }
 
 /**
@@ -88,7 +90,7 @@ export const strikeSteps = defineCalc({
     const standing = shores.map(() => true);
     // A shore right at a seat never loads the beam: its load goes straight into the seat.
     const seats = { left: 0, right: 0 };
-    const sag = new Map<number, number>();
+    const sag = new Sag();
     return {
       steps: steps.map((gone, s) => {
         gone.forEach((i, n) => {
@@ -97,8 +99,8 @@ export const strikeSteps = defineCalc({
         const more = release(span, stiffness, shores, loads, standing, gone);
         seats.left += more.seats.left;
         seats.right += more.seats.right;
-        for (const [x, down] of more.sag) sag.set(x, (sag.get(x) ?? 0) + down);
-        return { shores: [...loads], left: seats.left, right: seats.right, deflection: Math.max(0, ...sag.values()) };
+        more.bends.forEach((bend) => sag.add(bend));
+        return { shores: [...loads], left: seats.left, right: seats.right, deflection: sag.greatest() };
       }),
     };
   },

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, kMod, partialFactor, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -13,8 +13,8 @@ export const timberPostEn = defineCalc({
     depth: positive('m'),
     unbracedWidth: positive('m', 'free length for buckling in the direction of width'),
     unbracedDepth: positive('m', 'free length for buckling in the direction of depth'),
-    kmod: positive('1'),
-    gammaM: positive('1'),
+    kmod: kMod(),
+    gammaM: partialFactor(),
   }),
   output: closed({ slenderness: positive('1'), relative: positive('1'), kc: positive('1'), design: positive('N') }),
   source: { basis: 'published', text: 'EN 1995-1-1 6.3.2 (6.21 to 6.29), solid timber' },

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, loadDurationNds, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -16,8 +16,8 @@ export const timberPost = defineCalc({
     depth: positive('m'),
     unbracedWidth: positive('m', 'free length for buckling in the direction of width'),
     unbracedDepth: positive('m', 'free length for buckling in the direction of depth'),
-    loadDuration: positive('1'),
-    sizeFactor: positive('1'),
+    loadDuration: loadDurationNds(),
+    sizeFactor: positive('1', 'C_F, NDS Supplement Table 4A', { minimum: 0.4, maximum: 1.5 }),
   }),
   output: closed({ slenderness: positive('1'), stability: positive('1'), allowable: positive('N') }),
   source: { basis: 'published', text: 'ANSI/AWC NDS 3.7.1 (c = 0.8, sawn lumber); slenderness limit 50, 75 during construction (3.7.1.4)' },

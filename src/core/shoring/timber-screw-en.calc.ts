@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, kMod, partialFactor, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -16,9 +16,9 @@ export const timberScrewEn = defineCalc({
     diameter: positive('m', 'of the shank in the wood, up to 8 mm'),
     side: positive('m', 'thickness of the board'),
     into: positive('m', 'length in the stud'),
-    density: positive('kg/m3', 'characteristic, of the wood'),
-    kmod: positive('1'),
-    gammaM: positive('1'),
+    density: positive('kg/m3', 'characteristic, of the wood', { minimum: 200, maximum: 1200 }),
+    kmod: kMod(),
+    gammaM: partialFactor(),
   }),
   output: closed({ characteristic: positive('N'), design: positive('N'), mode: positive('1') }),
   source: { basis: 'published', text: 'EN 1995-1-1 8.2.2 (8.6), 8.3.1.1 (8.14, 8.15), single shear, rope effect left out' },

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, loadDurationNds, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -20,8 +20,8 @@ export const timberScrew = defineCalc({
     diameter: positive('m', 'of the shank in the wood, under 6.35 mm'),
     side: positive('m', 'thickness of the board'),
     into: positive('m', 'length in the stud'),
-    gravity: positive('1', 'specific gravity of the wood'),
-    loadDuration: positive('1'),
+    gravity: positive('1', 'specific gravity of the wood', { minimum: 0.2, maximum: 1.2 }),
+    loadDuration: loadDurationNds(),
   }),
   output: closed({ reference: positive('N'), allowable: positive('N'), mode: positive('1') }),
   source: { basis: 'published', text: 'ANSI/AWC NDS 12.3.1, Table 12.3.1A yield limit equations, single shear; C_D by 2.3.2' },

@@ -1,5 +1,5 @@
 import { closed, positive } from '../calc/fields';
-import { defineCalc } from '../calc/define';
+import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
 /** Density of structural steel [kg/m³] (EN 1991-1-1 Table A.4 gives 77 to 78.5 kN/m³). */
@@ -22,6 +22,11 @@ export const plateGirder = defineCalc({
   }),
   source: { basis: 'geometry', text: 'Plate geometry; steel 7850 kg/m³; torsion Σ b·t³/3' },
   compute({ webDepth, web, topFlange: top, bottomFlange: bottom }) {
+    for (const [name, flange] of [
+      ['topFlange', top],
+      ['bottomFlange', bottom],
+    ] as const)
+      if (flange.width < web) refuse(`${name}.width`, `A flange ${flange.width} m wide is narrower than the web of ${web} m: check which is which.`);
     const depth = bottom.thickness + webDepth + top.thickness;
     const plates = [
       { b: bottom.width, h: bottom.thickness, y: bottom.thickness / 2 },

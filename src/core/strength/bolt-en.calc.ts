@@ -1,4 +1,4 @@
-import { closed, oneOf, positive, positiveInteger } from '../calc/fields';
+import { closed, oneOf, partialFactor, positive, positiveInteger } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -12,7 +12,7 @@ const ULTIMATE = { '4.6': 400e6, '5.6': 500e6, '8.8': 800e6, '10.9': 1000e6 } as
 export const boltEn = defineCalc({
   id: 'connection.boltEn',
   title: 'Bolt in shear and tension, design',
-  input: closed({ diameter: positive('m'), grade: oneOf(boltGrades), planes: positiveInteger('shear planes'), gammaM2: positive('1') }),
+  input: closed({ diameter: positive('m'), grade: oneOf(boltGrades), planes: positiveInteger('shear planes'), gammaM2: partialFactor() }),
   output: closed({ shear: positive('N'), tension: positive('N') }),
   source: { basis: 'published', text: 'EN 1993-1-8 Table 3.4, threads in the shear plane; stress areas ISO 898-1' },
   compute({ diameter, grade, planes, gammaM2 }) {

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { closed, positive, yieldStress } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -9,7 +9,7 @@ export const OMEGA_COMPRESSION = 1.67;
 export const columnAisc = defineCalc({
   id: 'member.columnAisc',
   title: 'Column strength, allowable',
-  input: closed({ yield: positive('Pa'), modulus: positive('Pa'), area: positive('m2'), radius: positive('m', 'of gyration'), effectiveLength: positive('m') }),
+  input: closed({ yield: yieldStress(), modulus: positive('Pa'), area: positive('m2'), radius: positive('m', 'of gyration'), effectiveLength: positive('m') }),
   output: closed({ slenderness: positive('1'), allowable: positive('N') }),
   source: { basis: 'published', text: 'AISC 360 E3, Ω 1.67' },
   compute({ yield: fy, modulus, area, radius, effectiveLength }) {

@@ -1,4 +1,4 @@
-import { closed, oneOf, positive } from '../calc/fields';
+import { closed, oneOf, partialFactor, positive, yieldStress } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 import { curves, reduction } from './curves-en';
@@ -8,13 +8,13 @@ export const columnEn = defineCalc({
   id: 'member.columnEn',
   title: 'Column strength, limit state',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     area: positive('m2'),
     radius: positive('m', 'of gyration'),
     effectiveLength: positive('m'),
     curve: oneOf(['a0', 'a', 'b', 'c', 'd']),
-    gammaM1: positive('1'),
+    gammaM1: partialFactor(),
   }),
   output: closed({ relativeSlenderness: positive('1'), chi: positive('1'), design: positive('N') }),
   source: { basis: 'published', text: 'EN 1993-1-1 6.3.1' },

@@ -1,5 +1,6 @@
-import { closed, nonNegative, positive } from '../calc/fields';
-import { defineCalc } from '../calc/define';
+import { Type } from 'typebox';
+import { closed, nonNegative, positive, yieldStress } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
 /** Ω for flexure, AISC 360 F1. */
@@ -10,7 +11,7 @@ export const flexureAisc = defineCalc({
   id: 'member.flexureAisc',
   title: 'Bending strength of a compact I-shape, allowable',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     zStrong: positive('m3'),
     sStrong: positive('m3'),
@@ -19,11 +20,12 @@ export const flexureAisc = defineCalc({
     flangeCentres: positive('m', 'between flange centroids'),
     rWeak: positive('m'),
     unbraced: nonNegative('m'),
-    cb: positive('1'),
+    cb: Type.Number({ unit: '1', minimum: 1, maximum: 3 }),
   }),
   output: closed({ nominal: positive('N·m'), allowable: positive('N·m'), lp: positive('m'), lr: positive('m') }),
   source: { basis: 'published', text: 'AISC 360 F2, Ω 1.67, compact doubly symmetric' },
   compute(i) {
+    if (i.zStrong < i.sStrong) refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
     const plastic = i.yield * i.zStrong;
     const lp = 1.76 * i.rWeak * Math.sqrt(i.modulus / i.yield);
     const jc = i.torsion / (i.sStrong * i.flangeCentres);

@@ -1,4 +1,5 @@
-import { closed, oneOf, positive } from '../calc/fields';
+import { Type } from 'typebox';
+import { closed, oneOf, partialFactor, positive, yieldStress } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 import { reduction } from './curves-en';
@@ -11,7 +12,7 @@ export const flexureEn = defineCalc({
   id: 'member.flexureEn',
   title: 'Bending strength of an I-shape, limit state',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     shearModulus: positive('Pa'),
     wPlastic: positive('m3'),
@@ -19,9 +20,9 @@ export const flexureEn = defineCalc({
     torsion: positive('m4'),
     warping: positive('m6'),
     unbraced: positive('m'),
-    c1: positive('1'),
+    c1: Type.Number({ unit: '1', minimum: 1, maximum: 5 }),
     curve: oneOf(['a', 'b', 'c', 'd']),
-    gammaM1: positive('1'),
+    gammaM1: partialFactor(),
   }),
   output: closed({ critical: positive('N·m'), chi: positive('1'), design: positive('N·m') }),
   source: { basis: 'published', text: 'EN 1993-1-1 6.3.2.2 general case, fork ends, load at the shear centre' },

@@ -1,4 +1,5 @@
-import { closed, oneOf, positive } from '../calc/fields';
+import { Type } from 'typebox';
+import { closed, oneOf, partialFactor, positive } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { q } from '../calc/work';
 import { reduction } from './curves-en';
@@ -10,10 +11,10 @@ export const hangingStrength = defineCalc({
   input: closed({
     critical: positive('N·m'),
     rule: oneOf(['aisc', 'en']),
-    safety: positive('1'),
+    safety: Type.Number({ unit: '1', minimum: 1, maximum: 10 }),
     plastic: positive('N·m', 'W_pl·f_y or Z·F_y'),
     curve: oneOf(['a', 'b', 'c', 'd']),
-    gammaM1: positive('1'),
+    gammaM1: partialFactor(),
   }),
   output: closed({ usable: positive('N·m') }),
   source: { basis: 'practice', text: 'Critical moment over Ω, not above the plastic moment over Ω; or EN 1993-1-1 6.3.2.2 with that critical moment' },

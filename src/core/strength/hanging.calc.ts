@@ -1,3 +1,4 @@
+import { Type } from 'typebox';
 import { closed, nonNegative, positive } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
@@ -26,7 +27,7 @@ export const hanging = defineCalc({
     length: positive('m'),
     liftFromEnd: nonNegative('m', 'end to lift point'),
   }),
-  output: closed({ cb: positive('1'), critical: positive('N·m') }),
+  output: closed({ cb: Type.Number({ unit: '1', minimum: 1, maximum: 3 }), critical: positive('N·m') }),
   source: { basis: 'memory', text: 'Texas girder-lifting research quoted in FHWA-NHI-15-044, from memory' },
   compute(i) {
     if (!(i.liftFromEnd < i.length / 2))

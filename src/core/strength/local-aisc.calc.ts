@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
-import { closed, positive } from '../calc/fields';
-import { defineCalc } from '../calc/define';
+import { closed, positive, yieldStress } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
 import { q } from '../calc/work';
 import { OMEGA_FLEXURE } from './flexure-aisc.calc';
 
@@ -12,7 +12,7 @@ export const localAisc = defineCalc({
   id: 'member.localAisc',
   title: 'Local slenderness of a rolled I-shape',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     zStrong: positive('m3'),
     sStrong: positive('m3'),
@@ -24,6 +24,7 @@ export const localAisc = defineCalc({
   output: closed({ flangeRatio: positive('1'), webRatio: positive('1'), compact: Type.Boolean(), nominal: positive('N·m'), allowable: positive('N·m') }),
   source: { basis: 'published', text: 'AISC 360 Table B4.1b cases 10 and 15; F3' },
   compute(i) {
+    if (i.zStrong < i.sStrong) refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
     const root = Math.sqrt(i.modulus / i.yield);
     const flangeRatio = i.width / (2 * i.flange);
     const webRatio = i.clearWeb / i.web;

@@ -1,18 +1,18 @@
 import { Type } from 'typebox';
-import { closed, positive } from '../calc/fields';
-import { defineCalc } from '../calc/define';
+import { closed, positive, yieldStress } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
 /**
- * Strong-axis shear of an unstiffened rolled shape, AISC 360 G2.1 and G4: V_n = 0.6·F_y·A_w·C_v.
- * C_v = 1 up to h/t = 1.10·√(k_v·E/F_y), falling as its inverse beyond. Ω 1.50 for the webs of rolled I-shapes up to
- * 2.24·√(E/F_y), else 1.67.
+ * Strong-axis shear of an unstiffened shape: V_n = 0.6·F_y·A_w·C_v. C_v = 1 up to h/t = 1.10·√(k_v·E/F_y).
+ * I-shapes (G2.1): C_v1 = 1.10·√(k_v·E/F_y)/(h/t) beyond; Ω 1.50 for rolled webs up to 2.24·√(E/F_y), else 1.67.
+ * Tubes and boxes (G4, k_v 5): C_v2 by G2.2, the same up to 1.37·√(k_v·E/F_y), then 1.51·k_v·E/((h/t)²·F_y).
  */
 export const shearAisc = defineCalc({
   id: 'member.shearAisc',
   title: 'Shear strength, allowable stress',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     depth: positive('m'),
     web: positive('m'),
@@ -20,12 +20,18 @@ export const shearAisc = defineCalc({
     box: Type.Boolean({ description: 'two webs of a tube' }),
   }),
   output: closed({ slenderness: positive('1'), coefficient: positive('1'), omega: positive('1'), nominal: positive('N'), allowable: positive('N') }),
-  source: { basis: 'published', text: 'AISC 360 G2.1 and G4' },
+  source: { basis: 'published', text: 'AISC 360-16 G2.1; G4 with C_v2 of G2.2' },
   compute(i) {
+    if (i.clearWeb > i.depth) refuse('clearWeb', `A web of ${i.clearWeb} m does not go into a depth of ${i.depth} m: check the section.`);
     const slenderness = i.clearWeb / i.web;
     const kv = i.box ? 5 : 5.34;
-    const limit = 1.1 * Math.sqrt((kv * i.modulus) / i.yield);
-    const coefficient = slenderness <= limit ? 1 : limit / slenderness;
+    const root = Math.sqrt((kv * i.modulus) / i.yield);
+    const coefficient =
+      slenderness <= 1.1 * root
+        ? 1
+        : i.box && slenderness > 1.37 * root
+          ? (1.51 * kv * i.modulus) / (slenderness ** 2 * i.yield)
+          : (1.1 * root) / slenderness;
     const omega = !i.box && slenderness <= 2.24 * Math.sqrt(i.modulus / i.yield) ? 1.5 : 1.67;
     const area = i.box ? 2 * i.clearWeb * i.web : i.depth * i.web;
     const nominal = 0.6 * i.yield * area * coefficient;

@@ -1,4 +1,4 @@
-import { closed, nonNegative, positive } from '../calc/fields';
+import { closed, nonNegative, partialFactor, positive, yieldStress } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -7,14 +7,14 @@ export const shearEn = defineCalc({
   id: 'member.shearEn',
   title: 'Shear resistance, limit state',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     area: positive('m2'),
     depth: positive('m'),
     width: positive('m'),
     web: positive('m'),
     flange: positive('m'),
     root: nonNegative('m', 'root radius; 0 where it is not known'),
-    gammaM0: positive('1'),
+    gammaM0: partialFactor(),
   }),
   output: closed({ shearArea: positive('m2'), design: positive('N') }),
   source: { basis: 'published', text: 'EN 1993-1-1 6.2.6 (6.18); web limit 72ε of 6.2.6(6), η = 1' },

@@ -20,7 +20,7 @@ export const splice = defineCalc({
     flange: positive('m', 'flange thickness'),
     boltShear: positive('N', 'one bolt, one plane'),
     boltTension: positive('N'),
-    prying: nonNegative('1', 'share added to the bolt tension'),
+    prying: nonNegative('1', 'share added to the bolt tension', { maximum: 2 }),
   }),
   output: closed({
     couple: nonNegative('N', 'flange force'),

@@ -1,5 +1,5 @@
 import { Type } from 'typebox';
-import { closed, positive } from '../calc/fields';
+import { closed, positive, yieldStress } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -8,7 +8,7 @@ export const webAisc = defineCalc({
   id: 'member.webAisc',
   title: 'Web yielding and crippling, allowable',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     depth: positive('m'),
     web: positive('m'),

@@ -1,4 +1,4 @@
-import { closed, nonNegative, positive } from '../calc/fields';
+import { closed, nonNegative, partialFactor, positive, yieldStress } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -10,7 +10,7 @@ export const webEn = defineCalc({
   id: 'member.webEn',
   title: 'Web resistance over an end bearing, limit state',
   input: closed({
-    yield: positive('Pa'),
+    yield: yieldStress(),
     modulus: positive('Pa'),
     depth: positive('m'),
     web: positive('m'),
@@ -18,7 +18,7 @@ export const webEn = defineCalc({
     flange: positive('m'),
     bearing: positive('m', 's_s'),
     endDistance: nonNegative('m', 'c, end of the member to the bearing'),
-    gammaM1: positive('1'),
+    gammaM1: partialFactor(),
   }),
   output: closed({ effectiveLength: positive('m'), slenderness: positive('1'), chi: positive('1'), design: positive('N') }),
   source: { basis: 'published', text: 'EN 1993-1-5 6.1 to 6.5, type (c)' },

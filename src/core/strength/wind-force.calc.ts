@@ -1,4 +1,4 @@
-import { closed, nonNegative, positive } from '../calc/fields';
+import { airDensityField, closed, dragCoefficient, nonNegative } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -6,7 +6,7 @@ import { phrase, q } from '../calc/work';
 export const windForce = defineCalc({
   id: 'wind.force',
   title: 'Force of a gust on an area',
-  input: closed({ gust: nonNegative('m/s'), area: nonNegative('m2'), drag: positive('1'), airDensity: positive('kg/m3') }),
+  input: closed({ gust: nonNegative('m/s'), area: nonNegative('m2'), drag: dragCoefficient(), airDensity: airDensityField() }),
   output: closed({ pressure: nonNegative('Pa'), force: nonNegative('N') }),
   source: { basis: 'statics', text: 'Dynamic pressure ½ρv² on an area (EN 1991-1-4 4.5, 5.3)' },
   compute(i) {

@@ -1,4 +1,4 @@
-import { closed, positive } from '../calc/fields';
+import { airDensityField, closed, dragCoefficient, gustSpeed, positive } from '../calc/fields';
 import { defineCalc } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
@@ -11,9 +11,9 @@ export const windRollover = defineCalc({
     length: positive('m'),
     depth: positive('m'),
     bearingWidth: positive('m'),
-    gust: positive('m/s'),
-    drag: positive('1'),
-    airDensity: positive('kg/m3'),
+    gust: gustSpeed(),
+    drag: dragCoefficient(),
+    airDensity: airDensityField(),
   }),
   output: closed({ overturning: positive('N·m'), righting: positive('N·m'), factor: positive('1') }),
   source: { basis: 'statics', text: 'Statics; wind pressure ½·ρ·v²' },

@@ -9,10 +9,12 @@ import { Missing } from '@/core/plan/missing';
 import type { Pick, Plan } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/drawing/shore-moment';
+import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '@/core/units';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
 const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
@@ -26,9 +28,10 @@ interface Entry {
 }
 
 /** The figures of one pick, in the order a lift leader reads them. */
-function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entry[]; crane: Entry[]; rigging: Entry[] } {
+function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { load: Entry[]; crane: Entry[]; rigging: Entry[] } {
   const show = (value: number | null, kind: QuantityKind) => (value === null ? UNKNOWN : formatQuantity(value, kind, plan.job.units));
   const { crane, stand, weight, hanging, path, gross } = pickContext(plan, pick);
+  const factor = rulesOf(plan.job.ruleSet, plan.job.thresholds).value('dynamicFactor');
   const chart = checks.find((check) => check.finding.code === 'lift.chart');
   const wind = checks.find((check) => check.finding.code === 'lift.wind');
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
@@ -54,7 +57,11 @@ function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entr
   const rigging: Entry[] = [
     { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
     { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
-    { label: 'Tension, left and right', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
+    { label: 'Tension at rest, left and right', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
+    {
+      label: `Tension × ${show(factor, 'factor')} for movement`,
+      value: hung ? `${show(hung.tension[0] * factor, 'force')}, ${show(hung.tension[1] * factor, 'force')}` : UNKNOWN,
+    },
     { label: 'Leg angles from the horizontal', value: hung ? `${show(hung.angleDeg[0], 'angle')}, ${show(hung.angleDeg[1], 'angle')}` : UNKNOWN },
     { label: 'Rating of one leg', value: show(pick.slingRating, 'mass') },
     { label: 'Tilt while hanging', value: hung ? `${show(Math.abs(hung.tiltDeg), 'angle')} low at the ${hung.tiltDeg > 0 ? 'left' : 'right'}` : UNKNOWN },
@@ -63,8 +70,8 @@ function figures(plan: Plan, pick: Pick, checks: readonly Check[]): { load: Entr
 }
 
 export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; paper: Paper }) {
-  const { plan } = head;
-  const { checks, replay } = evaluate(plan);
+  const plan = settle(head.plan);
+  const { checks, replay } = evaluate(head.plan);
   const piece = plan.pieces.find((one) => one.id === pick.piece)!;
   const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
   const { load, crane, rigging } = figures(plan, pick, checks);

@@ -1,7 +1,7 @@
 import { Document, Text, View } from '@react-pdf/renderer';
 import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
-import { asMeasured } from '@/core/plan/as-measured';
+import { settle } from '@/core/plan/settle';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
 import { Missing } from '@/core/plan/missing';
@@ -14,7 +14,7 @@ import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from 
 
 /** The shores drawn, what each carries, the cut list, and the order in which they are struck with room for readings. */
 export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
-  const plan = asMeasured(head.plan);
+  const plan = settle(head.plan);
   const { units } = plan.job;
   const { checks, strike, replay } = evaluate(head.plan);
   const mine = checks.filter((check) => check.station === 'shores');

@@ -1,5 +1,5 @@
 import { Document, Text, View } from '@react-pdf/renderer';
-import { asMeasured } from '@/core/plan/as-measured';
+import { settle } from '@/core/plan/settle';
 import { describe } from '@/core/plan/describe';
 import { evaluate } from '@/core/plan/evaluate';
 import type { Derived } from '@/core/plan/evaluate/derived';
@@ -63,7 +63,7 @@ function TransportList({ plan }: { plan: Plan }) {
 /** What the fabricator and the crew on the way in need: lengths to cut, the pieces, and each leg of the way with what it stops. */
 export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
   const { plan: drawn } = head;
-  const plan = asMeasured(drawn);
+  const plan = settle(drawn);
   const { units } = plan.job;
   const { checks, derived } = evaluate(drawn);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);

@@ -6,11 +6,12 @@ import type { Plan } from '../schema';
 import { describe as say } from '../describe';
 import { evaluate } from '.';
 import { candidatesOf, lightestThatDo, type Candidate, type Limit } from './candidates';
+import { settle } from '../settle';
 
 const listed = (edit: (plan: Plan) => unknown = () => undefined): Candidate[] => {
   const plan = ticketHall();
   edit(plan);
-  const found = candidatesOf(plan, plan.survey.openings[0]!);
+  const found = candidatesOf(settle(plan), plan.survey.openings[0]!);
   if (found instanceof Missing) throw new Error(found.questions[0]);
   return found;
 };
@@ -67,8 +68,8 @@ test('what is not known is asked in its own place, and the row is never clear', 
 test('an opening nobody measured or drew has no span', () => {
   const plan = ticketHall();
   opening(plan).clear = { drawn: null, measured: null };
-  expect(candidatesOf(plan, opening(plan))).toBeInstanceOf(Missing);
-  expect(lightestThatDo(plan, opening(plan), ['IPE 240'])).toEqual([]);
+  expect(candidatesOf(settle(plan), opening(plan))).toBeInstanceOf(Missing);
+  expect(lightestThatDo(settle(plan), opening(plan), ['IPE 240'])).toEqual([]);
 });
 
 test('a longer free flange never makes a section stronger; a heavier load is used more', () => {
@@ -92,9 +93,9 @@ test('a tube is not given a shear or web answer the rule set does not have', () 
 test('the lightest that do: they hold, they fit one way, and nothing lighter in the list does', () => {
   const plan = ticketHall();
   const among = sections.filter((one) => ['IPE', 'UB', 'HEA'].includes(one.family)).map((one) => one.designation);
-  const found = lightestThatDo(plan, opening(plan), among);
+  const found = lightestThatDo(settle(plan), opening(plan), among);
   expect(found).toHaveLength(3);
-  const all = candidatesOf(plan, { ...opening(plan), choice: { ...opening(plan).choice, candidates: among } }) as Candidate[];
+  const all = candidatesOf(settle(plan), { ...opening(plan), choice: { ...opening(plan).choice, candidates: among } }) as Candidate[];
   const limit = all.find((one) => one.designation === found[0])!;
   const lighter = all.filter((one) => one.mass < limit.mass);
   expect(lighter.length).toBeGreaterThan(3);
@@ -105,11 +106,11 @@ test.each([
   ['S275', 275e6],
   ['S 355 J2', 355e6],
   ['s275jr', 275e6],
-  ['ASTM A992', 344.7e6],
-  ['A572 Gr. 50', 344.7e6],
-  ['A36', 248.2e6],
-])('grade %s', (text, fy) => expect(yieldOf(text)).toBe(fy));
-test.each(['', 'mild', '43A', 'A3600'])('grade “%s” is not guessed', (text) => expect(yieldOf(text)).toBeNull());
+  ['ASTM A992', 344737864.66],
+  ['A572-50', 344737864.66],
+  ['A36', 248211262.55],
+])('grade %s', (text, fy) => expect(yieldOf(text)).toBeCloseTo(fy, 1));
+test.each(['', 'mild', '43A', 'A3600', 'S3550'])('grade “%s” is not guessed', (text) => expect(yieldOf(text)).toBeNull());
 
 describe('what is no listed section', () => {
   const girder = (): Plan => {

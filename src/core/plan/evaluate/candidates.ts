@@ -6,12 +6,13 @@ import { yieldOf } from '../../steel/grades';
 import type { SectionRow } from '../../steel/section-row';
 import { findSection } from '../../steel/sections';
 import { GRAVITY } from '../../units';
-import { clearOf } from '../as-measured';
+import { clearOf } from '../settle';
 import { judge, worst, type Verdict } from '../check';
 import { Missing } from '../missing';
 import type { Opening, Plan } from '../schema';
 import { traced } from './context';
 import { bendingCapacity, shearCapacity, webCapacity } from './section-strength';
+import type { SettledPlan } from '../settle';
 
 export type Limit = 'bending' | 'shear' | 'web' | 'liveSag' | 'totalSag';
 
@@ -119,7 +120,7 @@ function usesOf(opening: Opening, section: SectionRow, grade: string, span: numb
  * Sections side by side for one opening: what each weighs, whether it goes between the joists or under them, and how much
  * of it is used by both code schools. Simple span, bearing centre to bearing centre.
  */
-export function candidatesOf(plan: Plan, opening: Opening): Candidate[] | Missing {
+export function candidatesOf(plan: SettledPlan, opening: Opening): Candidate[] | Missing {
   const clear = clearOf(opening);
   if (clear === null) return new Missing(`How wide is ${opening.name}, clear?`);
   const member = plan.members.find((one) => one.id === opening.member);
@@ -164,7 +165,7 @@ export function candidatesOf(plan: Plan, opening: Opening): Candidate[] | Missin
 }
 
 /** Listed sections of the same families as the ones named, lightest first, that hold in the job's rule set and fit one way or the other. */
-export function lightestThatDo(plan: Plan, opening: Opening, among: readonly string[], most = 3): string[] {
+export function lightestThatDo(plan: SettledPlan, opening: Opening, among: readonly string[], most = 3): string[] {
   const trial = { ...opening, choice: { ...opening.choice, candidates: [...among] } };
   const all = candidatesOf(plan, trial);
   if (all instanceof Missing) return [];

@@ -14,6 +14,7 @@ import type { PieceWeight } from '../piece-weight';
 import type { Replay } from '../replay';
 import type { Crane, MoveKind, Pick, Piece, Plan, Stand } from '../schema';
 import type { Seat } from '../seat-geometry';
+import type { SettledPlan } from '../settle';
 import type { Static, TObject } from 'typebox';
 
 /** All that the checks of one pick share. */
@@ -30,7 +31,9 @@ export interface PickContext {
 }
 
 export interface Context {
-  plan: Plan;
+  plan: SettledPlan;
+  /** the day the plan is looked at, year-month-day; null when nobody says */
+  today: string | null;
   rules: Rules;
   replayed: Replay;
 }

@@ -13,6 +13,7 @@ import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import type { Plan } from '../schema';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext } from './context';
+import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
 
@@ -96,7 +97,7 @@ export interface Travel {
 }
 
 /** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(plan: Plan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, clearance: number): Travel {
+export function travelHeight(plan: SettledPlan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, clearance: number): Travel {
   const seats = seat instanceof Missing ? 0 : Math.max(seat.left.level, seat.right.level);
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
   const tallest = tallestUnder(plan, path, piece, weight.cg.x, weight.section.width);

@@ -6,7 +6,7 @@ import { pocketSize } from '../../fit/pocket.calc';
 import { postCut } from '../../fit/post-cut.calc';
 import { fitThermal } from '../../fit/thermal.calc';
 import type { QuantityKind } from '../../units';
-import { bearingAsMeasured, clearOf } from '../as-measured';
+import { bearingAsMeasured, clearOf } from '../settle';
 import { lengthInput } from '../length-input';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';

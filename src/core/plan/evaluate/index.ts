@@ -1,5 +1,5 @@
 import { rulesOf } from '../../rules/rule-sets';
-import { asMeasured } from '../as-measured';
+import { settle } from '../settle';
 import { worst, type Check, type Verdict } from '../check';
 import { hangPiece } from '../hanging';
 import { liftPath } from '../lift-path';
@@ -29,6 +29,7 @@ import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
 import { wayInChecks } from './way-in';
+import type { SettledPlan } from '../settle';
 
 export interface Evaluation {
   verdict: Verdict;
@@ -42,7 +43,7 @@ export interface Evaluation {
 }
 
 /** What the checks of one pick share, worked out once. */
-export function pickContext(plan: Plan, pick: Pick): PickContext {
+export function pickContext(plan: SettledPlan, pick: Pick): PickContext {
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const piece = pieceOf(plan, pick.piece);
   const stand = standOf(plan, pick.stand);
@@ -65,10 +66,13 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
   ];
 }
 
-/** Every check of the plan. Pure: the same plan gives the same answer. */
-export function evaluate(drawn: Plan): Evaluation {
-  const plan = asMeasured(drawn);
-  const context: Context = { plan, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
+/**
+ * Every check of the plan. Pure: the same plan on the same day gives the same answer.
+ * @param today year-month-day; null where nobody can say: what depends on the calendar is then left to whoever can
+ */
+export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
+  const plan = settle(drawn);
+  const context: Context = { plan, today, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
   const shores = shoreChecks(context);
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),

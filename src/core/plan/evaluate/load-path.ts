@@ -7,7 +7,7 @@ import { GRAVITY } from '../../units';
 import type { Check, StationId } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
-import { clearOf } from '../as-measured';
+import { clearOf } from '../settle';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';

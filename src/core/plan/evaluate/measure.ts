@@ -5,7 +5,7 @@ import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
 import { spanSum } from '../../fit/span-sum.calc';
 import { distance } from '../../geometry/plane';
-import { clearOf } from '../as-measured';
+import { clearOf } from '../settle';
 import type { Check } from '../check';
 import { lengthInput } from '../length-input';
 import type { Bearing, Opening, Pattern, Plan } from '../schema';

@@ -97,7 +97,7 @@ function tensionCheck({ rules }: Context, { pick }: PickContext, hanging: Hangin
   return ratioCheck(
     place,
     { demand, capacity, quantity: 'force', caution: rules.value('slingCaution') },
-    { code: 'sling.tension', tensions: [hanging.tension[0] * dynamicFactor, hanging.tension[1] * dynamicFactor], rating: capacity },
+    { code: 'sling.tension', tensions: [hanging.tension[0] * dynamicFactor, hanging.tension[1] * dynamicFactor], factor: dynamicFactor, rating: capacity },
     [hanging.trace, ...traces],
   );
 }

@@ -9,6 +9,7 @@ import type { Plan } from '../schema';
 import { carriedOf, serviceBeam } from '../way-pieces';
 import { traced } from './context';
 import type { Derived } from './derived';
+import type { SettledPlan } from '../settle';
 
 /** Nominal stresses of the American grades that stand nearest: A307, A325 and A490, threads in the shear plane (AISC 360 Table J3.2, from memory). */
 const NOMINAL = {
@@ -19,7 +20,7 @@ const NOMINAL = {
 } as const;
 
 /** Bolts for each splice; final design by the engineer. */
-export function spliceFigures(plan: Plan, rules: Rules): Derived[] {
+export function spliceFigures(plan: SettledPlan, rules: Rules): Derived[] {
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing || carried.pieces.length < 2 || !carried.weight.size?.section) return [];
   const { section } = carried.weight.size;

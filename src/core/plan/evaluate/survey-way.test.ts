@@ -7,6 +7,7 @@ import { evaluate } from './index';
 import { rulesOf } from '../../rules/rule-sets';
 import { splitOf } from '../way-pieces';
 import { Missing } from '../missing';
+import { settle } from '../settle';
 
 type Edit = (plan: Plan) => unknown;
 const edited = (edit: Edit): Plan => {
@@ -276,7 +277,7 @@ describe('load path', () => {
 describe('the way in and where to split', () => {
   const rules = rulesOf('eu-ls', {});
   test('one piece cannot turn the corner or pass the props, two would be spliced at the peak: three it is', () => {
-    const split = splitOf(ticketHall(), rules);
+    const split = splitOf(settle(ticketHall()), rules);
     if (split instanceof Missing) throw new Error('missing');
     expect(split.answer.best?.pieces).toHaveLength(3);
     expect(split.answer.fewer).toEqual({ pieces: 2, blockers: [{ limit: 'peak' }] });

@@ -4,7 +4,7 @@ import type { Rules } from '../../../rules/rule-sets';
 import { needle } from '../../../shoring/needle.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import { clearOf } from '../../as-measured';
+import { clearOf } from '../../settle';
 import { isDay } from '../../day';
 import { shoredOpening } from '../../shoring';
 import type { Plan, ShoreRow } from '../../schema';

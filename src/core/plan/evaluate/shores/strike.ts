@@ -8,7 +8,7 @@ import { timberValues } from '../../../shoring/timber-grades';
 import { yieldOf } from '../../../steel/grades';
 import { findSection } from '../../../steel/sections';
 import type { Check } from '../../check';
-import { clearOf } from '../../as-measured';
+import { clearOf } from '../../settle';
 import { isDay } from '../../day';
 import { memberSize } from '../../member-weight';
 import { Missing } from '../../missing';

@@ -16,7 +16,13 @@ export function bearingAsMeasured(bearing: Bearing): Bearing {
   };
 }
 
-/** The plan as it really stands; checks and drawings go by this one. The same object when nothing was measured. */
-export function asMeasured(plan: Plan): Plan {
-  return plan.bearings.some((bearing) => bearing.measured) ? { ...plan, bearings: plan.bearings.map(bearingAsMeasured) } : plan;
+declare const settledMark: unique symbol;
+
+/** The plan as it really stands. Only `settle` makes one: what computes or draws asks for this type and cannot be handed the drawn plan. */
+export type SettledPlan = Plan & { readonly [settledMark]: true };
+
+/** Bearings where the tape found them; the plan itself when nothing was measured. */
+export function settle(plan: Plan): SettledPlan {
+  const measured = plan.bearings.some((bearing) => bearing.measured);
+  return (measured ? { ...plan, bearings: plan.bearings.map(bearingAsMeasured) } : plan) as SettledPlan;
 }
