@@ -36,7 +36,7 @@ export function core(): void {
   for (const [name, rounds, work] of [
     ['open the demo plan', 200, () => void openPlan(plan)],
     ['evaluate the demo plan', 200, () => void evaluate(plan)],
-    ['evaluate and draw it', 200, () => void surveyPlan(plan, 6, 'beam')],
+    ['evaluate and draw it', 200, () => void surveyPlan(plan, null, 6, 'beam')],
     ['evaluate the ticket hall', 100, () => void evaluate(hall)],
     ['drag a shore: 200 studs struck in 12 steps, worked out whole', 60, dragged(longLine(50))],
     ['the same with 400 studs', 30, dragged(longLine(100))],

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { openPlanText } from '../src/core/plan/open';
 import { report } from '../src/core/plan/report';
+import { dayOf } from '../src/core/plan/day';
 
 function finish(value: unknown, code: number): void {
   process.stdout.write(JSON.stringify(value, null, 2) + '\n', () => process.exit(code));
@@ -17,7 +18,7 @@ function main(path: string | undefined): void {
   }
   const opened = openPlanText(text);
   if (!opened.ok) return finish({ error: opened.faults[0]?.error ?? 'unreadable', path: opened.faults[0]?.path ?? '', faults: opened.faults }, 2);
-  const result = report(opened.plan);
+  const result = report(opened.plan, dayOf(new Date()));
   finish(result, result.verdict === 'stop' || result.verdict === 'missing' ? 1 : 0);
 }
 

@@ -7,7 +7,7 @@ import { surveyPlan } from '@/core/plan/survey';
 import { boardHands } from './board-hands';
 import { createJobStore } from './job-store';
 
-const survey = surveyPlan(demoPlan(), -1, 'beam');
+const survey = surveyPlan(demoPlan(), null, -1, 'beam');
 const board = (plan: Plan) => {
   const store = createJobStore({ id: 'j', revision: 1, plan, survey, cursor: -1, station: 'runSheet' });
   return { store, hands: boardHands(store, 0.05), plan: () => store.getState().history.plan };
@@ -86,15 +86,25 @@ test('a pick point slides along its piece, each from its own end, never past it'
   hands.nudgeSide({ kind: 'pickPoint', id, end: 'left' }, { x: 0.01, y: 0 });
   expect(pick().left).toBeCloseTo(0.01, 9);
 });
-test('what cannot be dragged stays: a thing nobody knows, a power line, a bearing in the elevation', () => {
+test('what cannot be dragged stays: a thing nobody knows, a bearing in the elevation', () => {
   const { hands, plan } = board(demoPlan());
   const before = plan();
   drag(hands, { kind: 'bearing', id: 'nobody' }, [{ x: 1, y: 1 }]);
-  drag(hands, { kind: 'powerLine', id: before.site.powerLines[0]?.id ?? 'l1' }, [{ x: 1, y: 1 }]);
   drag(hands, { kind: 'bearing', id: 'p1' }, [{ x: 1, y: 1 }], false, 'dragSide');
   hands.nudgeSide({ kind: 'bearing', id: 'p1' }, { x: 1, y: 0 });
   hands.nudgeAbove({ kind: 'opening', id: 'op1' }, { x: 1, y: 0 });
   expect(plan()).toBe(before);
+});
+test('a power line is dragged whole, or by one end', () => {
+  const { hands, plan } = board(demoPlan());
+  const [line] = plan().site.powerLines;
+  drag(hands, { kind: 'powerLine', id: line!.id }, [{ x: 1, y: 2 }]);
+  const moved = plan().site.powerLines[0]!;
+  expect(moved.to!.x - moved.from!.x).toBeCloseTo(line!.to!.x - line!.from!.x, 9);
+  expect(moved.from).toEqual({ x: line!.from!.x + 1, y: line!.from!.y + 2 });
+  drag(hands, { kind: 'powerLineEnd', id: line!.id, end: 'to' }, [{ x: -3, y: 0 }]);
+  expect(plan().site.powerLines[0]!.from).toEqual(moved.from);
+  expect(plan().site.powerLines[0]!.to!.x).toBeCloseTo(moved.to!.x - 3, 6);
 });
 test('a thing chosen opens the station its figures stand at', () => {
   const { store, hands } = board(demoPlan());

@@ -24,6 +24,10 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       return shoreGrip(plan, ref.id);
     case 'obstruction':
       return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
+    case 'powerLine':
+      return plan.site.powerLines.find((one) => one.id === ref.id)?.from ?? null;
+    case 'powerLineEnd':
+      return plan.site.powerLines.find((one) => one.id === ref.id)?.[ref.end] ?? null;
     case 'start': {
       const start = plan.pieces.find((one) => one.id === ref.id)?.start;
       return start ? { x: start.x, y: start.y } : null;
@@ -41,6 +45,7 @@ const stationOf: Record<Ref['kind'], StationId> = {
   stand: 'gear',
   obstruction: 'gear',
   powerLine: 'gear',
+  powerLineEnd: 'gear',
   leg: 'wayIn',
   opening: 'measure',
   shore: 'shores',
@@ -57,7 +62,14 @@ export function boardHands(store: JobStore, step: number) {
     if (ref.kind === 'bearing') act({ name: 'editBearing', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
-    else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'powerLineEnd') act({ name: 'editPowerLine', args: { id: ref.id, changes: ref.end === 'from' ? { from: at } : { to: at } } }, group);
+    else if (ref.kind === 'powerLine') {
+      // The whole line goes along with the end it is held by.
+      const line = plan().site.powerLines.find((one) => one.id === ref.id);
+      if (!line?.from || !line.to) return;
+      const to = { x: line.to.x + at.x - line.from.x, y: line.to.y + at.y - line.from.y };
+      act({ name: 'editPowerLine', args: { id: ref.id, changes: { from: at, to } } }, group);
+    } else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'shore') {
       const move = shoreTo(plan(), ref.id, at, 0);
       if (move) act({ name: 'editIn', args: { ...move, id: ref.id } } as Command, group);

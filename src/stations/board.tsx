@@ -14,7 +14,14 @@ const ABOVE_MARGINS = { top: 36, right: 22, bottom: 30, left: 22 };
 const SIDE_MARGINS = { top: 40, right: 22, bottom: 26, left: 40 };
 
 const movesAbove = (ref: Ref) =>
-  ref.kind === 'stand' || ref.kind === 'bearing' || ref.kind === 'start' || ref.kind === 'obstruction' || ref.kind === 'leg' || ref.kind === 'shore';
+  ref.kind === 'stand' ||
+  ref.kind === 'bearing' ||
+  ref.kind === 'start' ||
+  ref.kind === 'obstruction' ||
+  ref.kind === 'powerLine' ||
+  ref.kind === 'powerLineEnd' ||
+  ref.kind === 'leg' ||
+  ref.kind === 'shore';
 const movesSide = (ref: Ref) => ref.kind === 'pickPoint';
 
 /** Plan and elevation of the moment, with hands to move what stands in them. */

@@ -1,12 +1,12 @@
 'use client';
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { ChartTable } from './chart-table';
 import { ChartDialog } from './chart-dialog';
-import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
+import { SiteFields } from './site-fields';
 import { useInputs } from './use-inputs';
 
 /** The crane, its chart, where it stands, and what is in its way. */
@@ -84,6 +84,12 @@ function CraneFields({ crane }: { crane: Crane }) {
   const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `crane ${field}`);
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
     figure(label, 'length', crane[key], (value) => edit({ [key]: value }, key));
+  // Of a base both measures are wanted: the other is taken as the crane stands until it is typed.
+  const base = (changes: { length?: number | null; width?: number | null }) => {
+    const next = { length: crane.chartBase?.length ?? null, width: crane.chartBase?.width ?? null, ...changes };
+    const whole = next.length === null && next.width === null ? null : { length: next.length ?? crane.baseLength, width: next.width ?? crane.baseWidth };
+    return edit({ chartBase: whole }, 'chart base');
+  };
   const part = (index: number, mass: number) => edit({ parts: crane.parts.map((one, i) => (i === index ? { ...one, mass } : one)) }, `part ${index}`);
   return (
     <>
@@ -99,6 +105,8 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Outriggers, front to rear', 'baseLength')}
         {length('Outriggers, side to side', 'baseWidth')}
         {open('Chart is good up to gusts of', 'speed', crane.chartGust, (chartGust) => edit({ chartGust }, 'gust'))}
+        {open('Chart is for a base, front to rear', 'length', crane.chartBase?.length ?? null, (length) => base({ length }))}
+        {open('Chart is for a base, side to side', 'length', crane.chartBase?.width ?? null, (width) => base({ width }))}
       </Group>
       <Group title="What its parts weigh, for the ground">
         {crane.parts.map((one, i) => figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass)))}
@@ -123,61 +131,5 @@ function CraneFields({ crane }: { crane: Crane }) {
         )}
       </Group>
     </>
-  );
-}
-
-function SiteFields() {
-  const plan = usePlan();
-  const act = useAct();
-  const { open, figure, words } = useInputs();
-  const addThing = () =>
-    act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
-  const addLine = () =>
-    act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: { x: -5, y: 14 }, to: { x: 20, y: 14 }, height: 8, volts: null } });
-  return (
-    <section className="space-y-3">
-      <Group
-        title="In the way"
-        tools={
-          <span className="flex gap-1">
-            <SmallButton onClick={addThing}>
-              <Plus size={13} aria-hidden /> Thing
-            </SmallButton>
-            <SmallButton onClick={addLine}>
-              <Plus size={13} aria-hidden /> Power line
-            </SmallButton>
-          </span>
-        }
-      >
-        {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
-      </Group>
-      {plan.site.obstructions.map((one) => {
-        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
-        return (
-          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            {words('Thing', one.name, (name) => edit({ name }, 'name'))}
-            {figure('Length', 'length', one.length, (length) => edit({ length }, 'length'))}
-            {figure('Width', 'length', one.width, (width) => edit({ width }, 'width'))}
-            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
-            <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removeObstruction', { id: one.id })}>
-              <X size={14} />
-            </SmallButton>
-          </div>
-        );
-      })}
-      {plan.site.powerLines.map((one) => {
-        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editPowerLine', { id: one.id, changes }, `${one.id} ${field}`);
-        return (
-          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            {words('Power line', one.name, (name) => edit({ name }, 'name'))}
-            {open('Voltage', 'voltage', one.volts, (volts) => edit({ volts }, 'volts'))}
-            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
-            <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removePowerLine', { id: one.id })}>
-              <X size={14} />
-            </SmallButton>
-          </div>
-        );
-      })}
-    </section>
   );
 }

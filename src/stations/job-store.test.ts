@@ -14,7 +14,7 @@ interface Sent {
 }
 type Answer = { status: number; body: unknown; etag?: string } | Error;
 
-const survey = surveyPlan(demoPlan(), -1, 'beam');
+const survey = surveyPlan(demoPlan(), null, -1, 'beam');
 const held = new Map<string, string>();
 const closing = new Set<() => void>();
 let sent: Sent[] = [];

@@ -8,6 +8,7 @@ import { canonicalJson } from '@/core/plan/canonical';
 import type { StationId } from '@/core/plan/check';
 import type { Command } from '@/core/plan/commands/table';
 import { perform, redo, seal, startHistory, undo, type History } from '@/core/plan/history';
+import { dayOf } from '@/core/plan/day';
 import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
 import type { Survey } from '@/core/plan/survey';
@@ -83,7 +84,7 @@ export function createJobStore(first: FirstState) {
     const resurvey = async (plan: Plan) => {
       const ticket = (surveyed += 1);
       if (!worker) return;
-      const evaluation = await worker.check(plan);
+      const evaluation = await worker.check(plan, dayOf(new Date()));
       if (ticket !== surveyed) return;
       set((state) => ({ survey: { ...state.survey, evaluation } }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
@@ -214,7 +215,7 @@ export function createJobStore(first: FirstState) {
     worker = wrap<SurveyWorker>(thread);
     const { getState, setState } = store;
     const { history } = getState();
-    void worker.check(history.plan);
+    void worker.check(history.plan, dayOf(new Date()));
     // The first check of a plan compiles its schema: better now than under the first keystroke.
     const warm = setTimeout(() => openPlan(history.plan), 300);
     const draft = sessionStorage.getItem(draftKey(first.id));

@@ -130,7 +130,7 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
   const edit = useEdit('legs', leg.id);
   const checks = useJob((state) => state.survey.evaluation.checks);
   const { legs } = usePlan().wayIn;
-  const verdict = legVerdict(leg, legs, checks);
+  const verdict = legVerdict(leg, checks);
   const values = leg as unknown as Record<string, number | null>;
   const put = (changes: Record<string, unknown>, name: string) => edit(changes as never, name);
   return (

@@ -69,8 +69,10 @@ export function LoadPathFields() {
       )}
       {sorted.map((link) => {
         const load =
-          checks.find((check) => check.id.startsWith('path.') && check.subject === link.name && check.quantity === 'force' && check.demand !== null)?.demand ??
-          null;
+          checks.find(
+            (check) =>
+              check.id.startsWith('path.') && check.about.kind === 'link' && check.about.id === link.id && check.quantity === 'force' && check.demand !== null,
+          )?.demand ?? null;
         return <LinkFields key={link.id} link={link} load={load === null ? null : formatQuantity(load, 'force', system)} />;
       })}
     </Fold>

@@ -73,7 +73,7 @@ export function StrikeFields() {
           </thead>
           <tbody>
             {steps.map((step, i) => {
-              const check = checks.find((one) => one.id === 'shore.strike' && one.subject === `step ${i + 1}`);
+              const check = checks.find((one) => one.id === 'shore.strike' && one.about.id === step.id);
               const most = Math.max(0, ...step.loads.map((load, n) => load * (strike?.units[n]?.lever ?? 1)));
               return (
                 <tr key={i} className={`border-t border-line ${struck === i + 1 ? 'bg-white font-semibold' : ''}`} data-strike={i + 1}>

@@ -1,14 +1,14 @@
 'use client';
 import { useMemo } from 'react';
-import type { StationId } from '@/core/plan/check';
+import type { About, StationId } from '@/core/plan/check';
 import { subjectVerdict } from '@/core/plan/subject-verdict';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob } from './job-context';
 
 /** How one thing of a station stands, beside its name: the largest share of a limit it uses, and its worst verdict. */
-export function SubjectMark({ station, name }: { station: StationId; name: string }) {
+export function SubjectMark({ station, about: { kind, id } }: { station: StationId; about: Pick<About, 'kind' | 'id'> }) {
   const checks = useJob((state) => state.survey.evaluation.checks);
-  const stands = useMemo(() => subjectVerdict(checks, station, name), [checks, station, name]);
+  const stands = useMemo(() => subjectVerdict(checks, station, { kind, id }), [checks, station, kind, id]);
   if (!stands) return null;
   const { used, verdict } = stands;
   return (

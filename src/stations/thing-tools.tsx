@@ -1,10 +1,32 @@
 'use client';
 import { X } from 'lucide-react';
-import type { StationId } from '@/core/plan/check';
+import type { AboutKind, StationId } from '@/core/plan/check';
 import type { CommandArguments } from '@/core/plan/commands/table';
 import { useAct } from './job-context';
 import { SmallButton } from './panel';
 import { SubjectMark } from './subject-mark';
+
+/** What a thing of a list is to the checks. */
+const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
+  bearings: 'bearing',
+  openings: 'opening',
+  overlays: 'overlay',
+  patterns: 'pattern',
+  lines: 'spanLine',
+  links: 'link',
+  members: 'member',
+  legs: 'leg',
+  storeys: 'storey',
+  bents: 'shore',
+  shoreWalls: 'shore',
+  shoreRows: 'shore',
+  strike: 'strikeStep',
+  stock: 'stock',
+  watch: 'watch',
+  trucks: 'job',
+  turns: 'job',
+  permits: 'job',
+};
 
 /** Beside the name of a thing of a station: how it stands, and the way to take it out, unless another thing needs it. */
 export function ThingTools({
@@ -21,7 +43,7 @@ export function ThingTools({
   const act = useAct();
   return (
     <span className="flex items-center gap-2">
-      <SubjectMark station={station} name={thing.name} />
+      <SubjectMark station={station} about={{ kind: kinds[list], id: thing.id }} />
       {!needed && (
         <SmallButton danger label={`Remove ${thing.name}`} onClick={() => act('removeFrom', { list, id: thing.id })}>
           <X size={14} />

@@ -8,8 +8,8 @@ let held: { plan: Plan; evaluation: Evaluation } | null = null;
 /** Thin shell: the core off the main thread. The plan is sent only when it changed. */
 const api = {
   /** The verdicts come first: they are what a person waits for. The drawings follow by `scenes`. */
-  check(plan: Plan): Evaluation {
-    const evaluation = evaluate(plan);
+  check(plan: Plan, today: string): Evaluation {
+    const evaluation = evaluate(plan, today);
     held = { plan, evaluation };
     return evaluation;
   },

@@ -21,15 +21,22 @@ export interface Bent {
   slope: number;
 }
 
-export type ContinuousResult =
-  { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: Bent[] } | { stable: false };
+export type ContinuousResult = { stable: true; reactions: number[]; maxSagging: number; maxHogging: number; deflection: Bent[] } | { stable: false };
 
 /**
  * Euler beam by the stiffness method, two freedoms a node (downwards deflection, rotation).
  * Contact by active set: release supports that pull, take back supports the beam has sunk onto, until neither happens.
  */
 export function solveContinuous(beam: ContinuousBeam): ContinuousResult {
-  const xs = [...new Set([0, beam.length, ...beam.supports.map((s) => s.x), ...beam.pointLoads.map((p) => p.x), ...(beam.runs ?? []).flatMap((run) => [run.from, run.to])])].sort((a, b) => a - b);
+  const xs = [
+    ...new Set([
+      0,
+      beam.length,
+      ...beam.supports.map((s) => s.x),
+      ...beam.pointLoads.map((p) => p.x),
+      ...(beam.runs ?? []).flatMap((run) => [run.from, run.to]),
+    ]),
+  ].sort((a, b) => a - b);
   const nodeAt = new Map(xs.map((x, i) => [x, i]));
   const nodeOf = beam.supports.map((support) => nodeAt.get(support.x)!);
   const even = xs.slice(0, -1).map((x, e) => evenLoad(beam, (x + xs[e + 1]!) / 2));

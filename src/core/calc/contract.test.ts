@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import { calculationsPage } from '../../../scripts/lib/calculations-page';
 import { usedTraces } from '../../../tests/used-traces';
 import { registry } from './registry';
-import { runCalc } from './run';
+import { attempt, runCalc } from './run';
+import { fitThermal } from '../fit/thermal.calc';
 import { faultsOf } from './schema';
 
 /** One input of each calculation: of the public cases where it has one, else as the demo jobs use it. */
@@ -95,7 +96,8 @@ describe('the door for outsiders', () => {
   test.each([null, 5, 'text', [], undefined])('%p as input is refused, not thrown', (input) => expect(runCalc('fit.thermal', input).ok).toBe(false));
   test('NaN and Infinity never get in, and an answer too large to be a number never gets out', () => {
     expect(runCalc('fit.thermal', { length: Infinity, deltaT: 1, coefficient: 1 }).ok).toBe(false);
-    expect(runCalc('fit.thermal', { length: 1e300, deltaT: 1e300, coefficient: 1 })).toMatchObject({ ok: false, path: 'change' });
+    expect(runCalc('fit.thermal', { length: 1e300, deltaT: 1, coefficient: 1 })).toMatchObject({ ok: false, path: 'length' });
+    expect(attempt(fitThermal, { length: 1e300, deltaT: 1e300, coefficient: 1 })).toMatchObject({ ok: false, path: 'change' });
   });
   test('of a union only the nearest branch is complained about', () => {
     expect(runCalc('steel.weight', { items: [{ mass: -5, at: 0 }], allowance: 0 })).toMatchObject({ ok: false, path: 'items[0].mass' });

@@ -52,8 +52,7 @@ export const loadDurationNds = () => Type.Number({ unit: '1', minimum: 0.9, maxi
 /** k_mod of EN 1995-1-1 Table 3.1: 0.2 (boards, permanent, outside) to 1.1 (instantaneous). */
 export const kMod = () => Type.Number({ unit: '1', minimum: 0.2, maximum: 1.1, description: 'k_mod, EN 1995-1-1 Table 3.1' });
 /** Drag coefficient of a body: 0.1 is a streamlined one, above 4 is none. */
-export const dragCoefficient = (description?: string) =>
-  Type.Number({ unit: '1', minimum: 0.1, maximum: 4, ...(description ? { description } : {}) });
+export const dragCoefficient = (description?: string) => Type.Number({ unit: '1', minimum: 0.1, maximum: 4, ...(description ? { description } : {}) });
 /** Coefficient of friction. */
 export const frictionCoefficient = (description?: string) => Type.Number({ unit: '1', minimum: 0, maximum: 2, ...(description ? { description } : {}) });
 export const gustSpeed = (description?: string) => positive('m/s', description, { maximum: 100 });

@@ -41,6 +41,7 @@ import { craneBoom } from '../cranes/boom.calc';
 import { craneChart } from '../cranes/chart.calc';
 import { craneOutriggers } from '../cranes/outriggers.calc';
 import { cranePowerLine } from '../cranes/power-line.calc';
+import { powerLineEu } from '../cranes/power-line-eu.calc';
 import { craneTandem } from '../cranes/tandem.calc';
 import { craneWindLimit } from '../cranes/wind-limit.calc';
 import { fitThermal } from '../fit/thermal.calc';
@@ -95,6 +96,7 @@ const all: readonly Calc<never, never>[] = [
   craneWindLimit,
   craneBoom,
   cranePowerLine,
+  powerLineEu,
   moveRamp,
   hoistBracket,
   shoreOverhang,

@@ -7,7 +7,7 @@ export const concreteGate = defineCalc({
   title: 'Concrete strength before steel stands on it',
   input: closed({ intended: positive('Pa'), result: nonNegative('Pa'), share: nonNegative('1', undefined, { maximum: 1 }) }),
   output: closed({ needed: nonNegative('Pa'), reached: nonNegative('1') }),
-  source: { basis: 'published', text: '29 CFR 1926.752(a)(1): 75 % of the intended minimum, in writing; the designer’s figure decides' },
+  source: { basis: 'practice', text: 'Share of the intended strength, by a test result in writing; the designer’s figure decides' },
   compute: ({ intended, result, share }) => ({ needed: intended * share, reached: result / intended }),
   work: (i, o) => [
     {

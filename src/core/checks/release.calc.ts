@@ -8,7 +8,7 @@ export const releaseBolts = defineCalc({
   title: 'Bolts in before the hook lets go',
   input: closed({ bolts: Type.Integer({ minimum: 0 }), least: Type.Integer({ minimum: 0 }) }),
   output: closed({ enough: Type.Boolean() }),
-  source: { basis: 'published', text: '29 CFR 1926.756(a)(1): at least two bolts per connection, wrench-tight' },
+  source: { basis: 'practice', text: 'Count of bolts of the drawn size and grade, wrench-tight, in each end' },
   compute: ({ bolts, least }) => ({ enough: bolts >= least }),
   work: (i, o) => [
     { label: 'Bolts in', result: q(i.bolts, 'count') },

@@ -24,6 +24,7 @@ export type Ref =
   | { kind: 'stand'; id: string }
   | { kind: 'obstruction'; id: string }
   | { kind: 'powerLine'; id: string }
+  | { kind: 'powerLineEnd'; id: string; end: 'from' | 'to' }
   | { kind: 'leg'; id: string }
   | { kind: 'opening'; id: string }
   | { kind: 'shore'; id: string }

@@ -53,14 +53,14 @@ describe('scenes', () => {
     const plan = demoPlan();
     for (let cursor = -1; cursor < plan.moves.length; cursor += 1)
       for (const look of ['beam', 'boom'] as const) {
-        const { above, side } = surveyPlan(plan, cursor, look);
+        const { above, side } = surveyPlan(plan, null, cursor, look);
         expect(JSON.stringify([above, side])).not.toContain('null');
         expect(above.shapes.length).toBeGreaterThan(20);
         expect(side.shapes.length).toBeGreaterThan(15);
       }
   });
   test('the piece is drawn as deep as it is, where the plan sets it', () => {
-    const { side } = surveyPlan(demoPlan(), 8, 'beam');
+    const { side } = surveyPlan(demoPlan(), null, 8, 'beam');
     const piece = side.shapes.find((shape) => shape.shape === 'polygon' && shape.of?.kind === 'piece');
     const ys = piece?.shape === 'polygon' ? piece.points.map((p) => p.y) : [];
     expect(Math.min(...ys)).toBeCloseTo(3.6, 9);
@@ -70,10 +70,10 @@ describe('scenes', () => {
     const plan = newPlan({ name: 'N', place: '', units: 'metric', ruleSet: 'eu-ls' });
     plan.pieces[0]!.section = 'nothing';
     plan.pieces[0]!.seat.leftBearing = null;
-    expect(() => surveyPlan(plan, 6, 'boom')).not.toThrow();
+    expect(() => surveyPlan(plan, null, 6, 'boom')).not.toThrow();
   });
   test('labels of the demo stay apart', () => {
-    const { above } = surveyPlan(demoPlan(), 6, 'beam');
+    const { above } = surveyPlan(demoPlan(), null, 6, 'beam');
     const fitted = fit(above.extent, 785, 310);
     const placed = placeLabels(above.shapes, fitted, { height: 14, largeHeight: 17, gap: 8, widthOf: (text) => text.length * 6.2 });
     const overlaps = placed.flatMap((a, i) =>

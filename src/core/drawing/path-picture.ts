@@ -41,8 +41,9 @@ export function pathPicture(plan: Plan, checks: readonly Check[]): PathPicture {
   for (const bearing of plan.bearings) sink(bearing.id, 0, new Set());
   // What nothing stands on is drawn too: it may be a link that was forgotten.
   for (const link of plan.links) if (!row.has(link.id)) row.set(link.id, 1);
-  const found = (name: string) => {
-    const own = checks.filter((check) => check.id.startsWith('path.') && check.subject === name);
+  const found = (id: string) => {
+    const kind = links.has(id) ? 'link' : 'bearing';
+    const own = checks.filter((check) => check.id.startsWith('path.') && check.about.kind === kind && check.about.id === id);
     const traces = own.flatMap((check) => check.traces);
     const summed = traces.find((trace) => trace.calc === linkLoad.id)?.output as { load?: number } | undefined;
     const pressed = traces.find((trace) => trace.calc === contactPressure.id)?.input as { load?: number } | undefined;
@@ -65,7 +66,7 @@ export function pathPicture(plan: Plan, checks: readonly Check[]): PathPicture {
     here.forEach((id, column) => {
       place.set(id, (column + 0.5) / here.length);
       const name = plan.bearings.find((one) => one.id === id)?.name ?? links.get(id)?.name ?? id;
-      boxes.push({ id, name, row: r, column, ...found(name), ground: links.get(id)?.ground ?? false });
+      boxes.push({ id, name, row: r, column, ...found(id), ground: links.get(id)?.ground ?? false });
     });
   }
   const columns = Math.max(1, ...Array.from({ length: rows }, (_, r) => boxes.filter((box) => box.row === r).length));

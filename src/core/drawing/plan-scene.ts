@@ -1,6 +1,4 @@
 import { boomLine } from '../cranes/boom-geometry';
-import { cranePowerLine } from '../cranes/power-line.calc';
-import { attempt } from '../calc/run';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { radiiToRead } from '../plan/evaluate/crane';
 import { Missing } from '../plan/missing';
@@ -15,6 +13,7 @@ import type { ShoreMoment } from './shore-moment';
 import { hasShores, shoresAbove } from './shore-shapes';
 import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
+import { powerLineShapes } from './power-line-shapes';
 import type { SettledPlan } from '../plan/settle';
 
 /**
@@ -35,9 +34,7 @@ export function planScene(plan: SettledPlan, moment: Moment, shores: ShoreMoment
     ...(about === 'wayIn' ? carriedShapes(plan) : []),
     ...(close ? [] : wayShapes(plan, onWay, checks)),
   ];
-  const points = (close ? near : shapes).flatMap((shape) =>
-    shape.shape === 'polygon' ? shape.points : shape.shape === 'line' && !shape.style.dash?.includes('dashdot') ? shape.points : [],
-  );
+  const points = (close ? near : shapes).flatMap((shape) => (shape.shape === 'polygon' ? shape.points : shape.shape === 'line' ? shape.points : []));
   return { shapes, extent: extentOf(points, close ? 0.9 : 0.5) };
 }
 
@@ -59,15 +56,7 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);
-  const lines = plan.site.powerLines.flatMap((line): Shape[] => {
-    const needed = line.volts === null ? null : attempt(cranePowerLine, { volts: line.volts });
-    const keep = needed?.ok ? `: keep ${formatQuantity(needed.output.clearance, 'length', units)} off` : ': voltage not known';
-    return [
-      { shape: 'line', points: [line.from, line.to], style: { stroke: 'ink', width: 1.4, dash: 'dashdot' }, of: { kind: 'powerLine', id: line.id } },
-      { shape: 'label', at: mix(line.from, line.to, 0.32), text: line.name + keep, ink: 'ink', sides: ['below', 'above'] },
-    ];
-  });
-  return [...things, ...lines];
+  return [...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
 }
 
 function bearingShapes(plan: Plan, moment: Moment): Shape[] {

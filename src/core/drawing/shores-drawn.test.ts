@@ -140,7 +140,7 @@ test('every moment and every look can be drawn, with numbers that are numbers', 
   const plan = ticketHall();
   for (let cursor = -1; cursor < plan.moves.length; cursor += 1)
     for (const look of ['beam', 'across'] as const) {
-      const { above, side } = surveyPlan(plan, cursor, look, 'shores');
+      const { above, side } = surveyPlan(plan, null, cursor, look, 'shores');
       for (const { shapes, extent } of [above, side]) {
         expect(Number.isFinite(extent.min.x + extent.max.y)).toBe(true);
         for (const shape of shapes)

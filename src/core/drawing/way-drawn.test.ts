@@ -3,7 +3,7 @@ import type { StationId } from '../plan/check';
 import type { Plan } from '../plan/schema';
 import { surveyPlan } from '../plan/survey';
 
-const above = (plan: Plan, about: StationId) => surveyPlan(plan, -1, 'beam', about).above.shapes;
+const above = (plan: Plan, about: StationId) => surveyPlan(plan, null, -1, 'beam', about).above.shapes;
 const words = (plan: Plan, about: StationId) => above(plan, about).flatMap((one) => (one.shape === 'label' ? [one.text] : []));
 const dots = (plan: Plan, about: StationId) => above(plan, about).flatMap((one) => (one.shape === 'dot' && one.of?.kind === 'leg' ? [one] : []));
 
@@ -42,7 +42,7 @@ test('a check of the steel that happens to bear a leg’s name does not mark the
   const door = plan.wayIn.legs.find((leg) => leg.kind === 'opening')!;
   door.name = 'TH6';
   plan.members.find((one) => one.mark === 'TH6')!.travel.permit = null;
-  const mine = surveyPlan(plan, -1, 'beam', 'wayIn').evaluation.checks.filter((one) => one.subject === 'TH6');
+  const mine = surveyPlan(plan, null, -1, 'beam', 'wayIn').evaluation.checks.filter((one) => one.subject === 'TH6');
   expect(mine.some((one) => one.verdict === 'missing')).toBe(true);
   expect(dots(plan, 'wayIn').find((one) => one.of?.id === door.id)!.verdict).not.toBe('missing');
 });

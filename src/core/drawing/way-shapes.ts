@@ -171,7 +171,7 @@ export function wayShapes(plan: SettledPlan, named: boolean, checks: readonly Ch
           shape: 'dot',
           centre: leg.at,
           size: named ? 7 : 4,
-          verdict: named ? (legVerdict(leg, legs, checks) ?? undefined) : undefined,
+          verdict: named ? (legVerdict(leg, checks) ?? undefined) : undefined,
           style: { fill: 'gear', stroke: 'paper', width: 1.5 },
           of,
           solid: true,

@@ -23,7 +23,8 @@ export const bearingLength = defineCalc({
   source: { basis: 'geometry', text: 'Length = clear opening + both bearings' },
   compute({ span, seatLeft, seatRight, length, left }) {
     const clear = span - seatLeft / 2 - seatRight / 2;
-    if (!(clear > 0)) refuse('span', `Seats of ${seatLeft} m and ${seatRight} m on a span of ${span} m leave nothing clear between them: check span and seats.`);
+    if (!(clear > 0))
+      refuse('span', `Seats of ${seatLeft} m and ${seatRight} m on a span of ${span} m leave nothing clear between them: check span and seats.`);
     const overRight = length - clear - left;
     return { clear, overLeft: left, overRight, bearingLeft: Math.min(left, seatLeft), bearingRight: Math.max(0, Math.min(overRight, seatRight)) };
   },

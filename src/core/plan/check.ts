@@ -9,10 +9,46 @@ export const verdicts: readonly Verdict[] = ['stop', 'missing', 'tight', 'clear'
 export const stations = ['measure', 'steel', 'wayIn', 'shores', 'gear', 'picks', 'runSheet', 'days', 'log'] as const;
 export type StationId = (typeof stations)[number];
 
+/** The thing a check is about, by its id: names are for reading only, two things may share one. */
+export interface About {
+  kind: AboutKind;
+  id: string;
+  /** which part of it, where one check has several */
+  part?: string;
+}
+export const aboutKinds = [
+  'job',
+  'piece',
+  'bearing',
+  'pick',
+  'stand',
+  'crane',
+  'powerLine',
+  'opening',
+  'pattern',
+  'spanLine',
+  'overlay',
+  'link',
+  'member',
+  'yardPlace',
+  'leg',
+  'splice',
+  'storey',
+  'shore',
+  'strikeStep',
+  'watch',
+  'stock',
+  'hold',
+  'move',
+  'threshold',
+] as const;
+export type AboutKind = (typeof aboutKinds)[number];
+
 export interface Check {
-  /** what is checked, e.g. `lift.chart`; unique together with subject and move */
+  /** what is checked, e.g. `lift.chart`; unique together with about and move */
   id: string;
   subject: string;
+  about: About;
   station: StationId;
   /** the move it belongs to; null: before the first */
   move: string | null;

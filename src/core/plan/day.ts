@@ -6,3 +6,9 @@ export function isDay(text: string): boolean {
   if (year === undefined || month === undefined || date === undefined) return false;
   return new Date(Date.UTC(Number(year), Number(month) - 1, Number(date))).toISOString().startsWith(text);
 }
+
+/** The day of an instant where the reader is, year-month-day. The core has no clock: whoever has one hands the instant in. */
+export function dayOf(now: Date): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

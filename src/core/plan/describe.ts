@@ -16,19 +16,6 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
       return f.question;
     case 'weight':
       return `${f.mark} weighs ${show(f.mass, 'mass')} with ${show(f.allowance, 'fraction')} allowed; its balance point is ${show(f.cg, 'length')} from the left end.`;
-    case 'statement.mass':
-      return twoFigures(
-        `${f.mark}, bare`,
-        show(f.stated, 'mass'),
-        show(f.computed, 'mass'),
-        show(f.difference, 'fraction'),
-        'the section and length make',
-        verdict,
-      );
-    case 'statement.length':
-      return twoFigures(f.mark, show(f.stated, 'length'), show(f.computed, 'length'), show(f.difference, 'fraction'), 'the plan has', verdict);
-    case 'statement.span':
-      return twoFigures(f.between, show(f.stated, 'length'), show(f.computed, 'length'), show(f.difference, 'fraction'), 'the bearings stand', verdict);
     case 'moves.lacking':
       return `The run sheet never does this for ${f.mark}: ${listed(f.lacks)}. Add it.`;
     case 'moves.complete':
@@ -78,7 +65,7 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'set.bearing':
       return `${f.mark} bears ${show(f.length, 'dimension')} at ${f.at}; ${show(f.least, 'dimension')} is the least.`;
     case 'set.postLoad':
-      return `${f.at} takes ${show(f.reaction, 'force')}${f.factored ? ', factored,' : ''} once landed; it is good for ${show(f.capacity, 'force')}.`;
+      return `${f.at} takes ${show(f.reaction, 'force')}${f.factored ? ', factored,' : ''} once landed${f.beside.length > 0 ? `, with ${listed(f.beside)} on it too` : ''}; it is good for ${show(f.capacity, 'force')}.`;
     case 'set.uplift':
       return `${f.at} would lift by ${show(f.uplift, 'force')}: tie it down before the hook lets go.`;
     case 'set.web':
@@ -94,9 +81,4 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
       return `The hook would let go with ${listed(short.map((end) => `${bolts(end.bolts)} at ${end.at}`))}. ${f.least} an end are needed.`;
     }
   }
-}
-
-function twoFigures(subject: string, stated: string, computed: string, difference: string, says: string, verdict: string): string {
-  const tail = verdict === 'tight' ? 'Find out which is right.' : '';
-  return `${subject}: stated ${stated}; ${says} ${computed}, ${difference} apart. ${tail}`.trim();
 }

@@ -7,9 +7,6 @@ export type Finding =
   | { code: 'told'; words: Phrase }
   | { code: 'missing'; question: string }
   | { code: 'weight'; mark: string; mass: number; allowance: number; cg: number }
-  | { code: 'statement.mass'; mark: string; stated: number; computed: number; difference: number }
-  | { code: 'statement.length'; mark: string; stated: number; computed: number; difference: number }
-  | { code: 'statement.span'; between: string; stated: number; computed: number; difference: number }
   | { code: 'moves.lacking'; mark: string; lacks: string[] }
   | { code: 'moves.complete'; mark: string }
   | { code: 'concrete'; bearing: string; result: number; needed: number; by: string }
@@ -30,7 +27,7 @@ export type Finding =
   | { code: 'pick.bending'; mark: string; moment: number; capacity: number; ratio: number }
   | { code: 'pick.hanging'; mark: string; moment: number; usable: number }
   | { code: 'set.bearing'; mark: string; at: string; length: number; least: number }
-  | { code: 'set.postLoad'; at: string; reaction: number; capacity: number; factored: boolean }
+  | { code: 'set.postLoad'; at: string; beside: string[]; reaction: number; capacity: number; factored: boolean }
   | { code: 'set.uplift'; at: string; uplift: number }
   | { code: 'set.web'; mark: string; at: string; reaction: number; capacity: number }
   | { code: 'set.bending'; mark: string; moment: number; capacity: number }

@@ -1,5 +1,14 @@
+import type { QuantityKind } from '../units';
 import type { HoldId } from './hold-ids';
 import type { MoveKind, Plan } from './schema';
+
+/** A number a hold point asks for, once for each thing it is for. */
+export interface HoldReading {
+  what: string;
+  kind: QuantityKind;
+  /** the things it is read of */
+  of: 'pours' | 'spans' | 'shores' | 'lineShores' | 'pockets' | 'strikeSteps';
+}
 
 /** A hold point: work below it does not begin until a named person has recorded a pass with its evidence and time. */
 export interface Hold {
@@ -10,6 +19,10 @@ export interface Hold {
   signs: string;
   /** asked of every job, or only where shores stand */
   asked: 'always' | 'shores';
+  /** the number it asks for; null where a record in words is enough */
+  reading: HoldReading | null;
+  /** hold points it follows: it is not signed before them */
+  after: readonly HoldId[];
   /** the work below it: no move of these kinds before it is passed */
   before: readonly MoveKind[] | 'any';
 }
@@ -17,32 +30,47 @@ export interface Hold {
 const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set'];
 const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set'];
 
-const holds: readonly Hold[] = [
+export const holds: readonly Hold[] = [
   {
     id: 'HP0',
     title: 'Method and member chosen',
     evidence: 'the method, and why the others were not taken',
     signs: 'owner, engineer, erector',
     asked: 'always',
+    reading: null,
+    after: [],
     before: 'any',
   },
-  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always', before: 'any' },
-  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always', before: 'any' },
+  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always', reading: null, after: [], before: 'any' },
+  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always', reading: null, after: [], before: 'any' },
   {
     id: 'HP3',
     title: 'Way in and clashes checked',
     evidence: 'longest piece against each turn, opening and gap',
     signs: 'erector, fabricator',
     asked: 'always',
+    reading: null,
+    after: [],
     before: arrival,
   },
-  { id: 'HP4', title: 'Shop drawings signed', evidence: 'drawing numbers and revision', signs: 'fabricator', asked: 'always', before: arrival },
+  {
+    id: 'HP4',
+    title: 'Shop drawings signed',
+    evidence: 'drawing numbers and revision',
+    signs: 'fabricator',
+    asked: 'always',
+    reading: null,
+    after: ['HP1'],
+    before: arrival,
+  },
   {
     id: 'HP5',
     title: 'Site measured after the last strip-out',
     evidence: 'date of strip-out, date of measure, who measured',
     signs: 'fabricator',
     asked: 'always',
+    reading: null,
+    after: [],
     before: arrival,
   },
   {
@@ -51,15 +79,28 @@ const holds: readonly Hold[] = [
     evidence: 'what was fitted or inspected, and the result',
     signs: 'inspector',
     asked: 'always',
+    reading: null,
+    after: ['HP4'],
     before: arrival,
   },
-  { id: 'HP7', title: 'Concrete has its strength', evidence: 'each pour, its age and test result', signs: 'engineer', asked: 'always', before: onSupports },
+  {
+    id: 'HP7',
+    title: 'Concrete has its strength',
+    evidence: 'each pour, its age and test result',
+    signs: 'engineer',
+    asked: 'always',
+    reading: { what: 'strength tested', kind: 'strength', of: 'pours' },
+    after: [],
+    before: onSupports,
+  },
   {
     id: 'HP8',
     title: 'Bearings as built within tolerance',
     evidence: 'place and level of each bearing; sum of spans',
     signs: 'surveyor',
     asked: 'always',
+    reading: { what: 'length surveyed', kind: 'length', of: 'spans' },
+    after: [],
     before: onSupports,
   },
   {
@@ -68,6 +109,8 @@ const holds: readonly Hold[] = [
     evidence: 'allowed load, applied load, who checked',
     signs: 'temporary works engineer',
     asked: 'shores',
+    reading: { what: 'load allowed on it in all', kind: 'force', of: 'shores' },
+    after: [],
     before: ['line.open', 'piece.land'],
   },
   {
@@ -76,6 +119,8 @@ const holds: readonly Hold[] = [
     evidence: 'props tight, base readings taken',
     signs: 'foreman',
     asked: 'shores',
+    reading: { what: 'base reading', kind: 'dimension', of: 'lineShores' },
+    after: ['HP9'],
     before: ['line.open'],
   },
   {
@@ -84,6 +129,8 @@ const holds: readonly Hold[] = [
     evidence: 'pocket width and packed width',
     signs: 'builder',
     asked: 'shores',
+    reading: { what: 'pocket width measured', kind: 'dimension', of: 'pockets' },
+    after: [],
     before: ['member.set'],
   },
   {
@@ -92,6 +139,8 @@ const holds: readonly Hold[] = [
     evidence: 'readings before, and after',
     signs: 'engineer, inspector',
     asked: 'shores',
+    reading: { what: 'reading before it is struck', kind: 'dimension', of: 'strikeSteps' },
+    after: ['HP12', 'HP13'],
     before: ['shore.strike'],
   },
 ];
@@ -106,15 +155,4 @@ export const holdsOf = (plan: Plan): readonly Hold[] => {
 export function waitsFor(plan: Plan, hold: Hold): string | null {
   const kinds = hold.before;
   return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind))?.id ?? null;
-}
-
-/** Hold points not passed that stand before this move or before one made earlier. */
-export function openHolds(plan: Plan, move: string): Hold[] {
-  const place = plan.moves.findIndex((one) => one.id === move);
-  return holdsOf(plan).filter((hold) => {
-    const record = plan.holds.find((one) => one.id === hold.id);
-    const whole = record && [record.by, record.evidence, record.on].every((text) => text.trim() !== '');
-    const waiting = waitsFor(plan, hold);
-    return !whole && waiting !== null && plan.moves.findIndex((one) => one.id === waiting) <= place;
-  });
 }

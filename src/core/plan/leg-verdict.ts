@@ -10,11 +10,10 @@ export function legSubject(leg: Leg, legs: readonly Leg[]): string {
 }
 
 /** What is checked of one leg of the way in. */
-export const legChecksOf = (leg: Leg, legs: readonly Leg[], checks: readonly Check[]): Check[] =>
-  checks.filter((check) => check.station === 'wayIn' && check.subject === legSubject(leg, legs));
+export const legChecksOf = (leg: Leg, checks: readonly Check[]): Check[] => checks.filter((check) => check.about.kind === 'leg' && check.about.id === leg.id);
 
 /** The worst of it; null where nothing is checked there. */
-export function legVerdict(leg: Leg, legs: readonly Leg[], checks: readonly Check[]): Verdict | null {
-  const own = legChecksOf(leg, legs, checks);
+export function legVerdict(leg: Leg, checks: readonly Check[]): Verdict | null {
+  const own = legChecksOf(leg, checks);
   return own.length === 0 ? null : worst(own.map((check) => check.verdict));
 }

@@ -60,6 +60,8 @@ export interface MemberWeight {
   bare: number;
   by: 'calculated' | 'drawing' | 'weighed';
   spread: number;
+  /** the heaviest figure anybody gave, bare */
+  heaviest: number;
   /** with packing, attachments and the allowance on whatever was not weighed */
   lifted: number;
   cg: number;
@@ -87,6 +89,7 @@ export function memberWeight(member: Member, rules: Rules): MemberWeight | Missi
     bare: mass,
     by,
     spread,
+    heaviest: Math.max(...[calculated, member.stated.drawing, member.stated.weighed].filter((one): one is number => one !== null)),
     lifted: by === 'weighed' ? dressed : dressed * (1 + rules.value('weightAllowance')),
     cg: member.cg ?? added?.cg ?? member.length / 2,
     size: known,

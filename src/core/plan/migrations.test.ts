@@ -103,7 +103,7 @@ describe('a plan of version 3', () => {
     const asked = evaluate(plan)
       .checks.filter((check) => check.verdict === 'missing' && check.subject === 'TH6')
       .map((check) => check.id);
-    expect(asked).toEqual(['steel.turn', 'steel.permit']);
+    expect(asked).toEqual(['steel.turn', 'steel.permit', 'moves.unset']);
   });
   test('one permit written on two marks stays one; no lorry stays none', () => {
     const plan = three();

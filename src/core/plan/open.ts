@@ -153,8 +153,21 @@ function danglingFaults(plan: Plan): Fault[] {
     need('bearing', piece.seat.left, `pieces[${i}].seat.left`);
     need('bearing', piece.seat.right, `pieces[${i}].seat.right`);
     piece.packing.forEach((one, j) => {
+      const path = `pieces[${i}].packing[${j}]`;
       if (!(one.to > one.from))
-        faults.push({ path: `pieces[${i}].packing[${j}].to`, error: `Packing “${one.what}” runs from ${one.from} m to ${one.to} m: make “to” the larger.` });
+        faults.push({ path: `${path}.to`, error: `Packing “${one.what}” runs from ${one.from} m to ${one.to} m: make “to” the larger.` });
+      else if (one.from < 0 || one.to > piece.length + 1e-9)
+        faults.push({
+          path: `${path}.${one.from < 0 ? 'from' : 'to'}`,
+          error: `Packing “${one.what}” from ${one.from} m to ${one.to} m is past the end of ${piece.mark}, ${piece.length} m long: keep it on the piece.`,
+        });
+    });
+    piece.attachments.forEach((one, j) => {
+      if (one.at < 0 || one.at > piece.length + 1e-9)
+        faults.push({
+          path: `pieces[${i}].attachments[${j}].at`,
+          error: `“${one.what}” at ${one.at} m is past the end of ${piece.mark}, ${piece.length} m long: keep it on the piece.`,
+        });
     });
   });
   plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));

@@ -8,60 +8,108 @@ import { GRAVITY } from '../units';
 import { Missing } from './missing';
 import type { Piece } from './schema';
 
-export interface PieceWeight {
-  section: SectionRow;
-  /** mass of the bare steel, without allowance */
+/** Who says what the bare steel weighs. */
+export type WeightBy = 'computed' | 'drawing' | 'weighed';
+
+export interface Statement {
+  by: WeightBy;
+  mass: number;
+}
+
+/** Mass, weight and balance point of a piece with all that hangs on it. */
+export interface Lump {
   bareMass: number;
-  packingMass: number;
-  attachmentMass: number;
-  allowance: number;
-  /** with allowance */
+  /** of the bare steel, spread evenly along it */
+  perLength: number;
   mass: number;
   weight: number;
   /** centre of gravity: x from the left end, z from the underside of the steel */
   cg: { x: number; z: number };
+}
+
+export interface PieceWeight extends Lump {
+  section: SectionRow;
+  /** every figure anybody gave for the bare steel */
+  statements: Statement[];
+  by: WeightBy;
+  packingMass: number;
+  attachmentMass: number;
+  allowance: number;
+  /** the lightest figure anybody gave, without allowance: what holds down counts no more than this */
+  light: Lump;
   /** how far packing reaches below and above the steel */
   below: number;
   above: number;
   trace: Trace;
 }
 
-/** Steel, packing and everything bolted on, with the allowance; missing when the section is not known. */
+/** A choice between the figures stands only with a name and a reason under it, and only for a figure somebody gave. */
+export function chosenWeight(piece: Piece, statements: readonly Statement[]): Statement | null {
+  const { chosen } = piece.stated;
+  if (!chosen || chosen.who.trim() === '' || chosen.why.trim() === '') return null;
+  return statements.find((one) => one.by === chosen.by) ?? null;
+}
+
+/**
+ * Steel, packing and everything bolted on. Until a person chooses between the figures given for the bare steel and says why, the
+ * heaviest with the allowance is what must be carried, and the lightest without allowance is what holds down. A weighing that was
+ * chosen needs no allowance. Missing when the section is not known.
+ */
 export function pieceWeight(piece: Piece, rules: Rules): PieceWeight | Missing {
   const section = findSection(piece.section);
   if (!section) return new Missing(`“${piece.section}” is not in the section tables. What is ${piece.mark} made of?`);
-  const allowance = piece.allowance ?? rules.value('weightAllowance');
-  const input = {
-    items: [
-      { massPerLength: section.massPerLength, from: 0, to: piece.length },
-      ...piece.packing.map(({ massPerLength, from, to }) => ({ massPerLength, from, to })),
-      ...piece.attachments.map(({ mass, at }) => ({ mass, at })),
-    ],
-    allowance,
-  };
-  const outcome = attempt(steelWeight, input);
-  if (!outcome.ok) return new Missing(outcome.error);
-  const bareMass = section.massPerLength * piece.length;
+  const statements: Statement[] = [
+    { by: 'computed', mass: section.massPerLength * piece.length },
+    ...(piece.stated.mass === null ? [] : [{ by: 'drawing' as const, mass: piece.stated.mass }]),
+    ...(piece.stated.weighed === null || piece.stated.weighed === undefined ? [] : [{ by: 'weighed' as const, mass: piece.stated.weighed }]),
+  ];
+  const chosen = chosenWeight(piece, statements);
+  const heaviest = chosen ?? statements.reduce((a, b) => (b.mass > a.mass ? b : a));
+  const lightest = chosen ?? statements.reduce((a, b) => (b.mass < a.mass ? b : a));
+  const allowance = chosen?.by === 'weighed' ? 0 : (piece.allowance ?? rules.value('weightAllowance'));
   const packed = piece.packing.map((one) => ({ ...one, mass: one.massPerLength * (one.to - one.from) }));
   const packingMass = packed.reduce((sum, one) => sum + one.mass, 0);
   const attachmentMass = piece.attachments.reduce((sum, one) => sum + one.mass, 0);
   const middle = section.depth / 2;
   const height = { top: (t: number) => section.depth + t / 2, bottom: (t: number) => -t / 2, web: () => middle };
-  const z =
-    ((bareMass + attachmentMass) * middle + packed.reduce((sum, one) => sum + one.mass * height[one.side](one.thickness), 0)) /
-    (bareMass + attachmentMass + packingMass);
+
+  const lump = (bareMass: number, allowed: number): { lump: Lump; trace: Trace } | Missing => {
+    const perLength = bareMass / piece.length;
+    const input = {
+      items: [
+        { massPerLength: perLength, from: 0, to: piece.length },
+        ...piece.packing.map(({ massPerLength, from, to }) => ({ massPerLength, from, to })),
+        ...piece.attachments.map(({ mass, at }) => ({ mass, at })),
+      ],
+      allowance: allowed,
+    };
+    const outcome = attempt(steelWeight, input);
+    if (!outcome.ok) return new Missing(outcome.error);
+    const z =
+      ((bareMass + attachmentMass) * middle + packed.reduce((sum, one) => sum + one.mass * height[one.side](one.thickness), 0)) /
+      (bareMass + attachmentMass + packingMass);
+    const { mass, cg } = outcome.output;
+    return {
+      lump: { bareMass, perLength, mass, weight: mass * GRAVITY, cg: { x: cg, z } },
+      trace: { calc: steelWeight.id, input, output: outcome.output },
+    };
+  };
+  const heavy = lump(heaviest.mass, allowance);
+  if (heavy instanceof Missing) return heavy;
+  const light = lump(lightest.mass, 0);
+  if (light instanceof Missing) return light;
   const deepest = (side: 'top' | 'bottom') => packed.filter((one) => one.side === side).reduce((most, one) => Math.max(most, one.thickness), 0);
   return {
     section,
-    bareMass,
+    statements,
+    by: heaviest.by,
+    ...heavy.lump,
     packingMass,
     attachmentMass,
     allowance,
-    mass: outcome.output.mass,
-    weight: outcome.output.mass * GRAVITY,
-    cg: { x: outcome.output.cg, z },
+    light: light.lump,
     below: deepest('bottom'),
     above: deepest('top'),
-    trace: { calc: steelWeight.id, input, output: outcome.output },
+    trace: heavy.trace,
   };
 }

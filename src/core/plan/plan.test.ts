@@ -265,7 +265,7 @@ describe('the way of the lift', () => {
 
 describe('the report', () => {
   test('has a line before the first move and one a move, in SI, with sentences', () => {
-    const result = report(demoPlan());
+    const result = report(demoPlan(), null);
     expect(result.moves).toHaveLength(15);
     for (const move of result.moves)
       for (const check of move.checks) {

@@ -1,14 +1,18 @@
-import { bearingOf, pickOf, pieceOf } from './lookups';
-import type { Move, Plan } from './schema';
+import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
+import type { Move, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
 export interface PieceState {
   where: Whereabouts;
+  /** picks whose hook holds it now */
+  hooks: readonly string[];
   /** bolts in each end; null when a bolting move does not say how many */
   bolts: { left: number | null; right: number | null };
   boltedMoves: { left: boolean; right: boolean };
+  /** ends with bolts of which nobody says that they are as drawn and wrench-tight */
+  untold: { left: boolean; right: boolean };
   plumbed: boolean;
   tightened: boolean;
 }
@@ -55,7 +59,15 @@ function firstMoment(plan: Plan): Moment {
     pieces: Object.fromEntries(
       plan.pieces.map((p): [string, PieceState] => [
         p.id,
-        { where: 'away', bolts: { left: 0, right: 0 }, boltedMoves: { left: false, right: false }, plumbed: false, tightened: false },
+        {
+          where: 'away',
+          hooks: [],
+          bolts: { left: 0, right: 0 },
+          boltedMoves: { left: false, right: false },
+          untold: { left: false, right: false },
+          plumbed: false,
+          tightened: false,
+        },
       ]),
     ),
     shoresSet: {},
@@ -90,16 +102,32 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const pick = pickOf(plan, move.pick);
       const piece = pieceOf(plan, pick.piece);
       const state = now.pieces[piece.id]!;
+      const stand = standOf(plan, pick.stand);
+      const craneSet: Need = { what: `the crane is set at ${stand.name}`, done: now.cranesSet[pick.stand] ?? false };
+      const held: Need = { what: `${piece.mark} hangs on the hook of this pick`, done: state.hooks.includes(pick.id) };
+      const notSetYet: Need = { what: `${piece.mark} is still to be set (it was let go before)`, done: state.where !== 'free' };
       if (move.kind === 'piece.sling')
         return [
           { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered') },
-          { what: 'the crane is set', done: now.cranesSet[pick.stand] ?? false },
+          craneSet,
+          ...(state.where === 'free' ? [notSetYet] : []),
+          ...hookNeeds(plan, pick, now),
         ];
-      if (move.kind === 'pick.trial' || move.kind === 'pick.lift') return [{ what: `${piece.mark} is slung`, done: atLeast(state, 'slung') }];
-      if (move.kind === 'hook.release') return [{ what: `${piece.mark} is landed`, done: atLeast(state, 'landed') }];
+      if (move.kind === 'pick.trial' || move.kind === 'pick.lift') {
+        if (state.where === 'free') return [notSetYet];
+        return [
+          { what: `${piece.mark} is slung`, done: atLeast(state, 'slung') },
+          ...(atLeast(state, 'slung') && !held.done ? [held] : []),
+          ...(craneSet.done ? [] : [craneSet]),
+        ];
+      }
+      if (move.kind === 'hook.release')
+        return [{ what: `${piece.mark} is landed`, done: atLeast(state, 'landed') }, ...(atLeast(state, 'landed') && !held.done ? [held] : [])];
       const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
       return [
         { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging') },
+        ...(atLeast(state, 'hanging') && !held.done ? [held] : []),
+        ...(craneSet.done ? [] : [craneSet]),
         ...seats.map((seat) => ({ what: `${seat.name} is ready`, done: now.bearingsReady[seat.id] ?? false })),
       ];
     }
@@ -109,7 +137,12 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     }
     case 'piece.plumb': {
       const piece = pieceOf(plan, move.piece);
-      return [{ what: `${piece.mark} is landed`, done: atLeast(now.pieces[piece.id]!, 'landed') }];
+      const state = now.pieces[piece.id]!;
+      const loose = (['left', 'right'] as const).filter((end) => !(state.boltedMoves[end] && (state.bolts[end] === null || state.bolts[end] > 0)));
+      return [
+        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed') },
+        { what: `${piece.mark} is bolted at both ends, so that it stays where it is plumbed to`, done: loose.length === 0 },
+      ];
     }
     case 'piece.tighten': {
       const piece = pieceOf(plan, move.piece);
@@ -142,13 +175,29 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
         ...groups.slice(Math.max(0, n - 1), n).map((group) => ({ what: `${group.name} is struck`, done: now.struck[group.id] ?? false })),
       ];
     }
+    case 'crane.set': {
+      const { crane } = standOf(plan, move.stand);
+      const others = plan.stands.filter((one) => one.crane === crane && one.id !== move.stand && now.cranesSet[one.id]);
+      return others.map((one) => ({ what: `the same crane has left ${one.name}`, done: false }));
+    }
+    case 'piece.deliver': {
+      const piece = pieceOf(plan, move.piece);
+      return now.pieces[piece.id]!.where === 'away' ? [] : [{ what: `${piece.mark} is still on its way (it was brought before)`, done: false }];
+    }
     case 'bearing.ready':
-    case 'crane.set':
-    case 'piece.deliver':
     case 'shore.set':
     case 'other':
       return [];
   }
+}
+
+/** One hook holds one load: what else hangs on the hook of the same crane. */
+function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
+  const { crane } = standOf(plan, pick.stand);
+  const own = new Set(plan.picks.filter((one) => standOf(plan, one.stand).crane === crane).map((one) => one.id));
+  return plan.pieces
+    .filter((piece) => now.pieces[piece.id]!.hooks.some((id) => own.has(id) && id !== pick.id))
+    .map((piece) => ({ what: `the hook has let go of ${piece.mark}`, done: false }));
 }
 
 function raise(state: PieceState, where: Whereabouts): PieceState {
@@ -167,21 +216,37 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
       return { ...now, cranesSet: { ...now.cranesSet, [move.stand]: false } };
     case 'piece.deliver':
       return change(move.piece, (state) => raise(state, 'delivered'));
-    case 'piece.sling':
-      return reach(move.pick, 'slung');
+    case 'piece.sling': {
+      const { piece } = pickOf(plan, move.pick);
+      return change(piece, (state) => ({ ...raise(state, 'slung'), hooks: [...state.hooks.filter((id) => id !== move.pick), move.pick] }));
+    }
     case 'pick.trial':
       return now;
-    case 'pick.lift':
-      return reach(move.pick, 'hanging');
+    case 'pick.lift': {
+      const { piece } = pickOf(plan, move.pick);
+      return change(piece, (state) => ({ ...raise(state, 'hanging'), hooks: state.hooks.includes(move.pick) ? state.hooks : [...state.hooks, move.pick] }));
+    }
     case 'piece.land':
       return reach(move.pick, 'landed');
-    case 'hook.release':
-      return reach(move.pick, 'free');
+    case 'hook.release': {
+      const { piece } = pickOf(plan, move.pick);
+      return change(piece, (state) => {
+        const hooks = state.hooks.filter((id) => id !== move.pick);
+        return { ...(hooks.length > 0 ? state : raise(state, 'free')), hooks };
+      });
+    }
     case 'end.bolt':
       return change(move.piece, (state) => {
         const had = state.bolts[move.end];
-        const bolts = move.bolts === null || had === null ? null : had + move.bolts;
-        return { ...state, bolts: { ...state.bolts, [move.end]: bolts }, boltedMoves: { ...state.boltedMoves, [move.end]: true } };
+        // Bolts that are finger-tight, or not the drawn ones, are in the hole and count for nothing.
+        const put = move.tight === false ? 0 : move.bolts;
+        const untold = (move.tight === undefined || move.tight === null) && move.bolts !== 0;
+        return {
+          ...state,
+          bolts: { ...state.bolts, [move.end]: put === null || had === null ? null : had + put },
+          boltedMoves: { ...state.boltedMoves, [move.end]: true },
+          untold: { ...state.untold, [move.end]: state.untold[move.end] || untold },
+        };
       });
     case 'piece.plumb':
       return change(move.piece, (state) => ({ ...state, plumbed: true }));

@@ -1,5 +1,5 @@
 import { siUnit } from '../units';
-import type { Check, Verdict } from './check';
+import type { About, Check, Verdict } from './check';
 import { describe } from './describe';
 import { evaluate } from './evaluate';
 import { moveWords } from './move-words';
@@ -9,6 +9,7 @@ import type { Plan } from './schema';
 export interface ReportCheck {
   id: string;
   subject: string;
+  about: About;
   calc: string;
   demand: number | null;
   capacity: number | null;
@@ -35,9 +36,9 @@ export interface Report {
 /** Where checks stand that belong to no move: before the first. */
 export const BEFORE = 'before';
 
-/** The evaluation as plain JSON, in SI, with each sentence in the job's units. */
-export function report(plan: Plan): Report {
-  const { verdict, counts, checks, replay } = evaluate(plan);
+/** The evaluation as plain JSON, in SI, with each sentence in the job's units. `today` is the day it is looked at, year-month-day. */
+export function report(plan: Plan, today: string | null): Report {
+  const { verdict, counts, checks, replay } = evaluate(plan, today);
   const told = (move: string | null) => checks.filter((check) => check.move === move).map((check) => reportCheck(check, plan));
   return {
     verdict,
@@ -50,10 +51,11 @@ export function report(plan: Plan): Report {
 }
 
 function reportCheck(check: Check, plan: Plan): ReportCheck {
-  const { id, subject, calc, demand, capacity, quantity, ratio, verdict, source } = check;
+  const { id, subject, about, calc, demand, capacity, quantity, ratio, verdict, source } = check;
   return {
     id,
     subject,
+    about,
     calc,
     demand,
     capacity,

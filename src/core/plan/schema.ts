@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
-import { closed, nonNegative, nullable, oneOf, positive, real } from '../calc/fields';
+import { closed, nullable, oneOf } from '../calc/fields';
 import { weightUses } from '../steel/weight-truth.calc';
-import { id, place, standsOn, text } from './document/fields';
+import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { transportSchema, travelSchema } from './document/transport';
@@ -20,8 +20,8 @@ const bearingSchema = closed({
   name: text(),
   at: place(),
   level: real('m', { description: 'top of the seat' }),
-  seatLength: positive('m', 'along the piece'),
-  seatWidth: positive('m'),
+  seatLength: size('along the piece'),
+  seatWidth: size(),
   carriedBy: text('what it stands on'),
   capacity: nullable(positive('N', 'what the bearing point may carry')),
   capacityBasis: oneOf(['allowable', 'design'], 'allowable: against the plain load; design: against the factored load'),
@@ -32,8 +32,8 @@ const bearingSchema = closed({
       x: nullable(real('m')),
       y: nullable(real('m')),
       level: nullable(real('m')),
-      seatLength: nullable(positive('m')),
-      seatWidth: nullable(positive('m')),
+      seatLength: nullable(size()),
+      seatWidth: nullable(size()),
       by: text('who measured'),
       on: text('when, as a date'),
     }),
@@ -43,7 +43,7 @@ const bearingSchema = closed({
       baseLevel: real('m', { description: 'top of what the post stands on' }),
       plates: nonNegative('m', 'cap, base and packs together'),
       tightFit: nonNegative('m'),
-      pitch: nullable(positive('m', 'of levelling nuts, when it has them')),
+      pitch: nullable(size('of levelling nuts, when it has them')),
     }),
   ),
   standsOn: standsOn(),
@@ -54,6 +54,15 @@ const bearingSchema = closed({
       result: nullable(nonNegative('Pa', 'latest test result')),
       by: text('who gave the result'),
       on: text('when, as a date'),
+      erection: Type.Optional(
+        nullable(
+          closed({
+            strength: positive('Pa', 'enough for the loads of the erection, where that is less than the share of the intended strength'),
+            by: text('the engineer who signed it'),
+            on: text('when, as a date'),
+          }),
+        ),
+      ),
     }),
     closed({ kind: Type.Literal('other'), what: text() }),
   ]),
@@ -63,7 +72,7 @@ const pieceSchema = closed({
   id: id(),
   mark: text(),
   section: text('designation as in the section tables'),
-  length: positive('m'),
+  length: positive('m', undefined, { maximum: 200 }),
   grade: text(),
   yield: positive('Pa'),
   allowance: nullable(nonNegative('1', 'fraction added to the mass; null: the rule set’s', { maximum: 1 })),
@@ -79,7 +88,20 @@ const pieceSchema = closed({
     }),
   ),
   attachments: Type.Array(closed({ id: id(), what: text(), mass: nonNegative('kg'), at: real('m', { description: 'from the left end' }) })),
-  stated: closed({ mass: nullable(positive('kg', 'bare weight by drawing or ticket')), length: nullable(positive('m', 'length by drawing')) }),
+  stated: closed({
+    mass: nullable(positive('kg', 'bare weight by drawing or ticket')),
+    weighed: Type.Optional(nullable(positive('kg', 'bare weight by scale or load cell'))),
+    length: nullable(positive('m', 'length by drawing')),
+    chosen: Type.Optional(
+      nullable(
+        closed({
+          by: oneOf(['computed', 'drawing', 'weighed'], 'the figure for the bare steel that the plan goes by'),
+          who: text('who chose it'),
+          why: text('why it is the right one'),
+        }),
+      ),
+    ),
+  }),
   start: closed({
     x: real('m'),
     y: real('m'),
@@ -106,15 +128,27 @@ const craneSchema = closed({
   chart: nullable(chartSchema),
   chartSource: text(),
   chartGust: nullable(positive('m/s', 'gust the chart is good for')),
-  pivotBack: real('m', { description: 'foot pin behind the slew centre' }),
-  pivotHeight: nonNegative('m'),
-  boomDepth: positive('m'),
-  boomWidth: positive('m'),
+  chartBase: Type.Optional(
+    nullable(closed({ length: positive('m', 'front to rear', { maximum: 40 }), width: positive('m', 'side to side', { maximum: 40 }) })),
+  ),
+  chartChecked: Type.Optional(
+    nullable(
+      closed({
+        by: text('who held the chart against the maker’s'),
+        on: text('when, as a date'),
+        cells: text('the cells that were out of line, as they stood then'),
+      }),
+    ),
+  ),
+  pivotBack: real('m', { description: 'foot pin behind the slew centre', minimum: -10, maximum: 10 }),
+  pivotHeight: nonNegative('m', undefined, { maximum: 30 }),
+  boomDepth: positive('m', undefined, { maximum: 10 }),
+  boomWidth: positive('m', undefined, { maximum: 10 }),
   hookBlockMass: nullable(nonNegative('kg')),
-  hookDrop: nonNegative('m', 'boom tip to hook with the block run right up'),
-  baseLength: positive('m', 'outriggers, front to rear'),
-  baseWidth: positive('m', 'outriggers, left to right'),
-  tailRadius: positive('m'),
+  hookDrop: nonNegative('m', 'boom tip to hook with the block run right up', { maximum: 30 }),
+  baseLength: positive('m', 'outriggers, front to rear', { maximum: 40 }),
+  baseWidth: positive('m', 'outriggers, left to right', { maximum: 40 }),
+  tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
 });
 
@@ -137,7 +171,7 @@ const pickSchema = closed({
   legs: closed({ left: positive('m'), right: positive('m') }),
   slingRating: nullable(positive('kg', 'of one leg, straight')),
   riggingMass: nullable(nonNegative('kg', 'slings, shackles and all below the hook')),
-  boom: positive('m'),
+  boom: positive('m', undefined, { maximum: 300 }),
   swing: oneOf(['short', 'left', 'right'], 'which way the crane slews'),
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
@@ -158,10 +192,10 @@ const linkSchema = closed({
   standsOn: standsOn(),
 });
 
-const plate = () => closed({ width: positive('m'), thickness: positive('m') });
+const plate = () => closed({ width: positive('m'), thickness: size() });
 const makeSchema = Type.Union([
   closed({ kind: Type.Literal('section'), section: text('designation as in the section tables') }),
-  closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: positive('m'), topFlange: plate(), bottomFlange: plate() }),
+  closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: size(), topFlange: plate(), bottomFlange: plate() }),
   closed({ kind: Type.Literal('plain'), what: text() }),
   closed({
     kind: Type.Literal('parts'),
@@ -188,18 +222,20 @@ const memberSchema = closed({
   id: id(),
   mark: text(),
   make: makeSchema,
-  length: positive('m'),
+  length: positive('m', undefined, { maximum: 200 }),
   grade: text(),
   count: Type.Integer({ minimum: 1, maximum: 100000 }),
   packing: closed({
     mass: nonNegative('kg'),
     sides: nonNegative('m', 'both sides together'),
     height: nonNegative('m', 'above and below together'),
-    web: nullable(positive('m', 'height of what lies against the web, between the flanges')),
+    web: nullable(size('height of what lies against the web, between the flanges')),
   }),
   attachments: nonNegative('kg'),
   stated: closed({ drawing: nullable(positive('kg')), weighed: nullable(positive('kg')) }),
   use: oneOf(weightUses),
+  useBy: Type.Optional(text('who chose the weight the plan goes by')),
+  useWhy: Type.Optional(text('why it is the right one')),
   cg: nullable(real('m', { description: 'from the left end; null: the middle' })),
   order: nullable(Type.Integer({ minimum: 0, maximum: 100000 })),
   line: text('grid line or group it belongs to'),
@@ -209,6 +245,7 @@ const memberSchema = closed({
   faceUp: text('which face lies up, and how the coat is kept'),
   travel: travelSchema,
   state: oneOf(memberStates),
+  elsewhere: Type.Optional(text('who sets it and how, where no move of this plan does')),
 });
 
 const common = { id: id(), note: Type.Optional(text()) };
@@ -226,6 +263,7 @@ const moveSchema = Type.Union([
     piece: id(),
     end: oneOf(['left', 'right']),
     bolts: nullable(Type.Integer({ minimum: 0, maximum: 200 })),
+    tight: Type.Optional(nullable(Type.Boolean({ description: 'of the drawn size and grade, and wrench-tight; only such bolts count' }))),
   }),
   closed({ ...common, kind: Type.Literal('hook.release'), pick: id() }),
   closed({ ...common, kind: Type.Literal('piece.plumb'), piece: id() }),
@@ -259,7 +297,20 @@ export const planSchema = Type.Object(
       obstructions: Type.Array(
         closed({ id: id(), name: text(), at: place(), length: positive('m'), width: positive('m'), azimuthDeg: real('deg'), height: nonNegative('m') }),
       ),
-      powerLines: Type.Array(closed({ id: id(), name: text(), from: place(), to: place(), height: nonNegative('m'), volts: nullable(positive('V')) })),
+      powerLines: Type.Array(
+        closed({
+          id: id(),
+          name: text(),
+          from: nullable(place()),
+          to: nullable(place()),
+          height: nullable(nonNegative('m', 'of the lowest wire at its sag')),
+          volts: nullable(positive('V', 'nominal, phase to phase', { maximum: 1e7 })),
+          ownerAsks: Type.Optional(nullable(positive('m', 'distance the owner of the line asks'))),
+          guard: Type.Optional(
+            nullable(closed({ means: text('what is taken where it could come near'), by: text('who answers for it'), on: text('when, as a date') })),
+          ),
+        }),
+      ),
       forecastGust: nullable(nonNegative('m/s')),
     }),
     moves: Type.Array(moveSchema),
@@ -284,7 +335,21 @@ export const planSchema = Type.Object(
     transport: transportSchema,
     wayIn: wayInSchema,
     shoring: shoringSchema,
-    holds: Type.Array(closed({ id: oneOf(holdIds), by: text(), evidence: text(), value: text(), on: text() })),
+    holds: Type.Array(
+      closed({
+        id: oneOf(holdIds),
+        by: text('the person who passed it'),
+        evidence: text(),
+        value: text(),
+        on: text('when, as a date'),
+        readings: Type.Optional(
+          Type.Array(closed({ of: id(), value: Type.Number({ minimum: -1e10, maximum: 1e10 }) }), {
+            maxItems: 400,
+            description: 'the number the hold point asks for, SI, of each thing it is for, by its id: Pa of each pour, m of each span, N of each shore',
+          }),
+        ),
+      }),
+    ),
     people: closed({ planner: text(), checker: text(), caller: text(), operator: text(), radioChannel: text() }),
   },
   { $id: 'https://keen-trestle.invalid/schema/plan.schema.json', title: 'Keen Trestle plan', additionalProperties: false },

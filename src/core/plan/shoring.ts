@@ -34,6 +34,12 @@ function area(storey: Storey, side: Side, rules: Rules): (Parted & { span: numbe
   if (span === null) return new Missing(`How far do the joists over ${storey.name} span on the ${side} of the line? 0 if there are none.`);
   if (span === 0) return null;
   if (dead === null) return new Missing(`What does the floor or roof over ${storey.name} weigh on the ${side}, by the square metre?`);
+  // Nothing weighs nothing, and somebody always walks there: a 0 is a blank that was filled in.
+  if (dead === 0) return new Missing(`The floor or roof over ${storey.name} is said to weigh 0 on the ${side}. What does it weigh, by the square metre?`);
+  if (live === 0)
+    return new Missing(
+      `No live load is counted on the ${side} over ${storey.name}. Who and what stands there while the work goes on? Leave it open for the rule set’s load.`,
+    );
   return { span, dead, live: live ?? rules.value('constructionLive') };
 }
 
@@ -63,7 +69,10 @@ function lineLoad(storey: Storey, upper: Storey | null, over: LineLoad | Missing
   const traces: Trace[] = [];
   if (upper) {
     if (upper.bears === null) return new Missing(`Does a wall, a post or a ridge post stand on the line in ${upper.name}?`);
+    if (upper.bears === 'nothing' && upper.wall !== null && upper.wall > 0)
+      return new Missing(`${upper.name} is said to bear nothing on the line, and a wall on it is weighed. Does a wall stand there?`);
     if (upper.bears === 'wall') {
+      if (upper.wall === 0) return new Missing(`The wall on the line in ${upper.name} is said to weigh 0. What does it weigh, by the metre?`);
       if (over instanceof Missing) return over;
       if (upper.wall === null) return new Missing(`What does the wall on the line in ${upper.name} weigh, by the metre?`);
       above.dead = upper.wall + (over?.dead ?? 0);
@@ -198,7 +207,12 @@ function throughJoist(
   }
   // Live load lies on both sides, or on either alone: each figure is taken where it is worst.
   const answers: (JoistAnswer | Missing)[] = [live, ...live.map((one) => [one])].map((on) =>
-    throughUnder({ length, runs: [...dead, ...on], pointLoads }, walls.map((one) => from(one.side, one.setback)), from(wall.side, wall.setback), storey),
+    throughUnder(
+      { length, runs: [...dead, ...on], pointLoads },
+      walls.map((one) => from(one.side, one.setback)),
+      from(wall.side, wall.setback),
+      storey,
+    ),
   );
   const solved = answers.filter((one): one is JoistAnswer => !(one instanceof Missing));
   const failed = answers.find((one): one is Missing => one instanceof Missing);

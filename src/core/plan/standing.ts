@@ -12,9 +12,9 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
   const parts = [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`];
   for (const piece of plan.pieces) {
     const state = moment.pieces[piece.id]!;
-    const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id).name);
-    const carry = seats.map((name) => {
-      const check = checks.find((one) => one.finding.code === 'set.postLoad' && one.subject === name);
+    const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
+    const carry = seats.map(({ id, name }) => {
+      const check = checks.find((one) => one.finding.code === 'set.postLoad' && one.about.id === id && one.about.part === piece.id);
       return check?.finding.code === 'set.postLoad' ? `${name} ${formatQuantity(check.finding.reaction, 'force', plan.job.units)}` : `${name} not known`;
     });
     const said: Record<typeof state.where, string> = {

@@ -1,4 +1,4 @@
-import { verdicts, type Check, type StationId, type Verdict } from './check';
+import { verdicts, type About, type Check, type StationId, type Verdict } from './check';
 
 export interface SubjectVerdict {
   verdict: Verdict;
@@ -7,8 +7,8 @@ export interface SubjectVerdict {
 }
 
 /** How a thing stands at a station: the worst of its checks, and of those the nearest to its limit. Null where nothing is checked of it. */
-export function subjectVerdict(checks: readonly Check[], station: StationId, name: string): SubjectVerdict | null {
-  const own = checks.filter((check) => check.station === station && (check.subject === name || check.subject.startsWith(`${name}, `)));
+export function subjectVerdict(checks: readonly Check[], station: StationId, about: Pick<About, 'kind' | 'id'>): SubjectVerdict | null {
+  const own = checks.filter((check) => check.station === station && check.about.kind === about.kind && check.about.id === about.id);
   if (own.length === 0) return null;
   const verdict = verdicts.find((one) => own.some((check) => check.verdict === one)) ?? 'clear';
   const ratios = own.flatMap((check) =>

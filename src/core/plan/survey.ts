@@ -36,7 +36,7 @@ export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, ab
   return { above: planScene(plan, moment, shores, about, evaluation.checks), side };
 }
 
-export function surveyPlan(plan: Plan, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {
-  const evaluation = evaluate(plan);
+export function surveyPlan(plan: Plan, today: string | null, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {
+  const evaluation = evaluate(plan, today);
   return { evaluation, ...scenesAt(plan, evaluation, { cursor, look, about }) };
 }

@@ -11,6 +11,8 @@ export const delivered: ReadonlySet<Member['state']> = new Set(['stored', 'set',
 
 /** One piece of a mark as it travels, packed; width and mass are null while nobody knows them. */
 export interface Traveller {
+  /** its mark in the piece list, by id */
+  member: string;
   name: string;
   length: number;
   width: number | null;
@@ -23,12 +25,18 @@ export function travellersOf(plan: SettledPlan, member: Member, rules: Rules): T
   const weight = memberWeight(member, rules);
   const known = weight instanceof Missing ? null : weight;
   const width = known?.size ? known.size.width + member.packing.sides : null;
-  if (lengths.length === 1) return lengths.map(({ name, length }) => ({ name, length, width, mass: known?.lifted ?? null }));
+  if (lengths.length === 1) return lengths.map(({ name, length }) => ({ member: member.id, name, length, width, mass: known?.lifted ?? null }));
   const carried = carriedOf(plan, rules);
-  return lengths.map(({ name, length }, i) => ({ name, length, width, mass: carried instanceof Missing ? null : (carried.pieces[i]?.mass ?? null) }));
+  return lengths.map(({ name, length }, i) => ({
+    member: member.id,
+    name,
+    length,
+    width,
+    mass: carried instanceof Missing ? null : (carried.pieces[i]?.mass ?? null),
+  }));
 }
 
-/** What is against a piece on a truck; what nobody knows of the piece is not held against it here, the piece list asks for it. */
+/** Limits of the truck that this piece exceeds, the first of them. Unknown length, width or mass is skipped here: the piece list reports it as missing. */
 export function truckRefuses(truck: Truck, piece: Traveller): 'length' | 'width' | 'mass' | null {
   if (!(piece.length <= truckLength(truck))) return 'length';
   if (piece.width !== null && !(piece.width <= truck.deckWidth)) return 'width';

@@ -44,7 +44,10 @@ export const pickMoments = defineCalc({
     i.runs.forEach(({ from, to }, n) => {
       if (!(to > from)) refuse(`runs[${n}].to`, `Run ${n + 1} goes from ${from} m to ${to} m: make “to” the larger.`);
       if (from < 0 || to > i.length)
-        refuse(`runs[${n}].${from < 0 ? 'from' : 'to'}`, `Run ${n + 1}, ${from} m to ${to} m, is past the end of the ${i.length} m piece: keep it on the piece.`);
+        refuse(
+          `runs[${n}].${from < 0 ? 'from' : 'to'}`,
+          `Run ${n + 1}, ${from} m to ${to} m, is past the end of the ${i.length} m piece: keep it on the piece.`,
+        );
     });
     i.lumps.forEach(({ at }, n) => {
       if (at < 0 || at > i.length) refuse(`lumps[${n}].at`, `Lump ${n + 1} at ${at} m is past the end of the ${i.length} m piece: keep it on the piece.`);

@@ -7,7 +7,11 @@ import { GRAVITY } from '../units';
 export const slingRating = defineCalc({
   id: 'rigging.slingRating',
   title: 'Sling leg against its rating',
-  input: closed({ tension: positive('N'), dynamicFactor: Type.Number({ unit: '1', minimum: 1, maximum: 5 }), rating: positive('kg', 'of the leg, straight pull') }),
+  input: closed({
+    tension: positive('N'),
+    dynamicFactor: Type.Number({ unit: '1', minimum: 1, maximum: 5 }),
+    rating: positive('kg', 'of the leg, straight pull'),
+  }),
   output: closed({ demand: positive('N'), capacity: positive('N') }),
   source: { basis: 'practice', text: 'Rated capacity on the sling’s tag, straight pull; a rating equal to the load is a stop' },
   compute: ({ tension, dynamicFactor, rating }) => ({ demand: tension * dynamicFactor, capacity: rating * GRAVITY }),

@@ -11,8 +11,23 @@ export interface Threshold {
   /** range a person may set it in, SI */
   least: number;
   most: number;
+  /** the published minimum or maximum it may not be set past; null: practice alone, free on both sides */
+  floor: Floor | null;
   source: Record<RuleSetId, Source>;
 }
+
+/** A published bound of a threshold, by rule set. Past it on the unsafe side the job stops; the safe side is free. */
+export interface Floor {
+  /** `least`: going under it is unsafe; `most`: going over it is */
+  unsafe: 'under' | 'over';
+  at: Partial<Record<RuleSetId, { value: number; clause: string }>>;
+  /** what the clause itself lets pass, and what it may ask beyond it */
+  exceptions?: string;
+}
+
+const under = (at: Floor['at'], exceptions?: string): Floor => ({ unsafe: 'under', at, ...(exceptions ? { exceptions } : {}) });
+const over = (at: Floor['at'], exceptions?: string): Floor => ({ unsafe: 'over', at, ...(exceptions ? { exceptions } : {}) });
+const bound = (value: number, clause: string) => ({ value, clause });
 
 const practice = (text = 'common practice'): Source => ({ basis: 'practice', text });
 const published = (text: string): Source => ({ basis: 'published', text });
@@ -31,6 +46,7 @@ export const thresholds = {
     value: alike(0.05),
     least: 0,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   statementDifference: {
@@ -40,7 +56,54 @@ export const thresholds = {
     value: alike(0.02),
     least: 0,
     most: 0.5,
+    floor: null,
     source: both(practice()),
+  },
+  statementChoice: {
+    key: 'statementChoice',
+    title: 'Two weights this far apart: a person must choose and say why',
+    kind: 'fraction',
+    value: alike(0.1),
+    least: 0,
+    most: 0.5,
+    floor: null,
+    source: both(practice('weights ten per cent apart are common on site; past that one of them is wrong')),
+  },
+  lengthDifference: {
+    key: 'lengthDifference',
+    title: 'Two statements of one length may differ by',
+    kind: 'dimension',
+    value: alike(0.01),
+    least: 0,
+    most: 0.1,
+    floor: null,
+    source: both(practice('a piece 10 mm off is another piece')),
+  },
+  lineWarning: {
+    key: 'lineWarning',
+    title: 'Power line: warn where crane, line or load could come within',
+    kind: 'length',
+    value: alike(6.096),
+    least: 0,
+    most: 100,
+    floor: under({ 'us-asd': bound(6.096, '29 CFR 1926.1408(a), 20 ft') }),
+    source: {
+      'us-asd': published('29 CFR 1926.1408(a): 20 ft, up to 350 kV'),
+      'eu-ls': practice('20 ft of 29 CFR 1926.1408(a), taken here too; the line’s owner decides'),
+    },
+  },
+  lineWarningHigh: {
+    key: 'lineWarningHigh',
+    title: 'Power line over 350 kV: warn where crane, line or load could come within',
+    kind: 'length',
+    value: alike(15.24),
+    least: 0,
+    most: 200,
+    floor: under({ 'us-asd': bound(15.24, '29 CFR 1926.1409, 50 ft') }),
+    source: {
+      'us-asd': published('29 CFR 1926.1409: 50 ft, over 350 kV'),
+      'eu-ls': practice('50 ft of 29 CFR 1926.1409, taken here too; the line’s owner decides'),
+    },
   },
   dynamicFactor: {
     key: 'dynamicFactor',
@@ -49,6 +112,7 @@ export const thresholds = {
     value: alike(1.1),
     least: 1,
     most: 3,
+    floor: null,
     source: both(practice()),
   },
   loadFactor: {
@@ -58,6 +122,7 @@ export const thresholds = {
     value: { 'us-asd': 1, 'eu-ls': 1.35 },
     least: 1,
     most: 3,
+    floor: under({ 'us-asd': bound(1, 'ASCE 7 2.4'), 'eu-ls': bound(1.35, 'EN 1990 Table A1.2(B), γ_G,sup') }),
     source: { 'us-asd': published('allowable stress: unfactored loads (ASCE 7 2.4)'), 'eu-ls': published('EN 1990 Table A1.2(B), γ_G,sup') },
   },
   gammaM1: {
@@ -67,6 +132,7 @@ export const thresholds = {
     value: alike(1),
     least: 1,
     most: 2,
+    floor: under({ 'eu-ls': bound(1, 'EN 1993-1-1 6.1') }),
     source: { 'us-asd': practice('not used by this rule set'), 'eu-ls': published('EN 1993-1-1 6.1') },
   },
   hangingSafety: {
@@ -76,6 +142,7 @@ export const thresholds = {
     value: { 'us-asd': 1.67, 'eu-ls': 1 },
     least: 1,
     most: 5,
+    floor: under({ 'us-asd': bound(1.67, 'AISC 360 F1, Ω 1.67, from memory') }),
     source: { 'us-asd': memory('AISC 360 F1, Ω 1.67, applied to the critical moment'), 'eu-ls': practice('not used: the reduction χ_LT carries it') },
   },
   strengthCaution: {
@@ -85,6 +152,7 @@ export const thresholds = {
     value: alike(0.9),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   chartCaution: {
@@ -94,6 +162,7 @@ export const thresholds = {
     value: { 'us-asd': 0.75, 'eu-ls': 0.8 },
     least: 0.1,
     most: 1,
+    floor: over({ 'us-asd': bound(0.75, '29 CFR 1926.751: a lift over 75 % of rated capacity is a critical one') }),
     source: { 'us-asd': published('29 CFR 1926.751, critical lift: over 75 % of rated capacity'), 'eu-ls': practice() },
   },
   slingCaution: {
@@ -103,6 +172,7 @@ export const thresholds = {
     value: alike(0.8),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   slingLeastAngle: {
@@ -112,6 +182,7 @@ export const thresholds = {
     value: alike(30),
     least: 5,
     most: 85,
+    floor: under({ 'us-asd': bound(30, 'ASME B30.9, from memory'), 'eu-ls': bound(30, 'EN 818-4, 60° from the vertical, from memory') }),
     source: {
       'us-asd': memory('ASME B30.9, angles under 30° not to be used unless approved'),
       'eu-ls': memory('EN 818-4 practice: no more than 60° from the vertical'),
@@ -124,10 +195,29 @@ export const thresholds = {
     value: alike(45),
     least: 5,
     most: 85,
+    floor: null,
     source: both(practice()),
   },
-  tiltMost: { key: 'tiltMost', title: 'Most tilt of a hanging piece', kind: 'angle', value: alike(5), least: 0.1, most: 45, source: both(practice()) },
-  tiltCaution: { key: 'tiltCaution', title: 'Caution from this tilt', kind: 'angle', value: alike(3), least: 0.1, most: 45, source: both(practice()) },
+  tiltMost: {
+    key: 'tiltMost',
+    title: 'Most tilt of a hanging piece',
+    kind: 'angle',
+    value: alike(5),
+    least: 0.1,
+    most: 45,
+    floor: null,
+    source: both(practice()),
+  },
+  tiltCaution: {
+    key: 'tiltCaution',
+    title: 'Caution from this tilt',
+    kind: 'angle',
+    value: alike(3),
+    least: 0.1,
+    most: 45,
+    floor: null,
+    source: both(practice()),
+  },
   bearingLeast: {
     key: 'bearingLeast',
     title: 'Shortest bearing of a steel piece on its seat',
@@ -135,6 +225,7 @@ export const thresholds = {
     value: alike(0.075),
     least: 0,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   headRoomReserve: {
@@ -144,6 +235,7 @@ export const thresholds = {
     value: alike(0.5),
     least: 0,
     most: 10,
+    floor: null,
     source: both(practice()),
   },
   boomClearance: {
@@ -153,6 +245,7 @@ export const thresholds = {
     value: alike(0.5),
     least: 0,
     most: 5,
+    floor: null,
     source: both(practice()),
   },
   loadClearance: {
@@ -162,6 +255,7 @@ export const thresholds = {
     value: alike(0.5),
     least: 0,
     most: 5,
+    floor: null,
     source: both(practice()),
   },
   clearanceCaution: {
@@ -171,6 +265,7 @@ export const thresholds = {
     value: alike(0.9),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   tailClearance: {
@@ -180,6 +275,7 @@ export const thresholds = {
     value: alike(0.6),
     least: 0,
     most: 5,
+    floor: null,
     source: both(practice()),
   },
   windDrag: {
@@ -189,6 +285,7 @@ export const thresholds = {
     value: alike(1.4),
     least: 0.5,
     most: 4,
+    floor: null,
     source: both(memory('EN 1991-1-4 7.7 and 7.13: c_f0 = 2.0 for sharp-edged sections, end-effect factor about 0.7')),
   },
   windCaution: {
@@ -198,6 +295,7 @@ export const thresholds = {
     value: alike(0.8),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   boltsLeast: {
@@ -207,6 +305,10 @@ export const thresholds = {
     value: alike(2),
     least: 1,
     most: 50,
+    floor: under(
+      { 'us-asd': bound(2, '29 CFR 1926.756(a)(1)') },
+      'One bolt is enough for solid-web diagonal bracing (1926.756(b)); a cantilever may need more than two, as a competent person decides (1926.756(a)(2)).',
+    ),
     source: { 'us-asd': published('29 CFR 1926.756(a)(1)'), 'eu-ls': practice() },
   },
   concreteShare: {
@@ -216,6 +318,10 @@ export const thresholds = {
     value: alike(0.75),
     least: 0,
     most: 1,
+    floor: under(
+      { 'us-asd': bound(0.75, '29 CFR 1926.752(a)(1)') },
+      'Less is enough where a signed strength for the loads of the erection is recorded with the bearing (1926.752(a)(1)).',
+    ),
     source: {
       'us-asd': published('29 CFR 1926.752(a)(1), 75 % of intended minimum'),
       'eu-ls': practice('75 % as common practice; the designer’s figure decides (EN 13670)'),
@@ -228,6 +334,7 @@ export const thresholds = {
     value: { 'us-asd': 14.63, 'eu-ls': 13.6 },
     least: 2,
     most: 40,
+    floor: over({ 'eu-ls': bound(13.6, 'Directive 96/53/EC, from memory') }),
     source: {
       'us-asd': practice('48 ft trailer deck; the state’s own rules decide'),
       'eu-ls': memory('Directive 96/53/EC, load length of a semi-trailer; the country’s own rules decide'),
@@ -240,6 +347,7 @@ export const thresholds = {
     value: { 'us-asd': 2.59, 'eu-ls': 2.55 },
     least: 1,
     most: 6,
+    floor: over({ 'us-asd': bound(2.5908, '23 CFR 658.15, from memory'), 'eu-ls': bound(2.55, 'Directive 96/53/EC, from memory') }),
     source: {
       'us-asd': memory('102 in, 23 CFR 658.15; the state’s own rules decide'),
       'eu-ls': memory('Directive 96/53/EC, width of a vehicle; the country’s own rules decide'),
@@ -252,6 +360,7 @@ export const thresholds = {
     value: alike(0.6),
     least: 0,
     most: 5,
+    floor: null,
     source: both(practice()),
   },
   constructionLive: {
@@ -261,6 +370,10 @@ export const thresholds = {
     value: { 'us-asd': 1197, 'eu-ls': 1000 },
     least: 0,
     most: 20000,
+    floor: under({
+      'us-asd': bound(957.6, 'ASCE 37 Table 2, very light duty, 20 psf, from memory'),
+      'eu-ls': bound(1000, 'EN 1991-1-6 Table 4.1, Q_ca, from memory'),
+    }),
     source: { 'us-asd': memory('ASCE 37 Table 2, light duty, 25 psf'), 'eu-ls': memory('EN 1991-1-6 Table 4.1, Q_ca, working people, 1.0 kPa') },
   },
   liveFactor: {
@@ -270,6 +383,7 @@ export const thresholds = {
     value: { 'us-asd': 1, 'eu-ls': 1.5 },
     least: 1,
     most: 3,
+    floor: under({ 'us-asd': bound(1, 'ASCE 7 2.4'), 'eu-ls': bound(1.5, 'EN 1990 Table A1.2(B), γ_Q') }),
     source: { 'us-asd': published('allowable stress: unfactored loads (ASCE 7 2.4)'), 'eu-ls': published('EN 1990 Table A1.2(B), γ_Q') },
   },
   timberDuration: {
@@ -279,6 +393,10 @@ export const thresholds = {
     value: { 'us-asd': 1.25, 'eu-ls': 0.8 },
     least: 0.5,
     most: 2,
+    floor: over({
+      'us-asd': bound(1.25, 'NDS Table 2.3.2, construction load, from memory'),
+      'eu-ls': bound(0.9, 'EN 1995-1-1 Table 3.1, short term, from memory'),
+    }),
     source: { 'us-asd': memory('NDS Table 2.3.2, construction load'), 'eu-ls': memory('EN 1995-1-1 Table 3.1, medium term, service class 1 and 2') },
   },
   timberGamma: {
@@ -288,6 +406,7 @@ export const thresholds = {
     value: { 'us-asd': 1, 'eu-ls': 1.3 },
     least: 1,
     most: 2,
+    floor: under({ 'eu-ls': bound(1.3, 'EN 1995-1-1 Table 2.3') }),
     source: { 'us-asd': practice('not used by this rule set'), 'eu-ls': published('EN 1995-1-1 Table 2.3, solid timber') },
   },
   propSafety: {
@@ -297,6 +416,7 @@ export const thresholds = {
     value: { 'us-asd': 1.65, 'eu-ls': 1.1 },
     least: 1,
     most: 4,
+    floor: under({ 'eu-ls': bound(1.1, 'EN 12812, γ_M, from memory') }),
     source: { 'us-asd': practice('γ_M 1.1 and γ_F 1.5 together'), 'eu-ls': memory('EN 12812, γ_M 1.1, loads factored') },
   },
   propLean: {
@@ -306,6 +426,7 @@ export const thresholds = {
     value: alike(1.5),
     least: 0,
     most: 5,
+    floor: over({ 'us-asd': bound(1.5, 'BS 5975, from memory'), 'eu-ls': bound(1.5, 'BS 5975, from memory') }),
     source: both(memory('BS 5975: 25 mm in a metre')),
   },
   propOff: {
@@ -315,6 +436,7 @@ export const thresholds = {
     value: alike(0.025),
     least: 0,
     most: 0.1,
+    floor: over({ 'us-asd': bound(0.025, 'BS 5975, from memory'), 'eu-ls': bound(0.025, 'BS 5975, from memory') }),
     source: both(memory('BS 5975: 25 mm')),
   },
   propOffFree: {
@@ -324,6 +446,7 @@ export const thresholds = {
     value: alike(0.01),
     least: 0,
     most: 0.05,
+    floor: over({ 'us-asd': bound(0.01, 'EN 1065, from memory'), 'eu-ls': bound(0.01, 'EN 1065, from memory') }),
     source: both(memory('EN 1065: 10 mm at the head')),
   },
   propLeanFree: {
@@ -333,6 +456,7 @@ export const thresholds = {
     value: alike(0.5),
     least: 0,
     most: 2,
+    floor: null,
     source: both(practice('about 1 % of the height')),
   },
   bentReadyDays: {
@@ -342,6 +466,7 @@ export const thresholds = {
     value: alike(1),
     least: 0,
     most: 30,
+    floor: null,
     source: both(practice('ready before its girder leaves the yard')),
   },
   bentDrag: {
@@ -351,6 +476,7 @@ export const thresholds = {
     value: alike(2),
     least: 1,
     most: 4,
+    floor: null,
     source: both(memory('EN 1991-1-4 7.7, sharp-edged members')),
   },
   shoreLateral: {
@@ -360,6 +486,7 @@ export const thresholds = {
     value: { 'us-asd': 0.02, 'eu-ls': 0.025 },
     least: 0.01,
     most: 0.2,
+    floor: under({ 'us-asd': bound(0.02, 'ACI 347, from memory'), 'eu-ls': bound(0.025, 'BS 5975, from memory') }),
     source: { 'us-asd': memory('ACI 347: 2 % of the dead load'), 'eu-ls': memory('BS 5975: 2.5 % of the vertical load') },
   },
   needleSpacing: {
@@ -369,6 +496,7 @@ export const thresholds = {
     value: alike(1.2),
     least: 0.3,
     most: 3,
+    floor: null,
     source: both(practice('0.9 to 1.2 m in sound masonry')),
   },
   archRise: {
@@ -378,6 +506,7 @@ export const thresholds = {
     value: alike(0.866),
     least: 0.1,
     most: 3,
+    floor: null,
     source: both(practice('a 60° triangle of sound masonry')),
   },
   settleMost: {
@@ -387,6 +516,7 @@ export const thresholds = {
     value: alike(0.003),
     least: 0,
     most: 0.05,
+    floor: null,
     source: both(practice('past it, stop and look')),
   },
   crackShare: {
@@ -396,6 +526,7 @@ export const thresholds = {
     value: alike(500),
     least: 100,
     most: 3000,
+    floor: null,
     source: both(practice()),
   },
   rollover: {
@@ -405,6 +536,7 @@ export const thresholds = {
     value: alike(1.5),
     least: 1,
     most: 5,
+    floor: null,
     source: both(practice()),
   },
   girderDrag: {
@@ -414,6 +546,10 @@ export const thresholds = {
     value: alike(2.2),
     least: 1,
     most: 4,
+    floor: under({
+      'us-asd': bound(2.2, 'AASHTO guide for wind on girders under erection, from memory'),
+      'eu-ls': bound(2, 'EN 1991-1-4 7.7, sharp-edged members, from memory'),
+    }),
     source: both(memory('AASHTO guide for wind on girders under erection, I-girders')),
   },
   hoursPerStud: {
@@ -423,6 +559,7 @@ export const thresholds = {
     value: alike(0.35),
     least: 0.05,
     most: 5,
+    floor: null,
     source: both(practice('own records decide')),
   },
   hoursPerNeedle: {
@@ -432,6 +569,7 @@ export const thresholds = {
     value: alike(2.5),
     least: 0.25,
     most: 20,
+    floor: null,
     source: both(practice('own records decide')),
   },
   dryPackDays: {
@@ -441,6 +579,7 @@ export const thresholds = {
     value: alike(7),
     least: 0,
     most: 60,
+    floor: null,
     source: both(practice('engineer’s figure decides')),
   },
   trapClearance: {
@@ -450,6 +589,7 @@ export const thresholds = {
     value: alike(0.00635),
     least: 0,
     most: 0.1,
+    floor: null,
     source: both(practice('common practice: ¼ in (6 mm) in all')),
   },
   pocketClearance: {
@@ -459,6 +599,7 @@ export const thresholds = {
     value: alike(0.00635),
     least: 0,
     most: 0.1,
+    floor: null,
     source: both(practice('common practice: ½ in (13 mm) wider, half each side')),
   },
   surveyTolerance: {
@@ -468,6 +609,7 @@ export const thresholds = {
     value: alike(0.006),
     least: 0,
     most: 0.2,
+    floor: null,
     source: both(practice()),
   },
   boltGroupTolerance: {
@@ -477,9 +619,19 @@ export const thresholds = {
     value: alike(0.006),
     least: 0,
     most: 0.1,
+    floor: over({ 'us-asd': bound(0.00635, 'AISC 303 §7.5.1, from memory') }),
     source: { 'us-asd': memory('AISC 303 §7.5.1, anchor-rod location, ¼ in'), 'eu-ls': memory('EN 1090-2 Annex B anchor bolts, taken here as 6 mm') },
   },
-  stepMost: { key: 'stepMost', title: 'Step in the finished floor', kind: 'dimension', value: alike(0.003), least: 0, most: 0.1, source: both(practice()) },
+  stepMost: {
+    key: 'stepMost',
+    title: 'Step in the finished floor',
+    kind: 'dimension',
+    value: alike(0.003),
+    least: 0,
+    most: 0.1,
+    floor: null,
+    source: both(practice()),
+  },
   contactCaution: {
     key: 'contactCaution',
     title: 'Caution from this share of a bearing, link or floor',
@@ -487,6 +639,7 @@ export const thresholds = {
     value: alike(0.9),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   wayReserve: {
@@ -496,6 +649,7 @@ export const thresholds = {
     value: alike(0.025),
     least: 0,
     most: 0.5,
+    floor: null,
     source: both(practice()),
   },
   wayCaution: {
@@ -505,6 +659,7 @@ export const thresholds = {
     value: alike(0.95),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
   personLift: {
@@ -514,9 +669,19 @@ export const thresholds = {
     value: alike(25),
     least: 5,
     most: 60,
+    floor: over({ 'us-asd': bound(25, 'HSE L23 guideline, from memory'), 'eu-ls': bound(25, 'HSE L23 guideline, from memory') }),
     source: both(memory('HSE L23 guideline for one man, close at waist height')),
   },
-  personMass: { key: 'personMass', title: 'Weight of a person with tools', kind: 'mass', value: alike(100), least: 50, most: 200, source: both(practice()) },
+  personMass: {
+    key: 'personMass',
+    title: 'Weight of a person with tools',
+    kind: 'mass',
+    value: alike(100),
+    least: 50,
+    most: 200,
+    floor: null,
+    source: both(practice()),
+  },
   liftingIndex: {
     key: 'liftingIndex',
     title: 'Most NIOSH lifting index',
@@ -524,6 +689,7 @@ export const thresholds = {
     value: alike(1),
     least: 0.5,
     most: 3,
+    floor: over({ 'us-asd': bound(1, 'NIOSH 94-110'), 'eu-ls': bound(1, 'NIOSH 94-110') }),
     source: both(published('NIOSH 94-110: over 1.0 raises the risk of back injury')),
   },
   splicePeak: {
@@ -533,9 +699,19 @@ export const thresholds = {
     value: alike(0.75),
     least: 0.1,
     most: 1,
+    floor: null,
     source: both(practice()),
   },
-  prying: { key: 'prying', title: 'Added to end-plate bolts for prying', kind: 'fraction', value: alike(0.3), least: 0, most: 1, source: both(practice()) },
+  prying: {
+    key: 'prying',
+    title: 'Added to end-plate bolts for prying',
+    kind: 'fraction',
+    value: alike(0.3),
+    least: 0,
+    most: 1,
+    floor: null,
+    source: both(practice()),
+  },
   gammaM2: {
     key: 'gammaM2',
     title: 'Resistance factor γ_M2 of bolts',
@@ -543,6 +719,7 @@ export const thresholds = {
     value: alike(1.25),
     least: 1,
     most: 2,
+    floor: under({ 'eu-ls': bound(1.25, 'EN 1993-1-8 Table 2.1') }),
     source: { 'us-asd': practice('not used by this rule set'), 'eu-ls': published('EN 1993-1-8 Table 2.1') },
   },
   serviceFactor: {
@@ -552,6 +729,7 @@ export const thresholds = {
     value: { 'us-asd': 1, 'eu-ls': 1.4 },
     least: 1,
     most: 3,
+    floor: under({ 'us-asd': bound(1, 'ASCE 7 2.4'), 'eu-ls': bound(1.35, 'EN 1990 Table A1.2(B), γ_G,sup') }),
     source: {
       'us-asd': published('allowable stress: unfactored loads (ASCE 7 2.4)'),
       'eu-ls': practice('between γ_G 1.35 and γ_Q 1.5 of EN 1990 Table A1.2(B), loads not told apart'),
@@ -564,6 +742,7 @@ export const thresholds = {
     value: alike(360),
     least: 100,
     most: 2000,
+    floor: under({ 'us-asd': bound(360, 'IBC Table 1604.3') }),
     source: { 'us-asd': published('IBC Table 1604.3, live load on floors, L/360'), 'eu-ls': practice('L/360, to be agreed with the client (EN 1990 A1.4)') },
   },
   deflectionTotalShare: {
@@ -573,6 +752,7 @@ export const thresholds = {
     value: { 'us-asd': 240, 'eu-ls': 250 },
     least: 100,
     most: 2000,
+    floor: under({ 'us-asd': bound(240, 'IBC Table 1604.3') }),
     source: {
       'us-asd': published('IBC Table 1604.3, dead and live load on floors, L/240'),
       'eu-ls': practice('L/250, to be agreed with the client (EN 1990 A1.4)'),
@@ -617,4 +797,15 @@ export function thresholdFault(key: string, value: number): string | null {
   if (!threshold) return `There is no threshold “${key}”: remove it.`;
   if (!(value >= threshold.least && value <= threshold.most)) return `${threshold.title} is ${value}: give ${threshold.least} to ${threshold.most}.`;
   return null;
+}
+
+/** Own values of a job that lie on the unsafe side of what is published for its rule set. */
+export function belowFloor(id: RuleSetId, own: Record<string, number>): { threshold: Threshold; value: number; at: { value: number; clause: string } }[] {
+  return Object.entries(own).flatMap(([key, value]) => {
+    const threshold: Threshold | undefined = (thresholds as Record<string, Threshold>)[key];
+    const at = threshold?.floor?.at[id];
+    if (!threshold?.floor || !at) return [];
+    const past = threshold.floor.unsafe === 'under' ? value < at.value * (1 - 1e-9) : value > at.value * (1 + 1e-9);
+    return past ? [{ threshold, value, at }] : [];
+  });
 }

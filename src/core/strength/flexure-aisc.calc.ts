@@ -25,7 +25,8 @@ export const flexureAisc = defineCalc({
   output: closed({ nominal: positive('N·m'), allowable: positive('N·m'), lp: positive('m'), lr: positive('m') }),
   source: { basis: 'published', text: 'AISC 360 F2, Ω 1.67, compact doubly symmetric' },
   compute(i) {
-    if (i.zStrong < i.sStrong) refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
+    if (i.zStrong < i.sStrong)
+      refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
     const plastic = i.yield * i.zStrong;
     const lp = 1.76 * i.rWeak * Math.sqrt(i.modulus / i.yield);
     const jc = i.torsion / (i.sStrong * i.flangeCentres);

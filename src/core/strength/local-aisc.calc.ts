@@ -24,7 +24,8 @@ export const localAisc = defineCalc({
   output: closed({ flangeRatio: positive('1'), webRatio: positive('1'), compact: Type.Boolean(), nominal: positive('N·m'), allowable: positive('N·m') }),
   source: { basis: 'published', text: 'AISC 360 Table B4.1b cases 10 and 15; F3' },
   compute(i) {
-    if (i.zStrong < i.sStrong) refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
+    if (i.zStrong < i.sStrong)
+      refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
     const root = Math.sqrt(i.modulus / i.yield);
     const flangeRatio = i.width / (2 * i.flange);
     const webRatio = i.clearWeb / i.web;

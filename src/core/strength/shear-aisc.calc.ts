@@ -27,11 +27,7 @@ export const shearAisc = defineCalc({
     const kv = i.box ? 5 : 5.34;
     const root = Math.sqrt((kv * i.modulus) / i.yield);
     const coefficient =
-      slenderness <= 1.1 * root
-        ? 1
-        : i.box && slenderness > 1.37 * root
-          ? (1.51 * kv * i.modulus) / (slenderness ** 2 * i.yield)
-          : (1.1 * root) / slenderness;
+      slenderness <= 1.1 * root ? 1 : i.box && slenderness > 1.37 * root ? (1.51 * kv * i.modulus) / (slenderness ** 2 * i.yield) : (1.1 * root) / slenderness;
     const omega = !i.box && slenderness <= 2.24 * Math.sqrt(i.modulus / i.yield) ? 1.5 : 1.67;
     const area = i.box ? 2 * i.clearWeb * i.web : i.depth * i.web;
     const nominal = 0.6 * i.yield * area * coefficient;

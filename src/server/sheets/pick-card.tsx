@@ -14,6 +14,7 @@ import { formatQuantity, type QuantityKind } from '@/core/units';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+import { localDay } from '../today';
 import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
@@ -36,7 +37,7 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
   const wind = checks.find((check) => check.finding.code === 'lift.wind');
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
-  const ground = path instanceof Missing || gross instanceof Missing ? null : worstOutrigger(crane, stand, pick.boom, path, gross.mass);
+  const ground = path instanceof Missing || gross instanceof Missing ? null : worstOutrigger(crane, stand, pick.boom, path, gross);
   const load: Entry[] = [
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
@@ -71,7 +72,7 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
 
 export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; paper: Paper }) {
   const plan = settle(head.plan);
-  const { checks, replay } = evaluate(head.plan);
+  const { checks, replay } = evaluate(head.plan, localDay());
   const piece = plan.pieces.find((one) => one.id === pick.piece)!;
   const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
   const { load, crane, rigging } = figures(plan, pick, checks);

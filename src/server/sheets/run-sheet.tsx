@@ -7,13 +7,14 @@ import { moveWords } from '@/core/plan/move-words';
 import type { Plan } from '@/core/plan/schema';
 import { standing } from '@/core/plan/standing';
 import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+import { localDay } from '../today';
 
 const columns = { number: 20, mark: 52, move: 118, done: 62, time: 44, initials: 40 } as const;
 
 /** The moves in order, each with what it needs, how it stands, and room for who did it and when. */
 export function RunSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
   const { plan } = head;
-  const { checks, replay } = evaluate(plan);
+  const { checks, replay } = evaluate(plan, localDay());
   const worth = (list: readonly Check[]) => list.filter((check) => check.verdict !== 'clear');
   const before = checks.filter((check) => check.move === null);
   const cell = { paddingHorizontal: 3, paddingVertical: 3 } as const;

@@ -11,12 +11,13 @@ import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
 import { formatQuantity } from '@/core/units';
 import { DrawingOnPaper } from './drawing';
 import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+import { localDay } from '../today';
 
 /** The shores drawn, what each carries, the cut list, and the order in which they are struck with room for readings. */
 export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
   const plan = settle(head.plan);
   const { units } = plan.job;
-  const { checks, strike, replay } = evaluate(head.plan);
+  const { checks, strike, replay } = evaluate(head.plan, localDay());
   const mine = checks.filter((check) => check.station === 'shores');
   const parts = shoreParts(plan);
   const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
@@ -86,7 +87,7 @@ export function ShoringSheet({ head, paper }: { head: SheetHead; paper: Paper })
         )}
         <Text style={styles.heading}>Strike, in this order; read before and after each step, stop at any surprise</Text>
         {(strike?.steps ?? []).map((step, i) => {
-          const check = mine.find((one) => one.id === 'shore.strike' && one.subject === `step ${i + 1}`);
+          const check = mine.find((one) => one.id === 'shore.strike' && one.about.id === step.id);
           return (
             <View key={i} style={[styles.row, { borderBottomWidth: 0.6, minHeight: 22 }]} wrap={false}>
               <Text style={[cell, styles.bold, { width: 20 }]}>{i + 1}</Text>

@@ -13,6 +13,7 @@ import { carriedOf } from '@/core/plan/way-pieces';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
+import { localDay } from '../today';
 
 /** A length to cut is printed to the millimetre. */
 const figure = ({ value, kind }: Derived, units: UnitSystem): string =>
@@ -65,7 +66,7 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
   const { plan: drawn } = head;
   const plan = settle(drawn);
   const { units } = plan.job;
-  const { checks, derived } = evaluate(drawn);
+  const { checks, derived } = evaluate(drawn, localDay());
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const carried = carriedOf(plan, rules);
   const mine = checks.filter((check) => check.station === 'measure' || check.station === 'steel' || check.station === 'wayIn');

@@ -8,7 +8,8 @@ import { describe } from '@/core/plan/describe';
 import { formatQuantity, type Quantity, type UnitSystem } from '@/core/units';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 
-export const checkKey = (check: Check): string => `${check.id}/${check.subject}/${check.move ?? 'before'}`;
+export const checkKey = (check: Check): string =>
+  `${check.id}/${check.about.kind}/${check.about.id}/${check.about.part ?? ''}/${check.subject}/${check.move ?? 'before'}`;
 
 /** One check: sentence, demand against capacity as a bar with the limit marked, ratio. Opened, the working and its source. */
 export function CheckLine({ check, system }: { check: Check; system: UnitSystem }) {

@@ -7,13 +7,14 @@ import type { Plan } from '@/core/plan/schema';
 import { authorise } from '@/server/authorise';
 import { database } from '@/server/db/connect';
 import { findJob } from '@/server/jobs';
+import { localDay } from '@/server/today';
 import { JobScreen } from '@/stations/job-screen';
 
 export const dynamic = 'force-dynamic';
 
 /** The moment to open at: where the worst trouble is, else the lift. */
 function firstMove(plan: Plan): number {
-  const { checks } = evaluate(plan);
+  const { checks } = evaluate(plan, localDay());
   for (const verdict of verdicts.filter((one) => one !== 'clear')) {
     const at = plan.moves.findIndex((move) => checks.some((check) => check.move === move.id && check.verdict === verdict));
     if (at >= 0) return at;
@@ -28,6 +29,14 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (!job) notFound();
   const cursor = firstMove(job.plan);
   return (
-    <JobScreen key={id} id={id} revision={job.revision} plan={job.plan} survey={surveyPlan(job.plan, cursor, 'beam')} cursor={cursor} station="runSheet" />
+    <JobScreen
+      key={id}
+      id={id}
+      revision={job.revision}
+      plan={job.plan}
+      survey={surveyPlan(job.plan, localDay(), cursor, 'beam')}
+      cursor={cursor}
+      station="runSheet"
+    />
   );
 }

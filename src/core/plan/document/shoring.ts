@@ -1,7 +1,7 @@
 import { Type } from 'typebox';
-import { closed, nonNegative, nullable, oneOf, positive, real } from '../../calc/fields';
+import { closed, nullable, oneOf } from '../../calc/fields';
 import { timberGrades } from '../../shoring/timber-grades';
-import { id, place, standsOn, text } from './fields';
+import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
 
 /** The temporary works register: nothing is loaded that nobody designed, checked and tagged. */
 const tag = () =>
@@ -9,7 +9,8 @@ const tag = () =>
     designer: text(),
     checker: text(),
     loadedOn: text('when it was first loaded, as a date'),
-    days: nullable(positive('1', 'days between inspections while it stands')),
+    days: nullable(positive('1', 'days between inspections while it stands', { maximum: 366 })),
+    lastOn: Type.Optional(text('last inspection, as a date')),
   });
 
 const storeySide = () =>
@@ -28,8 +29,8 @@ const storeySchema = closed({
   right: storeySide(),
   joists: closed({
     spacing: nullable(positive('m')),
-    width: nullable(positive('m')),
-    depth: nullable(positive('m')),
+    width: nullable(size()),
+    depth: nullable(size()),
     grade: oneOf(timberGrades),
     over: oneOf(['broken', 'through'], 'at the line'),
     plies: Type.Integer({ minimum: 1, maximum: 4, description: 'joists side by side at every place' }),
@@ -49,7 +50,7 @@ const shoreWallSchema = closed({
   storey: id(),
   side: oneOf(['left', 'right']),
   setback: positive('m', 'from the line'),
-  stud: closed({ width: positive('m', 'along the wall'), depth: positive('m', 'through the wall'), grade: oneOf(timberGrades) }),
+  stud: closed({ width: size('along the wall'), depth: size('through the wall'), grade: oneOf(timberGrades) }),
   missing: Type.Array(Type.Integer({ minimum: 1 }), { description: 'studs left out or taken out, counted from the left' }),
   braces: Type.Integer({ minimum: 0, maximum: 6, description: 'rows of lateral bracing between the plates' }),
   bracing: nullable(positive('N', 'what the diagonal bracing holds along the wall; null: worked out from the diagonals')),
@@ -57,9 +58,9 @@ const shoreWallSchema = closed({
     closed({
       count: Type.Integer({ minimum: 1, maximum: 40 }),
       angleDeg: real('deg', { exclusiveMinimum: 0, exclusiveMaximum: 90, description: 'from the floor' }),
-      board: positive('m', 'thickness'),
+      board: size('thickness'),
       screws: Type.Integer({ minimum: 1, maximum: 40, description: 'in each end' }),
-      diameter: positive('m', 'of the shank in the wood'),
+      diameter: size('of the shank in the wood'),
       length: positive('m', 'of the screw'),
     }),
   ),
@@ -68,14 +69,14 @@ const shoreWallSchema = closed({
       id: id(),
       from: Type.Integer({ minimum: 1, description: 'first joist with no stud under it' }),
       to: Type.Integer({ minimum: 1, description: 'last' }),
-      header: closed({ width: positive('m', 'of one ply'), depth: positive('m'), plies: Type.Integer({ minimum: 1, maximum: 6 }), grade: oneOf(timberGrades) }),
+      header: closed({ width: size('of one ply'), depth: size(), plies: Type.Integer({ minimum: 1, maximum: 6 }), grade: oneOf(timberGrades) }),
       posts: Type.Integer({ minimum: 1, maximum: 6, description: 'studs together at each end of the header' }),
     }),
     { maxItems: 10, description: 'where a header carries joists past a gap' },
   ),
-  plate: closed({ count: Type.Integer({ minimum: 1, maximum: 4, description: 'top and bottom together' }), thickness: positive('m'), width: positive('m') }),
+  plate: closed({ count: Type.Integer({ minimum: 1, maximum: 4, description: 'top and bottom together' }), thickness: size(), width: size() }),
   tightFit: nonNegative('m'),
-  sole: closed({ width: positive('m'), allowable: nullable(positive('Pa', 'pressure what is under it may take')), on: text('slab, joists, spread boards') }),
+  sole: closed({ width: size(), allowable: nullable(positive('Pa', 'pressure what is under it may take')), on: text('slab, joists, spread boards') }),
   holdDown: nullable(nonNegative('N', 'what holds each joist down at its far bearing')),
   tag: tag(),
   standsOn: standsOn(),
@@ -97,12 +98,12 @@ const shoreRowSchema = closed({
   count: Type.Integer({ minimum: 1, maximum: 60 }),
   needle: Type.Union([
     closed({ kind: Type.Literal('steel'), section: text('designation as in the section tables'), grade: text() }),
-    closed({ kind: Type.Literal('timber'), width: positive('m'), depth: positive('m'), grade: oneOf(timberGrades) }),
+    closed({ kind: Type.Literal('timber'), width: size(), depth: size(), grade: oneOf(timberGrades) }),
   ]),
   arms: closed({ left: positive('m', 'wall centre to prop'), right: positive('m') }),
   over: nullable(positive('m', 'masonry above the needles')),
   masonry: closed({
-    width: nullable(positive('m', 'of the wall on the needle, along it')),
+    width: nullable(size('of the wall on the needle, along it')),
     allowable: nullable(positive('Pa', 'what the masonry may be pressed over the needle')),
   }),
   head: nullable(positive('m', 'of needle on the head of a prop')),
@@ -111,20 +112,20 @@ const shoreRowSchema = closed({
       kind: Type.Literal('steel'),
       class: oneOf(['A', 'B', 'C', 'D', 'E']),
       maxLength: positive('m'),
-      tube: closed({ diameter: positive('m', 'of the inner tube'), wall: positive('m') }),
+      tube: closed({ diameter: size('of the inner tube'), wall: size() }),
       ...standing(),
     }),
     closed({
       kind: Type.Literal('timber'),
-      width: positive('m', 'along the line'),
-      depth: positive('m', 'across it'),
+      width: size('along the line'),
+      depth: size('across it'),
       grade: oneOf(timberGrades),
       braces: Type.Integer({ minimum: 0, maximum: 6, description: 'rows of bracing along the line' }),
       ...standing(),
     }),
   ]),
   lateral: nullable(positive('N', 'what its bracing and lacing hold sideways')),
-  pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
+  pad: closed({ length: positive('m'), width: size(), allowable: nullable(positive('Pa')) }),
   packedOn: text('when the dry pack was put in, as a date'),
   struckOn: text('when it is to be struck, as a date'),
   tag: tag(),
@@ -145,7 +146,7 @@ const bentSchema = closed({
     height: positive('m'),
     braces: Type.Integer({ minimum: 0, maximum: 6 }),
   }),
-  cap: positive('m', 'length of header that bears on a post'),
+  cap: size('length of header that bears on a post'),
   loads: Type.Array(
     closed({
       id: id(),
@@ -158,7 +159,7 @@ const bentSchema = closed({
     }),
     { maxItems: 20 },
   ),
-  pad: closed({ length: positive('m'), width: positive('m'), allowable: nullable(positive('Pa')) }),
+  pad: closed({ length: positive('m'), width: size(), allowable: nullable(positive('Pa')) }),
   jack: nullable(closed({ capacity: positive('N'), stroke: positive('m'), need: nonNegative('m', 'height still to be made up') })),
   lateral: nullable(positive('N', 'what its bracing and ties hold sideways, without the guys')),
   guys: Type.Array(
@@ -174,9 +175,7 @@ const bentSchema = closed({
   sail: nullable(nonNegative('m2', 'area of the bent and of what stands on it that the wind sees')),
   readyOn: text('when it was accepted, as a date'),
   girderOn: text('when its girder is to land, as a date'),
-  girder: nullable(
-    closed({ weight: positive('N', 'on this bent and the next together'), length: positive('m'), depth: positive('m'), bearingWidth: positive('m') }),
-  ),
+  girder: nullable(closed({ weight: positive('N', 'on this bent and the next together'), length: positive('m'), depth: size(), bearingWidth: positive('m') })),
   tieDown: nullable(nonNegative('N', 'what holds the girder down on one side')),
   tag: tag(),
   standsOn: standsOn(),

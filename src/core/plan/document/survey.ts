@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
-import { closed, nonNegative, nullable, positive, real } from '../../calc/fields';
-import { id, place, text } from './fields';
+import { closed, nullable } from '../../calc/fields';
+import { id, nonNegative, place, positive, real, size, text } from './fields';
 
 export const openingSchema = closed({
   id: id(),
@@ -38,8 +38,8 @@ export const patternSchema = closed({
   id: id(),
   name: text(),
   bearing: id(),
-  bolt: positive('m', 'diameter'),
-  hole: positive('m', 'in the plate'),
+  bolt: size('diameter'),
+  hole: size('in the plate'),
   bolts: Type.Array(closed({ id: id(), drawn: place(), cast: closed({ x: nullable(real('m')), y: nullable(real('m')) }) }), { minItems: 2, maxItems: 64 }),
   by: text('who surveyed'),
   on: text('when, as a date'),

@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
-import { closed, nonNegative, nullable, positive } from '../../calc/fields';
-import { id, text } from './fields';
+import { closed, nullable } from '../../calc/fields';
+import { id, nonNegative, positive, text } from './fields';
 
 const truckSchema = closed({
   id: id(),

@@ -1,7 +1,7 @@
 import { Type } from 'typebox';
-import { closed, nonNegative, nullable, oneOf, positive, real } from '../../calc/fields';
+import { closed, nullable, oneOf } from '../../calc/fields';
 import { boltGrades } from '../../strength/bolt-en.calc';
-import { id, place, text } from './fields';
+import { id, nonNegative, place, positive, real, text } from './fields';
 
 const leg = { id: id(), name: text(), at: place() };
 const legSchema = Type.Union([

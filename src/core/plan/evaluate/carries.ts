@@ -3,7 +3,7 @@ import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import { candidatesOf, type Limit } from './candidates';
-import { missingCheck, ratioCheck, sourced, told, type Context } from './context';
+import { missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
 
 export const limitWords: Record<Limit, string> = {
   bending: 'bending',
@@ -20,7 +20,7 @@ export function carriesChecks({ plan, rules }: Context): Check[] {
     if (!member) return [];
     const place = {
       id: 'steel.carries',
-      subject: opening.name,
+      ...on('opening', opening, opening.name),
       station: 'steel' as const,
       move: null,
       calc: simpleSpan.id,

@@ -4,7 +4,7 @@ import type { Trace } from '../../calc/evidence';
 import type { Phrase } from '../../calc/work';
 import type { Rules, ThresholdKey } from '../../rules/rule-sets';
 import type { QuantityKind } from '../../units';
-import type { Check, StationId } from '../check';
+import type { About, AboutKind, Check, StationId } from '../check';
 import { judge } from '../check';
 import type { Finding } from '../findings';
 import type { HangingResult } from '../hanging';
@@ -27,7 +27,8 @@ export interface PickContext {
   seat: Seat | Missing;
   hanging: HangingResult;
   path: LiftPath | Missing;
-  gross: { mass: number; trace: Trace } | Missing;
+  /** all below the boom tip: what must be carried, and the least it may weigh */
+  gross: { mass: number; least: number; trace: Trace } | Missing;
 }
 
 export interface Context {
@@ -41,14 +42,21 @@ export interface Context {
 /** A finding told in words, its quantities in whatever units the reader has. */
 export const told = (words: Phrase) => ({ code: 'told' as const, words });
 
-interface Place {
+export interface Place {
   id: string;
   subject: string;
+  about: About;
   station: StationId;
   move: string | null;
   calc: string;
   source: string;
 }
+
+/** Name and id of the thing a check is about. */
+export const on = (kind: AboutKind, thing: { id: string }, subject: string, part?: string): { subject: string; about: About } => ({
+  subject,
+  about: { kind, id: thing.id, ...(part === undefined ? {} : { part }) },
+});
 
 /** The first move of a kind done to a thing; null when the run sheet has none. */
 export function moveFor(plan: Plan, kind: MoveKind, about: string): string | null {

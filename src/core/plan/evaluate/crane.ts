@@ -12,7 +12,9 @@ import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import type { Plan } from '../schema';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext } from './context';
+import { chartAuditChecks } from './chart-audit';
+import { phrase, q } from '../../calc/work';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, told } from './context';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -29,7 +31,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const lift = moveFor(plan, 'pick.lift', pick.id);
   const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({
     id,
-    subject: piece.mark,
+    ...on('pick', pick, piece.mark),
     station: 'gear',
     move: lift,
     calc: calc.id,
@@ -39,9 +41,9 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
   if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
     const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
-    return chart.verdict === 'missing' ? [chart, short] : [short];
+    return [...(chart.verdict === 'missing' ? [chart, short] : [short]), ...chartAuditChecks(context, picked, at)];
   }
-  const checks: Check[] = [chart];
+  const checks: Check[] = [chart, ...chartAuditChecks(context, picked, at)];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
     const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
     return [
@@ -179,11 +181,12 @@ function boomGapChecks(
   const top = travel.underside + hanging.loadDepth + weight.above;
   const load = leastGap((station) => outlineAt(station, piece, weight.cg.x, weight.section.width), top, picked, path);
   const things = plan.site.obstructions.map((o) => ({
+    id: o.id,
     what: o.name,
     height: o.height,
     nearest: leastGap(() => rectangle(o.at, o.length, o.width, o.azimuthDeg), o.height, picked, path),
   }));
-  return [{ what: piece.mark, height: top, nearest: load }, ...things].flatMap(({ what, height, nearest }) => {
+  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...things].flatMap(({ id, what, height, nearest }) => {
     if (nearest === null) return [];
     const { traces } = traced(craneBoom, {
       pivotBack: crane.pivotBack,
@@ -194,7 +197,7 @@ function boomGapChecks(
     });
     return [
       ratioCheck(
-        { ...place, subject: what },
+        { ...place, ...on('pick', pick, what, id) },
         { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
         { code: 'lift.boomGap', what, gap: nearest.gap, least },
         traces,
@@ -203,14 +206,25 @@ function boomGapChecks(
   });
 }
 
+/** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
+const MOST_CHART_GUST = 25;
+
 function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContext, weight: PieceWeight, place: Place): Check {
   if (crane.chartGust === null) return missingCheck(place, 'speed', `Up to what gust is ${crane.name}’s chart good? Read it off the chart.`);
+  if (crane.chartGust > MOST_CHART_GUST)
+    return {
+      ...missingCheck(place, 'speed', ''),
+      finding: told(
+        phrase`${crane.name}’s chart is said to be good up to ${q(crane.chartGust, 'speed')}. No maker gives more than ${q(MOST_CHART_GUST, 'speed')}: read it off the chart again.`,
+      ),
+    };
   if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
   if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
   const depth = weight.section.depth + weight.below + weight.above;
   const { outcome, traces } = traced(craneWindLimit, {
     chartGust: crane.chartGust,
-    mass: gross.mass,
+    // Its own weight holds the load against the wind: no more of it is counted than anybody is sure of.
+    mass: gross.least,
     area: piece.length * depth,
     drag: rules.value('windDrag'),
   });
@@ -228,12 +242,12 @@ function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContex
 export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight'>): PickContext['gross'] {
   const { crane, piece, pick, weight } = picked;
   if (weight instanceof Missing) return weight;
-  if (pick.riggingMass === null) return new Missing('What do slings and shackles weigh together?');
-  if (crane.hookBlockMass === null) return new Missing(`What does the hook block of ${crane.name} weigh?`);
+  if (pick.riggingMass === null || pick.riggingMass === 0) return new Missing('What do slings and shackles weigh together? They weigh something.');
+  if (crane.hookBlockMass === null || crane.hookBlockMass === 0) return new Missing(`What does the hook block of ${crane.name} weigh? It weighs something.`);
   const bare = weight.bareMass + weight.packingMass + weight.attachmentMass;
   const { outcome, traces } = traced(grossLoad, {
     parts: [
-      { what: `${piece.mark}, bare steel`, mass: weight.bareMass },
+      { what: `${piece.mark}, bare steel${weight.by === 'computed' ? '' : weight.by === 'drawing' ? ', by drawing' : ', weighed'}`, mass: weight.bareMass },
       { what: 'Packing', mass: weight.packingMass },
       { what: 'Plates, bolts, brackets left on', mass: weight.attachmentMass },
       { what: 'Allowance', mass: weight.mass - bare },
@@ -241,5 +255,6 @@ export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | '
       { what: 'Hook block', mass: crane.hookBlockMass },
     ],
   });
-  return outcome.ok ? { mass: outcome.output.mass, trace: traces[0]! } : new Missing(outcome.error);
+  const least = weight.light.mass + pick.riggingMass + crane.hookBlockMass;
+  return outcome.ok ? { mass: outcome.output.mass, least, trace: traces[0]! } : new Missing(outcome.error);
 }

@@ -11,11 +11,13 @@ import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { moveFor, type Context, type PickContext } from './context';
 import { craneChecks, grossOf } from './crane';
-import { concreteCheck, journeyCheck, orderChecks } from './order';
+import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
+import { leftOutChecks } from './left-out';
 import { loadPathChecks } from './load-path';
+import { floorChecks } from './rule-floors';
 import { derivedFigures, type Derived } from './derived';
 import { surveyChecks } from './measure';
 import { standChecks } from './stand';
@@ -60,7 +62,7 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
   const weight = pieceWeight(piece, rules);
   return [
     ...statementChecks(context, piece),
-    journeyCheck(context, piece),
+    ...journeyChecks(context, piece),
     weightCheck(context, piece, weight, pick ? moveFor(plan, 'piece.sling', pick.id) : null),
     ...seatingChecks(context, piece, weight, seatOf(plan, piece)),
   ];
@@ -92,6 +94,8 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
     ...spliceBoltChecks(context),
     ...shores.checks,
     ...holdChecks(context),
+    ...leftOutChecks(context),
+    ...floorChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };

@@ -4,14 +4,14 @@ import type { Trace } from '../../calc/evidence';
 import { contactPressure } from '../../path/contact-pressure.calc';
 import { linkLoad } from '../../path/link-load.calc';
 import { GRAVITY } from '../../units';
-import type { Check, StationId } from '../check';
+import type { AboutKind, Check, StationId } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import { clearOf } from '../settle';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
 interface Onto {
   what: string;
@@ -72,6 +72,8 @@ export function bearingLoads({ plan, rules }: Pick<Context, 'plan' | 'rules'>, b
 
 /** Something that brings a load onto the path: a bearing point, a shore. */
 export interface Source {
+  kind: AboutKind;
+  id: string;
   name: string;
   load: number;
   /** why the load is not known */
@@ -80,9 +82,9 @@ export interface Source {
   traces: Trace[];
 }
 
-const seatPlace = (context: Pick<Context, 'rules'>, id: string, subject: string, calc: { id: string; source: { text: string } }) => ({
+const seatPlace = (context: Pick<Context, 'rules'>, id: string, bearing: Bearing, calc: { id: string; source: { text: string } }) => ({
   id,
-  subject,
+  ...on('bearing', bearing, bearing.name),
   station: 'measure' as const,
   move: null,
   calc: calc.id,
@@ -98,16 +100,43 @@ export function loadPathChecks(context: Context): Check[] {
     const { parts, questions, traces } = bearingLoads(context, bearing);
     const load = parts.reduce((sum, one) => sum + one.load, 0);
     const question = questions[0] ?? null;
-    const place = seatPlace(context, 'path.seat', bearing.name, contactPressure);
+    checks.push(...carriedBy(context, bearing, load, question, traces));
+    const place = seatPlace(context, 'path.seat', bearing, contactPressure);
     if (bearing.allowable !== null && question === null && load > 0) checks.push(seatCheck(place, bearing, load, caution, traces));
     else if (bearing.allowable !== null && question !== null)
       checks.push(missingCheck(place, 'strength', `What presses on the seat at ${bearing.name} is not known. ${question}`));
     else if (bearing.material !== null && bearing.allowable === null)
       checks.push(missingCheck(place, 'strength', `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`));
-    return { name: bearing.name, load, question, below: bearing.standsOn, traces };
+    return { kind: 'bearing', id: bearing.id, name: bearing.name, load, question, below: bearing.standsOn, traces };
   });
   return [...checks, ...walkDown(context, sources, 'path', 'measure')];
 }
+
+/** A bearing under an opening's piece against what it may carry: its own weight is checked when it lands, what it carries later here. */
+function carriedBy(context: Context, bearing: Bearing, load: number, question: string | null, traces: Trace[]): Check[] {
+  const { plan, rules } = context;
+  if (!plan.survey.openings.some((one) => one.left === bearing.id || one.right === bearing.id)) return [];
+  const place = {
+    ...seatPlace(context, 'path.bearing', bearing, twoSupports),
+    source: sourced('Sum of all that stands on it', rules, 'serviceFactor', 'contactCaution'),
+  };
+  if (question !== null) return [missingCheck(place, 'force', `What comes down on ${bearing.name} is not known. ${question}`)];
+  if (bearing.capacity === null) return [missingCheck(place, 'force', `What may ${bearing.name} carry? Ask who designed it.`, traces)];
+  const demand = bearing.capacityBasis === 'design' ? load * (rules.id === 'us-asd' ? STRENGTH_LIVE_FACTOR : rules.value('serviceFactor')) : load;
+  return [
+    ratioCheck(
+      place,
+      { demand, capacity: bearing.capacity, quantity: 'force', caution: rules.value('contactCaution') },
+      told(
+        phrase`${bearing.name} takes ${q(demand, 'force')}${bearing.capacityBasis === 'design' ? ', factored,' : ''} in service; it is good for ${q(bearing.capacity, 'force')}.`,
+      ),
+      traces,
+    ),
+  ];
+}
+
+/** A design strength given to a job run in allowable stress is met with strength-level loads; where dead and live are not told apart, ASCE 7 2.3.1: 1.6. */
+const STRENGTH_LIVE_FACTOR = 1.6;
 
 /**
  * Follow loads down to ground, summing at each link; a link that is missing, overloaded or unknown says so. What stands for good
@@ -120,14 +149,15 @@ export function walkDown(
   station: StationId,
 ): Check[] {
   const checks: Check[] = [];
-  const place = (id: string, subject: string, calc: { id: string; source: { text: string } }) => ({
+  const place = (id: string, thing: { kind: AboutKind; id: string; name: string }, calc: { id: string; source: { text: string } }) => ({
     id: `${prefix}.${id}`,
-    subject,
+    ...on(thing.kind, thing, thing.name),
     station,
     move: null,
     calc: calc.id,
     source: sourced(calc.source.text, rules, 'contactCaution'),
   });
+  const about = (link: Link) => ({ kind: 'link' as const, id: link.id, name: link.name });
   const links = new Map(plan.links.map((link) => [link.id, link]));
   const onto = new Map<string, { what: string; load: number; share: number }[]>(plan.links.map((link) => [link.id, []]));
   const unknown = new Map<string, string>();
@@ -138,32 +168,38 @@ export function walkDown(
       if (question !== null) unknown.set(link, question);
     }
   };
-  const shares = (name: string, below: Bearing['standsOn'], subject: string) => {
+  const shares = (thing: { kind: AboutKind; id: string; name: string }, below: Bearing['standsOn']) => {
     const sum = below.reduce((total, one) => total + one.share, 0);
     if (below.length > 0 && sum < 1 - 1e-6)
       checks.push(
         flatStop(
-          place('shares', subject, linkLoad),
+          place('shares', thing, linkLoad),
           'fraction',
-          told(phrase`Only ${q(sum, 'fraction')} of ${name} is carried further down. Where does the rest go?`),
+          told(phrase`Only ${q(sum, 'fraction')} of ${thing.name} is carried further down. Where does the rest go?`),
           [],
         ),
       );
   };
 
-  for (const { name, load, question, below, traces } of sources) {
+  for (const source of sources) {
+    const { name, load, question, below, traces } = source;
     if (below.length === 0) {
-      checks.push(missingCheck(place('gap', name, linkLoad), 'force', `What does ${name} stand on? Follow its load down to ground.`, traces));
+      checks.push(missingCheck(place('gap', source, linkLoad), 'force', `What does ${name} stand on? Follow its load down to ground.`, traces));
       continue;
     }
-    shares(name, below, name);
+    shares(source, below);
     put(name, load, question, below);
   }
 
   for (const link of inOrder(plan.links)) {
     if (link === 'loop') {
       checks.push(
-        flatStop(place('loop', 'Load path', linkLoad), 'count', told(['The load path runs in a ring: something stands on itself. Take one link out.']), []),
+        flatStop(
+          place('loop', { kind: 'job', id: 'path', name: 'Load path' }, linkLoad),
+          'count',
+          told(['The load path runs in a ring: something stands on itself. Take one link out.']),
+          [],
+        ),
       );
       break;
     }
@@ -171,34 +207,34 @@ export function walkDown(
     const reached = from.length > 0;
     const { outcome, traces } = traced(linkLoad, { from, own: link.own });
     if (!outcome.ok) {
-      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', outcome.error));
+      checks.push(missingCheck(place('link', about(link), linkLoad), 'force', outcome.error));
       continue;
     }
     const { load } = outcome.output;
     const question = unknown.get(link.id) ?? null;
     if (reached && question !== null)
       // The sum of what is known is no sum: it is not shown.
-      checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`));
+      checks.push(missingCheck(place('link', about(link), linkLoad), 'force', `What comes down on ${link.name} is not known. ${question}`));
     else if (reached) {
       if (link.capacity !== null)
         checks.push(
           ratioCheck(
-            place('link', link.name, linkLoad),
+            place('link', about(link), linkLoad),
             { demand: load, capacity: link.capacity, quantity: 'force', caution },
             told(phrase`${link.name}, storey ${String(link.storey)}, takes ${q(load, 'force')}; it may carry ${q(link.capacity, 'force')}.`),
             traces,
           ),
         );
-      if (link.foot) checks.push(footCheck(place('foot', link.name, contactPressure), link, link.foot, load, caution, traces));
+      if (link.foot) checks.push(footCheck(place('foot', about(link), contactPressure), link, link.foot, load, caution, traces));
       if (link.capacity === null && !link.foot && !link.ground)
-        checks.push(missingCheck(place('link', link.name, linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces));
+        checks.push(missingCheck(place('link', about(link), linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces));
     }
     if (link.ground || (prefix === 'shorePath' && !reached)) continue;
     if (link.standsOn.length === 0) {
       if (reached)
         checks.push(
           flatStop(
-            place('gap', link.name, linkLoad),
+            place('gap', about(link), linkLoad),
             'force',
             told(
               question === null
@@ -211,7 +247,7 @@ export function walkDown(
         );
       continue;
     }
-    shares(link.name, link.standsOn, link.name);
+    shares(about(link), link.standsOn);
     if (reached || link.own > 0)
       for (const below of link.standsOn) {
         onto.get(below.link)?.push({ what: link.name, load, share: below.share });

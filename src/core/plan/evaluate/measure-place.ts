@@ -1,7 +1,16 @@
+import type { AboutKind } from '../check';
+import { on } from './context';
+
 /** Where a check of the Measure station stands. */
-export const measurePlace = (id: string, subject: string, calc: { id: string; source: { text: string } }, source = calc.source.text) => ({
+export const measurePlace = (
+  id: string,
+  kind: AboutKind,
+  thing: { id: string; name: string; part?: string },
+  calc: { id: string; source: { text: string } },
+  source = calc.source.text,
+) => ({
   id,
-  subject,
+  ...on(kind, thing, thing.name, thing.part),
   station: 'measure' as const,
   move: null,
   calc: calc.id,

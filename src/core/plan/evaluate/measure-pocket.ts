@@ -6,14 +6,14 @@ import type { Check } from '../check';
 import { memberSize, type MemberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member, Opening, Plan } from '../schema';
-import { missingCheck, ratioCheck, sourced, told, traced } from './context';
+import { missingCheck, ratioCheck, sourced, told, traced, on } from './context';
 import { measurePlace as place } from './measure-place';
 
 /** The packed piece in its pocket or between the joists. */
 export function bayChecks(opening: Opening, plan: Plan, rules: Rules): Check[] {
   const member = plan.members.find((one) => one.id === opening.member);
   const size = member ? memberSize(member) : null;
-  const where = place('measure.pocket', opening.name, pocketSize, sourced(pocketSize.source.text, rules, 'pocketClearance'));
+  const where = place('measure.pocket', 'opening', opening, pocketSize, sourced(pocketSize.source.text, rules, 'pocketClearance'));
   if (!member || size === null) return [];
   if (size instanceof Missing) return [missingCheck(where, 'dimension', size.questions.join(' '))];
   const input = {
@@ -34,12 +34,12 @@ export function bayChecks(opening: Opening, plan: Plan, rules: Rules): Check[] {
   ).map(({ way, room, needed, packed }) =>
     room === null
       ? missingCheck(
-          { ...where, subject: `${opening.name}, ${way}` },
+          { ...where, ...on('opening', opening, `${opening.name}, ${way}`, way) },
           'dimension',
           `What ${way} is there for ${member.mark} at ${opening.name}? Packed it needs a pocket; measure it.`,
         )
       : ratioCheck(
-          { ...where, subject: `${opening.name}, ${way}` },
+          { ...where, ...on('opening', opening, `${opening.name}, ${way}`, way) },
           { demand: needed, capacity: room, quantity: 'dimension', caution: null, inclusive: true },
           told(phrase`${member.mark} packed is ${q(packed, 'dimension')} in ${way} and needs ${q(needed, 'dimension')}; there is ${q(room, 'dimension')}.`),
           traces,
@@ -51,7 +51,7 @@ export function bayChecks(opening: Opening, plan: Plan, rules: Rules): Check[] {
 /** What is packed against the web goes in between the fillets, or does not. */
 function webChecks(member: Member, size: MemberSize): Check[] {
   if (member.packing.sides === 0 && member.packing.web === null) return [];
-  const where = place('measure.web', member.mark, webClear);
+  const where = place('measure.web', 'member', { id: member.id, name: member.mark }, webClear);
   if (member.packing.web === null) return [missingCheck(where, 'dimension', `How high is what is packed against the web of ${member.mark}?`)];
   const toFillet = size.section ? size.section.k : member.make.kind === 'girder' ? (size.depth - member.make.webDepth) / 2 : null;
   if (toFillet === null) return [missingCheck(where, 'dimension', `The table has no fillet distance for ${member.mark}. Measure the flat of its web.`)];

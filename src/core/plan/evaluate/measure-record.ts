@@ -1,6 +1,6 @@
 import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
-import type { Check } from '../check';
+import type { AboutKind, Check } from '../check';
 import { isDay } from '../day';
 import type { Opening, Plan } from '../schema';
 import { flatStop, missingCheck, ratioCheck, told } from './context';
@@ -14,15 +14,15 @@ const since = ({ survey }: Plan): { on: string; what: string }[] =>
   ].filter(({ on }) => on !== '');
 
 /** A measure older than the last strip-out or change of layout is a measure of something that is gone. */
-export function staleCheck(subject: string, on: string, plan: Plan): Check[] {
-  const where = place('measure.stale', subject, offDrawing, 'Record: measured after the last strip-out (HP5)');
+export function staleCheck(kind: AboutKind, thing: { id: string; name: string }, on: string, plan: Plan): Check[] {
+  const where = place('measure.stale', kind, thing, offDrawing, 'Record: measured after the last strip-out (HP5)');
   const events = since(plan);
   if (events.length === 0) return [];
   const bad = [on, ...events.map((one) => one.on)].find((day) => !isDay(day));
-  if (bad !== undefined) return [missingCheck(where, 'count', `${subject}: “${bad}” is not a date. Write year-month-day.`)];
+  if (bad !== undefined) return [missingCheck(where, 'count', `${thing.name}: “${bad}” is not a date. Write year-month-day.`)];
   const missed = events.find((one) => on < one.on);
-  if (missed) return [flatStop(where, 'count', told([`${subject} was measured on ${on}, before ${missed.what} of ${missed.on}. Measure again.`]), [])];
-  return [passed(where, `${subject} was measured on ${on}, after ${events.map((one) => `${one.what} of ${one.on}`).join(' and ')}.`)];
+  if (missed) return [flatStop(where, 'count', told([`${thing.name} was measured on ${on}, before ${missed.what} of ${missed.on}. Measure again.`]), [])];
+  return [passed(where, `${thing.name} was measured on ${on}, after ${events.map((one) => `${one.what} of ${one.on}`).join(' and ')}.`)];
 }
 
 /** A check of a record: nothing to measure against, and nothing against it. */
@@ -35,7 +35,7 @@ const passed = (where: ReturnType<typeof place>, words: string): Check => ({
 
 /** What a later check needs and the sheet leaves blank, and who answers for it. */
 export function sheetCheck(opening: Opening, plan: Plan): Check {
-  const where = place('measure.sheet', opening.name, memberLength, 'Record: site survey sheet');
+  const where = place('measure.sheet', 'opening', opening, memberLength, 'Record: site survey sheet');
   const blank = [
     opening.skewDeg === null && 'how far its reveals are off square',
     opening.choice.ceiling === null && 'the height to the joists',
@@ -51,7 +51,7 @@ export function sheetCheck(opening: Opening, plan: Plan): Check {
 export function cutListCheck(plan: Plan): Check[] {
   const { cutListOn, openings } = plan.survey;
   if (!openings.some((one) => one.member !== null)) return [];
-  const where = place('measure.cutList', 'Cut list', memberLength, 'Record: cut list younger than what it is cut from');
+  const where = place('measure.cutList', 'job', { id: 'cutList', name: 'Cut list' }, memberLength, 'Record: cut list younger than what it is cut from');
   if (cutListOn === '') return [missingCheck(where, 'count', 'Of which day is the cut list the pieces are made from?')];
   const events = [...since(plan), ...openings.filter((one) => one.on !== '').map((one) => ({ on: one.on, what: `the measure of ${one.name}` }))];
   const bad = [cutListOn, ...events.map((one) => one.on)].find((day) => !isDay(day));
@@ -68,7 +68,7 @@ const named = { design: 'the design in force', survey: 'the survey', cutList: 't
 export function revisionCheck(plan: Plan): Check[] {
   const { revisions, openings } = plan.survey;
   if (!openings.some((one) => one.member !== null)) return [];
-  const where = place('measure.revision', 'Drawings', memberLength, 'Record: revision in hand against revision in force');
+  const where = place('measure.revision', 'job', { id: 'revisions', name: 'Drawings' }, memberLength, 'Record: revision in hand against revision in force');
   const keys = Object.keys(named) as (keyof typeof named)[];
   const blank = keys.filter((key) => revisions[key].trim() === '');
   if (blank.length > 0) return [missingCheck(where, 'count', `Of which revision is ${blank.map((key) => named[key]).join(', and ')}?`)];
@@ -100,7 +100,8 @@ export function lookedOverCheck(plan: Plan): Check[] {
   if (plan.shoring.storeys.length === 0) return [];
   const where = place(
     'measure.lookedOver',
-    'Old building',
+    'job',
+    { id: 'oldBuilding', name: 'Old building' },
     memberLength,
     'Record: looked over for rot, cracks and missing footings; what is found goes to the engineer',
   );

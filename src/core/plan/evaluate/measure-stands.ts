@@ -27,7 +27,13 @@ export function standsInChecks(drawn: Bearing, plan: Plan): Check[] {
     if (!overlap(seat(found), outline) || overlap(seat(drawn.at), outline)) return [];
     return [
       flatStop(
-        measurePlace('measure.standsIn', `${drawn.name}, ${one.name}`, offDrawing, 'Geometry: seat as measured against what is drawn there'),
+        measurePlace(
+          'measure.standsIn',
+          'bearing',
+          { id: drawn.id, name: `${drawn.name}, ${one.name}`, part: one.id },
+          offDrawing,
+          'Geometry: seat as measured against what is drawn there',
+        ),
         'dimension',
         told(
           phrase`${drawn.name}, ${q(distance(found, drawn.at), 'dimension')} off the drawing, stands in ${one.name}; as drawn it stood clear. Settle which of them moves.`,

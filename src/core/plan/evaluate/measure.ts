@@ -9,7 +9,7 @@ import { clearOf } from '../settle';
 import type { Check } from '../check';
 import { lengthInput } from '../length-input';
 import type { Bearing, Opening, Pattern, Plan } from '../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 import { measurePlace as place } from './measure-place';
 import { bayChecks } from './measure-pocket';
 import { standsInChecks } from './measure-stands';
@@ -29,12 +29,12 @@ export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
       const at = line.bearings.map((id) => plan.bearings.find((one) => one.id === id)).filter((one): one is Bearing => one !== undefined);
       const spans = at.slice(1).map((one, i) => distance(one.at, at[i]?.at ?? one.at));
       const { outcome, traces } = traced(spanSum, { spans, stated: line.stated });
-      if (!outcome.ok) return [missingCheck(place('measure.spans', line.name, spanSum), 'length', outcome.error)];
+      if (!outcome.ok) return [missingCheck(place('measure.spans', 'spanLine', line, spanSum), 'length', outcome.error)];
       const off = Math.abs(outcome.output.difference);
       const most = rules.value('surveyTolerance');
       return [
         ratioCheck(
-          place('measure.spans', line.name, spanSum, sourced(spanSum.source.text, rules, 'surveyTolerance')),
+          place('measure.spans', 'spanLine', line, spanSum, sourced(spanSum.source.text, rules, 'surveyTolerance')),
           { demand: off, capacity: most, quantity: 'dimension', caution: null, inclusive: true },
           told(
             phrase`${line.name}: the spans make ${q(outcome.output.sum, 'length')}, the drawing says ${q(line.stated, 'length')}; ${q(off, 'dimension')} apart, ${q(most, 'dimension')} may be.`,
@@ -49,14 +49,14 @@ export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
 function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
-  const where = place('measure.site', bearing.name, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance'));
+  const where = place('measure.site', 'bearing', bearing, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance'));
   const { measured } = bearing;
   if (!measured || [measured.x, measured.y, measured.level, measured.seatLength, measured.seatWidth].every((value) => value === null))
     return [missingCheck(where, 'length', `${bearing.name} is as drawn. What did the tape find on site, and who held it?`)];
   const checks: Check[] = [];
   if (measured.by.trim() === '' || measured.on.trim() === '')
     checks.push(missingCheck({ ...where, id: 'measure.who' }, 'length', `Who measured ${bearing.name}, and when?`));
-  else checks.push(...staleCheck(bearing.name, measured.on, plan));
+  else checks.push(...staleCheck('bearing', bearing, measured.on, plan));
   const most = rules.value('surveyTolerance');
   const fields = [
     {
@@ -91,7 +91,11 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   for (const { name, known, drawn, found, then } of fields) {
     if (!known) {
       checks.push(
-        missingCheck({ ...where, subject: `${bearing.name}, ${name}` }, 'length', `The ${name} of ${bearing.name} is as drawn. What did the tape find?`),
+        missingCheck(
+          { ...where, ...on('bearing', bearing, `${bearing.name}, ${name}`, name) },
+          'length',
+          `The ${name} of ${bearing.name} is as drawn. What did the tape find?`,
+        ),
       );
       continue;
     }
@@ -103,7 +107,7 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
         ? phrase`${bearing.name}, ${name}: ${q(Math.abs(difference), 'dimension')} ${name === 'place' ? 'off the drawing' : difference < 0 ? 'less than drawn' : 'more than drawn'}; ${then}.`
         : phrase`${bearing.name}, ${name}: within ${q(most, 'dimension')} of the drawing.`;
     const check = ratioCheck(
-      { ...where, subject: `${bearing.name}, ${name}` },
+      { ...where, ...on('bearing', bearing, `${bearing.name}, ${name}`, name) },
       { demand: off, capacity: most, quantity: 'dimension', caution: null, ratio: 0 },
       told(words),
       traces,
@@ -116,19 +120,19 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
 function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
   const checks: Check[] = [sheetCheck(opening, plan)];
   const cutSource = sourced(memberLength.source.text, rules, 'trapClearance');
-  const where = place('measure.cut', opening.name, memberLength, cutSource);
+  const where = place('measure.cut', 'opening', opening, memberLength, cutSource);
   if (opening.clear.measured === null)
     checks.push(
       missingCheck(
-        place('measure.opening', opening.name, memberLength),
+        place('measure.opening', 'opening', opening, memberLength),
         'length',
         `How wide is ${opening.name} on site, clear? Drawing sizes have cut many a piece wrong.`,
       ),
     );
   else {
     if (opening.by.trim() === '' || opening.on.trim() === '')
-      checks.push(missingCheck(place('measure.who', opening.name, memberLength), 'length', `Who measured ${opening.name}, and when?`));
-    else checks.push(...staleCheck(opening.name, opening.on, plan));
+      checks.push(missingCheck(place('measure.who', 'opening', opening, memberLength), 'length', `Who measured ${opening.name}, and when?`));
+    else checks.push(...staleCheck('opening', opening, opening.on, plan));
     if (opening.clear.drawn !== null) {
       const most = rules.value('surveyTolerance');
       const { outcome, traces } = traced(offDrawing, { drawn: opening.clear.drawn, measured: opening.clear.measured, tolerance: most });
@@ -139,7 +143,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
             ? phrase`${opening.name} is ${q(off, 'dimension')} ${difference < 0 ? 'narrower' : 'wider'} than drawn: a piece cut from the drawing ${difference < 0 ? 'is too long' : 'bears that much less'}.`
             : phrase`${opening.name} is within ${q(most, 'dimension')} of the drawing.`;
         const check = ratioCheck(
-          place('measure.differs', opening.name, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance')),
+          place('measure.differs', 'opening', opening, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance')),
           { demand: off, capacity: most, quantity: 'dimension', caution: null, ratio: 0 },
           told(words),
           traces,
@@ -177,7 +181,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
       const bearing = (member.length - clear - (wanted - clear - opening.bearing.left - opening.bearing.right + clearance)) / 2;
       checks.push(
         ratioCheck(
-          place('measure.bearing', opening.name, memberLength, sourced(memberLength.source.text, rules, 'bearingLeast')),
+          place('measure.bearing', 'opening', opening, memberLength, sourced(memberLength.source.text, rules, 'bearingLeast')),
           { demand: least, capacity: Math.max(0, bearing), quantity: 'dimension', caution: rules.value('clearanceCaution'), inclusive: true },
           told(
             phrase`Set in the middle, ${member.mark} bears ${q(Math.max(0, bearing), 'dimension')} at each end of ${opening.name}; ${q(least, 'dimension')} is the least.`,
@@ -195,7 +199,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
     if (outcome.ok)
       checks.push(
         ratioCheck(
-          place('measure.step', opening.name, levelStack, sourced(levelStack.source.text, rules, 'stepMost')),
+          place('measure.step', 'opening', opening, levelStack, sourced(levelStack.source.text, rules, 'stepMost')),
           { demand: Math.abs(outcome.output.step), capacity: most, quantity: 'dimension', caution: null, inclusive: true },
           told(
             phrase`The floor over ${opening.name} finishes ${q(Math.abs(outcome.output.step), 'dimension')} ${outcome.output.step < 0 ? 'below' : 'above'} what is beside it; ${q(most, 'dimension')} passes.`,
@@ -208,7 +212,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
 }
 
 function patternCheck(pattern: Pattern, { rules }: Ground): Check {
-  const where = place('measure.bolts', pattern.name, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
+  const where = place('measure.bolts', 'pattern', pattern, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
   const lacking = pattern.bolts.filter(({ cast }) => cast.x === null || cast.y === null).length;
   if (lacking > 0)
     return missingCheck(

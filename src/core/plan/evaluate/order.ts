@@ -3,10 +3,12 @@ import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
 import { bearingOf, pickOf, pieceOf, standOf } from '../lookups';
+import { phrase, q } from '../../calc/work';
 import { moveWords } from '../move-words';
+import { dayFault, namesPerson, saysSomething } from '../records';
 import type { PieceState } from '../replay';
-import type { Bearing, Move, MoveKind, Piece, Plan } from '../schema';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context } from './context';
+import type { Bearing, Move, MoveKind, Pick, Piece, Plan } from '../schema';
+import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context } from './context';
 
 /** Whether each move finds done what it needs, and what the hook may let go of. */
 export function orderChecks(context: Context): Check[] {
@@ -20,7 +22,7 @@ export function orderChecks(context: Context): Check[] {
       const lacking = outcome.ok ? outcome.output.lacking : [];
       const place = {
         id: 'move.order',
-        subject: subjectOf(plan, step.move) ?? title,
+        ...on('move', step.move, subjectOf(plan, step.move) ?? title),
         station: 'runSheet' as const,
         move: step.move.id,
         calc: sequenceNeeds.id,
@@ -53,7 +55,7 @@ function releaseCheck({ plan, rules }: Context, piece: Piece, state: PieceState,
   const least = rules.value('boltsLeast');
   const place = {
     id: 'release.bolts',
-    subject: piece.mark,
+    ...on('piece', piece, piece.mark),
     station: 'runSheet' as const,
     move,
     calc: releaseBolts.id,
@@ -62,6 +64,13 @@ function releaseCheck({ plan, rules }: Context, piece: Piece, state: PieceState,
   const ends = (['left', 'right'] as const).map((end) => ({ at: bearingOf(plan, piece.seat[end]).name, bolts: state.bolts[end] }));
   const untold = ends.filter((end) => end.bolts === null).map((end) => end.at);
   if (untold.length > 0) return missingCheck(place, 'count', `How many bolts are in at ${untold.join(' and ')} before the hook lets go of ${piece.mark}?`);
+  const loose = (['left', 'right'] as const).filter((end) => state.untold[end]).map((end) => bearingOf(plan, piece.seat[end]).name);
+  if (loose.length > 0 && ends.every((end) => (end.bolts ?? 0) >= least))
+    return missingCheck(
+      place,
+      'count',
+      `Are the bolts of ${piece.mark} at ${loose.join(' and ')} of the drawn size and grade, and wrench-tight? Only such bolts count.`,
+    );
   const counted = ends.map((end) => ({ at: end.at, bolts: end.bolts ?? 0 }));
   const fewest = Math.min(...counted.map((end) => end.bolts));
   const { traces } = traced(releaseBolts, { bolts: fewest, least });
@@ -74,12 +83,12 @@ function releaseCheck({ plan, rules }: Context, piece: Piece, state: PieceState,
 }
 
 /** Concrete that has not reached its strength stops the move that calls its bearing ready. */
-export function concreteCheck({ plan, rules }: Context, bearing: Bearing): Check[] {
-  if (bearing.footing.kind !== 'concrete') return [];
-  const { intended, result, by, on } = bearing.footing;
+export function concreteCheck({ plan, rules, today }: Context, bearing: Bearing): Check[] {
+  if (bearing.footing.kind !== 'concrete') return otherFooting(plan, bearing);
+  const { intended, result, by, on: day } = bearing.footing;
   const place = {
     id: 'bearing.concrete',
-    subject: bearing.name,
+    ...on('bearing', bearing, bearing.name),
     station: 'measure' as const,
     move: moveFor(plan, 'bearing.ready', bearing.id),
     calc: concreteGate.id,
@@ -87,11 +96,23 @@ export function concreteCheck({ plan, rules }: Context, bearing: Bearing): Check
   };
   if (intended === null) return [missingCheck(place, 'strength', `What strength is ${bearing.name}’s concrete meant to reach?`)];
   if (result === null) return [missingCheck(place, 'strength', `No strength result for ${bearing.name}’s concrete. Who tested it, and when?`)];
-  if (by.trim() === '' || on.trim() === '')
-    return [missingCheck(place, 'strength', `${bearing.name}’s concrete result has no name or date. Who tested it, and when?`)];
+  const fault = dayFault(day, today);
+  if (!saysSomething(by) || fault !== null)
+    return [missingCheck(place, 'strength', `${bearing.name}’s concrete result ${fault ?? 'has no name'}. Who tested it, and when?`)];
   const { outcome, traces } = traced(concreteGate, { intended, result, share: rules.value('concreteShare') });
   if (!outcome.ok) return [missingCheck(place, 'strength', outcome.error)];
   const { needed } = outcome.output;
+  const { erection } = bearing.footing;
+  const enough = erection && namesPerson(erection.by) && dayFault(erection.on, today) === null ? erection : null;
+  if (result < needed && enough && result >= enough.strength) {
+    const words = phrase`${bearing.name}: concrete tested ${q(result, 'strength')}, under the share of its intended strength; ${enough.by} signed on ${enough.on} that ${q(enough.strength, 'strength')} carries the loads of the erection (29 CFR 1926.752(a)(1)).`;
+    return [
+      {
+        ...ratioCheck(place, { demand: enough.strength, capacity: result, quantity: 'strength', caution: null, inclusive: true }, told(words), traces),
+        verdict: 'tight',
+      },
+    ];
+  }
   return [
     ratioCheck(
       place,
@@ -102,25 +123,58 @@ export function concreteCheck({ plan, rules }: Context, bearing: Bearing): Check
   ];
 }
 
-const journey: readonly { kind: MoveKind; what: string }[] = [
-  { kind: 'piece.sling', what: 'sling it' },
-  { kind: 'pick.lift', what: 'lift it over' },
-  { kind: 'piece.land', what: 'land it' },
-  { kind: 'hook.release', what: 'let the hook go' },
+/** Concrete by another name: in the languages of the lists that come in. */
+const CONCRETE = /concrete|grout|mortar|screed|cement|beton|béton|hormig|calcestruzzo|mörtel|betong|beton/i;
+
+/** A footing that is no concrete says what it is; one called green concrete, or grout, is concrete and wants its strength. */
+function otherFooting(plan: Context['plan'], bearing: Bearing): Check[] {
+  const what = bearing.footing.kind === 'other' ? bearing.footing.what.trim() : '';
+  const place = {
+    id: 'bearing.concrete',
+    ...on('bearing', bearing, bearing.name),
+    station: 'measure' as const,
+    move: moveFor(plan, 'bearing.ready', bearing.id),
+    calc: concreteGate.id,
+    source: concreteGate.source.text,
+  };
+  if (CONCRETE.test(what))
+    return [
+      missingCheck(place, 'strength', `${bearing.name} stands on “${what}”: that is concrete. What strength is it meant to reach, and what did the test give?`),
+    ];
+  if (!saysSomething(what)) return [missingCheck(place, 'strength', `What does ${bearing.name} stand on, if not on concrete?`)];
+  return [];
+}
+
+const journey: readonly { kind: MoveKind; of: 'pick' | 'piece'; what: string }[] = [
+  { kind: 'piece.deliver', of: 'piece', what: 'bring it to the site' },
+  { kind: 'piece.sling', of: 'pick', what: 'sling it' },
+  { kind: 'pick.trial', of: 'pick', what: 'raise it a little, hold it and read the hook weight' },
+  { kind: 'pick.lift', of: 'pick', what: 'lift it over' },
+  { kind: 'piece.land', of: 'pick', what: 'land it' },
+  { kind: 'hook.release', of: 'pick', what: 'let the hook go' },
+  { kind: 'piece.plumb', of: 'piece', what: 'plumb and level it' },
+  { kind: 'piece.tighten', of: 'piece', what: 'tighten and grout it' },
 ];
 
-/** A run sheet that never lands a piece or never lets go is not finished. */
-export function journeyCheck({ plan }: Context, piece: Piece): Check {
-  const pick = plan.picks.find((one) => one.piece === piece.id);
+/** A run sheet that leaves out a step of a piece, from the truck to the last bolt, is not finished: of every pick of the piece. */
+export function journeyChecks(context: Context, piece: Piece): Check[] {
+  const picks = context.plan.picks.filter((one) => one.piece === piece.id);
+  return (picks.length === 0 ? [undefined] : picks).map((pick) => journeyCheck(context, piece, pick));
+}
+
+function journeyCheck({ plan }: Context, piece: Piece, pick: Pick | undefined): Check {
   const place = {
     id: 'moves.complete',
-    subject: piece.mark,
+    ...on('piece', piece, piece.mark, pick?.id),
     station: 'runSheet' as const,
     move: null,
     calc: sequenceNeeds.id,
     source: sequenceNeeds.source.text,
   };
-  const needs = journey.map(({ kind, what }) => ({ what, done: pick !== undefined && moveFor(plan, kind, pick.id) !== null }));
+  const needs = journey.map(({ kind, of, what }) => {
+    const about = of === 'piece' ? piece.id : pick?.id;
+    return { what, done: about !== undefined && moveFor(plan, kind, about) !== null };
+  });
   const { traces } = traced(sequenceNeeds, { needs });
   const lacks = needs.filter(({ done }) => !done).map(({ what }) => what);
   if (lacks.length > 0) return { ...missingCheck(place, 'count', '', traces), finding: { code: 'moves.lacking', mark: piece.mark, lacks } };

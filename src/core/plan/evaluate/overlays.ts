@@ -1,13 +1,13 @@
 import type { Check } from '../check';
 import { isDay } from '../day';
-import { flatStop, missingCheck, ratioCheck, told, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Context, on } from './context';
 
 /** Where two drawings, or drawing and site, do not agree: a stop until somebody settled it, missing until a name stands under it. */
 export function overlayChecks({ plan }: Pick<Context, 'plan'>): Check[] {
   return plan.survey.overlays.map((one) => {
     const place = {
       id: 'measure.overlay',
-      subject: one.what.trim() || one.id,
+      ...on('overlay', one, one.what.trim() || one.id),
       station: 'measure' as const,
       move: null,
       calc: 'fit.offDrawing',

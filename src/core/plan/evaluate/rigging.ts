@@ -14,13 +14,14 @@ import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import type { Piece } from '../schema';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext } from './context';
+import { reckonedYield } from '../reckoned-yield';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
   const place = {
     id: 'piece.weight',
-    subject: piece.mark,
+    ...on('piece', piece, piece.mark),
     station: 'steel' as const,
     move,
     calc: steelWeight.id,
@@ -45,7 +46,14 @@ export function riggingChecks(context: Context, pickContext: PickContext): Check
   const { plan, rules } = context;
   const { pick, piece, weight, hanging } = pickContext;
   const sling = moveFor(plan, 'piece.sling', pick.id);
-  const place = (id: string, calc: string, source: string, move = sling) => ({ id, subject: piece.mark, station: 'picks' as const, move, calc, source });
+  const place = (id: string, calc: string, source: string, move = sling) => ({
+    id,
+    ...on('pick', pick, piece.mark),
+    station: 'picks' as const,
+    move,
+    calc,
+    source,
+  });
   const hook = riggingHook.source.text;
   if (hanging instanceof Missing)
     return [missingCheck(place('rigging.tension', riggingHook.id, hook), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
@@ -115,23 +123,23 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
     left: pick.left,
     right: pick.right,
     runs: [
-      { weightPerLength: newtons(section.massPerLength), from: 0, to: piece.length },
+      { weightPerLength: newtons(weight.perLength), from: 0, to: piece.length },
       ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
     ],
     lumps: piece.attachments.map((one) => ({ weight: newtons(one.mass), at: one.at })),
   });
-  const at = (id: string, calc: string, source: string): Place => ({ id, subject: piece.mark, station: 'picks', move: lift, calc, source });
+  const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', pick, piece.mark), station: 'picks', move: lift, calc, source });
   const bendingAt = at('pick.bending', combined.id, sourced(combined.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
   const hangingAt = at('pick.hanging', hangingCalc.id, sourced(hangingCalc.source.text, rules, 'hangingSafety', 'dynamicFactor', 'loadFactor'));
   if (!moments.outcome.ok) return [missingCheck(bendingAt, 'moment', moments.outcome.error)];
   const moment = moments.outcome.output.governing * factor;
   const checks: Check[] = [];
 
-  const bending = bendingCapacity(section, piece.yield, rules, null);
+  const bending = bendingCapacity(section, reckonedYield(piece), rules, null);
   const squeeze = hanging.tension[0] * Math.cos((hanging.angleDeg[0] * Math.PI) / 180) * factor;
   const between = piece.length - pick.left - pick.right;
   const radius = section.rWeak ?? Math.sqrt(section.iWeak / section.area);
-  const column = { yield: piece.yield, modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };
+  const column = { yield: reckonedYield(piece), modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };
   const axial = american
     ? axialOf(traced(columnAisc, column), 'allowable')
     : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
@@ -170,7 +178,7 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
     critical: critical.outcome.output.critical,
     rule: american ? 'aisc' : 'en',
     safety: rules.value('hangingSafety'),
-    plastic: piece.yield * (section.zStrong ?? section.sStrong ?? 0),
+    plastic: reckonedYield(piece) * (section.zStrong ?? section.sStrong ?? 0),
     curve: ltbCurve(section),
     gammaM1: rules.value('gammaM1'),
   });

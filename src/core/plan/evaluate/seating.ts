@@ -8,7 +8,9 @@ import { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import type { Bearing, Piece } from '../schema';
 import type { Seat } from '../seat-geometry';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context } from './context';
+import { reckonedYield } from '../reckoned-yield';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, on } from './context';
+import { besides } from './on-bearings';
 import { bendingCapacity, webCapacity } from './section-strength';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -18,16 +20,16 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
   const { plan, rules } = context;
   const pick = plan.picks.find((one) => one.piece === piece.id);
   const land = pick ? moveFor(plan, 'piece.land', pick.id) : null;
-  const place = (id: string, subject: string, calc: string, source: string, station: 'measure' | 'steel' = 'measure'): Place => ({
+  const place = (id: string, at: Bearing | null, calc: string, source: string, station: 'measure' | 'steel' = 'measure'): Place => ({
     id,
-    subject,
+    ...(at ? on('bearing', at, at.name, piece.id) : on('piece', piece, piece.mark)),
     station,
     move: land,
     calc,
     source,
   });
   if (seat instanceof Missing)
-    return [missingCheck(place('set.bearing', piece.mark, bearingLength.id, bearingLength.source.text), 'dimension', seat.questions.join(' '))];
+    return [missingCheck(place('set.bearing', null, bearingLength.id, bearingLength.source.text), 'dimension', seat.questions.join(' '))];
   const least = rules.value('bearingLeast');
   const ends = [
     { end: 'left', bearing: seat.left, length: seat.bearing.left },
@@ -35,7 +37,7 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
   ] as const;
   const checks: Check[] = ends.map(({ bearing, length }) =>
     ratioCheck(
-      place('set.bearing', bearing.name, bearingLength.id, sourced(bearingLength.source.text, rules, 'bearingLeast')),
+      place('set.bearing', bearing, bearingLength.id, sourced(bearingLength.source.text, rules, 'bearingLeast')),
       { demand: least, capacity: length, quantity: 'dimension', caution: rules.value('clearanceCaution'), inclusive: true },
       { code: 'set.bearing', mark: piece.mark, at: bearing.name, length, least },
       [seat.trace],
@@ -46,7 +48,7 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
       ...checks,
       ...ends.map(({ bearing }) =>
         missingCheck(
-          place('set.postLoad', bearing.name, twoSupports.id, twoSupports.source.text),
+          place('set.postLoad', bearing, twoSupports.id, twoSupports.source.text),
           'force',
           `What ${bearing.name} carries is not known. ${weight.questions.join(' ')}`,
         ),
@@ -54,15 +56,19 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
     ];
   const reactions = traced(twoSupports, { weight: weight.weight, cg: weight.cg.x, left: seat.contact.left, right: seat.contact.right });
   if (!reactions.outcome.ok)
-    return [...checks, missingCheck(place('set.postLoad', piece.mark, twoSupports.id, twoSupports.source.text), 'force', reactions.outcome.error)];
+    return [...checks, missingCheck(place('set.postLoad', null, twoSupports.id, twoSupports.source.text), 'force', reactions.outcome.error)];
+  // Allowance and the figure chosen for the steel shift the balance point: an end that lifts is looked for with the lightest too.
+  const light = traced(twoSupports, { weight: weight.light.weight, cg: weight.light.cg.x, left: seat.contact.left, right: seat.contact.right });
   for (const { end, bearing, length } of ends) {
     const reaction = reactions.outcome.output[end];
+    const least = light.outcome.ok ? Math.min(reaction, light.outcome.output[end]) : reaction;
     checks.push(
       postCheck(
         rules,
         bearing,
-        reaction,
-        place('set.postLoad', bearing.name, twoSupports.id, sourced(twoSupports.source.text, rules, 'loadFactor', 'strengthCaution')),
+        least < 0 ? least : reaction,
+        besides(context, bearing.id, piece.id),
+        place('set.postLoad', bearing, twoSupports.id, sourced(twoSupports.source.text, rules, 'loadFactor', 'strengthCaution')),
         reactions.traces,
       ),
     );
@@ -75,15 +81,18 @@ export function seatingChecks(context: Context, piece: Piece, weight: PieceWeigh
 /** A design strength given to a job run in allowable stress is met with the strength-level dead load, ASCE 7 2.3.1: 1.4 D. */
 const STRENGTH_DEAD_FACTOR = 1.4;
 
-function postCheck(rules: Rules, bearing: Bearing, reaction: number, place: Place, traces: Check['traces']): Check {
-  if (reaction < 0) return flatStop({ ...place, id: 'set.uplift' }, 'force', { code: 'set.uplift', at: bearing.name, uplift: -reaction }, traces, -reaction);
+function postCheck(rules: Rules, bearing: Bearing, own: number, others: ReturnType<typeof besides>, place: Place, traces: Check['traces']): Check {
+  if (own < 0) return flatStop({ ...place, id: 'set.uplift' }, 'force', { code: 'set.uplift', at: bearing.name, uplift: -own }, traces, -own);
+  if (others.unknown.length > 0)
+    return missingCheck(place, 'force', `${others.unknown.join(' and ')} stands on ${bearing.name} too, and what it brings there is not known.`, traces);
+  const reaction = own + others.load;
   if (bearing.capacity === null) return missingCheck(place, 'force', `What may ${bearing.name} carry? Ask who designed it.`, traces);
   const factored = bearing.capacityBasis === 'design';
   const demand = factored ? reaction * (rules.id === 'us-asd' ? STRENGTH_DEAD_FACTOR : rules.value('loadFactor')) : reaction;
   return ratioCheck(
     place,
     { demand, capacity: bearing.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
-    { code: 'set.postLoad', at: bearing.name, reaction: demand, capacity: bearing.capacity, factored: factored && demand !== reaction },
+    { code: 'set.postLoad', at: bearing.name, beside: others.marks, reaction: demand, capacity: bearing.capacity, factored: factored && demand !== reaction },
     traces,
   );
 }
@@ -96,13 +105,13 @@ function webCheck(
   reaction: number,
   length: number,
   past: number,
-  at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place,
+  at: (id: string, at: Bearing | null, calc: string, source: string, station: 'steel') => Place,
 ): Check {
   const { section } = weight;
   const american = rules.id === 'us-asd';
   const calc = american ? webAisc : webEn;
-  const place = at('set.web', bearing.name, calc.id, sourced(calc.source.text, rules, 'strengthCaution'), 'steel');
-  const strength = webCapacity(section, piece.yield, { length, past, atEnd: true }, rules);
+  const place = at('set.web', bearing, calc.id, sourced(calc.source.text, rules, 'strengthCaution'), 'steel');
+  const strength = webCapacity(section, reckonedYield(piece), { length, past, atEnd: true }, rules);
   if (strength instanceof Missing) return missingCheck(place, 'force', strength.questions.join(' '));
   const { capacity, traces } = strength;
   return ratioCheck(
@@ -121,18 +130,18 @@ function aloneCheck(
   piece: Piece,
   weight: PieceWeight,
   seat: Seat,
-  at: (id: string, subject: string, calc: string, source: string, station: 'steel') => Place,
+  at: (id: string, at: Bearing | null, calc: string, source: string, station: 'steel') => Place,
 ): Check {
   const between = seat.contact.right - seat.contact.left;
   const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
   const place = at(
     'set.bending',
-    piece.mark,
+    null,
     calc,
     sourced('Simple span under its own weight, braced at its seats only', rules, 'loadFactor', 'strengthCaution'),
     'steel',
   );
-  const strength = bendingCapacity(weight.section, piece.yield, rules, { length: between, factor: SIMPLE_SPAN[rules.id] });
+  const strength = bendingCapacity(weight.section, reckonedYield(piece), rules, { length: between, factor: SIMPLE_SPAN[rules.id] });
   if (strength instanceof Missing) return missingCheck(place, 'moment', strength.questions.join(' '));
   const moment = (weight.weight * rules.value('loadFactor') * between) / 8;
   return ratioCheck(

@@ -1,7 +1,7 @@
 import { splice } from '../../strength/splice.calc';
 import { phrase } from '../../calc/work';
 import type { Check } from '../check';
-import { missingCheck, ratioCheck, told, type Context } from './context';
+import { missingCheck, ratioCheck, told, type Context, on } from './context';
 import { spliceFigures } from './splice-figures';
 
 /** The engineer's bolts in each splice against what bringing it in and standing on its shores needs. */
@@ -14,7 +14,7 @@ export function spliceBoltChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'
     const subject = `splice ${i + 1}`;
     const place = {
       id: 'way.bolts',
-      subject,
+      ...on('splice', { id: `${member}/${i}` }, subject),
       station: 'wayIn' as const,
       move: null,
       calc: splice.id,

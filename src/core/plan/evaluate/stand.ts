@@ -1,16 +1,14 @@
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
-import { cranePowerLine } from '../../cranes/power-line.calc';
 import { add, angleOf, clip, direction, leftOf, rectangle, scale, sub, wrapDeg, type Vec } from '../../geometry/plane';
-import { segmentDistance, type Vec3 } from '../../geometry/space';
 import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import { outlineAt, type LiftPath, type Station } from '../lift-path';
 import { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import type { Bearing, Crane, PowerLine, Stand } from '../schema';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext } from './context';
-import { travelHeight } from './crane';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
+import { powerLineChecks } from './power-lines';
 
 type Place = Parameters<typeof missingCheck>[0];
 export type CornerKey = keyof typeof cornerName;
@@ -36,7 +34,24 @@ function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: nu
 }
 
 /** Worst outrigger over the whole way of the lift; null when the crane tips at a station. */
-export function worstOutrigger(crane: Crane, stand: Stand, boom: number, path: LiftPath, loadMass: number): StandLoad | { tipsAtDeg: number } | Missing {
+export function worstOutrigger(
+  crane: Crane,
+  stand: Stand,
+  boom: number,
+  path: LiftPath,
+  load: { mass: number; least: number },
+): StandLoad | { tipsAtDeg: number } | Missing {
+  // A heavy load presses under the boom, a light one leaves the counterweight its way: both are run.
+  const heavy = outriggersUnder(crane, stand, boom, path, load.mass);
+  if (heavy instanceof Missing || 'tipsAtDeg' in heavy) return heavy;
+  const light = outriggersUnder(crane, stand, boom, path, load.least);
+  if (light instanceof Missing || 'tipsAtDeg' in light) return light;
+  return light.reaction > heavy.reaction ? light : heavy;
+}
+
+function outriggersUnder(crane: Crane, stand: Stand, boom: number, path: LiftPath, loadMass: number): StandLoad | { tipsAtDeg: number } | Missing {
+  const weightless = crane.parts.filter((one) => one.mass === 0).map((one) => one.what.toLowerCase());
+  if (weightless.length > 0) return new Missing(`0 kg for ${weightless.join(', ')} of ${crane.name}? What does it weigh? Outrigger loads need it.`);
   if (crane.parts.length === 0) return new Missing(`What do the parts of ${crane.name} weigh, and where? Outrigger loads need them.`);
   let worst: StandLoad | null = null;
   for (const station of path.stations) {
@@ -55,9 +70,9 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
   const { stand, crane, pick, path, gross, weight } = picked;
   const move = moveFor(plan, 'crane.set', stand.id);
-  const place = (id: string, calc: { id: string; source: { text: string } }, subject = stand.name): Place => ({
+  const place = (id: string, calc: { id: string; source: { text: string } }): Place => ({
     id,
-    subject,
+    ...on('stand', stand, stand.name, pick.id),
     station: 'gear',
     move,
     calc: calc.id,
@@ -68,7 +83,7 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   if (path instanceof Missing || gross instanceof Missing)
     checks.push(missingCheck(ground, 'pressure', 'Outrigger loads cannot be worked out until the load and its way are known.'));
   else {
-    const load = worstOutrigger(crane, stand, pick.boom, path, gross.mass);
+    const load = worstOutrigger(crane, stand, pick.boom, path, gross);
     if (load instanceof Missing) checks.push(missingCheck(ground, 'pressure', load.questions.join(' ')));
     else if ('tipsAtDeg' in load)
       checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
@@ -100,9 +115,7 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
       source: sourced('Geometry of the slewing tail', rules, 'tailClearance', 'clearanceCaution'),
     }),
   );
-  if (!(path instanceof Missing) && !(weight instanceof Missing))
-    for (const line of plan.site.powerLines) checks.push(lineCheck(context, picked, path, line, place('stand.powerLine', cranePowerLine, line.name)));
-  return checks;
+  return [...checks, ...powerLineChecks(context, picked)];
 }
 
 /** Nearest point of a rectangle to a point: 0 inside. */
@@ -159,45 +172,4 @@ function clipToReach(outline: readonly Vec[], centre: Vec, reach: number): Vec[]
     [{ x: 0, y: -1 }, reach - centre.y],
   ];
   return box.reduce<Vec[]>((polygon, [normal, limit]) => (polygon.length ? clip(polygon, normal, limit) : polygon), [...outline]);
-}
-
-/** Boom, hoist line and load against a line, at every station, at the height the load travels. */
-function lineCheck({ plan, rules }: Context, picked: PickContext, path: LiftPath, line: PowerLine, place: Place): Check {
-  if (line.volts === null) return missingCheck(place, 'length', `What voltage does ${line.name} carry? Ask its owner.`);
-  const required = traced(cranePowerLine, { volts: line.volts });
-  if (!required.outcome.ok) return missingCheck(place, 'length', required.outcome.error);
-  const { clearance } = required.outcome.output;
-  if (picked.weight instanceof Missing) return missingCheck(place, 'length', picked.weight.questions.join(' '));
-  const { weight } = picked;
-  const { underside } = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
-  const near = Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line)));
-  return ratioCheck(
-    place,
-    { demand: clearance, capacity: near, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
-    { code: 'line.clearance', line: line.name, distance: near, required: clearance },
-    required.traces,
-  );
-}
-
-function stationToLine({ crane, pick, stand, piece }: PickContext, weight: PieceWeight, underside: number, station: Station, line: PowerLine): number {
-  const a: Vec3 = { ...line.from, z: line.height };
-  const b: Vec3 = { ...line.to, z: line.height };
-  const out = direction(station.bearingDeg);
-  const rise = Math.sqrt(Math.max(0, pick.boom ** 2 - (station.radius + crane.pivotBack) ** 2));
-  const foot = add(stand.at, scale(out, -crane.pivotBack));
-  const tip: Vec3 = { ...add(stand.at, scale(out, station.radius)), z: crane.pivotHeight + rise };
-  const outline = outlineAt(station, piece, weight.cg.x, weight.section.width);
-  const edges = outline.map((p, i): [Vec3, Vec3] => {
-    const next = outline[(i + 1) % outline.length]!;
-    return [
-      { ...p, z: underside + weight.section.depth },
-      { ...next, z: underside + weight.section.depth },
-    ];
-  });
-  const hoist: Vec3 = { ...station.hook, z: underside };
-  return Math.min(
-    segmentDistance({ ...foot, z: crane.pivotHeight }, tip, a, b) - crane.boomDepth / 2,
-    segmentDistance(hoist, tip, a, b),
-    ...edges.map(([p, n]) => segmentDistance(p, n, a, b)),
-  );
 }

@@ -5,15 +5,16 @@ import { delivered } from '../travel';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member } from '../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from './context';
+import { namesPerson, saysSomething } from '../records';
+import { flatStop, missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
 
 /** Members whose weight nobody knows, and those of which people say different things. */
 export function steelListChecks({ plan, rules }: Context): Check[] {
   const checks: Check[] = [];
   const allowed = rules.value('statementDifference');
-  const place = (id: string, subject: string) => ({
+  const place = (id: string, member: Member) => ({
     id,
-    subject,
+    ...on('member', member, member.mark),
     station: 'steel' as const,
     move: null,
     calc: weightTruth.id,
@@ -22,14 +23,14 @@ export function steelListChecks({ plan, rules }: Context): Check[] {
   for (const member of plan.members) {
     const weight = memberWeight(member, rules);
     if (weight instanceof Missing) {
-      checks.push(missingCheck(place('steel.weight', member.mark), 'mass', weight.questions.join(' ')));
+      checks.push(missingCheck(place('steel.weight', member), 'mass', weight.questions.join(' ')));
       continue;
     }
     if (member.stated.drawing !== null || member.stated.weighed !== null) {
       const apart = weight.spread - 1;
       const by = { calculated: 'the calculated weight', drawing: 'the drawing', weighed: 'the scale' }[weight.by];
       const check = ratioCheck(
-        place('steel.truth', member.mark),
+        place('steel.truth', member),
         { demand: weight.bare, capacity: weight.bare, quantity: 'mass', caution: null, ratio: 0 },
         {
           code: 'told',
@@ -40,7 +41,18 @@ export function steelListChecks({ plan, rules }: Context): Check[] {
         },
         weight.traces,
       );
-      checks.push({ ...check, ratio: null, capacity: null, verdict: apart > allowed ? 'tight' : 'clear' });
+      const chosen = member.use !== 'worst' && namesPerson(member.useBy ?? '') && saysSomething(member.useWhy ?? '');
+      // Past this somebody must choose; a lighter figure chosen without a reason is no choice.
+      const asked = !chosen && (apart > rules.value('statementChoice') || (apart > allowed && member.use !== 'worst' && weight.bare < weight.heaviest));
+      if (asked)
+        checks.push({
+          ...missingCheck(place('steel.truth', member), 'mass', '', weight.traces),
+          demand: weight.heaviest,
+          finding: told(
+            phrase`${member.mark} is given weights ${q(apart, 'fraction')} apart, up to ${q(weight.heaviest, 'mass')} bare; the plan goes by ${by}, ${q(weight.bare, 'mass')}. Which is right, who says so, and why?`,
+          ),
+        });
+      else checks.push({ ...check, ratio: null, capacity: null, verdict: apart > allowed ? 'tight' : 'clear' });
     }
   }
   return [...checks, ...stackChecks(plan.members)];
@@ -58,7 +70,7 @@ function stackChecks(members: readonly Member[]): Check[] {
     const name = pile[0]?.place.trim() ?? '';
     const place = {
       id: 'steel.pile',
-      subject: name,
+      ...on('yardPlace', { id: name.toLowerCase() }, name),
       station: 'steel' as const,
       move: null,
       calc: 'steel.loads',

@@ -97,7 +97,12 @@ const faults: [string, Edit, string, RegExp][] = [
   ['a short van', (p) => (p.wayIn.transport = 2), 'way.transport TH1/2', /the truck takes 2.00 m/],
   ['lifts rated at the load', (p) => (p.wayIn.gear.mass = 60), 'way.gear TH1/2', /what two mast lifts may lift/],
   ['a splice at the peak', (p) => (p.wayIn.cuts = [2.1]), 'way.splice splice 1', /100 % of the peak/],
-  ['a hold signed before the strip-out', (p) => (p.holds.find((one) => one.id === 'HP5')!.on = '2026-10-01'), 'hold.HP5 HP5', /Measure and sign again/],
+  [
+    'a hold signed before the strip-out',
+    (p) => (p.holds.find((one) => one.id === 'HP5')!.on = '2026-10-01'),
+    'hold.HP5 HP5',
+    /before the strip-out of 2026-10-16\. Do it again/,
+  ],
   [
     'drawings that do not agree',
     (p) => (p.survey.overlays[1]!.settled = ' '),
@@ -183,6 +188,9 @@ const unknowns: [string, Edit, string[]][] = [
         .links.filter((one) => one.id !== 'hallSlab')
         .map((one) => `path.link ${one.name}`),
       'shore.strike Strike',
+      'moves.unset TH1',
+      'path.bearing A',
+      'path.bearing B',
     ],
   ],
   ['a bolt as cast', (p) => (p.survey.patterns[0]!.bolts[0]!.cast.y = null), ['measure.bolts Post B base']],

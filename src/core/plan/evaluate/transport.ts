@@ -6,11 +6,18 @@ import { isDay } from '../day';
 import type { Member, Permit, Truck, Turn } from '../schema';
 import { delivered, travellersOf, truckOf, truckRefuses, type Traveller } from '../travel';
 import { truckLength } from '../trucks';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
-const place = (id: string, subject: string, calc: string, source: string) => ({ id, subject, station: 'steel' as const, move: null, calc, source });
+const place = (id: string, piece: Traveller, calc: string, source: string) => ({
+  id,
+  ...on('member', { id: piece.member }, piece.name, piece.name),
+  station: 'steel' as const,
+  move: null,
+  calc,
+  source,
+});
 
 /** How every mark not yet on site gets there: the truck, the tight turns of the road, the permit. */
 export function transportChecks(ground: Ground): Check[] {
@@ -34,7 +41,7 @@ function memberChecks(member: Member, ground: Ground): Check[] {
   const truck = truckOf(plan, member, longest);
   // Each of its long parts may come on another truck.
   const rides = refused ? [] : long.flatMap((piece) => ({ piece, truck: truckOf(plan, member, piece) })).filter((one): one is Ride => one.truck !== null);
-  if (!truck) checks.push(missingCheck(onDeck(longest.name), 'length', `Which truck carries ${longest.name}, and are its rear axles steered?`));
+  if (!truck) checks.push(missingCheck(onDeck(longest), 'length', `Which truck carries ${longest.name}, and are its rear axles steered?`));
   else if (!refused) checks.push(truckTakes(truck, longest), ...worstOf(rides.flatMap((ride) => turnChecks(ride, ground))));
   checks.push(permitCheck(member, long, rides, ground));
   return checks;
@@ -51,7 +58,7 @@ function worstOf(checks: readonly Check[]): Check[] {
   return asked ? [asked] : [...checks].sort((a, b) => rank(b) - rank(a)).slice(0, 1);
 }
 
-const onDeck = (name: string) => place('steel.truck', name, 'steel.loads', 'Geometry: piece on the deck');
+const onDeck = (piece: Traveller) => place('steel.truck', piece, 'steel.loads', 'Geometry: piece on the deck');
 const nameOf = (truck: Truck): string => truck.name.trim() || 'the truck';
 
 function truckStop(truck: Truck, piece: Traveller): Check {
@@ -64,7 +71,7 @@ function truckStop(truck: Truck, piece: Traveller): Check {
         : ([piece.length, truckLength(truck), 'length'] as const);
   const as = why === 'mass' ? 'weighs' : why === 'width' ? 'is wide' : 'is';
   return ratioCheck(
-    onDeck(piece.name),
+    onDeck(piece),
     { demand, capacity, quantity, caution: null, inclusive: why !== 'mass' },
     told(phrase`${piece.name} ${as} ${q(demand, quantity)}; ${nameOf(truck)} takes ${q(capacity, quantity)}.`),
     [],
@@ -73,7 +80,7 @@ function truckStop(truck: Truck, piece: Traveller): Check {
 
 function truckTakes(truck: Truck, piece: Traveller): Check {
   return ratioCheck(
-    onDeck(piece.name),
+    onDeck(piece),
     { demand: piece.length, capacity: truckLength(truck), quantity: 'length', caution: null, inclusive: true },
     told(phrase`${piece.name} is ${q(piece.length, 'length')}; ${nameOf(truck)} takes ${q(truckLength(truck), 'length')}.`),
     [],
@@ -82,7 +89,7 @@ function truckTakes(truck: Truck, piece: Traveller): Check {
 
 /** The tightest turn of the road for this load, and whether steered rear axles would make the difference. */
 function turnChecks({ truck, piece }: Ride, { plan, rules }: Ground): Check[] {
-  const where = place('steel.turn', piece.name, roadTurn.id, sourced(roadTurn.source.text, rules, 'roadReserve'));
+  const where = place('steel.turn', piece, roadTurn.id, sourced(roadTurn.source.text, rules, 'roadReserve'));
   const asked: string[] = [];
   if (truck.steered === null) asked.push(`Can the rear axles of ${nameOf(truck)} be steered?`);
   if (piece.width === null) asked.push(`How wide is ${piece.name}? It may stand out past the deck.`);
@@ -148,7 +155,7 @@ function turnInput(truck: Truck, piece: Traveller, turn: Turn, steered: boolean)
 /** A piece over the free length or width travels on a permit that covers it on its day, or not at all. */
 function permitCheck(member: Member, long: readonly Traveller[], rides: readonly Ride[], { plan, rules }: Ground): Check {
   const longest = long.reduce((a, b) => (b.length > a.length ? b : a));
-  const where = place('steel.permit', longest.name, 'steel.loads', sourced('Record: permit of a long transport', rules, 'freeTransport', 'freeTransportWidth'));
+  const where = place('steel.permit', longest, 'steel.loads', sourced('Record: permit of a long transport', rules, 'freeTransport', 'freeTransportWidth'));
   const permit = plan.transport.permits.find((one) => one.id === member.travel.permit);
   if (!permit) return missingCheck(where, 'length', `${longest.name} is longer or wider than travels without a permit. Which permit covers it?`);
   const asked = permitQuestions(permit, member);

@@ -16,13 +16,13 @@ import type { Leg } from '../schema';
 import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
 import { longestBrought } from '../trucks';
 import { sweepOf } from '../way-sweep';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 type Source = { id: string; source: { text: string } };
-const place = (id: string, subject: string, calc: Source, source = calc.source.text) => ({
+const place = (id: string, about: ReturnType<typeof on>, calc: Source, source = calc.source.text) => ({
   id,
-  subject,
+  ...about,
   station: 'wayIn' as const,
   move: null,
   calc: calc.id,
@@ -34,11 +34,12 @@ export function wayInChecks({ plan, rules }: Ground): Check[] {
   const { legs, member } = plan.wayIn;
   if (legs.length === 0 && member === null) return [];
   const carried = carriedOf(plan, rules);
-  if (carried instanceof Missing) return [missingCheck(place('way.piece', 'Way in', splitSearch), 'length', carried.questions.join(' '))];
+  if (carried instanceof Missing)
+    return [missingCheck(place('way.piece', on('job', { id: 'wayIn' }, 'Way in'), splitSearch), 'length', carried.questions.join(' '))];
   if (legs.length === 0)
     return [
       missingCheck(
-        place('way.route', carried.member.mark, splitSearch),
+        place('way.route', on('member', carried.member, carried.member.mark), splitSearch),
         'length',
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
@@ -61,7 +62,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
     case 'stairs':
     case 'hatch': {
       const room = legRoom(leg, carried);
-      const where = place(`way.${leg.kind}`, name, splitSearch);
+      const where = place(`way.${leg.kind}`, on('leg', leg, name), splitSearch);
       if (room === null)
         return [
           {
@@ -118,7 +119,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
       ];
     }
     case 'ramp': {
-      const where = place('way.ramp', name, moveRamp, sourced(moveRamp.source.text, rules, 'contactCaution'));
+      const where = place('way.ramp', on('leg', leg, name), moveRamp, sourced(moveRamp.source.text, rules, 'contactCaution'));
       if (leg.slopeDeg === null) return [missingCheck(where, 'force', `How steep is ${name}?`)];
       const { outcome, traces } = traced(moveRamp, { weight, slopeDeg: leg.slopeDeg, friction: leg.friction });
       if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
@@ -140,7 +141,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
       ];
     }
     case 'rollers': {
-      const where = place('way.rollers', name, moveRollers, sourced(moveRollers.source.text, rules, 'contactCaution'));
+      const where = place('way.rollers', on('leg', leg, name), moveRollers, sourced(moveRollers.source.text, rules, 'contactCaution'));
       const { outcome, traces } = traced(moveRollers, { weight, slopeDeg: leg.slopeDeg, starting: leg.starting, rolling: leg.rolling });
       if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
       const { start, holdBack } = outcome.output;
@@ -162,7 +163,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
       ];
     }
     case 'carry': {
-      const where = place('way.team', name, teamCarry, sourced(teamCarry.source.text, rules, 'personLift'));
+      const where = place('way.team', on('leg', leg, name), teamCarry, sourced(teamCarry.source.text, rules, 'personLift'));
       if (leg.people === null) return [missingCheck(where, 'count', `How many people carry at ${name}?`)];
       const perPerson = rules.value('personLift');
       const inHands = leg.oneEnd ? heaviest.mass / 2 : heaviest.mass;
@@ -185,7 +186,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
         );
       if (lift.outcome.ok) {
         const { index, limit } = lift.outcome.output;
-        const at = place('way.niosh', name, nioshLift, sourced(nioshLift.source.text, rules, 'liftingIndex'));
+        const at = place('way.niosh', on('leg', leg, name), nioshLift, sourced(nioshLift.source.text, rules, 'liftingIndex'));
         const most = rules.value('liftingIndex');
         checks.push(
           limit === 0
@@ -210,7 +211,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
         width: leg.width,
         supports: leg.supports,
       });
-      const where = place('way.floor', name, accessFloor, sourced(accessFloor.source.text, rules, 'contactCaution', 'personMass'));
+      const where = place('way.floor', on('leg', leg, name), accessFloor, sourced(accessFloor.source.text, rules, 'contactCaution', 'personMass'));
       if (!outcome.ok) return [missingCheck(where, 'pressure', outcome.error)];
       const { pressure, point } = outcome.output;
       return [
@@ -239,7 +240,7 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
 function sweepCheck(carried: Carried, plan: Ground['plan']): Check[] {
   const { legs } = plan.wayIn;
   if (legs.length < 2) return [];
-  const where = place('way.sweep', carried.longest.name, accessSweep);
+  const where = place('way.sweep', on('member', carried.member, carried.longest.name, carried.longest.name), accessSweep);
   const { input, outcome } = sweepOf(plan, carried);
   if (!outcome.ok) return [missingCheck(where, 'length', outcome.error)];
   const traces = [{ calc: accessSweep.id, input, output: outcome.output }];
@@ -279,7 +280,7 @@ function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
   const { longest, heaviest } = carried;
   const { gear } = plan.wayIn;
   const transport = longestBrought(plan);
-  const where = place('way.transport', longest.name, splitSearch, 'Geometry: piece on the truck or permit');
+  const where = place('way.transport', on('member', carried.member, longest.name, longest.name), splitSearch, 'Geometry: piece on the truck or permit');
   checks.push(
     transport === null
       ? missingCheck(where, 'length', `What is the longest piece the truck or its permit takes for ${carried.member.mark}?`)
@@ -290,7 +291,12 @@ function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
           [],
         ),
   );
-  const lift = place('way.gear', heaviest.name, splitSearch, sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'));
+  const lift = place(
+    'way.gear',
+    on('member', carried.member, heaviest.name, heaviest.name),
+    splitSearch,
+    sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'),
+  );
   const what = gear.what.trim() || 'the lifting gear';
   checks.push(
     gear.mass === null
@@ -313,7 +319,12 @@ function spliceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
   const peak = peakOf(beam);
   const most = plan.wayIn.splice.peakShare ?? rules.value('splicePeak');
   return cuts.map((cut, i) => {
-    const where = place('way.splice', `splice ${i + 1}`, splice, sourced(splice.source.text, rules, 'splicePeak'));
+    const where = place(
+      'way.splice',
+      on('splice', { id: `${carried.member.id}/${i}` }, `splice ${i + 1}`),
+      splice,
+      sourced(splice.source.text, rules, 'splicePeak'),
+    );
     if (!beam.known) return missingCheck(where, 'moment', `What does ${carried.member.mark} carry along its length once it is set? The splice stands on that.`);
     const x = cut - beam.leftOverhang;
     const moment = x > 0 && x < beam.span ? simpleSpanAt(beam, x).moment : 0;

@@ -51,7 +51,7 @@ export function sideways(bent: Bent, plan: Plan, answer: BentAnswer, rules: Rule
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
 export function lateralCheck(bent: Bent, side: Sideways, answer: BentAnswer, rules: Rules): Check {
-  const place = shorePlace('lateral', bent.name, windForce, sourced(rules.source('shoreLateral').text, rules, 'bentDrag'));
+  const place = shorePlace('lateral', bent, windForce, sourced(rules.source('shoreLateral').text, rules, 'bentDrag'));
   if (side.needed === null || side.wind === null) return missingCheck(place, 'force', side.question);
   if (bent.lateral === null && bent.guys.length === 0)
     return missingCheck(place, 'force', `What sideways force do the bracing, guys and ties of ${bent.name} hold?`);
@@ -73,7 +73,7 @@ export const guyChecks = (bent: Bent, side: Sideways): Check[] =>
     .filter((guy) => guy.capacity === null)
     .map((guy) =>
       missingCheck(
-        shorePlace('guy', `${bent.name}, ${guy.what || guy.id}`, windForce),
+        shorePlace('guy', { id: bent.id, name: `${bent.name}, ${guy.what || guy.id}`, part: guy.id }, windForce),
         'force',
         `What may ${guy.what || 'the guy'} of ${bent.name} pull: line, shackles and anchor, the least of them?`,
         side.traces,
@@ -83,7 +83,7 @@ export const guyChecks = (bent: Bent, side: Sideways): Check[] =>
 /** The girder alone on the bent before it is braced: what wind would roll it over, and what must hold it down. */
 export function girderChecks(bent: Bent, plan: Plan, rules: Rules): Check[] {
   if (!bent.girder) return [];
-  const place = shorePlace('rollover', bent.name, windRollover, sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'));
+  const place = shorePlace('rollover', bent, windRollover, sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'));
   const gust = plan.site.forecastGust;
   if (gust === null || gust === 0) return [missingCheck(place, 'moment', `What gust is forecast while the girder stands unbraced on ${bent.name}?`)];
   const { weight, length, depth, bearingWidth } = bent.girder;

@@ -26,7 +26,7 @@ export function bentChecks(context: Ground): Check[] {
 
 function oneBent(bent: Bent, { plan, rules }: Ground): Check[] {
   const answer = bentOf(bent, rules);
-  const place = shorePlace('header', bent.name, beamContinuous, sourced(beamContinuous.source.text, rules, 'strengthCaution'));
+  const place = shorePlace('header', bent, beamContinuous, sourced(beamContinuous.source.text, rules, 'strengthCaution'));
   if (answer instanceof Missing) return [missingCheck(place, 'moment', answer.questions.join(' '))];
   if (typeof answer === 'string') return [flatStop(place, 'moment', told([answer]), [])];
   const side = sideways(bent, plan, answer, rules);
@@ -76,7 +76,7 @@ function postChecks(bent: Bent, answer: BentAnswer, side: Sideways, rules: Rules
   // Guys that pull sideways pull down as well.
   const pulled = side.down;
   const most = Math.max(...answer.reactions) + pulled;
-  const place = shorePlace('post', bent.name, columnAisc, sourced(rules.id === 'us-asd' ? 'AISC 360 E3' : 'EN 1993-1-1 6.3.1', rules, 'strengthCaution'));
+  const place = shorePlace('post', bent, columnAisc, sourced(rules.id === 'us-asd' ? 'AISC 360 E3' : 'EN 1993-1-1 6.3.1', rules, 'strengthCaution'));
   const section = findSection(post.section);
   const fy = yieldOf(post.grade);
   const checks: Check[] = [];
@@ -97,7 +97,7 @@ function postChecks(bent: Bent, answer: BentAnswer, side: Sideways, rules: Rules
           ),
     );
   }
-  const under = shorePlace('pad', bent.name, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
+  const under = shorePlace('pad', bent, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
   if (pad.allowable === null) return [...checks, missingCheck(under, 'pressure', `What pressure may the ground take under the pads of ${bent.name}?`)];
   const run = traced(contactPressure, { load: most, length: pad.length, width: pad.width, allowable: pad.allowable });
   if (run.outcome.ok)
@@ -115,7 +115,7 @@ function postChecks(bent: Bent, answer: BentAnswer, side: Sideways, rules: Rules
 function jackChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
   if (!bent.jack) return [];
   const most = Math.max(...answer.reactions);
-  const place = shorePlace('jack', bent.name, beamContinuous, sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'));
+  const place = shorePlace('jack', bent, beamContinuous, sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'));
   return [
     ratioCheck(
       place,
@@ -138,7 +138,7 @@ function seatChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
     const name = load.what || 'the load';
     const place = shorePlace(
       'seat',
-      `${bent.name}, ${name}`,
+      { id: bent.id, name: `${bent.name}, ${name}`, part: load.id },
       columnAisc,
       sourced(rules.id === 'us-asd' ? 'AISC 360 J10.2, J10.3' : 'EN 1993-1-5 section 6', rules, 'strengthCaution'),
     );
@@ -159,7 +159,7 @@ function seatChecks(bent: Bent, answer: BentAnswer, rules: Rules): Check[] {
 
 /** Accepted so many days before its girder lands on it. */
 function readyCheck(bent: Bent, rules: Rules): Check {
-  const place = shorePlace('ready', bent.name, sequenceNeeds, rules.source('bentReadyDays').text);
+  const place = shorePlace('ready', bent, sequenceNeeds, rules.source('bentReadyDays').text);
   if (!isDay(bent.readyOn) || !isDay(bent.girderOn))
     return missingCheck(place, 'count', `When was ${bent.name} accepted, and when does its girder land on it? Year-month-day.`);
   const days = Math.round((Date.parse(bent.girderOn) - Date.parse(bent.readyOn)) / 86_400_000);

@@ -46,7 +46,7 @@ export function screwedBracing(wall: ShoreWall, rules: Rules): Held | Missing | 
 export function bracingCheck(wall: ShoreWall, answer: WallStuds, rules: Rules): Check {
   const needed = rules.value('shoreLateral') * answer.studs.reduce((sum, stud) => sum + stud.load, 0);
   const lateral = rules.source('shoreLateral').text;
-  const place = shorePlace('bracing', wall.name, joistOnShore, lateral);
+  const place = shorePlace('bracing', wall, joistOnShore, lateral);
   const held = wall.bracing === null ? screwedBracing(wall, rules) : { force: wall.bracing, words: '', traces: [] };
   if (held === null)
     return missingCheck(
@@ -57,7 +57,7 @@ export function bracingCheck(wall: ShoreWall, answer: WallStuds, rules: Rules): 
   if (held instanceof Missing) return missingCheck(place, 'force', held.questions.join(' '));
   const screw = rules.id === 'eu-ls' ? timberScrewEn : timberScrew;
   return ratioCheck(
-    held.traces.length > 0 ? shorePlace('bracing', wall.name, screw, `${lateral} · ${screw.source.text}`) : place,
+    held.traces.length > 0 ? shorePlace('bracing', wall, screw, `${lateral} · ${screw.source.text}`) : place,
     { demand: needed, capacity: held.force, quantity: 'force', caution: null, inclusive: true },
     told(phrase`${wall.name} is to be braced for ${q(needed, 'force')} sideways; its diagonals${held.words} hold ${q(held.force, 'force')}.`),
     [...answer.traces, ...held.traces],

@@ -20,7 +20,7 @@ function oneHeader(wall: ShoreWall, { gap, span, left, right, moment }: Header, 
   const name = `${wall.name}, header over ${gap.from === gap.to ? `joist ${gap.from}` : `joists ${gap.from} to ${gap.to}`}`;
   const place = shorePlace(
     'header',
-    name,
+    { id: wall.id, name, part: gap.id },
     timberBeam,
     sourced(`${timberBeam.source.text} · ${TIMBER_SOURCE[rules.id]}`, rules, 'timberDuration', 'strengthCaution'),
   );
@@ -57,7 +57,7 @@ function oneHeader(wall: ShoreWall, { gap, span, left, right, moment }: Header, 
     ratioCheck(
       shorePlace(
         'headerSeat',
-        name,
+        { id: wall.id, name, part: gap.id },
         contactPressure,
         sourced(`Header on its studs, square to the grain · ${TIMBER_SOURCE[rules.id]}`, rules, 'contactCaution'),
       ),

@@ -8,6 +8,7 @@ import { bentOf } from './bent-answer';
 import { bentChecks } from './bents';
 import { lineChecks } from './lines';
 import { registerChecks } from './register';
+import { stockChecks } from './stock';
 import { needleOf } from './needles';
 import { rowChecks } from './rows';
 import { strikeChecks, strikeOf, watchChecks, type StrikeAnswer } from './strike';
@@ -15,7 +16,7 @@ import { unitsOf, type Unit } from './units';
 import type { KnownStuds } from '../../wall-studs';
 import { wallChecks, wallTotal } from './walls';
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
 
 /** Every check of the shores, and what each carries step by step; nothing when no shoring is planned. */
 export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
@@ -30,6 +31,7 @@ export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeA
     ...rowChecks(context),
     ...bentChecks(context),
     ...registerChecks(context),
+    ...stockChecks(context),
     ...walkDown(context, shoreSources(context, known), 'shorePath', 'shores'),
     ...strikeChecks(context, answer),
     ...watchChecks(context),
@@ -46,16 +48,15 @@ function movesOf(plan: Plan): (check: Check) => string | null {
   const strikes = moves.filter((move) => move.kind === 'shore.strike');
   const opens = first((move) => move.kind === 'line.open');
   const setting = first((move) => move.kind === 'member.set' && move.opening === plan.shoring.opening);
-  const steps = strikeGroups(plan).map((group) => strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null);
-  const bents = plan.shoring.bents.map(({ id, name }) => ({ name, move: first((move) => move.kind === 'shore.set' && move.shore === id) }));
-  return ({ id, subject }) => {
-    const step = /^step (\d+)$/.exec(subject);
-    if (step) return steps[Number(step[1]) - 1] ?? null;
+  const steps = new Map(strikeGroups(plan).map((group) => [group.id, strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null]));
+  const bents = new Map(plan.shoring.bents.map(({ id }) => [id, first((move) => move.kind === 'shore.set' && move.shore === id)]));
+  return ({ id, about }) => {
+    const step = about.kind === 'strikeStep' ? steps.get(about.id) : undefined;
+    if (step !== undefined) return step;
     if (id === 'shore.sag' || id === 'shore.watch') return strikes[strikes.length - 1]?.id ?? null;
     if (id === 'shore.strike' || id === 'shore.dryPack') return strikes[0]?.id ?? null;
     if (id === 'shore.restraint') return setting;
-    const bent = bents.find(({ name }) => subject === name || subject.startsWith(`${name}, `));
-    return bent ? bent.move : opens;
+    return about.kind === 'shore' && bents.has(about.id) ? (bents.get(about.id) ?? null) : opens;
   };
 }
 
@@ -71,7 +72,15 @@ function shoreSources({ plan, rules }: Ground, worked: KnownStuds): Source[] {
       const answer = bentOf(bent, rules);
       const known = typeof answer !== 'string' && !(answer instanceof Missing);
       const question = known ? null : answer instanceof Missing ? answer.questions.join(' ') : answer;
-      return { name: bent.name, load: known ? answer.total : 0, question, below: bent.standsOn, traces: known ? answer.traces : [] };
+      return {
+        kind: 'shore',
+        id: bent.id,
+        name: bent.name,
+        load: known ? answer.total : 0,
+        question,
+        below: bent.standsOn,
+        traces: known ? answer.traces : [],
+      };
     }),
     ...plan.shoring.walls
       .filter((wall) => wall.storey === lowest?.id)
@@ -79,6 +88,8 @@ function shoreSources({ plan, rules }: Ground, worked: KnownStuds): Source[] {
         const total = wallTotal(plan, wall, rules, worked);
         const known = !(total instanceof Missing);
         return {
+          kind: 'shore',
+          id: wall.id,
           name: wall.name,
           load: known ? total.load : 0,
           question: known ? null : total.questions.join(' '),
@@ -92,6 +103,8 @@ function shoreSources({ plan, rules }: Ground, worked: KnownStuds): Source[] {
         const answer = needleOf(plan, row, rules);
         const known = !(answer instanceof Missing);
         return {
+          kind: 'shore',
+          id: row.id,
           name: row.name,
           load: known ? (answer.leftProp + answer.rightProp) * row.count : 0,
           question: known ? null : answer.questions.join(' '),

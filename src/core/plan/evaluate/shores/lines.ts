@@ -21,7 +21,7 @@ function typedCheck({ plan, rules }: Ground): Check[] {
   const lowest = plan.shoring.storeys[0];
   if (!lowest) return [];
   const load = lineLoads(plan, rules).get(lowest.id);
-  const place = shorePlace('line', lowest.name, takedown, sourced(takedown.source.text, rules, 'constructionLive'));
+  const place = shorePlace('line', lowest, takedown, sourced(takedown.source.text, rules, 'constructionLive'), 'storey');
   if (!load || load instanceof Missing) return [missingCheck(place, 'forcePerLength', load?.questions.join(' ') ?? 'What comes down on the line?')];
   const total = load.dead + load.live;
   if (!opening) return [missingCheck(place, 'forcePerLength', 'Which opening do the shores stand for?', load.traces)];
@@ -44,7 +44,7 @@ function heldChecks(storey: Storey, index: number, { plan }: Ground): Check[] {
   const needles = lowest ? rowAt(plan, lowest) : null;
   const clear = (id: string, words: string): Check => ({
     ...ratioCheck(
-      shorePlace(id, storey.name, takedown, 'Common practice: every storey and side that loads the line is held'),
+      shorePlace(id, storey, takedown, 'Common practice: every storey and side that loads the line is held', 'storey'),
       { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },
       told([words]),
       [],
@@ -53,10 +53,14 @@ function heldChecks(storey: Storey, index: number, { plan }: Ground): Check[] {
     capacity: null,
     ratio: null,
   });
-  const place = (id: string) => shorePlace(id, storey.name, takedown, 'Common practice: every storey and side that loads the line is held');
+  const place = (id: string) => shorePlace(id, storey, takedown, 'Common practice: every storey and side that loads the line is held', 'storey');
   if (index > 0) {
     if (storey.bears === null)
       return [missingCheck(place('storey'), 'count', `Does a wall, a post, a ridge post or a chimney stand on the line in ${storey.name}?`)];
+    if (storey.bears === 'nothing' && storey.wall !== null && storey.wall > 0)
+      return [
+        missingCheck(place('storey'), 'count', `${storey.name} is said to bear nothing on the line, and a wall on it is weighed. Does a wall stand there?`),
+      ];
     if (storey.bears === 'nothing') return [clear('storey', `Nothing stands on the line in ${storey.name}.`)];
     if (needles && !sides.some((side) => wallAt(plan, storey, side)))
       return [clear('storey', `The wall in ${storey.name} goes down into the needles of ${needles.name}.`)];
@@ -97,7 +101,7 @@ function roomChecks({ plan }: Ground): Check[] {
   const [left, right] = storey ? sides.map((side) => wallAt(plan, storey, side)) : [];
   if (!storey || !left || !right) return [];
   const between = left.setback + right.setback - (left.stud.depth + right.stud.depth) / 2;
-  const place = shorePlace('room', storey.name, takedown, 'Geometry: ask the maker for the width and turn of the lifting gear before a wall is built');
+  const place = shorePlace('room', storey, takedown, 'Geometry: ask the maker for the width and turn of the lifting gear before a wall is built', 'storey');
   if (plan.shoring.room === null) return [missingCheck(place, 'length', 'What clear width do the legs of the lifting gear need between the shores?')];
   return [
     ratioCheck(

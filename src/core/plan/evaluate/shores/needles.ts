@@ -98,7 +98,7 @@ export function needleChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules):
   const name = needleName(row);
   const caution = rules.value('strengthCaution');
   const of = (id: string, quantity: QuantityKind, demand: number, capacity: Strength, source: string, words: (takes: number) => Phrase): Check => {
-    const place = shorePlace(id, row.name, needle, sourced(source, rules, 'strengthCaution'));
+    const place = shorePlace(id, row, needle, sourced(source, rules, 'strengthCaution'));
     return capacity instanceof Missing
       ? missingCheck(place, quantity, capacity.questions.join(' '), answer.traces)
       : ratioCheck(place, { demand, capacity: capacity.capacity, quantity, caution }, told(words(capacity.capacity)), [...answer.traces, ...capacity.traces]);
@@ -107,7 +107,7 @@ export function needleChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules):
   const prop = Math.max(answer.leftProp, answer.rightProp);
   const seat =
     head === null
-      ? missingCheck(shorePlace('needleSeat', row.name, needle), 'force', `How much of a needle of ${row.name} lies on the head of a prop?`, answer.traces)
+      ? missingCheck(shorePlace('needleSeat', row, needle), 'force', `How much of a needle of ${row.name} lies on the head of a prop?`, answer.traces)
       : of(
           'needleSeat',
           'force',
@@ -117,7 +117,7 @@ export function needleChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules):
           (takes) => phrase`Over a prop a needle of ${row.name} is pressed with ${q(prop, 'force')}; on ${q(head, 'dimension')} it takes ${q(takes, 'force')}.`,
         );
   const width = needleWidth(row);
-  const wallPlace = shorePlace('masonry', row.name, contactPressure, sourced('Load over area, taken as even', rules, 'contactCaution'));
+  const wallPlace = shorePlace('masonry', row, contactPressure, sourced('Load over area, taken as even', rules, 'contactCaution'));
   const pressed = (): Check => {
     if (masonry.width === null || masonry.allowable === null || width === null)
       return missingCheck(wallPlace, 'pressure', `How thick is the wall on the needles of ${row.name}, and what may its masonry be pressed?`, answer.traces);

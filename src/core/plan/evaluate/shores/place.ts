@@ -1,9 +1,21 @@
+import type { AboutKind } from '../../check';
+import { on } from '../context';
+
 /** Where a check of the Shores station stands. */
-export const shorePlace = (id: string, subject: string, calc: { id: string; source: { text: string } }, source = calc.source.text) => ({
+export const shorePlace = (
+  id: string,
+  thing: { id: string; name: string; part?: string },
+  calc: { id: string; source: { text: string } },
+  source = calc.source.text,
+  kind: AboutKind = 'shore',
+) => ({
   id: `shore.${id}`,
-  subject,
+  ...on(kind, thing, thing.name, thing.part),
   station: 'shores' as const,
   move: null,
   calc: calc.id,
   source,
 });
+
+/** The strike as a whole. */
+export const wholeStrike = { id: 'strike', name: 'Strike' };

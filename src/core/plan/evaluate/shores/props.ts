@@ -59,7 +59,7 @@ export function propChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules): C
   const { prop } = row;
   const worst = Math.max(answer.leftProp, answer.rightProp);
   const basis = prop.kind === 'steel' ? steelProp : rules.id === 'eu-ls' ? timberPostEn : timberPost;
-  const place = shorePlace('prop', row.name, basis, sourced(basis.source.text, rules, 'propSafety', 'propOffFree', 'contactCaution'));
+  const place = shorePlace('prop', row, basis, sourced(basis.source.text, rules, 'propSafety', 'propOffFree', 'contactCaution'));
   const strength = propStrength(row, rules);
   const checks: Check[] = [
     strength instanceof Missing
@@ -77,12 +77,7 @@ export function propChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules): C
             [...answer.traces, ...strength.traces],
           ),
   ];
-  const plumb = shorePlace(
-    'plumb',
-    row.name,
-    propOffCentre,
-    sourced('Past these no rating holds; up to them it is brought down', rules, 'propLean', 'propOff'),
-  );
+  const plumb = shorePlace('plumb', row, propOffCentre, sourced('Past these no rating holds; up to them it is brought down', rules, 'propLean', 'propOff'));
   if (prop.leanDeg === null || prop.off === null)
     return [...checks, missingCheck(plumb, 'angle', `How far do the props of ${row.name} lean, and how far off their middle does the load sit?`)];
   const lean = rules.value('propLean');
@@ -103,7 +98,7 @@ export function propChecks(row: ShoreRow, answer: NeedleAnswer, rules: Rules): C
 
 /** What the lacing and bracing of the row hold, against its share of the load and the push of props that lean. */
 export function lateralCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
-  const place = shorePlace('lateral', row.name, propOffCentre, rules.source('shoreLateral').text);
+  const place = shorePlace('lateral', row, propOffCentre, rules.source('shoreLateral').text);
   const total = (answer.leftProp + answer.rightProp) * row.count;
   const lean = Math.tan(((row.prop.leanDeg ?? 0) * Math.PI) / 180);
   const needed = Math.max(rules.value('shoreLateral'), lean) * total;

@@ -1,13 +1,14 @@
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
-import { missingCheck, ratioCheck, told, type Context } from '../context';
+import { daysBetween, dayFault } from '../../records';
+import { flatStop, missingCheck, ratioCheck, told, type Context } from '../context';
 import { shorePlace } from './place';
 
 /** The temporary works register: who designed each shore, who checked it, how often it is looked at while it stands. */
-export function registerChecks({ plan }: Pick<Context, 'plan'>): Check[] {
+export function registerChecks({ plan, today }: Pick<Context, 'plan' | 'today'>): Check[] {
   const { walls, rows, bents } = plan.shoring;
-  return [...walls, ...rows, ...bents].map(({ name, tag }) => {
-    const place = shorePlace('register', name, takedown, 'Record: temporary works register');
+  return [...walls, ...rows, ...bents].map(({ id, name, tag }) => {
+    const place = shorePlace('register', { id, name }, takedown, 'Record: temporary works register');
     const lacks = [
       tag.designer.trim() === '' && 'who designed it',
       tag.checker.trim() === '' && 'who checked it',
@@ -16,6 +17,24 @@ export function registerChecks({ plan }: Pick<Context, 'plan'>): Check[] {
     if (lacks.length > 0) return missingCheck(place, 'count', `${name}: the register does not say ${lacks.join(', ')}.`);
     if (tag.designer.trim().toLowerCase() === tag.checker.trim().toLowerCase())
       return missingCheck(place, 'count', `${name} was designed and checked by one person. Who else has looked at it?`);
+    for (const [day, what] of [
+      [tag.loadedOn, 'The day it was first loaded'],
+      [tag.lastOn ?? '', 'The last inspection'],
+    ] as const) {
+      const fault = day === '' ? null : dayFault(day, today);
+      if (fault !== null) return missingCheck(place, 'count', `${name}: ${what} ${fault}.`);
+    }
+    const looked = tag.lastOn && tag.lastOn > tag.loadedOn ? tag.lastOn : tag.loadedOn;
+    // It stands loaded, and its own interval has run out since anybody looked at it.
+    if (today !== null && tag.loadedOn !== '' && tag.days !== null && daysBetween(looked, today) > tag.days)
+      return flatStop(
+        place,
+        'count',
+        told([
+          `${name} is to be inspected every ${tag.days === 1 ? 'day' : `${tag.days} days`} and was last looked at on ${looked}. Inspect it before anybody works under it.`,
+        ]),
+        [],
+      );
     const since = tag.loadedOn === '' ? 'not loaded yet' : `loaded since ${tag.loadedOn}`;
     const check = ratioCheck(
       place,

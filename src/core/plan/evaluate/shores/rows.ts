@@ -21,7 +21,7 @@ export function rowChecks(context: Ground): Check[] {
 
 function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
   const answer = needleOf(plan, row, rules);
-  if (answer instanceof Missing) return [missingCheck(shorePlace('needle', row.name, needle), 'force', answer.questions.join(' '))];
+  if (answer instanceof Missing) return [missingCheck(shorePlace('needle', row, needle), 'force', answer.questions.join(' '))];
   return [
     ...masonryChecks(row, rules),
     ...coverCheck(row, plan),
@@ -37,12 +37,12 @@ function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
 function masonryChecks(row: ShoreRow, rules: Rules): Check[] {
   const most = rules.value('needleSpacing');
   const spacing = ratioCheck(
-    shorePlace('spacing', row.name, needle, rules.source('needleSpacing').text),
+    shorePlace('spacing', row, needle, rules.source('needleSpacing').text),
     { demand: row.spacing, capacity: most, quantity: 'length', caution: null, inclusive: true },
     told(phrase`Needles of ${row.name} stand ${q(row.spacing, 'length')} apart; ${q(most, 'length')} is the most.`),
     [],
   );
-  const place = shorePlace('arch', row.name, needle, rules.source('archRise').text);
+  const place = shorePlace('arch', row, needle, rules.source('archRise').text);
   if (row.over === null) return [spacing, missingCheck(place, 'length', `How much sound masonry stands over the needles of ${row.name}?`)];
   const wanted = rules.value('archRise') * row.spacing;
   return [
@@ -64,7 +64,7 @@ function coverCheck(row: ShoreRow, plan: Plan): Check[] {
   const reach = Math.max(row.from, clear - row.from - (row.count - 1) * row.spacing);
   return [
     ratioCheck(
-      shorePlace('cover', row.name, needle, 'Common practice: half a spacing past the last needle'),
+      shorePlace('cover', row, needle, 'Common practice: half a spacing past the last needle'),
       { demand: reach, capacity: row.spacing / 2 + 1e-9, quantity: 'length', caution: null, inclusive: true },
       told(phrase`The wall reaches ${q(reach, 'length')} past the last needle of ${row.name}; half a spacing, ${q(row.spacing / 2, 'length')}, is the most.`),
       [],
@@ -74,7 +74,7 @@ function coverCheck(row: ShoreRow, plan: Plan): Check[] {
 
 function padCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
   const { pad } = row;
-  const place = shorePlace('pad', row.name, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
+  const place = shorePlace('pad', row, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
   if (pad.allowable === null) return missingCheck(place, 'pressure', `What pressure may the floor or ground take under the pads of ${row.name}?`);
   const load = Math.max(answer.leftProp, answer.rightProp);
   const run = traced(contactPressure, { load, length: pad.length, width: pad.width, allowable: pad.allowable });
@@ -89,7 +89,7 @@ function padCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
 
 /** Nothing is struck before the dry pack over the new beam has had its days. */
 function packChecks(row: ShoreRow, rules: Rules): Check[] {
-  const place = shorePlace('dryPack', row.name, needle, rules.source('dryPackDays').text);
+  const place = shorePlace('dryPack', row, needle, rules.source('dryPackDays').text);
   if (row.struckOn === '') return [];
   if (!isDay(row.packedOn) || !isDay(row.struckOn))
     return [missingCheck(place, 'count', `When was the dry pack over the beam at ${row.name} put in? Year-month-day.`)];

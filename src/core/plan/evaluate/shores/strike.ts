@@ -17,13 +17,13 @@ import type { Plan } from '../../schema';
 import { strikeGroups } from '../../strike-groups';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { bendingCapacity } from '../section-strength';
-import { shorePlace } from './place';
+import { shorePlace, wholeStrike } from './place';
 import { unitsOf, type Unit } from './units';
 
 /** What the shores carry after each step of the strike. */
 export interface StrikeAnswer {
   units: Unit[];
-  steps: { name: string; loads: number[]; left: number; right: number; deflection: number }[];
+  steps: { id: string; name: string; loads: number[]; left: number; right: number; deflection: number }[];
   traces: Trace[];
   /** shores never struck */
   lasting: number;
@@ -104,7 +104,8 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   if (!opening || !lowest || clear === null) return new Missing('How wide is the opening the shores stand for?');
   if (!size || size instanceof Missing || !size.section) return new Missing(`Which section goes over ${opening.name}? The shores are struck onto it.`);
   const beam = { span: clear + (opening.bearing.left + opening.bearing.right) / 2, stiffness: rules.steel.modulus * size.section.iStrong };
-  const numbered = strikeGroups(plan).map(({ steps, name }) => ({
+  const numbered = strikeGroups(plan).map(({ id, steps, name }) => ({
+    id,
     name,
     own: steps.flatMap((step) =>
       units.flatMap((unit, i) => (unit.shore === step.shore && (step.units.length === 0 || step.units.includes(unit.number)) ? [i] : [])),
@@ -141,6 +142,7 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
       const left = under(units, over, now.own, gone);
       if (left) undercut.push({ step: i, ...left });
       return {
+        id: now.id,
         name: now.name,
         loads: step.shores.map((load, n) => (units[n]!.above ? ownLoad(units, over, n, gone) * (1 - preload) : load)),
         left: step.left + (first?.left ?? 0),
@@ -205,9 +207,9 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
   const { walls, rows, strike } = plan.shoring;
   if (walls.length + rows.length === 0) return [];
   const source = sourced(strikeSteps.source.text, rules, 'contactCaution');
-  const place = (subject: string) => shorePlace('strike', subject, strikeSteps, source);
-  if (strike.length === 0) return [missingCheck(place('Strike'), 'force', 'In what order are the shores struck? Write the steps down; each is worked out.')];
-  if (answer instanceof Missing) return [missingCheck(place('Strike'), 'force', answer.questions.join(' '))];
+  const place = (thing = wholeStrike) => shorePlace('strike', thing, strikeSteps, source, 'strikeStep');
+  if (strike.length === 0) return [missingCheck(place(), 'force', 'In what order are the shores struck? Write the steps down; each is worked out.')];
+  if (answer instanceof Missing) return [missingCheck(place(), 'force', answer.questions.join(' '))];
   const checks: Check[] = [...restraintCheck(plan, answer, rules)];
   for (const [n, step] of answer.steps.entries()) {
     const cut = answer.undercut.find((one) => one.step === n);
@@ -215,23 +217,35 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
       return [
         ...checks,
         flatStop(
-          shorePlace('order', `step ${n + 1}`, strikeSteps, 'Common practice: what stands above goes before what it stands on'),
+          shorePlace(
+            'order',
+            { id: step.id, name: `step ${n + 1}` },
+            strikeSteps,
+            'Common practice: what stands above goes before what it stands on',
+            'strikeStep',
+          ),
           'count',
           told([`Step ${n + 1} takes ${cut.lower} from under ${cut.upper}, which still stands on it. Strike the storey above first.`]),
           [],
         ),
       ];
     if (answer.idle.includes(n)) {
-      checks.push(missingCheck(place(`step ${n + 1}`), 'force', `Step ${n + 1}, ${step.name}, strikes nothing that still stands. Which shores come out then?`));
+      checks.push(
+        missingCheck(
+          place({ id: step.id, name: `step ${n + 1}` }),
+          'force',
+          `Step ${n + 1}, ${step.name}, strikes nothing that still stands. Which shores come out then?`,
+        ),
+      );
       continue;
     }
-    const check = stepCheck(answer, step, n, place(`step ${n + 1}`), rules);
+    const check = stepCheck(answer, step, n, place({ id: step.id, name: `step ${n + 1}` }), rules);
     checks.push(check);
     // What comes after a step that brings the shores down is not worth a figure.
     if (check.verdict === 'stop') return checks;
   }
   if (answer.lasting > 0)
-    checks.push(missingCheck(place('Strike'), 'force', `${answer.lasting} shores are never struck in the steps written down. When do they come out?`));
+    checks.push(missingCheck(place(), 'force', `${answer.lasting} shores are never struck in the steps written down. When do they come out?`));
   else checks.push(...sagCheck(answer, rules));
   return checks;
 }
@@ -281,9 +295,10 @@ function restraintCheck(plan: Plan, answer: StrikeAnswer, rules: Rules): Check[]
   if (preload === 0 || !member || member.make.kind !== 'section') return [];
   const place = shorePlace(
     'restraint',
-    member.mark,
+    { id: member.id, name: member.mark },
     simpleSpan,
     sourced(rules.id === 'us-asd' ? 'AISC 360 F2, F3' : 'EN 1993-1-1 6.3.2.2', rules, 'strengthCaution'),
+    'member',
   );
   const section = findSection(member.make.section);
   const fy = yieldOf(member.grade);
@@ -315,7 +330,7 @@ function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
   const school = other.id === 'us-asd' ? 'US' : 'European';
   return [
     ratioCheck(
-      shorePlace('sag', 'Strike', strikeSteps, sourced(strikeSteps.source.text, rules, 'deflectionTotalShare', 'crackShare')),
+      shorePlace('sag', wholeStrike, strikeSteps, sourced(strikeSteps.source.text, rules, 'deflectionTotalShare', 'crackShare'), 'strikeStep'),
       { demand: last.deflection, capacity: most, quantity: 'dimension', caution: cracks / most },
       told(
         last.deflection > cracks
@@ -332,7 +347,7 @@ export function watchChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): C
   const most = rules.value('settleMost');
   return plan.shoring.watch.map((one) => {
     const name = one.at.trim() || one.id;
-    const place = shorePlace('watch', name, strikeSteps, sourced('Record: readings before and after', rules, 'settleMost'));
+    const place = shorePlace('watch', { id: one.id, name }, strikeSteps, sourced('Record: readings before and after', rules, 'settleMost'), 'watch');
     if (one.before === null) return missingCheck(place, 'dimension', `What did ${name} read before anything was struck?`);
     if (one.after === null) return missingCheck(place, 'dimension', `What does ${name} read after striking?`);
     if (one.by.trim() === '' || !isDay(one.on)) return missingCheck(place, 'dimension', `Who read ${name}, and when?`);

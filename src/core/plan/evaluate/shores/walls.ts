@@ -32,7 +32,7 @@ export function wallChecks(context: Ground, known: KnownStuds): Check[] {
 
 function oneWall(wall: ShoreWall, storey: Storey, { plan, rules }: Ground, known: KnownStuds): Check[] {
   const answer = studsOf(plan, wall, rules, known);
-  if (answer instanceof Missing) return [missingCheck(shorePlace('load', wall.name, joistOnShore), 'force', answer.questions.join(' '))];
+  if (answer instanceof Missing) return [missingCheck(shorePlace('load', wall, joistOnShore), 'force', answer.questions.join(' '))];
   return [
     ...studChecks(wall, storey, answer, rules),
     ...headerChecks(wall, answer, rules),
@@ -54,7 +54,7 @@ function studChecks(wall: ShoreWall, storey: Storey, answer: WallStuds, rules: R
   const carried = headers.reduce((sum, { gap }) => sum + gap.to - gap.from + 1, 0);
   const count = studs.length + carried + bare.length;
   const lost = [...wall.missing.filter((n) => n <= count), ...bare].sort((a, b) => a - b);
-  const everyJoist = shorePlace('everyJoist', wall.name, joistOnShore, 'Common practice: a stud under every joist');
+  const everyJoist = shorePlace('everyJoist', wall, joistOnShore, 'Common practice: a stud under every joist');
   checks.push(
     lost.length > 0
       ? flatStop(
@@ -86,7 +86,7 @@ function studChecks(wall: ShoreWall, storey: Storey, answer: WallStuds, rules: R
   const length = studLength(wall, storey);
   const place = shorePlace(
     'stud',
-    wall.name,
+    wall,
     timberPost,
     sourced(rules.id === 'eu-ls' ? timberPostEn.source.text : timberPost.source.text, rules, 'timberDuration', 'contactCaution') +
       ` · ${TIMBER_SOURCE[rules.id]}`,
@@ -149,7 +149,7 @@ function plateChecks(wall: ShoreWall, answer: WallStuds, rules: Rules): Check[] 
     const run = traced(contactPressure, { load, ...plate });
     const place = shorePlace(
       'plate',
-      wall.name,
+      wall,
       contactPressure,
       sourced(`Stud on plate, square to the grain: NDS 3.10.4, EN 1995-1-1 6.1.5 · ${TIMBER_SOURCE[rules.id]}`, rules, 'contactCaution'),
     );
@@ -165,7 +165,7 @@ function plateChecks(wall: ShoreWall, answer: WallStuds, rules: Rules): Check[] 
         ),
       );
   }
-  const place = shorePlace('sole', wall.name, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
+  const place = shorePlace('sole', wall, contactPressure, sourced(contactPressure.source.text, rules, 'contactCaution'));
   const under = wall.sole.on.trim() || 'what is under it';
   const sole = soleContact(wall);
   if (sole === null) return [...checks, missingCheck(place, 'pressure', `What pressure may ${under} take under the sole plate of ${wall.name}?`)];
@@ -188,7 +188,7 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
   const { width, depth, grade } = storey.joists;
   const place = shorePlace(
     'joist',
-    wall.name,
+    wall,
     timberBeam,
     sourced(`${timberBeam.source.text} · ${TIMBER_SOURCE[rules.id]}`, rules, 'timberDuration', 'strengthCaution'),
   );
@@ -225,7 +225,7 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
   }
   if (joist.farBearing < 0) {
     const up = -joist.farBearing;
-    const hold = shorePlace('holdDown', wall.name, joistOnShore);
+    const hold = shorePlace('holdDown', wall, joistOnShore);
     checks.push(
       wall.holdDown === null
         ? missingCheck(hold, 'force', `The joists over ${wall.name} lift at their far bearing. What holds them down there?`, joist.traces)

@@ -1,0 +1,154 @@
+import { cranePowerLine } from '../../cranes/power-line.calc';
+import { powerLineEu } from '../../cranes/power-line-eu.calc';
+import { phrase, q } from '../../calc/work';
+import { add, direction, scale, type Vec } from '../../geometry/plane';
+import { segmentDistance, type Vec3 } from '../../geometry/space';
+import type { Check } from '../check';
+import { outlineAt, type LiftPath, type Station } from '../lift-path';
+import { Missing } from '../missing';
+import type { PieceWeight } from '../piece-weight';
+import { dayFault, namesPerson, saysSomething } from '../records';
+import type { Crane, Pick, PowerLine, Stand } from '../schema';
+import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
+import { travelHeight } from './crane';
+
+type Placed = PowerLine & { from: Vec; to: Vec; height: number };
+const isPlaced = (line: PowerLine): line is Placed => line.from !== null && line.to !== null && line.height !== null;
+
+/** Every overhead line on the site against one pick: its place, its voltage, the distance kept and the zone that asks for more. */
+export function powerLineChecks(context: Context, picked: PickContext): Check[] {
+  return context.plan.site.powerLines.flatMap((line) => lineChecks(context, picked, line));
+}
+
+function lineChecks(context: Context, picked: PickContext, line: PowerLine): Check[] {
+  const { plan, rules } = context;
+  const { stand, pick, path, weight } = picked;
+  const european = rules.id === 'eu-ls';
+  const table = european ? powerLineEu : cranePowerLine;
+  const place = (id: string): Place => ({
+    id,
+    ...on('powerLine', line, line.name, pick.id),
+    station: 'gear',
+    move: moveFor(plan, 'crane.set', stand.id),
+    calc: table.id,
+    source: table.source.text,
+  });
+  const at = place('stand.powerLine');
+  if (!isPlaced(line))
+    return [missingCheck(at, 'length', `Where does ${line.name} run, from where to where and how high? Draw it on the plan, or type its ends and its height.`)];
+  const doubt = voltageDoubt(line);
+  if (doubt !== null) return [missingCheck(at, 'length', doubt)];
+  const volts = line.volts ?? 0;
+  const zone = zoneCheck(context, picked, line, volts, place('stand.powerZone'));
+  const required = european ? traced(powerLineEu, { volts, owner: line.ownerAsks ?? null }) : traced(cranePowerLine, { volts });
+  if (!required.outcome.ok) return [missingCheck(at, 'length', required.outcome.error), ...zone];
+  const clearance = Math.max(required.outcome.output.clearance, line.ownerAsks ?? 0);
+  if (path instanceof Missing || weight instanceof Missing) {
+    const why = path instanceof Missing ? path.questions : weight instanceof Missing ? weight.questions : [];
+    return [missingCheck(at, 'length', `How near ${line.name} the load comes is not known. ${why.join(' ')}`), ...zone];
+  }
+  const { underside } = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
+  const near = nearest(picked, weight, underside, path, line);
+  return [
+    ratioCheck(
+      at,
+      { demand: clearance, capacity: near, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+      { code: 'line.clearance', line: line.name, distance: near, required: clearance },
+      required.traces,
+    ),
+    ...zone,
+  ];
+}
+
+/** A voltage nobody said, one that no line beside a crane carries, or one that the line's own name contradicts; null when none of these. */
+export function voltageDoubt({ name, volts }: { name: string; volts: number | null }): string | null {
+  if (volts === null) return `What voltage does ${name} carry? Ask its owner.`;
+  const said = [...name.matchAll(/(\d+(?:[.,\s]\d+)*)\s*(kV|V)(?!\p{L})/giu)].map(
+    ([, figure = '', unit = '']) => Number(figure.replace(/\s/g, '').replace(',', '.')) * (unit.toLowerCase() === 'kv' ? 1000 : 1),
+  );
+  const agrees = said.some((one) => Math.abs(one - volts) <= 0.01 * volts);
+  if (said.length > 0 && !agrees)
+    return `${name} is given ${kilovolts(volts)}, and its name says ${said.map(kilovolts).join(', ')}. Which is right? Ask its owner.`;
+  if (volts < 1000 && !agrees) return `${name} is given ${volts} V. Is it ${volts} V or ${volts} kV? Ask its owner, and write the voltage into its name.`;
+  return null;
+}
+
+const kilovolts = (volts: number): string => (volts >= 1000 ? `${volts / 1000} kV` : `${volts} V`);
+
+/** Above this voltage the wider warning zone holds, 29 CFR 1926.1409. */
+const HIGH = 350e3;
+
+/** What then has to be done, 29 CFR 1926.1408(b), and by practice elsewhere. */
+const THEN =
+  'Take it as live until its owner has shown it dead and earthed at the place. Hold a meeting on it with all who work there; tag lines that do not conduct; a line of flags or a barrier at the distance; and one of: a spotter with nothing else to do, a proximity alarm, a range limiter, or an insulating link.';
+
+/** The largest radius the chart gives for a boom; the boom itself where nothing says. */
+export function fullRadius(crane: Crane, pick: Pick): number {
+  const { chart } = crane;
+  if (!chart) return pick.boom;
+  const rows = chart.radii.filter((_, i) => chart.capacity[i]?.some((one) => one !== null));
+  return Math.min(rows[rows.length - 1] ?? pick.boom, pick.boom + Math.abs(crane.pivotBack));
+}
+
+/** Distance from a line to all that a crane can reach at its full radius, whichever way it slews: a drum over the stand. */
+function reachToLine(crane: Crane, stand: Stand, pick: Pick, line: Placed): number {
+  const flat = (p: Vec): Vec3 => ({ ...p, z: 0 });
+  const beside = segmentDistance(flat(stand.at), flat(stand.at), flat(line.from), flat(line.to)) - fullRadius(crane, pick);
+  const over = line.height - (crane.pivotHeight + pick.boom);
+  return Math.hypot(Math.max(0, beside), Math.max(0, over));
+}
+
+function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContext, line: Placed, volts: number, place: Place): Check[] {
+  const key = volts > HIGH ? 'lineWarningHigh' : 'lineWarning';
+  const zone = rules.value(key);
+  const near = reachToLine(crane, stand, pick, line);
+  if (!(near < zone)) return [];
+  const at = { ...place, source: sourced('At full radius in the work zone, whichever way it slews', rules, key) };
+  const head = phrase`At full radius ${crane.name} on ${stand.name} could come within ${q(near, 'length')} of ${line.name}; inside ${q(zone, 'length')} more is required. `;
+  const { guard } = line;
+  if (!guard || !saysSomething(guard.means) || !namesPerson(guard.by) || dayFault(guard.on, today) !== null) {
+    const date = guard ? dayFault(guard.on, today) : null;
+    return [
+      {
+        ...missingCheck(at, 'length', ''),
+        demand: near,
+        finding: told([...head, THEN, ' Which is taken, and who answers for it?', ...(guard && date ? [` The record ${date}.`] : [])]),
+      },
+    ];
+  }
+  const check = ratioCheck(
+    at,
+    { demand: near, capacity: zone, quantity: 'length', caution: null, ratio: 0 },
+    told([...head, `Taken: ${guard.means.trim()} (${guard.by.trim()}, ${guard.on}). Take the line as live.`]),
+    [],
+  );
+  return [{ ...check, ratio: null }];
+}
+
+/** Boom, hoist line and load against a line, at every station, at the height the load travels. */
+function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: Placed): number {
+  return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line)));
+}
+
+function stationToLine({ crane, pick, stand, piece }: PickContext, weight: PieceWeight, underside: number, station: Station, line: Placed): number {
+  const a: Vec3 = { ...line.from, z: line.height };
+  const b: Vec3 = { ...line.to, z: line.height };
+  const out = direction(station.bearingDeg);
+  const rise = Math.sqrt(Math.max(0, pick.boom ** 2 - (station.radius + crane.pivotBack) ** 2));
+  const foot = add(stand.at, scale(out, -crane.pivotBack));
+  const tip: Vec3 = { ...add(stand.at, scale(out, station.radius)), z: crane.pivotHeight + rise };
+  const outline = outlineAt(station, piece, weight.cg.x, weight.section.width);
+  const edges = outline.map((p, i): [Vec3, Vec3] => {
+    const next = outline[(i + 1) % outline.length]!;
+    return [
+      { ...p, z: underside + weight.section.depth },
+      { ...next, z: underside + weight.section.depth },
+    ];
+  });
+  const hoist: Vec3 = { ...station.hook, z: underside };
+  return Math.min(
+    segmentDistance({ ...foot, z: crane.pivotHeight }, tip, a, b) - crane.boomDepth / 2,
+    segmentDistance(hoist, tip, a, b),
+    ...edges.map(([p, n]) => segmentDistance(p, n, a, b)),
+  );
+}

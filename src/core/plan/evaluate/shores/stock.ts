@@ -1,0 +1,31 @@
+import { takedown } from '../../../shoring/takedown.calc';
+import type { Check } from '../../check';
+import { Missing } from '../../missing';
+import { shoreParts, shortfalls } from '../../shore-parts';
+import { missingCheck, ratioCheck, told, type Context } from '../context';
+import { shorePlace } from './place';
+
+/** What the shores are built of against what the yard has: an empty yard is a question, a short one is told. */
+export function stockChecks({ plan }: Pick<Context, 'plan'>): Check[] {
+  const { stock, walls, rows, bents } = plan.shoring;
+  if (walls.length + rows.length + bents.length === 0) return [];
+  const place = shorePlace('stock', { id: 'stock', name: 'Stock' }, takedown, 'Record: cut list of the shores against the yard', 'stock');
+  if (stock.length === 0 || stock.every((line) => line.count === 0))
+    return [missingCheck(place, 'count', 'What is in the yard for these shores: studs, plates, props, pads? The list of stock is empty.')];
+  const parts = shoreParts(plan);
+  if (parts instanceof Missing) return [missingCheck(place, 'count', parts.questions.join(' '))];
+  const short = shortfalls(plan, parts);
+  const check = ratioCheck(
+    place,
+    { demand: parts.length, capacity: parts.length, quantity: 'count', caution: null, inclusive: true },
+    told(
+      short.length === 0
+        ? ['The yard has every part of the shores.']
+        : [
+            `The yard is short of ${short.map(({ part, have }) => `${part.count - have} ${part.what} ${part.size}`).join(', ')}: bring them before the shores are begun.`,
+          ],
+    ),
+    [],
+  );
+  return [{ ...check, ratio: null, demand: null, capacity: null, verdict: short.length === 0 ? 'clear' : 'tight' }];
+}

@@ -1,0 +1,103 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import type { PowerLine } from '@/core/plan/schema';
+import { freshId } from './fresh-id';
+import { useAct, usePlan } from './job-context';
+import { Group, SmallButton } from './panel';
+import { useInputs } from './use-inputs';
+import { Fold, Pair } from '@/ui/workings/fold';
+
+/** What stands and hangs on the site in the way of crane and load. */
+export function SiteFields() {
+  const plan = usePlan();
+  const act = useAct();
+  const { open, figure, words } = useInputs();
+  const addThing = () =>
+    act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
+  const addLine = () => act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: null, to: null, height: null, volts: null } });
+  return (
+    <section className="space-y-3">
+      <Group
+        title="In the way"
+        tools={
+          <span className="flex gap-1">
+            <SmallButton onClick={addThing}>
+              <Plus size={13} aria-hidden /> Thing
+            </SmallButton>
+            <SmallButton onClick={addLine}>
+              <Plus size={13} aria-hidden /> Power line
+            </SmallButton>
+          </span>
+        }
+      >
+        {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
+      </Group>
+      {plan.site.obstructions.map((one) => {
+        const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
+        return (
+          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
+            {words('Thing', one.name, (name) => edit({ name }, 'name'))}
+            {figure('Length', 'length', one.length, (length) => edit({ length }, 'length'))}
+            {figure('Width', 'length', one.width, (width) => edit({ width }, 'width'))}
+            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
+            <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removeObstruction', { id: one.id })}>
+              <X size={14} />
+            </SmallButton>
+          </div>
+        );
+      })}
+      {plan.site.powerLines.map((one) => (
+        <PowerLineFields key={one.id} line={one} />
+      ))}
+    </section>
+  );
+}
+
+type End = 'from' | 'to';
+
+/** A power line: its place, its voltage, what its owner asks, and what is taken where crane or load could come near it. */
+function PowerLineFields({ line }: { line: PowerLine }) {
+  const act = useAct();
+  const { open, words } = useInputs();
+  const edit = (changes: Partial<Omit<PowerLine, 'id'>>, field: string) => act('editPowerLine', { id: line.id, changes }, `${line.id} ${field}`);
+  // An end is a place once both its figures are given; half a place waits here and is none for the plan.
+  const [half, setHalf] = useState<Record<End, { x: number | null; y: number | null }>>({ from: { x: null, y: null }, to: { x: null, y: null } });
+  const shown = (end: End) => line[end] ?? half[end];
+  const put = (end: End, axis: 'x' | 'y', value: number | null) => {
+    const next = { ...shown(end), [axis]: value };
+    setHalf({ ...half, [end]: next });
+    const whole = next.x !== null && next.y !== null ? { x: next.x, y: next.y } : null;
+    return whole === null && line[end] === null ? null : edit({ [end]: whole }, `${end} ${axis}`);
+  };
+  const guard = { means: '', by: '', on: '', ...line.guard };
+  const placed = line.from !== null && line.to !== null && line.height !== null;
+  return (
+    <Fold
+      title={line.name || 'Power line'}
+      note={placed ? (line.volts === null ? 'voltage not known' : '') : 'no place yet'}
+      first={!placed || line.volts === null}
+      tools={
+        <SmallButton danger label={`Remove ${line.name}`} onClick={() => act('removePowerLine', { id: line.id })}>
+          <X size={14} />
+        </SmallButton>
+      }
+    >
+      <Pair>
+        {words('Power line', line.name, (name) => edit({ name }, 'name'))}
+        {open('Voltage', 'voltage', line.volts, (volts) => edit({ volts }, 'volts'))}
+        {open('One end, east', 'length', shown('from').x, (x) => put('from', 'x', x))}
+        {open('One end, north', 'length', shown('from').y, (y) => put('from', 'y', y))}
+        {open('Other end, east', 'length', shown('to').x, (x) => put('to', 'x', x))}
+        {open('Other end, north', 'length', shown('to').y, (y) => put('to', 'y', y))}
+        {open('Height of the lowest wire', 'length', line.height, (height) => edit({ height }, 'height'))}
+        {open('Its owner asks a distance of', 'length', line.ownerAsks ?? null, (ownerAsks) => edit({ ownerAsks }, 'owner'))}
+        <div className="col-span-2">
+          {words('Taken where crane or load could come near', guard.means, (means) => edit({ guard: { ...guard, means } }, 'means'))}
+        </div>
+        {words('Answers for it', guard.by, (by) => edit({ guard: { ...guard, by } }, 'guard by'))}
+        {words('Since', guard.on, (on) => edit({ guard: { ...guard, on } }, 'guard on'), { type: 'date' })}
+      </Pair>
+    </Fold>
+  );
+}
