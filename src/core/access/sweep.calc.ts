@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { closed, positive, real } from '../calc/fields';
-import { defineCalc } from '../calc/define';
+import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 import { sweep } from './sweep';
 
@@ -25,6 +25,7 @@ export const accessSweep = defineCalc({
   source: { basis: 'geometry', text: 'Search over place and turn, every 0.2 m and 10°, the middle no more than 0.75 m beside the line' },
   compute(input) {
     const answer = sweep(input);
+    if ('gaveUp' in answer) refuse(`path[${answer.leg + 1}]`, answer.gaveUp);
     return {
       passes: answer.passes,
       poses: answer.poses.map(({ at, headingDeg }) => ({ at: { ...at }, headingDeg })),

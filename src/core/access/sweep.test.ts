@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { runCalc } from '../calc/run';
 import { overlap, rectangle } from '../geometry/plane';
 import { accessCorner } from './corner.calc';
-import { sweep, withHole } from './sweep';
+import { sweep as search, withHole } from './sweep';
+import { attempt } from '../calc/run';
+import { accessSweep } from './sweep.calc';
+
+/** The search, where it is made. */
+const sweep = (question: Parameters<typeof search>[0]) => {
+  const answer = search(question);
+  if ('gaveUp' in answer) throw new Error(answer.gaveUp);
+  return answer;
+};
 
 /** An L of corridors: along x at the bottom, `a` wide, then up along y on the right, `b` wide. */
 function corridors(a: number, b: number) {
@@ -130,5 +139,50 @@ test('as a calculation it gives its working and refuses a way of no points', () 
   expect(runCalc('access.sweep', { length: 2, width: 0.2, path: [{ x: 0, y: 0 }], obstacles: [] })).toMatchObject({
     ok: true,
     output: { passes: true, leg: -1 },
+  });
+});
+
+describe('what is too much to search is said, and at once', () => {
+  const square = (x: number, y: number) => [
+    { x, y },
+    { x: x + 0.1, y },
+    { x: x + 0.1, y: y + 0.1 },
+    { x, y: y + 0.1 },
+  ];
+  test('a millimetre typed for a metre', () => {
+    const answer = search({
+      length: 4,
+      width: 0.3,
+      path: [
+        { x: 0, y: 0 },
+        { x: 12400, y: 0 },
+        { x: 5, y: 5 },
+      ],
+      obstacles: [],
+    });
+    expect(answer).toMatchObject({ gaveUp: expect.stringMatching(/Is a point of it misplaced/) as unknown, leg: 0 });
+    const refused = attempt(accessSweep, {
+      length: 4,
+      width: 0.3,
+      path: [
+        { x: 0, y: 0 },
+        { x: 700, y: 0 },
+      ],
+      obstacles: [],
+    });
+    expect(refused).toMatchObject({ ok: false, path: 'path[1]' });
+  });
+  test('ten thousand things on a long way are given up by count of looks', () => {
+    const obstacles = Array.from({ length: 10000 }, (_, i) => ({ name: `thing ${i}`, points: square((i % 100) * 3, 4 + Math.floor(i / 100)) }));
+    const answer = search({
+      length: 9,
+      width: 0.3,
+      path: [
+        { x: 0, y: 0 },
+        { x: 300, y: 0 },
+      ],
+      obstacles,
+    });
+    expect(answer).toMatchObject({ gaveUp: expect.stringMatching(/10000 things/) as unknown });
   });
 });

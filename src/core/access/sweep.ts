@@ -18,7 +18,14 @@ export type SweepAnswer =
   /** a pose at each point of the way, each reached from the one before without touching anything */
   | { passes: true; poses: SweepPose[] }
   /** the furthest it gets, and what it would run into there */
-  | { passes: false; poses: SweepPose[]; after: number; share: number; against: string[] };
+  | { passes: false; poses: SweepPose[]; after: number; share: number; against: string[] }
+  /** the search would take too long, and is not made: why, and the leg of the way it is about */
+  | { gaveUp: string; leg: number };
+
+/** No way through a building and its yard is longer than this [m]; past it a point of the way is misplaced. */
+const LONGEST_WAY = 400;
+/** Looks at a thing in the way before the search is given up: a few tenths of a second. */
+const MOST_LOOKS = 12e6;
 
 const STEP = 0.2;
 const TURN = 10;
@@ -118,6 +125,15 @@ function touches({ low, high, points, axes }: Solid, at: Vec, piece: readonly Ve
  * says passes does pass by these steps; what it says sticks may pass with finer handling, and is worth a look on the floor.
  */
 export function sweep({ length, width, path, obstacles }: SweepQuestion): SweepAnswer {
+  const legs = path.slice(1).map((to, i) => distance(path[i]!, to));
+  const way = legs.reduce((sum, one) => sum + one, 0);
+  const longest = legs.indexOf(Math.max(...legs));
+  if (!(way <= LONGEST_WAY))
+    return {
+      gaveUp: `The way is ${way.toFixed(0)} m long, ${legs[longest]?.toFixed(0)} m of it in one leg; a way in is followed up to ${LONGEST_WAY} m. Is a point of it misplaced?`,
+      leg: Math.max(0, longest),
+    };
+  let looks = 0;
   const cells = [...cellsOf(path).values()];
   const [start] = path;
   if (!start || cells.length === 0) return { passes: true, poses: path.map((at) => ({ at, headingDeg: 0 })) };
@@ -135,6 +151,7 @@ export function sweep({ length, width, path, obstacles }: SweepQuestion): SweepA
     const key = cell * HEADINGS + heading;
     const known = free.get(key);
     if (known !== undefined) return known;
+    looks += solids.length + 1;
     const answer = !solids.some((solid) => touches(solid, cells[cell]!.at, shapes[heading]!, heading, reach));
     free.set(key, answer);
     return answer;
@@ -164,7 +181,7 @@ export function sweep({ length, width, path, obstacles }: SweepQuestion): SweepA
   const first = closest(start);
   for (let heading = 0; heading < HEADINGS; heading += 1) offer(first, heading, -1, 0);
   let best = -1;
-  for (let now = 0; now < buckets.length && Math.floor(best / HEADINGS) !== goal; now += 1)
+  for (let now = 0; now < buckets.length && looks < MOST_LOOKS && Math.floor(best / HEADINGS) !== goal; now += 1)
     for (const key of buckets[now] ?? []) {
       if (cost.get(key) !== now) continue;
       const cell = Math.floor(key / HEADINGS);
@@ -174,6 +191,11 @@ export function sweep({ length, width, path, obstacles }: SweepQuestion): SweepA
       for (const other of beside[cell]!) offer(other, heading, key, now);
       for (const by of [1, HEADINGS - 1]) offer(cell, (heading + by) % HEADINGS, key, now);
     }
+  if (looks >= MOST_LOOKS && Math.floor(best / HEADINGS) !== goal)
+    return {
+      gaveUp: `The way past ${obstacles.length} things over ${way.toFixed(0)} m is too much to search. Draw it shorter, or leave out what does not stand near it.`,
+      leg: Math.max(0, longest),
+    };
   const trail: { cell: number; heading: number }[] = [];
   for (let key = best; key >= 0; key = before.get(key) ?? -1) trail.unshift({ cell: Math.floor(key / HEADINGS), heading: key % HEADINGS });
   const passes = best >= 0 && Math.floor(best / HEADINGS) === goal;

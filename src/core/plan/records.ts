@@ -50,6 +50,12 @@ export function saysSomething(text: string): boolean {
   return !BLANKS.has(plain) && (plain.match(/[\p{L}\p{N}]/gu) ?? []).length >= 3 && new Set(plain.replace(/\s/g, '')).size > 2;
 }
 
+/** Whether a text names anybody at all, a person or a gang: two letters together and no blank. */
+export const namesSomebody = (text: string): boolean => /\p{L}{2}/u.test(text) && !BLANKS.has(text.trim().toLowerCase());
+
+/** Whether a record of something done has its day: a date, and none that is still to come. */
+export const isDoneDay = (on: string, today: string | null): boolean => dayFault(on, today) === null;
+
 /**
  * Whether a text names a person: a first name or initial and a family name that are no role. “K. Osei, erector” does; “engineer”,
  * “site office”, “x” and “-” do not. In scripts that write a name without a space one word of two signs is enough.
@@ -70,7 +76,7 @@ export function namesPerson(text: string): boolean {
 export function dayFault(on: string, today: string | null): string | null {
   const day = on.trim();
   if (day === '') return 'has no date';
-  if (!isDay(day)) return `has “${day}” for a date: write year-month-day`;
+  if (!isDay(day)) return `has “${day}”, which is not a date: write year-month-day`;
   return today !== null && day > today ? `is dated ${day}, which is still to come` : null;
 }
 

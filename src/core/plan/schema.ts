@@ -1,5 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { closed, nullable, oneOf } from '../calc/fields';
+import { PLAIN_TEXT } from '../calc/schema';
 import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
@@ -281,18 +282,18 @@ export const planSchema = Type.Object(
     format: Type.Literal(PLAN_FORMAT),
     version: Type.Literal(PLAN_VERSION),
     job: closed({
-      name: Type.String({ minLength: 1, maxLength: 200 }),
+      name: Type.String({ minLength: 1, maxLength: 200, pattern: PLAIN_TEXT }),
       place: text(),
       units: oneOf(['metric', 'us']),
       ruleSet: oneOf(['us-asd', 'eu-ls']),
       chartRule: oneOf(['step', 'linear']),
       thresholds: Type.Record(Type.String(), Type.Number(), { description: 'own values in place of the rule set’s, by key' }),
     }),
-    bearings: Type.Array(bearingSchema),
-    pieces: Type.Array(pieceSchema),
-    cranes: Type.Array(craneSchema),
-    stands: Type.Array(standSchema),
-    picks: Type.Array(pickSchema),
+    bearings: Type.Array(bearingSchema, { maxItems: 5000 }),
+    pieces: Type.Array(pieceSchema, { maxItems: 5000 }),
+    cranes: Type.Array(craneSchema, { maxItems: 200 }),
+    stands: Type.Array(standSchema, { maxItems: 2000 }),
+    picks: Type.Array(pickSchema, { maxItems: 5000 }),
     site: closed({
       obstructions: Type.Array(
         closed({ id: id(), name: text(), at: place(), length: positive('m'), width: positive('m'), azimuthDeg: real('deg'), height: nonNegative('m') }),
@@ -313,7 +314,7 @@ export const planSchema = Type.Object(
       ),
       forecastGust: nullable(nonNegative('m/s')),
     }),
-    moves: Type.Array(moveSchema),
+    moves: Type.Array(moveSchema, { maxItems: 20000 }),
     survey: closed({
       strippedOn: text('last strip-out or demolition, as a date'),
       changedOn: text('last change of the layout or of the drawings, as a date'),
@@ -330,8 +331,8 @@ export const planSchema = Type.Object(
       patterns: Type.Array(patternSchema),
       lines: Type.Array(closed({ id: id(), name: text(), bearings: Type.Array(id(), { minItems: 2 }), stated: nullable(positive('m')) })),
     }),
-    links: Type.Array(linkSchema),
-    members: Type.Array(memberSchema),
+    links: Type.Array(linkSchema, { maxItems: 5000 }),
+    members: Type.Array(memberSchema, { maxItems: 20000 }),
     transport: transportSchema,
     wayIn: wayInSchema,
     shoring: shoringSchema,

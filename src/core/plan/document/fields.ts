@@ -1,11 +1,12 @@
 import { Type } from 'typebox';
 import * as fields from '../../calc/fields';
+import { PLAIN_TEXT } from '../../calc/schema';
 
 const { closed } = fields;
 
 /** Fields that every part of the plan document uses. */
-export const id = () => Type.String({ minLength: 1, maxLength: 64 });
-export const text = (description?: string) => Type.String({ maxLength: 2000, ...(description ? { description } : {}) });
+export const id = () => Type.String({ minLength: 1, maxLength: 64, pattern: PLAIN_TEXT });
+export const text = (description?: string) => Type.String({ maxLength: 2000, pattern: PLAIN_TEXT, ...(description ? { description } : {}) });
 
 type Options = NonNullable<Parameters<typeof fields.real>[1]>;
 

@@ -2,8 +2,9 @@ import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
 import type { AboutKind, Check } from '../check';
 import { isDay } from '../day';
+import { dayFault, isDoneDay, namesSomebody } from '../records';
 import type { Opening, Plan } from '../schema';
-import { flatStop, missingCheck, ratioCheck, told } from './context';
+import { type Context, flatStop, missingCheck, ratioCheck, told } from './context';
 import { measurePlace as place } from './measure-place';
 
 /** What the tape measured may be gone or moved: the last strip-out, and the last change of the layout. */
@@ -13,13 +14,18 @@ const since = ({ survey }: Plan): { on: string; what: string }[] =>
     { on: survey.changedOn, what: 'the change of layout' },
   ].filter(({ on }) => on !== '');
 
+type Ground = Pick<Context, 'plan' | 'today'>;
+
+/** What is wrong with the first of these days that is none, or that is still to come; null when all are done. */
+const badDay = (days: readonly string[], today: string | null): string | null => days.map((day) => dayFault(day, today)).find((one) => one !== null) ?? null;
+
 /** A measure older than the last strip-out or change of layout is a measure of something that is gone. */
-export function staleCheck(kind: AboutKind, thing: { id: string; name: string }, on: string, plan: Plan): Check[] {
+export function staleCheck(kind: AboutKind, thing: { id: string; name: string }, on: string, { plan, today }: Ground): Check[] {
   const where = place('measure.stale', kind, thing, offDrawing, 'Record: measured after the last strip-out (HP5)');
   const events = since(plan);
   if (events.length === 0) return [];
-  const bad = [on, ...events.map((one) => one.on)].find((day) => !isDay(day));
-  if (bad !== undefined) return [missingCheck(where, 'count', `${thing.name}: “${bad}” is not a date. Write year-month-day.`)];
+  const bad = badDay([on, ...events.map((one) => one.on)], today);
+  if (bad !== null) return [missingCheck(where, 'count', `${thing.name}: a day ${bad}.`)];
   const missed = events.find((one) => on < one.on);
   if (missed) return [flatStop(where, 'count', told([`${thing.name} was measured on ${on}, before ${missed.what} of ${missed.on}. Measure again.`]), [])];
   return [passed(where, `${thing.name} was measured on ${on}, after ${events.map((one) => `${one.what} of ${one.on}`).join(' and ')}.`)];
@@ -48,14 +54,14 @@ export function sheetCheck(opening: Opening, plan: Plan): Check {
 }
 
 /** Pieces are cut from a list: it must be younger than the measure, the strip-out and the change of layout. */
-export function cutListCheck(plan: Plan): Check[] {
+export function cutListCheck({ plan, today }: Ground): Check[] {
   const { cutListOn, openings } = plan.survey;
   if (!openings.some((one) => one.member !== null)) return [];
   const where = place('measure.cutList', 'job', { id: 'cutList', name: 'Cut list' }, memberLength, 'Record: cut list younger than what it is cut from');
   if (cutListOn === '') return [missingCheck(where, 'count', 'Of which day is the cut list the pieces are made from?')];
   const events = [...since(plan), ...openings.filter((one) => one.on !== '').map((one) => ({ on: one.on, what: `the measure of ${one.name}` }))];
-  const bad = [cutListOn, ...events.map((one) => one.on)].find((day) => !isDay(day));
-  if (bad !== undefined) return [missingCheck(where, 'count', `Cut list: “${bad}” is not a date. Write year-month-day.`)];
+  const bad = badDay([cutListOn, ...events.map((one) => one.on)], today);
+  if (bad !== null) return [missingCheck(where, 'count', `Cut list: a day ${bad}.`)];
   const missed = events.find((one) => cutListOn < one.on);
   return missed
     ? [flatStop(where, 'count', told([`The cut list is of ${cutListOn}, before ${missed.what} of ${missed.on}. Make it new before anything is cut.`]), [])]
@@ -95,7 +101,7 @@ const plainRevision = (text: string): string =>
     .replace(/^REV(ISION)?\.?\s*/, '');
 
 /** An old building is looked over once it is opened up: what is found there reopens the design. */
-export function lookedOverCheck(plan: Plan): Check[] {
+export function lookedOverCheck({ plan, today }: Ground): Check[] {
   const { lookedOver, strippedOn } = plan.survey;
   if (plan.shoring.storeys.length === 0) return [];
   const where = place(
@@ -105,7 +111,7 @@ export function lookedOverCheck(plan: Plan): Check[] {
     memberLength,
     'Record: looked over for rot, cracks and missing footings; what is found goes to the engineer',
   );
-  if (lookedOver.by.trim() === '' || !isDay(lookedOver.on))
+  if (!namesSomebody(lookedOver.by) || !isDoneDay(lookedOver.on, today))
     return [
       missingCheck(
         where,

@@ -1,3 +1,4 @@
+import { isDoneDay, namesSomebody } from '../records';
 import { phrase, q } from '../../calc/work';
 import { boltPattern } from '../../fit/bolt-pattern.calc';
 import { levelStack } from '../../fit/level-stack.calc';
@@ -16,14 +17,14 @@ import { standsInChecks } from './measure-stands';
 import { cutListCheck, lookedOverCheck, revisionCheck, sheetCheck, staleCheck } from './measure-record';
 
 /** Checks of the survey: what was measured, what differs, what no longer fits. Takes the plan as drawn. */
-export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
+export function surveyChecks({ plan, rules, today }: Context, drawn: Plan): Check[] {
   return [
-    ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules })),
-    ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules })),
-    ...cutListCheck(plan),
+    ...drawn.bearings.flatMap((bearing) => bearingChecks(bearing, { plan, rules, today })),
+    ...plan.survey.openings.flatMap((opening) => openingChecks(opening, { plan, rules, today })),
+    ...cutListCheck({ plan, today }),
     ...revisionCheck(plan),
-    ...lookedOverCheck(plan),
-    ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules })),
+    ...lookedOverCheck({ plan, today }),
+    ...plan.survey.patterns.map((pattern) => patternCheck(pattern, { plan, rules, today })),
     ...plan.survey.lines.flatMap((line) => {
       if (line.stated === null) return [];
       const at = line.bearings.map((id) => plan.bearings.find((one) => one.id === id)).filter((one): one is Bearing => one !== undefined);
@@ -46,17 +47,17 @@ export function surveyChecks({ plan, rules }: Context, drawn: Plan): Check[] {
   ];
 }
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
 
-function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
+function bearingChecks(bearing: Bearing, { plan, rules, today }: Ground): Check[] {
   const where = place('measure.site', 'bearing', bearing, offDrawing, sourced(offDrawing.source.text, rules, 'surveyTolerance'));
   const { measured } = bearing;
   if (!measured || [measured.x, measured.y, measured.level, measured.seatLength, measured.seatWidth].every((value) => value === null))
     return [missingCheck(where, 'length', `${bearing.name} is as drawn. What did the tape find on site, and who held it?`)];
   const checks: Check[] = [];
-  if (measured.by.trim() === '' || measured.on.trim() === '')
+  if (!namesSomebody(measured.by) || measured.on.trim() === '')
     checks.push(missingCheck({ ...where, id: 'measure.who' }, 'length', `Who measured ${bearing.name}, and when?`));
-  else checks.push(...staleCheck('bearing', bearing, measured.on, plan));
+  else checks.push(...staleCheck('bearing', bearing, measured.on, { plan, today }));
   const most = rules.value('surveyTolerance');
   const fields = [
     {
@@ -117,7 +118,7 @@ function bearingChecks(bearing: Bearing, { plan, rules }: Ground): Check[] {
   return [...checks, ...standsInChecks(bearing, plan)];
 }
 
-function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
+function openingChecks(opening: Opening, { plan, rules, today }: Ground): Check[] {
   const checks: Check[] = [sheetCheck(opening, plan)];
   const cutSource = sourced(memberLength.source.text, rules, 'trapClearance');
   const where = place('measure.cut', 'opening', opening, memberLength, cutSource);
@@ -130,9 +131,9 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
       ),
     );
   else {
-    if (opening.by.trim() === '' || opening.on.trim() === '')
+    if (!namesSomebody(opening.by) || opening.on.trim() === '')
       checks.push(missingCheck(place('measure.who', 'opening', opening, memberLength), 'length', `Who measured ${opening.name}, and when?`));
-    else checks.push(...staleCheck('opening', opening, opening.on, plan));
+    else checks.push(...staleCheck('opening', opening, opening.on, { plan, today }));
     if (opening.clear.drawn !== null) {
       const most = rules.value('surveyTolerance');
       const { outcome, traces } = traced(offDrawing, { drawn: opening.clear.drawn, measured: opening.clear.measured, tolerance: most });
@@ -211,7 +212,7 @@ function openingChecks(opening: Opening, { plan, rules }: Ground): Check[] {
   return checks;
 }
 
-function patternCheck(pattern: Pattern, { rules }: Ground): Check {
+function patternCheck(pattern: Pattern, { rules, today }: Ground): Check {
   const where = place('measure.bolts', 'pattern', pattern, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
   const lacking = pattern.bolts.filter(({ cast }) => cast.x === null || cast.y === null).length;
   if (lacking > 0)
@@ -220,6 +221,8 @@ function patternCheck(pattern: Pattern, { rules }: Ground): Check {
       'dimension',
       `${lacking} of ${pattern.bolts.length} bolts of ${pattern.name} are not surveyed as cast. Survey them before the steel leaves the yard.`,
     );
+  if (!namesSomebody(pattern.by) || !isDoneDay(pattern.on, today))
+    return missingCheck(where, 'dimension', `Who surveyed the bolts of ${pattern.name} as cast, and when?`);
   if (!(pattern.hole >= pattern.bolt))
     return flatStop(
       where,

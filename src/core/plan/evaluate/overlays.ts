@@ -1,9 +1,9 @@
 import type { Check } from '../check';
-import { isDay } from '../day';
+import { isDoneDay, namesSomebody, saysSomething } from '../records';
 import { flatStop, missingCheck, ratioCheck, told, type Context, on } from './context';
 
 /** Where two drawings, or drawing and site, do not agree: a stop until somebody settled it, missing until a name stands under it. */
-export function overlayChecks({ plan }: Pick<Context, 'plan'>): Check[] {
+export function overlayChecks({ plan, today }: Pick<Context, 'plan' | 'today'>): Check[] {
   return plan.survey.overlays.map((one) => {
     const place = {
       id: 'measure.overlay',
@@ -14,9 +14,9 @@ export function overlayChecks({ plan }: Pick<Context, 'plan'>): Check[] {
       source: 'Record: drawings laid over each other',
     };
     const where = one.between.trim() === '' ? '' : ` (${one.between.trim()})`;
-    if (one.settled.trim() === '')
+    if (!saysSomething(one.settled))
       return flatStop(place, 'count', told([`${place.subject}${where}: nobody has settled it. Settle it before the steel is cut.`]), []);
-    if (one.by.trim() === '' || !isDay(one.on)) return missingCheck(place, 'count', `${place.subject}: who settled it, and when?`);
+    if (!namesSomebody(one.by) || !isDoneDay(one.on, today)) return missingCheck(place, 'count', `${place.subject}: who settled it, and when?`);
     const check = ratioCheck(
       place,
       { demand: 0, capacity: 1, quantity: 'count', caution: null, ratio: 0 },

@@ -1,6 +1,6 @@
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
-import { daysBetween, dayFault } from '../../records';
+import { dayFault, daysBetween, namesSomebody } from '../../records';
 import { flatStop, missingCheck, ratioCheck, told, type Context } from '../context';
 import { shorePlace } from './place';
 
@@ -10,8 +10,8 @@ export function registerChecks({ plan, today }: Pick<Context, 'plan' | 'today'>)
   return [...walls, ...rows, ...bents].map(({ id, name, tag }) => {
     const place = shorePlace('register', { id, name }, takedown, 'Record: temporary works register');
     const lacks = [
-      tag.designer.trim() === '' && 'who designed it',
-      tag.checker.trim() === '' && 'who checked it',
+      !namesSomebody(tag.designer) && 'who designed it',
+      !namesSomebody(tag.checker) && 'who checked it',
       tag.days === null && 'how often it is inspected',
     ].filter(Boolean);
     if (lacks.length > 0) return missingCheck(place, 'count', `${name}: the register does not say ${lacks.join(', ')}.`);

@@ -6,6 +6,7 @@ import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import { clearOf } from '../../settle';
 import { isDay } from '../../day';
+import { isDoneDay } from '../../records';
 import { shoredOpening } from '../../shoring';
 import type { Plan, ShoreRow } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
@@ -13,13 +14,13 @@ import { needleChecks, needleOf, type NeedleAnswer } from './needles';
 import { shorePlace } from './place';
 import { lateralCheck, propChecks } from './props';
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
 
 export function rowChecks(context: Ground): Check[] {
   return context.plan.shoring.rows.flatMap((row) => oneRow(row, context));
 }
 
-function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
+function oneRow(row: ShoreRow, { plan, rules, today }: Ground): Check[] {
   const answer = needleOf(plan, row, rules);
   if (answer instanceof Missing) return [missingCheck(shorePlace('needle', row, needle), 'force', answer.questions.join(' '))];
   return [
@@ -29,7 +30,7 @@ function oneRow(row: ShoreRow, { plan, rules }: Ground): Check[] {
     ...propChecks(row, answer, rules),
     padCheck(row, answer, rules),
     lateralCheck(row, answer, rules),
-    ...packChecks(row, rules),
+    ...packChecks(row, rules, today),
   ];
 }
 
@@ -88,10 +89,10 @@ function padCheck(row: ShoreRow, answer: NeedleAnswer, rules: Rules): Check {
 }
 
 /** Nothing is struck before the dry pack over the new beam has had its days. */
-function packChecks(row: ShoreRow, rules: Rules): Check[] {
+function packChecks(row: ShoreRow, rules: Rules, today: string | null): Check[] {
   const place = shorePlace('dryPack', row, needle, rules.source('dryPackDays').text);
   if (row.struckOn === '') return [];
-  if (!isDay(row.packedOn) || !isDay(row.struckOn))
+  if (!isDoneDay(row.packedOn, today) || !isDay(row.struckOn))
     return [missingCheck(place, 'count', `When was the dry pack over the beam at ${row.name} put in? Year-month-day.`)];
   const days = Math.round((Date.parse(row.struckOn) - Date.parse(row.packedOn)) / 86_400_000);
   const wanted = rules.value('dryPackDays');

@@ -9,7 +9,7 @@ import { yieldOf } from '../../../steel/grades';
 import { findSection } from '../../../steel/sections';
 import type { Check } from '../../check';
 import { clearOf } from '../../settle';
-import { isDay } from '../../day';
+import { isDoneDay, namesSomebody } from '../../records';
 import { memberSize } from '../../member-weight';
 import { Missing } from '../../missing';
 import { factored, lineLoads, runsThrough, shoredOpening, studPlaces } from '../../shoring';
@@ -343,14 +343,14 @@ function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
 }
 
 /** Readings before and after: what has not been read is missing, what has moved too far is a stop. */
-export function watchChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): Check[] {
+export function watchChecks({ plan, rules, today }: Pick<Context, 'plan' | 'rules' | 'today'>): Check[] {
   const most = rules.value('settleMost');
   return plan.shoring.watch.map((one) => {
     const name = one.at.trim() || one.id;
     const place = shorePlace('watch', { id: one.id, name }, strikeSteps, sourced('Record: readings before and after', rules, 'settleMost'), 'watch');
     if (one.before === null) return missingCheck(place, 'dimension', `What did ${name} read before anything was struck?`);
     if (one.after === null) return missingCheck(place, 'dimension', `What does ${name} read after striking?`);
-    if (one.by.trim() === '' || !isDay(one.on)) return missingCheck(place, 'dimension', `Who read ${name}, and when?`);
+    if (!namesSomebody(one.by) || !isDoneDay(one.on, today)) return missingCheck(place, 'dimension', `Who read ${name}, and when?`);
     const moved = Math.abs(one.after - one.before);
     return ratioCheck(
       place,
