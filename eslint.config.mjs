@@ -2,7 +2,7 @@ import next from 'eslint-config-next/core-web-vitals';
 import nextTypescript from 'eslint-config-next/typescript';
 
 const config = [
-  { ignores: ['.next/**', '.data/**', 'node_modules/**', 'next-env.d.ts', 'drizzle/**', 'test-results/**', 'playwright-report/**'] },
+  { ignores: ['.next/**', '.data/**', '.workers/**', 'node_modules/**', 'next-env.d.ts', 'drizzle/**', 'test-results/**', 'playwright-report/**'] },
   ...next,
   ...nextTypescript,
   {

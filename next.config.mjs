@@ -20,8 +20,8 @@ const config = {
   devIndicators: false,
   // Types are checked by npm run typecheck, which the tests run; building them twice costs half a minute.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['@react-pdf/renderer', 'pg', 'web-ifc', 'highs'],
-  outputFileTracingExcludes: { '*': ['.data/**'] },
+  serverExternalPackages: ['@react-pdf/renderer', 'pg', 'web-ifc', 'highs', 'piscina', 'pdf-lib'],
+  outputFileTracingExcludes: { '*': ['.data/**', '.workers/**'] },
   async headers() {
     return [
       {

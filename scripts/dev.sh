@@ -6,4 +6,5 @@ cd "$ROOT"
 need_modules all
 if [ -z "${DATABASE_URL:-}" ]; then bash scripts/db.sh start; DATABASE_URL="$(bash scripts/db.sh url)"; export DATABASE_URL; fi
 npx --no-install tsx scripts/migrate.ts --demo
+node scripts/build-workers.mjs
 exec npx --no-install next dev --hostname 127.0.0.1 --port "${PORT:-4310}"

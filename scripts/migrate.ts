@@ -4,7 +4,7 @@ import { resolve } from 'node:path';
 import { openPlanText } from '../src/core/plan/open';
 import { database, pool } from '../src/server/db/connect';
 import { migrateDatabase } from '../src/server/db/migrate';
-import { createJob, findJob } from '../src/server/jobs';
+import { createJob, rawJob } from '../src/server/jobs';
 
 const root = resolve(import.meta.dirname, '..');
 const demos = [
@@ -18,7 +18,7 @@ async function main(): Promise<void> {
   await migrateDatabase(url, resolve(root, 'drizzle'));
   if (process.argv.includes('--demo')) {
     for (const demo of demos) {
-      if (await findJob(database(), 'local', demo.id)) continue;
+      if (await rawJob(database(), 'local', demo.id)) continue;
       const opened = openPlanText(readFileSync(resolve(root, demo.file), 'utf8'));
       if (!opened.ok) throw new Error(`${demo.file}: ${opened.faults[0]?.error}`);
       await createJob(database(), 'local', 'demo', opened.plan, demo.id);

@@ -10,4 +10,5 @@ DATABASE_URL="$(bash scripts/db.sh url "$name")"; export DATABASE_URL
 finish() { bash scripts/db.sh drop "$name" >/dev/null 2>&1 || true; }
 trap finish EXIT
 npx --no-install tsx scripts/migrate.ts --demo >/dev/null
+node scripts/build-workers.mjs
 PATH="$ROOT/node_modules/.bin:$PATH" "$@"

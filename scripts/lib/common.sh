@@ -40,15 +40,15 @@ need_modules() {
 }
 
 source_stamp() {
-  (cd "$ROOT" && find src next.config.mjs package-lock.json tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+  (cd "$ROOT" && find src scripts/build-workers.mjs next.config.mjs package-lock.json tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
 }
 
 # Build unless the build there came from these sources.
 need_build() {
   local stamp="$ROOT/.next/source-stamp" now
   now="$(source_stamp)"
-  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
+  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && [ -f "$ROOT/.workers/pool.mjs" ] && return 0
   say "Building …"
-  (cd "$ROOT" && npx --no-install next build >"$DATA/build.log" 2>&1) || { tail -n 40 "$DATA/build.log" >&2; fail "the build failed (.data/build.log)."; }
+  (cd "$ROOT" && node scripts/build-workers.mjs && npx --no-install next build >"$DATA/build.log" 2>&1) || { tail -n 40 "$DATA/build.log" >&2; fail "the build failed (.data/build.log)."; }
   printf '%s' "$now" > "$stamp"
 }

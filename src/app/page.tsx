@@ -1,28 +1,19 @@
 import { headers } from 'next/headers';
-import { evaluate } from '@/core/plan/evaluate';
 import { authorise } from '@/server/authorise';
 import { database } from '@/server/db/connect';
-import { listJobs } from '@/server/jobs';
+import { listJobs, type JobLine } from '@/server/jobs';
+import { coreVersion } from '@/server/pool';
+import { localDay } from '@/server/today';
 import { JobsScreen, type JobRow } from '@/stations/jobs-screen';
 
 export const dynamic = 'force-dynamic';
 
+const rowOf = ({ savedAt, ...line }: JobLine): JobRow => ({ ...line, savedAt: savedAt.toISOString() });
+
+/** The list of jobs. It opens no plan and checks nothing: what is not known of a job is asked for by its line. */
 export default async function Page() {
   const actor = authorise(await headers(), 'read');
-  const jobs = await listJobs(database(), actor.owner);
-  const rows = jobs.map(({ id, plan, revision, savedAt }): JobRow => {
-    const { verdict, counts } = evaluate(plan);
-    return {
-      id,
-      name: plan.job.name,
-      place: plan.job.place,
-      verdict,
-      counts,
-      pieces: plan.pieces.map((piece) => piece.mark),
-      moves: plan.moves.length,
-      revision,
-      savedAt: savedAt.toISOString(),
-    };
-  });
-  return <JobsScreen rows={rows} />;
+  const list = (away: boolean) => listJobs(database(), actor.owner, coreVersion(), localDay(), away);
+  const [here, away] = await Promise.all([list(false), list(true)]);
+  return <JobsScreen rows={here.map(rowOf)} away={away.map(rowOf)} />;
 }

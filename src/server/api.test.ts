@@ -13,8 +13,14 @@ import { openPlanText } from '@/core/plan/open';
 import { planSchema } from '@/core/plan/schema';
 import { demoPlan } from '../../tests/demo-plan';
 import { pool } from './db/connect';
+import { closePool } from './pool';
+import { dropWaiting } from './summary';
 
-afterAll(() => pool().end());
+afterAll(async () => {
+  dropWaiting();
+  await closePool();
+  await pool().end();
+});
 
 const host = { host: 'localhost:4310' };
 const request = (method: string, body?: unknown, headers: Record<string, string> = {}) =>

@@ -4,17 +4,22 @@ import { database, pool } from './db/connect';
 import { revisions } from './db/schema';
 import { migrateDatabase } from './db/migrate';
 import { sha256 } from './fingerprint';
-import { createJob, findJob, listJobs, savePlan } from './jobs';
+import { createJob, findJob, keepSummary, listJobs, listRevisions, putAway, rawJob, savePlan, summaryKey, UnreadableStoredPlan } from './jobs';
+import { closePool } from './pool';
+import { summarise } from './summary';
 
 const db = database();
 const owner = 'tester';
-afterAll(() => pool().end());
+afterAll(async () => {
+  await closePool();
+  await pool().end();
+});
 
 const named = (name: string) => ({ ...demoPlan(), job: { ...demoPlan().job, name } });
 
 test('a made job is found with its plan, number for number', async () => {
   const plan = named('round trip');
-  plan.pieces[0]!.length = 7.1755;
+  plan.pieces[0]!.length = 9.1755;
   plan.bearings[0]!.at.x = 0.1 + 0.2;
   const { id } = await createJob(db, owner, 'me', plan);
   const found = await findJob(db, owner, id);
@@ -48,8 +53,65 @@ test('of ten saves at once from one revision, one lands', async () => {
 test('another owner finds, lists and saves nothing of it', async () => {
   const { id } = await createJob(db, owner, 'me', named('mine'));
   expect(await findJob(db, 'someone else', id)).toBeNull();
-  expect(await listJobs(db, 'someone else')).toEqual([]);
+  expect(await listJobs(db, 'someone else', 'v', '2026-11-27')).toEqual([]);
+  expect(await listRevisions(db, 'someone else', id)).toBeNull();
+  expect(await putAway(db, 'someone else', id, true)).toBe(false);
+  expect(await rawJob(db, 'someone else', id)).toBeNull();
   expect(await savePlan(db, 'someone else', 'x', id, 1, named('taken'))).toEqual({ ok: false, reason: 'absent' });
+});
+
+test('a summary stands for its plan, its core and its day, and for no other', async () => {
+  const { id } = await createJob(db, owner, 'me', named('kept'));
+  const { fingerprint } = (await rawJob(db, owner, id))!;
+  const summary = { verdict: 'clear' as const, counts: { stop: 0, missing: 0, tight: 0, clear: 70 }, pieces: ['TB1'], moves: 14 };
+  await keepSummary(db, owner, id, fingerprint, summaryKey(fingerprint, 'v1', '2026-11-27'), summary);
+  const line = async (version: string, day: string) => (await listJobs(db, owner, version, day)).find((one) => one.id === id)?.summary;
+  expect(await line('v1', '2026-11-27')).toEqual(summary);
+  expect(await line('v2', '2026-11-27')).toBeNull();
+  expect(await line('v1', '2026-11-28')).toBeNull();
+  await savePlan(db, owner, 'me', id, 1, named('changed'));
+  expect(await line('v1', '2026-11-27')).toBeNull();
+  // A summary that comes late, for the plan before, is not put on the new one.
+  await keepSummary(db, owner, id, fingerprint, summaryKey(fingerprint, 'v1', '2026-11-27'), summary);
+  expect(await line('v1', '2026-11-27')).toBeNull();
+});
+
+test('a plan that cannot be opened is a line of the list like the others, and says why', async () => {
+  const { id } = await createJob(db, owner, 'me', named('broken'));
+  const { id: other } = await createJob(db, owner, 'me', named('whole'));
+  await db
+    .update(revisions)
+    .set({ plan: { format: 'keen-trestle/plan', version: 99 } })
+    .where(eq(revisions.job, id));
+  const list = await listJobs(db, owner, 'v', '2026-11-27');
+  expect(list.map((one) => one.id)).toEqual(expect.arrayContaining([id, other]));
+  expect(await summarise(db, owner, id)).toEqual({ unreadable: expect.stringMatching(/version 99/) as unknown });
+  await expect(findJob(db, owner, id)).rejects.toThrow(UnreadableStoredPlan);
+  expect(await summarise(db, owner, other)).toMatchObject({ verdict: 'clear', pieces: ['TB1'], moves: 14 });
+});
+
+test('every revision is listed and can be looked at; one brought back is saved on top', async () => {
+  const { id } = await createJob(db, owner, 'me', named('a'));
+  await savePlan(db, owner, 'you', id, 1, named('b'));
+  expect((await listRevisions(db, owner, id))?.map((one) => [one.revision, one.savedBy])).toEqual([
+    [2, 'you'],
+    [1, 'me'],
+  ]);
+  const old = (await findJob(db, owner, id, 1))!;
+  expect(old.plan.job.name).toBe('a');
+  expect(await savePlan(db, owner, 'me', id, 2, old.plan)).toEqual({ ok: true, revision: 3 });
+  expect((await findJob(db, owner, id))?.plan.job.name).toBe('a');
+  expect(await findJob(db, owner, id, 9)).toBeNull();
+});
+
+test('a job put away leaves the list and comes back whole', async () => {
+  const { id } = await createJob(db, owner, 'me', named('away'));
+  const listed = async (away: boolean) => (await listJobs(db, owner, 'v', '2026-11-27', away)).some((one) => one.id === id);
+  expect(await putAway(db, owner, id, true)).toBe(true);
+  expect([await listed(false), await listed(true)]).toEqual([false, true]);
+  expect((await findJob(db, owner, id))?.plan.job.name).toBe('away');
+  await putAway(db, owner, id, false);
+  expect([await listed(false), await listed(true)]).toEqual([true, false]);
 });
 
 test('migrating twice, and twice at once, does no harm', async () => {

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
-import { sha256 } from './fingerprint';
 import type { Database } from './db/connect';
-import { jobs, revisions } from './db/schema';
+import { jobs, revisions, type StoredSummary } from './db/schema';
+import { sha256 } from './fingerprint';
 
 /** Repositories take the owner as a required argument: a dropped condition would be a leak. */
 
@@ -15,35 +15,81 @@ export interface StoredPlan {
   savedAt: Date;
 }
 
+/** A line of the list of jobs: what is stored of it, without its plan. */
+export interface JobLine {
+  id: string;
+  name: string;
+  place: string;
+  revision: number;
+  savedAt: Date;
+  /** how it stood for the key asked for; null: to be checked again */
+  summary: StoredSummary | null;
+}
+
 export type SaveOutcome = { ok: true; revision: number } | { ok: false; reason: 'absent' } | { ok: false; reason: 'stale'; revision: number; savedAt: Date };
 
 export class UnreadableStoredPlan extends Error {}
 
 const newestFirst = desc(jobs.updatedAt);
+const mine = (owner: string, id: string) => and(eq(jobs.owner, owner), eq(jobs.id, id));
+const newest = and(eq(revisions.job, jobs.id), eq(revisions.revision, jobs.revision));
 
-export async function listJobs(db: Database, owner: string): Promise<StoredPlan[]> {
+/** What a stored summary holds for. Another core, another day or another plan, and it is to be made again. */
+export const summaryKey = (fingerprint: string, version: string, day: string): string => `${fingerprint}/${version}/${day}`;
+
+/** The jobs of the list, or those put away. No plan is read: one that cannot be opened is a line like the others. */
+export async function listJobs(db: Database, owner: string, version: string, day: string, putAway = false): Promise<JobLine[]> {
   const rows = await db
-    .select({ id: jobs.id, revision: jobs.revision, plan: revisions.plan, savedAt: revisions.savedAt })
+    .select({
+      id: jobs.id,
+      name: jobs.name,
+      place: jobs.place,
+      revision: jobs.revision,
+      savedAt: revisions.savedAt,
+      fingerprint: revisions.sha256,
+      summary: revisions.summary,
+      summaryKey: revisions.summaryKey,
+    })
     .from(jobs)
-    .innerJoin(revisions, and(eq(revisions.job, jobs.id), eq(revisions.revision, jobs.revision)))
-    .where(eq(jobs.owner, owner))
+    .innerJoin(revisions, newest)
+    .where(and(eq(jobs.owner, owner), putAway ? isNotNull(jobs.putAwayAt) : isNull(jobs.putAwayAt)))
     .orderBy(newestFirst);
-  return rows.map((row) => ({ ...row, plan: readStored(row.id, row.plan) }));
+  return rows.map(({ fingerprint, summary, summaryKey: key, ...row }) => ({
+    ...row,
+    summary: key === summaryKey(fingerprint, version, day) ? summary : null,
+  }));
 }
 
-export async function findJob(db: Database, owner: string, id: string): Promise<StoredPlan | null> {
+export async function findJob(db: Database, owner: string, id: string, revision?: number): Promise<StoredPlan | null> {
   const [row] = await db
-    .select({ id: jobs.id, revision: jobs.revision, plan: revisions.plan, savedAt: revisions.savedAt })
+    .select({ id: jobs.id, revision: revisions.revision, plan: revisions.plan, savedAt: revisions.savedAt })
     .from(jobs)
-    .innerJoin(revisions, and(eq(revisions.job, jobs.id), eq(revisions.revision, jobs.revision)))
-    .where(and(eq(jobs.owner, owner), eq(jobs.id, id)));
+    .innerJoin(revisions, revision === undefined ? newest : and(eq(revisions.job, jobs.id), eq(revisions.revision, revision)))
+    .where(mine(owner, id));
   return row ? { ...row, plan: readStored(id, row.plan) } : null;
 }
 
 function readStored(id: string, value: unknown): Plan {
   const opened = openPlan(value);
-  if (!opened.ok) throw new UnreadableStoredPlan(`job ${id}: ${opened.faults[0]?.path} ${opened.faults[0]?.error}`);
-  return opened.plan;
+  if (opened.ok) return opened.plan;
+  const { path = '', error = 'it is no plan' } = opened.faults[0] ?? {};
+  throw new UnreadableStoredPlan(`The plan of job ${id} cannot be opened: ${path ? `${path}: ` : ''}${error}`);
+}
+
+/** Keep how a revision stands, for the plan it was made of and no other. */
+export async function keepSummary(db: Database, owner: string, id: string, fingerprint: string, key: string, summary: StoredSummary): Promise<void> {
+  const [job] = await db.select({ revision: jobs.revision }).from(jobs).where(mine(owner, id));
+  if (!job) return;
+  await db
+    .update(revisions)
+    .set({ summary, summaryKey: key })
+    .where(and(eq(revisions.job, id), eq(revisions.revision, job.revision), eq(revisions.sha256, fingerprint)));
+}
+
+/** The stored plan as it lies there, opened or not, with its fingerprint. */
+export async function rawJob(db: Database, owner: string, id: string): Promise<{ plan: unknown; fingerprint: string } | null> {
+  const [row] = await db.select({ plan: revisions.plan, fingerprint: revisions.sha256 }).from(jobs).innerJoin(revisions, newest).where(mine(owner, id));
+  return row ?? null;
 }
 
 export async function createJob(db: Database, owner: string, savedBy: string, plan: Plan, id: string = randomUUID()): Promise<StoredPlan> {
@@ -60,19 +106,40 @@ export async function createJob(db: Database, owner: string, savedBy: string, pl
 /** Save on top of the revision the editor started from; anything newer refuses the save and says which. */
 export async function savePlan(db: Database, owner: string, savedBy: string, id: string, from: number, plan: Plan): Promise<SaveOutcome> {
   return db.transaction(async (tx): Promise<SaveOutcome> => {
-    const [job] = await tx
-      .select({ revision: jobs.revision, updatedAt: jobs.updatedAt })
-      .from(jobs)
-      .where(and(eq(jobs.owner, owner), eq(jobs.id, id)))
-      .for('update');
+    const [job] = await tx.select({ revision: jobs.revision, updatedAt: jobs.updatedAt }).from(jobs).where(mine(owner, id)).for('update');
     if (!job) return { ok: false, reason: 'absent' };
     if (job.revision !== from) return { ok: false, reason: 'stale', revision: job.revision, savedAt: job.updatedAt };
     const revision = from + 1;
     await tx.insert(revisions).values({ job: id, revision, plan, sha256: sha256(plan), savedBy });
-    await tx
-      .update(jobs)
-      .set({ name: plan.job.name, place: plan.job.place, revision, updatedAt: new Date() })
-      .where(and(eq(jobs.owner, owner), eq(jobs.id, id)));
+    await tx.update(jobs).set({ name: plan.job.name, place: plan.job.place, revision, updatedAt: new Date() }).where(mine(owner, id));
     return { ok: true, revision };
   });
+}
+
+export interface RevisionLine {
+  revision: number;
+  savedAt: Date;
+  savedBy: string;
+  sha256: string;
+}
+
+/** Every save of a job, newest first; null when there is no such job. */
+export async function listRevisions(db: Database, owner: string, id: string): Promise<RevisionLine[] | null> {
+  const [job] = await db.select({ id: jobs.id }).from(jobs).where(mine(owner, id));
+  if (!job) return null;
+  return db
+    .select({ revision: revisions.revision, savedAt: revisions.savedAt, savedBy: revisions.savedBy, sha256: revisions.sha256 })
+    .from(revisions)
+    .where(eq(revisions.job, id))
+    .orderBy(desc(revisions.revision));
+}
+
+/** Put a job away, or take it back. Nothing of it is lost; false when there is no such job. */
+export async function putAway(db: Database, owner: string, id: string, away: boolean): Promise<boolean> {
+  const done = await db
+    .update(jobs)
+    .set({ putAwayAt: away ? new Date() : null })
+    .where(mine(owner, id))
+    .returning({ id: jobs.id });
+  return done.length > 0;
 }

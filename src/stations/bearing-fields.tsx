@@ -94,6 +94,15 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
             {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
             {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'by'), { placeholder: 'not known' })}
             {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'on'), { type: 'date' })}
+            {open('Enough for the erection, signed', 'strength', footing.erection?.strength ?? null, (strength) =>
+              edit({ footing: { ...footing, erection: strength === null ? null : { by: '', on: '', ...footing.erection, strength } } }, 'erection'),
+            )}
+            {footing.erection &&
+              words('Signed by', footing.erection.by, (by) => edit({ footing: { ...footing, erection: { ...footing.erection!, by } } }, 'erection by'))}
+            {footing.erection &&
+              words('Signed on', footing.erection.on, (on) => edit({ footing: { ...footing, erection: { ...footing.erection!, on } } }, 'erection on'), {
+                type: 'date',
+              })}
           </>
         ) : (
           words('What, and who says it holds', footing.what, (what) => edit({ footing: { ...footing, what } }, 'what'))

@@ -52,6 +52,7 @@ export function CommandPalette({
   ];
   const dialogs: { name: string; dialog: OpenDialog }[] = [
     { name: 'Rules and thresholds', dialog: 'rules' },
+    { name: 'Revisions', dialog: 'revisions' },
     { name: 'Keys', dialog: 'keys' },
   ];
   const item = 'cursor-pointer px-3 py-1.5 data-[selected=true]:bg-tray';

@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { ChartTable } from './chart-table';
+import { ChartChecked } from './chart-checked';
 import { ChartDialog } from './chart-dialog';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
@@ -58,7 +59,10 @@ function ChartFields({ crane }: { crane: Crane }) {
         <ChartDialog crane={crane} />
       </div>
       {crane.chart ? (
-        <ChartTable crane={crane} />
+        <>
+          <ChartTable crane={crane} />
+          <ChartChecked crane={crane} />
+        </>
       ) : (
         <p className="font-semibold text-missing">No chart yet: paste or import the maker’s chart for this set-up.</p>
       )}

@@ -1,24 +1,13 @@
 'use client';
-import { BookOpen, FileDown, HelpCircle, Printer, Redo2, Undo2 } from 'lucide-react';
-import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
+import { BookOpen, FileDown, HelpCircle, History, Redo2, Undo2 } from 'lucide-react';
 import * as Select from '@radix-ui/react-select';
 import Link from 'next/link';
 import { verdicts } from '@/core/plan/check';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
 import { useAct, useJob, usePlan } from './job-context';
+import { Sheets } from './sheets-menu';
 import type { OpenDialog } from './use-keys';
-
-const sheets = [
-  { sheet: 'pick-card', paper: 'a4', name: 'Pick card, A4' },
-  { sheet: 'pick-card', paper: 'letter', name: 'Pick card, Letter' },
-  { sheet: 'run-sheet', paper: 'a4', name: 'Run sheet, A4' },
-  { sheet: 'run-sheet', paper: 'letter', name: 'Run sheet, Letter' },
-  { sheet: 'steel', paper: 'a4', name: 'Steel and way in, A4' },
-  { sheet: 'steel', paper: 'letter', name: 'Steel and way in, Letter' },
-  { sheet: 'shoring', paper: 'a4', name: 'Shoring, A4' },
-  { sheet: 'shoring', paper: 'letter', name: 'Shoring, Letter' },
-] as const;
 
 /** Which job, how it stands, and what holds for the whole of it. */
 export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void }) {
@@ -108,40 +97,21 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
         <a className={icon} href={`/api/jobs/${id}/export`} aria-label="Save as a plan file" title="Save as a plan file (.trestle.json)" download>
           <FileDown size={17} />
         </a>
+        <button
+          type="button"
+          className={icon}
+          aria-label="Revisions"
+          title="Revisions: every save, looked at or brought back"
+          onClick={() => onDialog('revisions')}
+        >
+          <History size={17} />
+        </button>
         <button type="button" className={icon} aria-label="Keys" title="Keys (?)" onClick={() => onDialog('keys')}>
           <HelpCircle size={17} />
         </button>
       </span>
       <SavedState />
     </header>
-  );
-}
-
-function Sheets({ id, className }: { id: string; className: string }) {
-  const saveNow = useJob((state) => state.saveNow);
-  const print = async (sheet: string, paper: string) => {
-    await saveNow();
-    window.open(`/api/jobs/${id}/sheets/${sheet}?paper=${paper}`, '_blank', 'noopener');
-  };
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className={className} aria-label="Print" title="Print">
-        <Printer size={17} />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={6} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
-          {sheets.map(({ sheet, paper, name }) => (
-            <DropdownMenu.Item
-              key={name}
-              onSelect={() => void print(sheet, paper)}
-              className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray"
-            >
-              {name}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }
 

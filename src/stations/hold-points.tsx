@@ -1,13 +1,20 @@
 'use client';
-import { useState } from 'react';
+import { useMemo } from 'react';
+import { dayWords } from '@/core/plan/day';
+import { describe } from '@/core/plan/describe';
+import { readingOf, thingsOf } from '@/core/plan/hold-things';
+import { settle } from '@/core/plan/settle';
+import { rulesOf } from '@/core/rules/rule-sets';
+import { formatQuantity } from '@/core/units';
 import type { HoldId } from '@/core/plan/hold-ids';
 import { holdsOf, waitsFor, type Hold } from '@/core/plan/holds';
 import type { HoldRecord } from '@/core/plan/schema';
 import { PlainButton } from '@/ui/dialogs/modal';
 import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
-import { useAct, usePlan } from './job-context';
+import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
+import { useInputs } from './use-inputs';
 
 /** Hold points: who passed them, on what evidence, when. A record is taken whole or not at all. At a move: those it waits for. */
 export function HoldPoints({ move }: { move?: string }) {
@@ -31,23 +38,55 @@ export function HoldPoints({ move }: { move?: string }) {
 const empty = (id: HoldId): HoldRecord => ({ id, by: '', evidence: '', value: '', on: '' });
 
 function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) {
+  const plan = usePlan();
   const act = useAct();
-  const [draft, setDraft] = useState<HoldRecord>(empty(hold.id));
+  const check = useJob((state) => state.survey.evaluation.checks.find((one) => one.about.kind === 'hold' && one.about.id === hold.id));
+  const begun = useJob((state) => state.halfTyped[`hold ${hold.id}`]) as HoldRecord | undefined;
+  const keep = useJob((state) => state.keepHalfTyped);
+  const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
+  const things = hold.reading ? thingsOf(settle(plan), rules, hold.reading.of) : [];
+  const draft = begun ?? empty(hold.id);
   const put = (changes: Partial<HoldRecord>) => {
-    setDraft({ ...draft, ...changes });
+    keep(`hold ${hold.id}`, { ...draft, ...changes });
     return null;
   };
+  const { open } = useInputs();
+  const read = (thing: string, value: number | null) => {
+    const others = (draft.readings ?? []).filter((one) => one.of !== thing);
+    return put({ readings: value === null ? others : [...others, { of: thing, value }] });
+  };
+  const show = (value: number) => (hold.reading ? formatQuantity(value, hold.reading.kind, plan.job.units) : String(value));
   const whole = [draft.by, draft.evidence, draft.on].every((text) => text.trim() !== '');
   return (
-    <Fold title={`${hold.id} ${hold.title}`} note={record ? `${record.by}, ${record.on}` : 'not recorded'}>
+    <Fold
+      title={`${hold.id} ${hold.title}`}
+      note={record ? `${record.by}, ${dayWords(record.on)}` : begun ? 'begun' : 'not recorded'}
+      first={begun !== undefined}
+    >
       {record ? (
         <div className="space-y-1 text-[13.5px]">
           <p>
-            Passed by <b>{record.by}</b> on <b>{record.on}</b>.
+            Passed by <b>{record.by}</b> on <b>{dayWords(record.on)}</b>.
           </p>
           <p>{record.evidence}</p>
           {record.value && <p>Measured: {record.value}</p>}
-          <SmallButton danger onClick={() => act('withdrawHold', { id: hold.id })}>
+          {things.map((thing) => {
+            const value = readingOf(record, thing.id);
+            return (
+              <p key={thing.id} className={value === null ? 'text-missing' : ''}>
+                {thing.name}: {hold.reading?.what} {value === null ? 'not read' : show(value)}
+              </p>
+            );
+          })}
+          {check && check.verdict !== 'clear' && <p className="font-semibold text-missing">{describe(check, plan.job.units)}</p>}
+          <SmallButton
+            danger
+            onClick={() => {
+              // What was written stays in the form, so that a name or a number can be put right and recorded again.
+              keep(`hold ${hold.id}`, record);
+              act('withdrawHold', { id: hold.id });
+            }}
+          >
             Withdraw the record
           </SmallButton>
         </div>
@@ -57,11 +96,11 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
             event.preventDefault();
             if (!whole) return;
             act('recordHold', { hold: draft });
-            setDraft(empty(hold.id));
+            keep(`hold ${hold.id}`, undefined);
           }}
         >
           <p className="mb-1.5 text-[12.5px] text-soft">
-            Asks for {hold.evidence}. Signed by {hold.signs}.
+            Asks for {hold.evidence}. Signed by {hold.signs}: a person’s name.
           </p>
           <Pair>
             <TextField label="Passed by" value={draft.by} onValue={(by) => put({ by })} />
@@ -69,7 +108,11 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
             <div className="col-span-2">
               <TextField label="Evidence" value={draft.evidence} onValue={(evidence) => put({ evidence })} />
             </div>
-            <TextField label="Measured value, if any" value={draft.value} onValue={(value) => put({ value })} />
+            {hold.reading &&
+              things.map((thing) =>
+                open(`${thing.name}: ${hold.reading!.what}`, hold.reading!.kind, readingOf(draft, thing.id), (value) => read(thing.id, value)),
+              )}
+            <TextField label="In words, if more was measured" value={draft.value} onValue={(value) => put({ value })} />
             <PlainButton type="submit" strong disabled={!whole}>
               Record the pass
             </PlainButton>

@@ -13,8 +13,10 @@ import { createJobStore, type FirstState } from './job-store';
 import { KeysDialog } from './keys-dialog';
 import { MeasureStation } from './measure';
 import { MoveTools } from './move-tools';
+import { OfferBanner } from './offer-banner';
 import { PicksStation } from './picks';
 import { PieceList } from './piece-list';
+import { RevisionsDialog } from './revisions-dialog';
 import { RulesDialog } from './rules-dialog';
 import { RunSheetStation } from './run-sheet';
 import { ShoresStation } from './shores';
@@ -48,6 +50,7 @@ function Frame() {
         <Header onDialog={setDialog} />
       </div>
       <div className="col-span-full">
+        <OfferBanner />
         <ConflictBanner />
       </div>
       <div className="border-r border-line max-[900px]:border-0">
@@ -64,6 +67,7 @@ function Frame() {
         <Moves />
       </div>
       <RulesDialog open={dialog === 'rules'} onOpenChange={(open) => setDialog(open ? 'rules' : null)} />
+      <RevisionsDialog open={dialog === 'revisions'} onOpenChange={(open) => setDialog(open ? 'revisions' : null)} />
       <KeysDialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} />
       <CommandPalette open={dialog === 'palette'} onOpenChange={(open) => setDialog(open ? 'palette' : null)} onDialog={setDialog} />
     </div>

@@ -16,7 +16,9 @@ type Answer = { status: number; body: unknown; etag?: string } | Error;
 
 const survey = surveyPlan(demoPlan(), null, -1, 'beam');
 const held = new Map<string, string>();
-const closing = new Set<() => void>();
+const kept = new Map<string, string>();
+const closing = new Set<(event?: unknown) => void>();
+const asking = new Set<(event?: unknown) => void>();
 let sent: Sent[] = [];
 /** what the server answers to each call; with none left it takes the plan as the next revision */
 let answers: ((call: Sent) => Answer | Promise<Answer>)[] = [];
@@ -40,7 +42,9 @@ beforeEach(() => {
   answers = [];
   revision = 1;
   held.clear();
+  kept.clear();
   closing.clear();
+  asking.clear();
   Object.assign(globalThis, {
     fetch: async (_: string, init: { method?: string; headers?: Record<string, string>; body?: string; keepalive?: boolean } = {}) => {
       const call: Sent = {
@@ -55,14 +59,19 @@ beforeEach(() => {
       const { status, body, etag } = answer;
       return { ok: status < 300, status, json: async () => body, headers: { get: () => etag ?? null } };
     },
+    localStorage: {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+      removeItem: (key: string) => kept.delete(key),
+    },
     sessionStorage: {
       getItem: (key: string) => held.get(key) ?? null,
       setItem: (key: string, value: string) => held.set(key, value),
       removeItem: (key: string) => held.delete(key),
     },
     window: {
-      addEventListener: (_: string, listener: () => void) => closing.add(listener),
-      removeEventListener: (_: string, listener: () => void) => closing.delete(listener),
+      addEventListener: (name: string, listener: (event?: unknown) => void) => (name === 'pagehide' ? closing : asking).add(listener),
+      removeEventListener: (name: string, listener: (event?: unknown) => void) => (name === 'pagehide' ? closing : asking).delete(listener),
     },
     requestAnimationFrame: (then: () => void) => setTimeout(then, 16),
   });
@@ -262,21 +271,23 @@ describe('in a browser', () => {
   };
   const answerOf = (...words: string[]) => ({ ...survey.evaluation, checks: words.map((subject) => ({ ...survey.evaluation.checks[0]!, subject })) });
 
-  test('an answer overtaken by a newer question is dropped; the drawings come after the verdict', async () => {
+  test('one plan is worked out at a time, and of those asked for meanwhile only the newest; the drawings come after the verdict', async () => {
     const worker = withWorker();
     const store = opened();
     const stop = store.start();
     await settle();
     expect(worker.asked).toHaveLength(1);
-    rename(store, 'one');
-    rename(store, 'two');
+    for (const name of ['one', 'two', 'three', 'four', 'five']) rename(store, name);
     await settle();
-    expect(worker.asked.map((one) => one.plan.job.name).slice(1)).toEqual(['one', 'two']);
-    worker.asked[2]!.answer(answerOf('two'));
-    await settle();
+    expect(worker.asked.map((one) => one.plan.job.name).slice(1)).toEqual(['one']);
     worker.asked[1]!.answer(answerOf('one'));
     await settle();
-    expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['two']);
+    expect(worker.asked.map((one) => one.plan.job.name).slice(1)).toEqual(['one', 'five']);
+    // The answer of an older question was not shown.
+    expect(store.getState().survey).toBe(survey);
+    worker.asked[2]!.answer(answerOf('five'));
+    await settle();
+    expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['five']);
     expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel' }]);
     store.getState().openStation('shores');
     store.getState().lookAlong('across');
@@ -322,5 +333,61 @@ describe('in a browser', () => {
       expect(saving(other)).toEqual({ state: 'saved' });
       end();
     }
+  });
+
+  test('a tab closed without a server leaves its edit in durable storage: offered on return, taken up or thrown away', async () => {
+    withWorker();
+    const store = opened();
+    const stop = store.start();
+    answers = Array.from({ length: 20 }, () => () => new Error('no server'));
+    rename(store, 'unsaved work');
+    await pass(600);
+    expect(saving(store).state).toBe('offline');
+    let asked = 0;
+    for (const ask of asking) ask({ preventDefault: () => (asked += 1) });
+    expect(asked).toBe(1);
+    for (const leave of closing) leave();
+    stop();
+    answers = [];
+    held.clear();
+    // Another tab, another day.
+    const back = opened();
+    const end = back.start();
+    await settle();
+    expect(back.getState().offer?.plan.job.name).toBe('unsaved work');
+    expect(back.getState().history.plan.job.name).toBe(demoPlan().job.name);
+    back.getState().answerOffer(true);
+    await pass(600);
+    expect(back.getState().history.plan.job.name).toBe('unsaved work');
+    expect(saving(back)).toEqual({ state: 'saved' });
+    expect(kept.size).toBe(0);
+    back.getState().undo();
+    expect(back.getState().history.plan.job.name).toBe(demoPlan().job.name);
+    end();
+  });
+  test('an offer thrown away is gone, and one that is what is saved is not made', async () => {
+    withWorker();
+    const draft = (plan: Plan) => JSON.stringify({ revision: 1, plan, sent: [], at: '2026-11-26T10:00:00Z' });
+    kept.set('keen-trestle/draft/j1', draft(ticketHall()));
+    const store = opened();
+    const stop = store.start();
+    await settle();
+    store.getState().answerOffer(false);
+    expect([store.getState().offer, kept.size]).toEqual([null, 0]);
+    expect(store.getState().history.plan.job.name).toBe(demoPlan().job.name);
+    stop();
+    kept.set('keen-trestle/draft/j1', draft(demoPlan()));
+    const other = opened();
+    const end = other.start();
+    await settle();
+    expect([other.getState().offer, kept.size]).toEqual([null, 0]);
+    end();
+  });
+  test('a record begun is kept while one looks at other moves', () => {
+    const store = opened();
+    store.getState().keepHalfTyped('hold HP6', { by: 'T. Va' });
+    store.getState().goTo(3);
+    store.getState().openStation('shores');
+    expect(store.getState().halfTyped['hold HP6']).toEqual({ by: 'T. Va' });
   });
 });

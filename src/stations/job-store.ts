@@ -33,6 +33,10 @@ export interface JobState {
   look: Look;
   station: StationId;
   chosen: Ref | null;
+  /** an edit of an earlier visit that never reached the server; null: none, or it was answered */
+  offer: Draft | null;
+  /** records begun and not yet taken, by what they are of: they outlive a change of move or station */
+  halfTyped: Readonly<Record<string, unknown>>;
   /** the piece list in place of the drawing at Steel; null: as the job asks for */
   listed: boolean | null;
 }
@@ -47,6 +51,9 @@ export interface JobActions {
   openStation(station: StationId): void;
   choose(ref: Ref | null): void;
   showList(listed: boolean): void;
+  keepHalfTyped(key: string, value: unknown): void;
+  /** take up the edit of an earlier visit, or throw it away */
+  answerOffer(take: boolean): void;
   takeTheirs(): void;
   keepMine(): void;
   saveNow(): Promise<void>;
@@ -59,7 +66,50 @@ export type JobStore = ReturnType<typeof createJobStore>;
 const SAVE_AFTER_MS = 400;
 const RETRY_MS = 3000;
 const nextFrame = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+
+/** A plan with changes that were not saved when the page went. */
+export interface Draft {
+  revision: number;
+  plan: Plan;
+  /** what this tab had sent, newest last */
+  sent: string[];
+  /** when the page went, ISO */
+  at: string;
+}
+
 const draftKey = (id: string) => `keen-trestle/draft/${id}`;
+
+/** A draft that was written down; null where there is none, or none that can be read. */
+function readDraft(text: string | null): Draft | null {
+  if (text === null) return null;
+  try {
+    const { revision, plan, sent, at } = JSON.parse(text) as Partial<Draft>;
+    const opened = openPlan(plan);
+    return opened.ok && typeof revision === 'number' ? { revision, plan: opened.plan, sent: Array.isArray(sent) ? sent : [], at: at ?? '' } : null;
+  } catch {
+    // A draft that cannot be read is nobody's work: the saved revision stands.
+    return null;
+  }
+}
+
+/** The browser's durable storage, which may be full or shut off: then the tab's own has to do. */
+const durable = {
+  read: (key: string): string | null => {
+    try {
+      return localStorage.getItem(key);
+    } catch {
+      return null;
+    }
+  },
+  write: (key: string, text: string | null): void => {
+    try {
+      if (text === null) localStorage.removeItem(key);
+      else localStorage.setItem(key, text);
+    } catch {
+      // Full or shut off: nothing more can be done here.
+    }
+  },
+};
 
 export interface FirstState {
   id: string;
@@ -74,17 +124,31 @@ export interface FirstState {
 export function createJobStore(first: FirstState) {
   let worker: Remote<SurveyWorker> | null = null;
   let surveyed = 0;
+  let checking = false;
+  let waiting: Plan | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   /** what this tab has sent, so that its own saves are not taken for somebody else's */
   const sent = new Set<string>();
   let flying: Promise<void> | null = null;
+
+  const draftText = ({ revision, history }: Pick<JobState, 'revision' | 'history'>): string =>
+    JSON.stringify({ revision, plan: history.plan, sent: [...sent].slice(-3), at: new Date().toISOString() } satisfies Draft);
 
   const store = createStore<JobState & JobActions>()((set, get) => {
     /** Ask the worker; an answer overtaken by a newer question is dropped. */
     const resurvey = async (plan: Plan) => {
       const ticket = (surveyed += 1);
       if (!worker) return;
-      const evaluation = await worker.check(plan, dayOf(new Date()));
+      // One plan is worked out at a time; of those asked for meanwhile only the newest is next.
+      if (checking) {
+        waiting = plan;
+        return;
+      }
+      checking = true;
+      const evaluation = await worker.check(plan, dayOf(new Date())).finally(() => (checking = false));
+      const newer = waiting;
+      waiting = null;
+      if (newer) return void resurvey(newer);
       if (ticket !== surveyed) return;
       set((state) => ({ survey: { ...state.survey, evaluation } }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
@@ -114,8 +178,13 @@ export function createJobStore(first: FirstState) {
     };
     const saved = (revision: number, plan: Plan) => {
       const current = get().history.plan === plan;
+      if (current && get().offer === null) durable.write(draftKey(first.id), null);
       set({ revision, saving: { state: current ? 'saved' : 'unsaved' } });
       if (!current) schedule(SAVE_AFTER_MS);
+    };
+
+    const keepDraft = () => {
+      if (get().offer === null) durable.write(draftKey(first.id), draftText(get()));
     };
 
     const send = async () => {
@@ -146,6 +215,7 @@ export function createJobStore(first: FirstState) {
         set({ saving: { state: 'conflict', theirs: opened.plan, theirRevision } });
       } catch (problem) {
         set({ saving: { state: 'offline', why: (problem as Error).message } });
+        keepDraft();
         schedule(RETRY_MS);
       }
     };
@@ -161,6 +231,8 @@ export function createJobStore(first: FirstState) {
       station: first.station,
       chosen: null,
       listed: null,
+      offer: null,
+      halfTyped: {},
       act(command, group) {
         const change = perform(get().history, command, group ?? null);
         if (!change.ok) return change.faults;
@@ -186,6 +258,18 @@ export function createJobStore(first: FirstState) {
       },
       choose: (chosen) => set({ chosen }),
       showList: (listed) => set({ listed }),
+      keepHalfTyped: (key, value) => set((state) => ({ halfTyped: { ...state.halfTyped, [key]: value } })),
+      answerOffer(take) {
+        const { offer, history } = get();
+        set({ offer: null });
+        durable.write(draftKey(first.id), null);
+        if (!offer || !take) return;
+        const change = perform(history, { name: 'replacePlan', args: { plan: offer.plan } });
+        if (!change.ok) return;
+        // Built on an older revision it meets the newer one as any late save does: the person chooses.
+        set({ revision: offer.revision });
+        changed(change.history);
+      },
       takeTheirs() {
         const { saving } = get();
         if (saving.state !== 'conflict') return;
@@ -218,38 +302,44 @@ export function createJobStore(first: FirstState) {
     void worker.check(history.plan, dayOf(new Date()));
     // The first check of a plan compiles its schema: better now than under the first keystroke.
     const warm = setTimeout(() => openPlan(history.plan), 300);
-    const draft = sessionStorage.getItem(draftKey(first.id));
+    const differs = (draft: Draft | null): draft is Draft => draft !== null && canonicalJson(draft.plan) !== canonicalJson(history.plan);
+    const own = readDraft(sessionStorage.getItem(draftKey(first.id)));
     sessionStorage.removeItem(draftKey(first.id));
-    if (draft) {
-      try {
-        const { revision, plan, sent: before } = JSON.parse(draft) as { revision: number; plan: unknown; sent: string[] };
-        for (const text of before) sent.add(text);
-        const opened = openPlan(plan);
-        if (opened.ok && canonicalJson(opened.plan) !== canonicalJson(history.plan)) {
-          setState({ history: startHistory(opened.plan), revision, saving: { state: 'unsaved' } });
-          getState().resurvey();
-          void getState().saveNow();
-        }
-      } catch {
-        // A draft that cannot be read is nobody's work: the saved revision stands.
-      }
-    }
+    const kept = readDraft(durable.read(draftKey(first.id)));
+    if (differs(own)) {
+      // A reload of this tab goes on where it was.
+      durable.write(draftKey(first.id), null);
+      for (const text of own.sent) sent.add(text);
+      setState({ history: startHistory(own.plan), revision: own.revision, saving: { state: 'unsaved' } });
+      getState().resurvey();
+      void getState().saveNow();
+    } else if (differs(kept)) setState({ offer: kept });
+    else durable.write(draftKey(first.id), null);
     const leave = () => {
       const { saving, id, revision, history: now } = getState();
       if (saving.state === 'saved') return;
-      // The tab's own memory survives a reload even when the last save does not arrive.
-      sessionStorage.setItem(draftKey(id), JSON.stringify({ revision, plan: now.plan, sent: [...sent].slice(-3) }));
+      // The tab's own memory survives a reload, the durable one a closed tab, even when the last save does not arrive.
+      const text = draftText(getState());
+      sessionStorage.setItem(draftKey(id), text);
+      if (getState().offer === null) durable.write(draftKey(id), text);
       if (saving.state === 'conflict') return;
       void fetch(`/api/jobs/${id}/plan`, {
         method: 'PUT',
         keepalive: true,
         headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
         body: JSON.stringify(now.plan),
-      });
+        // Browsers take no more than 64 kB from a closing page: a larger plan stays in its draft.
+      }).catch(() => undefined);
+    };
+    const ask = (event: BeforeUnloadEvent) => {
+      const { state } = getState().saving;
+      if (state === 'offline' || state === 'conflict') event.preventDefault();
     };
     window.addEventListener('pagehide', leave);
+    window.addEventListener('beforeunload', ask);
     return () => {
       window.removeEventListener('pagehide', leave);
+      window.removeEventListener('beforeunload', ask);
       clearTimeout(warm);
       thread.terminate();
       worker = null;

@@ -1,34 +1,33 @@
 'use client';
-import { DateTime } from 'luxon';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { verdicts, type Verdict } from '@/core/plan/check';
 import { openPlanText } from '@/core/plan/open';
-import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
 import { PlainButton } from '@/ui/dialogs/modal';
+import { Fold } from '@/ui/workings/fold';
+import { JobLine, type JobRow, type JobSummary } from './job-row';
 import { NewJobDialog } from './new-job-dialog';
 
-export interface JobRow {
-  id: string;
-  name: string;
-  place: string;
-  verdict: Verdict;
-  counts: Record<Verdict, number>;
-  pieces: string[];
-  moves: number;
-  revision: number;
-  savedAt: string;
-}
+export type { JobRow } from './job-row';
 
 const never = () => () => undefined;
 
 /** The jobs with how each stands; a new one, or one from a plan file. */
-export function JobsScreen({ rows }: { rows: JobRow[] }) {
+export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[]; away: JobRow[] }) {
   const router = useRouter();
+  const found = useSummaries(listed);
+  const rows = listed.map((row) => ({ ...row, summary: row.summary ?? found.get(row.id) ?? null }));
+  const move = async (row: JobRow, put: boolean) => {
+    const response = await fetch(`/api/jobs/${row.id}/away`, { method: put ? 'PUT' : 'DELETE' }).catch(() => null);
+    if (response?.ok) return router.refresh();
+    setFaults({
+      name: row.name,
+      title: `${row.name} was not moved; nothing has changed`,
+      list: [{ path: '', error: 'The server does not answer. Try again.' }],
+    });
+  };
   const file = useRef<HTMLInputElement>(null);
-  const [faults, setFaults] = useState<{ name: string; list: Fault[] } | null>(null);
+  const [faults, setFaults] = useState<{ name: string; title?: string; list: Fault[] } | null>(null);
   // Times are shown in the reader's own zone, which only the browser knows.
   const inBrowser = useSyncExternalStore(
     never,
@@ -77,7 +76,7 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
         </div>
         {faults && (
           <section role="alert" className="mt-5 border-2 border-stop bg-[#fdeceb] px-4 py-3">
-            <h2 className="text-[18px] text-stop">{faults.name} was not opened; nothing has changed</h2>
+            <h2 className="text-[18px] text-stop">{faults.title ?? `${faults.name} was not opened; nothing has changed`}</h2>
             <ul className="mt-1 space-y-1">
               {faults.list.slice(0, 12).map((fault, i) => (
                 <li key={i}>
@@ -94,54 +93,14 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
             No jobs yet. Begin with “New job”, or stop the program and start it again: the demo job comes back with it.
           </p>
         ) : (
-          <table className="mt-6 w-full border-t-2 border-ink text-left">
-            <thead>
-              <tr className="border-b border-ink text-[13px] text-soft">
-                <th className="py-1.5 pl-2 font-normal">Stands</th>
-                <th className="font-normal">Job</th>
-                <th className="font-normal">Pieces</th>
-                <th className="font-normal">Moves</th>
-                <th className="font-normal">Checks</th>
-                <th className="pr-2 text-right font-normal">Last saved</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.id} className="border-b border-line hover:bg-board">
-                  <td className="w-[104px] py-3 pl-2">
-                    <span className="flex items-center gap-1.5">
-                      <VerdictMark verdict={row.verdict} size={20} bare />
-                      <span className="sign text-[18px]">{verdictWord[row.verdict]}</span>
-                    </span>
-                  </td>
-                  <td>
-                    <Link href={`/jobs/${row.id}`} className="sign text-[20px] leading-6 underline decoration-faint underline-offset-4 hover:decoration-ink">
-                      {row.name}
-                    </Link>
-                    <span className="block text-[13px] text-soft">{row.place}</span>
-                  </td>
-                  <td>{row.pieces.join(', ') || 'none'}</td>
-                  <td>{row.moves}</td>
-                  <td>
-                    <span className="flex gap-3">
-                      {verdicts
-                        .filter((verdict) => row.counts[verdict] > 0)
-                        .map((verdict) => (
-                          <span key={verdict} className="flex items-center gap-1">
-                            <VerdictMark verdict={verdict} size={14} bare />
-                            {row.counts[verdict]} {verdictWord[verdict]}
-                          </span>
-                        ))}
-                    </span>
-                  </td>
-                  <td className="pr-2 text-right text-[13px] text-soft">
-                    rev {row.revision}
-                    <span className="block">{inBrowser ? DateTime.fromISO(row.savedAt).toFormat('d LLL yyyy, HH:mm') : row.savedAt.slice(0, 10)}</span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <JobTable rows={rows} local={inBrowser} away={false} onMove={(row) => void move(row, true)} />
+        )}
+        {listedAway.length > 0 && (
+          <div className="mt-8">
+            <Fold title={`Put away: ${listedAway.length}`} note="not in the list, and not lost">
+              <JobTable rows={listedAway} local={inBrowser} away onMove={(row) => void move(row, false)} />
+            </Fold>
+          </div>
         )}
       </main>
       <footer className="border-t border-line bg-board px-6 py-3 text-[13px] text-soft">
@@ -149,5 +108,57 @@ export function JobsScreen({ rows }: { rows: JobRow[] }) {
         or appointed competent person decide. A missing input is never a pass.
       </footer>
     </div>
+  );
+}
+
+/** Asked for two at a time: each is worked out on the server, and the list is there meanwhile. */
+const AT_ONCE = 2;
+
+/** How the jobs stand whose stored verdict is of another day or another core. */
+function useSummaries(rows: JobRow[]): ReadonlyMap<string, JobSummary> {
+  const [found, setFound] = useState<ReadonlyMap<string, JobSummary>>(new Map());
+  const asked = rows
+    .filter((row) => row.summary === null)
+    .map((row) => row.id)
+    .join(' ');
+  useEffect(() => {
+    const left = asked === '' ? [] : asked.split(' ');
+    const gone = new AbortController();
+    const next = async (): Promise<void> => {
+      const id = left.shift();
+      if (id === undefined || gone.signal.aborted) return;
+      const response = await fetch(`/api/jobs/${id}/verdict`, { signal: gone.signal }).catch(() => null);
+      const answer = response?.ok ? ((await response.json().catch(() => null)) as JobSummary | null) : null;
+      if (answer) setFound((known) => new Map([...known, [id, answer]]));
+      return next();
+    };
+    for (let i = 0; i < AT_ONCE; i += 1) void next();
+    return () => gone.abort();
+  }, [asked]);
+  return found;
+}
+
+function JobTable({ rows, local, away, onMove }: { rows: JobRow[]; local: boolean; away: boolean; onMove: (row: JobRow) => void }) {
+  return (
+    <table className="mt-6 w-full border-t-2 border-ink text-left">
+      <thead>
+        <tr className="border-b border-ink text-[13px] text-soft">
+          <th className="py-1.5 pl-2 font-normal">Stands</th>
+          <th className="font-normal">Job</th>
+          <th className="font-normal">Pieces</th>
+          <th className="font-normal">Moves</th>
+          <th className="font-normal">Checks</th>
+          <th className="text-right font-normal">Last saved</th>
+          <th>
+            <span className="sr-only">{away ? 'Take back' : 'Put away'}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <JobLine key={row.id} row={row} local={local} away={away} onMove={onMove} />
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -155,6 +155,8 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
               choices={weightUses.map((use) => ({ value: use, label: useWords[use] }))}
               onValue={(use) => edit({ use }, 'use')}
             />
+            {member.use !== 'worst' && words('Chosen by', member.useBy ?? '', (useBy) => edit({ useBy }, 'use by'))}
+            {member.use !== 'worst' && words('Because', member.useWhy ?? '', (useWhy) => edit({ useWhy }, 'use why'))}
             {!(weight instanceof Missing) && (
               <details className="self-end pb-1 text-[13px]">
                 <summary className="cursor-pointer text-soft">working</summary>
@@ -170,6 +172,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           {open('Layer there, 1 at the bottom', 'count', member.stack, (stack) =>
             edit({ stack: stack === null ? null : Math.max(1, Math.round(stack)) }, 'stack'),
           )}
+          {words('Set by, where no move here does', member.elsewhere ?? '', (elsewhere) => edit({ elsewhere }, 'elsewhere'))}
           {words('Face up, and care of the coat', member.faceUp, (faceUp) => edit({ faceUp }, 'face'))}
           <TravelFields member={member} bare />
         </Group>

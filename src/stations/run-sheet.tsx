@@ -26,9 +26,9 @@ export function RunSheetStation() {
 function MovePanel({ move, number }: { move: Move; number: number }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, words } = useInputs();
+  const { open, words, choice } = useInputs();
   const { title, about } = moveWords(plan, move);
-  const edit = (changes: { bolts?: number | null; note?: string; what?: string }, field: string) =>
+  const edit = (changes: { bolts?: number | null; tight?: boolean | null; note?: string; what?: string }, field: string) =>
     act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
   return (
     <Panel title={`Move ${number} · ${title}`} about={about} move={move.id}>
@@ -42,6 +42,17 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
         }
       >
         {move.kind === 'end.bolt' && open('Bolts put in', 'count', move.bolts, (bolts) => edit({ bolts }, 'bolts'))}
+        {move.kind === 'end.bolt' &&
+          choice<'yes' | 'no' | 'open'>(
+            'Drawn size and grade, wrench-tight',
+            move.tight === true ? 'yes' : move.tight === false ? 'no' : 'open',
+            [
+              ['open', 'not known'],
+              ['yes', 'yes'],
+              ['no', 'no: they do not count'],
+            ],
+            (answer) => edit({ tight: answer === 'open' ? null : answer === 'yes' }, 'tight'),
+          )}
         {move.kind === 'other' && words('What is done', move.what, (what) => edit({ what }, 'what'))}
         <div className="col-span-2">{words('Note for the crew', move.note ?? '', (note) => edit({ note }, 'note'))}</div>
       </Group>

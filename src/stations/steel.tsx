@@ -10,6 +10,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel, SmallButton } from './panel';
+import { WeightChoice } from './weight-choice';
 import { useInputs } from './use-inputs';
 
 /** The piece: what it is, what is packed and bolted to it, and what others say it weighs. */
@@ -68,8 +69,10 @@ function PieceFields({ piece }: { piece: Piece }) {
       </Group>
       <Group title="What others say" tools={<span className="text-[12px] text-soft">two figures that differ are both shown</span>}>
         {open('Bare weight, stated', 'mass', piece.stated.mass, (mass) => edit({ stated: { ...piece.stated, mass } }, 'stated mass'))}
+        {open('Bare weight, on the scale', 'mass', piece.stated.weighed ?? null, (weighed) => edit({ stated: { ...piece.stated, weighed } }, 'weighed'))}
         {open('Length by drawing', 'length', piece.stated.length, (length) => edit({ stated: { ...piece.stated, length } }, 'stated length'))}
       </Group>
+      <WeightChoice piece={piece} />
       <PackingFields piece={piece} />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">

@@ -11,6 +11,7 @@ export function TagFields({ tag, onChange }: { tag: ShoreTag; onChange: (tag: Sh
       {words('Designed by', tag.designer, (designer) => onChange({ ...tag, designer }, 'designer'))}
       {words('Checked by', tag.checker, (checker) => onChange({ ...tag, checker }, 'checker'))}
       {words('Loaded since', tag.loadedOn, (loadedOn) => onChange({ ...tag, loadedOn }, 'loaded'), { type: 'date' })}
+      {words('Last inspected', tag.lastOn ?? '', (lastOn) => onChange({ ...tag, lastOn }, 'last'), { type: 'date' })}
       {open('Inspected every, days', 'count', tag.days, (days) => onChange({ ...tag, days: days === null ? null : Math.max(1, Math.round(days)) }, 'days'))}
     </div>
   );

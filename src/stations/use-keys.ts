@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { useJobStore } from './job-context';
 import { walk } from './station-words';
 
-export type OpenDialog = 'rules' | 'keys' | 'palette' | null;
+export type OpenDialog = 'rules' | 'keys' | 'palette' | 'revisions' | null;
 
 /** Every single-key shortcut, as the keys sheet lists them. */
 export const keyList: readonly { keys: string; does: string }[] = [

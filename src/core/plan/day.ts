@@ -7,6 +7,15 @@ export function isDay(text: string): boolean {
   return new Date(Date.UTC(Number(year), Number(month) - 1, Number(date))).toISOString().startsWith(text);
 }
 
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+
+/** A day as a person reads it, the month in letters: 11 Sep 2026. What is no day stays as it was written. */
+export function dayWords(text: string): string {
+  if (!isDay(text)) return text;
+  const [year, month, date] = text.split('-').map(Number);
+  return `${date} ${months[(month ?? 1) - 1]} ${year}`;
+}
+
 /** The day of an instant where the reader is, year-month-day. The core has no clock: whoever has one hands the instant in. */
 export function dayOf(now: Date): string {
   const two = (value: number) => String(value).padStart(2, '0');

@@ -86,6 +86,7 @@ describe('a new plan', () => {
 const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = {
   editJob: { changes: { units: 'us' } },
   setThreshold: { key: 'chartCaution', value: 0.6 },
+  replacePlan: { plan: { ...demoPlan(), job: { ...demoPlan().job, name: 'as it was' } } },
   editPeople: { changes: { caller: 'A. Caller' } },
   editBearing: { id: 'p1', changes: { level: 3.7 } },
   editPiece: { id: 'tb1', changes: { length: 9.1 } },

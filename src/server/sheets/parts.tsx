@@ -1,8 +1,12 @@
 import { Page, Path, Polygon, Rect, StyleSheet, Svg, Text, View, Circle } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
-import type { Verdict } from '@/core/plan/check';
+import type { Check, Verdict } from '@/core/plan/check';
+import { dayWords } from '@/core/plan/day';
+import { describe } from '@/core/plan/describe';
+import type { Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { ruleSetName } from '@/core/rules/rule-sets';
+import { whatStops } from '@/core/plan/waits';
 import { SHEET_FONT } from './fonts';
 
 export type Paper = 'A4' | 'LETTER';
@@ -26,6 +30,15 @@ export interface SheetHead {
   revision: number;
   sha256: string;
   savedAt: Date;
+  /** the day it is printed, year-month-day */
+  today: string;
+}
+
+/** What a sheet is made from, worked out once for all its pages. */
+export interface SheetWork {
+  head: SheetHead;
+  paper: Paper;
+  evaluation: Evaluation;
 }
 
 /** A page with the job at its head and, at its foot, the caution and the line that says which revision this is. */
@@ -44,7 +57,7 @@ export function SheetPage({ paper, title, head, children }: { paper: Paper; titl
         <View style={{ alignItems: 'flex-end' }}>
           <Text style={styles.bold}>Revision {revision}</Text>
           <Text style={styles.small}>
-            saved {savedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC · {sha256.slice(0, 12)}
+            saved {dayWords(savedAt.toISOString().slice(0, 10))}, {savedAt.toISOString().slice(11, 16)} UTC · {sha256.slice(0, 12)}
           </Text>
           <Text style={styles.small}>{ruleSetName[plan.job.ruleSet]}</Text>
         </View>
@@ -57,6 +70,30 @@ export function SheetPage({ paper, title, head, children }: { paper: Paper; titl
         </Text>
       </View>
     </Page>
+  );
+}
+
+/** Told in full at the head of a sheet; the rest are counted. */
+const MOST_TOLD = 8;
+
+/** What stops the job, at the head of every sheet: holds and missing inputs too. Nothing where nothing does. */
+export function StopBand({ plan, checks }: { plan: Plan; checks: readonly Check[] }) {
+  const bad = whatStops(checks);
+  if (bad.length === 0) return null;
+  const stops = bad.filter((check) => check.verdict === 'stop').length;
+  const told = [stops > 0 && `${stops} ${stops === 1 ? 'stop' : 'stops'}`, bad.length > stops && `${bad.length - stops} missing`].filter(Boolean).join(', ');
+  return (
+    <View style={{ borderWidth: 2.5, padding: 4, marginTop: 5 }} wrap={false}>
+      <Text style={{ fontSize: 11, fontWeight: 700 }}>
+        {stops > 0 ? 'STOP.' : 'MISSING.'} This job may not go ahead: {told}. {stops > 0 ? '' : 'Not known is not clear.'}
+      </Text>
+      {bad.slice(0, MOST_TOLD).map((check, i) => (
+        <Text key={i}>
+          {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
+        </Text>
+      ))}
+      {bad.length > MOST_TOLD && <Text>and {bad.length - MOST_TOLD} more.</Text>}
+    </View>
   );
 }
 

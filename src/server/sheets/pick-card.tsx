@@ -1,9 +1,10 @@
-import { Document, Text, View } from '@react-pdf/renderer';
+import { Text, View } from '@react-pdf/renderer';
+import type { ReactElement } from 'react';
 import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
 import type { Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
-import { evaluate, pickContext } from '@/core/plan/evaluate';
+import { pickContext } from '@/core/plan/evaluate';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
 import type { Pick, Plan } from '@/core/plan/schema';
@@ -13,8 +14,7 @@ import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '@/core/units';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
-import { Blank, Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
-import { localDay } from '../today';
+import { Blank, Line2, Mark, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
 import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
@@ -33,8 +33,9 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
   const show = (value: number | null, kind: QuantityKind) => (value === null ? UNKNOWN : formatQuantity(value, kind, plan.job.units));
   const { crane, stand, weight, hanging, path, gross } = pickContext(plan, pick);
   const factor = rulesOf(plan.job.ruleSet, plan.job.thresholds).value('dynamicFactor');
-  const chart = checks.find((check) => check.finding.code === 'lift.chart');
-  const wind = checks.find((check) => check.finding.code === 'lift.wind');
+  const own = checks.filter((check) => check.about.kind === 'pick' && check.about.id === pick.id);
+  const chart = own.find((check) => check.finding.code === 'lift.chart');
+  const wind = own.find((check) => check.finding.code === 'lift.wind');
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
   const ground = path instanceof Missing || gross instanceof Missing ? null : worstOutrigger(crane, stand, pick.boom, path, gross);
@@ -70,14 +71,21 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
   return { load, crane: craneLines, rigging };
 }
 
-export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; paper: Paper }) {
+/** One page for each pick. */
+export function pickCardPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
+  return head.plan.picks.map((pick) => <PickCard key={pick.id} head={head} paper={paper} evaluation={evaluation} pick={pick} />);
+}
+
+function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {
   const plan = settle(head.plan);
-  const { checks, replay } = evaluate(head.plan, localDay());
+  const { checks, replay } = evaluation;
   const piece = plan.pieces.find((one) => one.id === pick.piece)!;
   const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
   const { load, crane, rigging } = figures(plan, pick, checks);
   // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
-  const aboutPick = ({ station, subject }: Check) => subject === piece.mark || station === 'measure' || station === 'gear' || station === 'picks';
+  const mineBy: Partial<Record<Check['about']['kind'], string>> = { pick: pick.id, piece: piece.id };
+  const aboutPick = ({ about, station }: Check) =>
+    mineBy[about.kind] === about.id || about.part === pick.id || about.part === piece.id || (station === 'measure' && about.kind !== 'piece');
   const mine = worstFirst(checks.filter((check) => check.verdict !== 'clear' || aboutPick(check)));
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
   const told = mine.filter((check, i) => check.verdict !== 'clear' || i < TOLD[paper]);
@@ -93,69 +101,60 @@ export function PickCard({ head, pick, paper }: { head: SheetHead; pick: Pick; p
     </View>
   );
   return (
-    <Document title={`Pick card ${piece.mark}, ${plan.job.name}`} creator="Keen Trestle">
-      <SheetPage paper={paper} title={`Pick card · ${piece.mark}`} head={head}>
-        {bad.length > 0 && (
-          <View style={{ borderWidth: 2.5, padding: 4, marginTop: 5 }}>
-            <Text style={{ fontSize: 11, fontWeight: 700 }}>
-              {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Not known is not clear.'}
-            </Text>
-            {bad.slice(0, 4).map((check, i) => (
-              <Text key={i}>
-                {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
-              </Text>
-            ))}
-            {bad.length > 4 && <Text>and {bad.length - 4} more below.</Text>}
-          </View>
-        )}
-        <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
-          <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null))} width={262} height={200} />
-          </View>
-          <View style={[styles.box, { width: '50%' }]}>
-            <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null))} width={262} height={200} />
-          </View>
+    <SheetPage paper={paper} title={`Pick card · ${piece.mark}`} head={head}>
+      {bad.length > 0 && (
+        <Text style={{ fontSize: 11, fontWeight: 700, marginTop: 5 }}>
+          {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Do not lift on this card.'}
+        </Text>
+      )}
+      <StopBand plan={plan} checks={checks} />
+      <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
+        <View style={[styles.box, { width: '50%' }]}>
+          <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null))} width={262} height={200} />
         </View>
-        <View style={[styles.row, { gap: 12 }]}>
-          <View style={{ width: '33%' }}>{block('Load', load)}</View>
-          <View style={{ width: '35%' }}>{block('Crane', crane)}</View>
-          <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
+        <View style={[styles.box, { width: '50%' }]}>
+          <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null))} width={262} height={200} />
         </View>
-        <Text style={styles.heading}>Checks, worst first</Text>
-        {told.map((check, i) => (
-          <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>
-            <View style={{ width: 13, paddingTop: 1 }}>
-              <Mark verdict={check.verdict} />
-            </View>
-            <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>
-              {check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}
-            </Text>
-            <Text style={{ flex: 1, paddingRight: 6 }}>{describe(check, plan.job.units)}</Text>
-            <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>
-              {check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}
-            </Text>
+      </View>
+      <View style={[styles.row, { gap: 12 }]}>
+        <View style={{ width: '33%' }}>{block('Load', load)}</View>
+        <View style={{ width: '35%' }}>{block('Crane', crane)}</View>
+        <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
+      </View>
+      <Text style={styles.heading}>Checks, worst first</Text>
+      {told.map((check, i) => (
+        <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>
+          <View style={{ width: 13, paddingTop: 1 }}>
+            <Mark verdict={check.verdict} />
           </View>
-        ))}
-        {rest.length > 0 && (
-          <Text style={styles.small}>
-            and {rest.length} more, all clear{nextRatio === null ? '' : `, none over ${nextRatio.toFixed(2)}`}; every one stands in the plan of this revision.
+          <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>
+            {check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}
           </Text>
-        )}
-        <View wrap={false}>
-          <Text style={styles.heading}>Before the hook goes up</Text>
-          <Text>
-            One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is
-            over the figure above.
+          <Text style={{ flex: 1, paddingRight: 6 }}>{describe(check, plan.job.units)}</Text>
+          <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>
+            {check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}
           </Text>
-          <View style={[styles.row, { flexWrap: 'wrap' }]}>
-            <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
-            <Blank width="25%" label="Tag lines held by" />
-            <Blank width="25%" label="Exclusion set by" />
-            <Blank width="25%" label="Hook weight read" />
-          </View>
         </View>
-        <Signatures plan={plan} />
-      </SheetPage>
-    </Document>
+      ))}
+      {rest.length > 0 && (
+        <Text style={styles.small}>
+          and {rest.length} more, all clear{nextRatio === null ? '' : `, none over ${nextRatio.toFixed(2)}`}; every one stands in the plan of this revision.
+        </Text>
+      )}
+      <View wrap={false}>
+        <Text style={styles.heading}>Before the hook goes up</Text>
+        <Text>
+          One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is
+          over the figure above.
+        </Text>
+        <View style={[styles.row, { flexWrap: 'wrap' }]}>
+          <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
+          <Blank width="25%" label="Tag lines held by" />
+          <Blank width="25%" label="Exclusion set by" />
+          <Blank width="25%" label="Hook weight read" />
+        </View>
+      </View>
+      <Signatures plan={plan} />
+    </SheetPage>
   );
 }

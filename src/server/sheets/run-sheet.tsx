@@ -1,80 +1,135 @@
-import { Document, Text, View } from '@react-pdf/renderer';
-import { worst, type Check } from '@/core/plan/check';
+import { Text, View } from '@react-pdf/renderer';
+import type { ReactElement } from 'react';
+import type { Check } from '@/core/plan/check';
+import { dayWords } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
-import { evaluate } from '@/core/plan/evaluate';
 import { holdsOf } from '@/core/plan/holds';
 import { moveWords } from '@/core/plan/move-words';
+import type { Moment, Step } from '@/core/plan/replay';
 import type { Plan } from '@/core/plan/schema';
 import { standing } from '@/core/plan/standing';
-import { Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
-import { localDay } from '../today';
+import { movesStand, type MoveStands } from '@/core/plan/waits';
+import { Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
 const columns = { number: 20, mark: 52, move: 118, done: 62, time: 44, initials: 40 } as const;
 
+/** Rows on one stretch of pages: the layout of a page costs as much as all that still has to be laid out after it. */
+const STRETCH = 40;
+
 /** The moves in order, each with what it needs, how it stands, and room for who did it and when. */
-export function RunSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
+export function runSheetPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
   const { plan } = head;
-  const { checks, replay } = evaluate(plan, localDay());
-  const worth = (list: readonly Check[]) => list.filter((check) => check.verdict !== 'clear');
-  const before = checks.filter((check) => check.move === null);
-  const cell = { paddingHorizontal: 3, paddingVertical: 3 } as const;
-  return (
-    <Document title={`Run sheet, ${plan.job.name}`} creator="Keen Trestle">
-      <SheetPage paper={paper} title="Run sheet" head={head}>
-        {worth(before).map((check, i) => (
-          <View key={i} style={[styles.row, { marginTop: 3 }]}>
-            <Mark verdict={check.verdict} />
-            <Text style={{ marginLeft: 4, fontWeight: 700 }}>
-              {check.verdict.toUpperCase()} before work: {describe(check, plan.job.units)}
-            </Text>
+  const { checks, replay } = evaluation;
+  const stands = movesStand(plan, checks);
+  const byMove = new Map<string, Check[]>();
+  for (const check of checks) if (check.move !== null) byMove.set(check.move, [...(byMove.get(check.move) ?? []), check]);
+  const rows = replay.steps.map((step, i) => {
+    const before = i === 0 ? replay.before : replay.steps[i - 1]!.after;
+    return (
+      <MoveRow
+        key={step.move.id}
+        plan={plan}
+        step={step}
+        number={i + 1}
+        stands={stands[i]!}
+        mine={byMove.get(step.move.id) ?? []}
+        before={before}
+        checks={checks}
+      />
+    );
+  });
+  const stretches = Array.from({ length: Math.max(1, Math.ceil(rows.length / STRETCH)) }, (_, i) => rows.slice(i * STRETCH, (i + 1) * STRETCH));
+  return stretches.map((stretch, i) => {
+    const last = i === stretches.length - 1;
+    return (
+      <SheetPage key={i} paper={paper} title="Run sheet" head={head}>
+        {i === 0 && <StopBand plan={plan} checks={checks} />}
+        {i === 0 && <HoldRecords plan={plan} />}
+        <TableHead />
+        {last ? stretch.slice(0, -1) : stretch}
+        {last && (
+          // Names never stand alone on a page: the last move goes with them.
+          <View wrap={false}>
+            {stretch[stretch.length - 1]}
+            <Signatures plan={plan} />
           </View>
-        ))}
-        <HoldRecords plan={plan} />
-        <View style={[styles.row, { borderBottomWidth: 1, marginTop: 6, fontWeight: 700 }]} fixed>
-          <Text style={[cell, { width: columns.number }]}>No</Text>
-          <Text style={[cell, { width: columns.mark }]}>Stands</Text>
-          <Text style={[cell, { width: columns.move }]}>Move</Text>
-          <Text style={[cell, { flex: 1 }]}>Needs, findings, and what stands after it</Text>
-          <Text style={[cell, { width: columns.done }]}>Reading or bolts</Text>
-          <Text style={[cell, { width: columns.time }]}>Time</Text>
-          <Text style={[cell, { width: columns.initials }]}>By</Text>
-        </View>
-        {replay.steps.map(({ move, needs, after }, i) => {
-          const mine = checks.filter((check) => check.move === move.id);
-          const verdict = worst(mine.map((check) => check.verdict));
-          const { title, about } = moveWords(plan, move);
-          const box = { borderLeftWidth: 0.4, borderColor: '#999' } as const;
-          return (
-            <View key={move.id} style={[styles.row, { borderBottomWidth: 0.6, minHeight: 30 }]} wrap={false}>
-              <Text style={[cell, { width: columns.number, fontWeight: 700, fontSize: 10 }]}>{i + 1}</Text>
-              <View style={[cell, styles.row, { width: columns.mark, gap: 3 }]}>
-                <Mark verdict={verdict} />
-                <Text style={{ fontWeight: verdict === 'clear' ? 400 : 700 }}>{verdict === 'clear' ? 'clear' : verdict.toUpperCase()}</Text>
-              </View>
-              <View style={[cell, { width: columns.move }]}>
-                <Text style={styles.bold}>{title}</Text>
-                <Text>{about}</Text>
-              </View>
-              <View style={[cell, box, { flex: 1 }]}>
-                {needs.length > 0 && <Text style={styles.small}>Needs: {needs.map((need) => need.what).join('; ')}.</Text>}
-                {worth(mine).map((check, n) => (
-                  <Text key={n} style={styles.bold}>
-                    {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
-                  </Text>
-                ))}
-                {move.note && <Text>{move.note}</Text>}
-                <Text style={styles.small}>{standing(plan, after, checks)}.</Text>
-              </View>
-              <Text style={[cell, box, { width: columns.done }]}> </Text>
-              <Text style={[cell, box, { width: columns.time }]}> </Text>
-              <Text style={[cell, box, { width: columns.initials }]}> </Text>
-            </View>
-          );
-        })}
-        <Signatures plan={plan} />
+        )}
       </SheetPage>
-    </Document>
+    );
+  });
+}
+
+const cell = { paddingHorizontal: 3, paddingVertical: 3 } as const;
+const box = { borderLeftWidth: 0.4, borderColor: '#999' } as const;
+
+function TableHead() {
+  return (
+    <View style={[styles.row, { borderBottomWidth: 1, marginTop: 6, fontWeight: 700 }]} fixed>
+      <Text style={[cell, { width: columns.number }]}>No</Text>
+      <Text style={[cell, { width: columns.mark }]}>Stands</Text>
+      <Text style={[cell, { width: columns.move }]}>Move</Text>
+      <Text style={[cell, { flex: 1 }]}>Needs, findings, and what is new after it</Text>
+      <Text style={[cell, { width: columns.done }]}>Reading or bolts</Text>
+      <Text style={[cell, { width: columns.time }]}>Time</Text>
+      <Text style={[cell, { width: columns.initials }]}>By</Text>
+    </View>
   );
+}
+
+interface Row {
+  plan: Plan;
+  step: Step;
+  number: number;
+  stands: MoveStands;
+  mine: readonly Check[];
+  before: Moment;
+  checks: readonly Check[];
+}
+
+function MoveRow({ plan, step: { move, needs, after }, number, stands: { verdict, waitsFor }, mine, before, checks }: Row) {
+  const { title, about } = moveWords(plan, move);
+  const bad = verdict === 'stop' || verdict === 'missing';
+  const waits = waitsFor !== null && !bad;
+  const fresh = newSince(standing(plan, before, checks), standing(plan, after, checks));
+  return (
+    <View style={[styles.row, { borderBottomWidth: 0.6, minHeight: 30 }]} wrap={false}>
+      <Text style={[cell, { width: columns.number, fontWeight: 700, fontSize: 10 }]}>{number}</Text>
+      <View style={[cell, styles.row, { width: columns.mark, gap: 3 }]}>
+        {!waits && <Mark verdict={verdict} />}
+        <Text style={{ fontWeight: verdict === 'clear' ? 400 : 700 }}>
+          {waits ? `waits for ${waitsFor}` : verdict === 'clear' ? 'clear' : verdict.toUpperCase()}
+        </Text>
+      </View>
+      <View style={[cell, { width: columns.move }]}>
+        <Text style={styles.bold}>{title}</Text>
+        <Text>{about}</Text>
+      </View>
+      <View style={[cell, box, { flex: 1 }]}>
+        {needs.length > 0 && <Text style={styles.small}>Needs: {needs.map((need) => need.what).join('; ')}.</Text>}
+        {mine
+          .filter((check) => check.verdict !== 'clear')
+          .map((check, n) => (
+            <Text key={n} style={styles.bold}>
+              {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
+            </Text>
+          ))}
+        {move.note && <Text>{move.note}</Text>}
+        {fresh !== '' && <Text style={styles.small}>{fresh}.</Text>}
+      </View>
+      <Text style={[cell, box, { width: columns.done }]}> </Text>
+      <Text style={[cell, box, { width: columns.time }]}> </Text>
+      <Text style={[cell, box, { width: columns.initials }]}> </Text>
+    </View>
+  );
+}
+
+/** Of two lines that say what stands, the parts only the later one has. */
+function newSince(before: string, after: string): string {
+  const had = new Set(before.split(' · '));
+  return after
+    .split(' · ')
+    .filter((part) => !had.has(part))
+    .join(' · ');
 }
 
 /** Hold points with who passed them, on what evidence, when; a blank line where nobody has. */
@@ -91,7 +146,9 @@ function HoldRecords({ plan }: { plan: Plan }) {
               {hold.id} {hold.title}
             </Text>
             <Text style={[cell, { flex: 1 }]}>{record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}</Text>
-            <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>{record ? `${record.by}, ${record.on}` : `NOT RECORDED: ${hold.signs}`}</Text>
+            <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>
+              {record ? `${record.by}, ${dayWords(record.on)}` : `NOT RECORDED: ${hold.signs}`}
+            </Text>
           </View>
         );
       })}

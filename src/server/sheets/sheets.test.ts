@@ -27,13 +27,13 @@ describe.each(['A4', 'LETTER'] as const)('on %s', (paper) => {
     for (const words of [
       'Pick card · TB1',
       'Revision 7',
-      '1 187 kg',
+      '1 188 kg',
       '10.23 m',
       '1 500 kg',
-      '79.1 %',
+      '79.2 %',
       'next longer radius',
       '47.3°',
-      '4.9 m/s',
+      '4.8 m/s',
       caution,
       'Engineer or appointed competent person',
     ])
@@ -70,12 +70,12 @@ test('the steel sheet has the lengths to cut, the pieces, the way leg by leg, an
 test('the steel sheet tells how the long pieces come, and what of it nobody knows', async () => {
   const { text } = await wordsOf('steel', demoPlan());
   for (const words of [
-    'comes on Extending trailer, rear axles steered, 2026-11-19, permit 4471',
+    'comes on Extending trailer, rear axles steered, 19 Nov 2026, permit 4471',
     'Extending trailer: takes 16.80 m and 24 000 kg',
     'Mole corner: outer radius 14.50 m',
     'road 8.20 m wide',
     'loads up to 17.00 m; escort car ahead from Mole corner',
-    '2026-11-09 to 2026-12-04',
+    '9 Nov 2026 to 4 Dec 2026',
     'stepped eaves girder',
   ])
     expect(text.replace(/\s+/g, ' ')).toContain(words);
@@ -107,7 +107,7 @@ test('the shoring sheet: what each shore carries, the cut list, the strike in or
 });
 test('the run sheet prints who passed each hold point and leaves the open one open', async () => {
   const { text } = await wordsOf('run-sheet', ticketHall());
-  expect(text).toContain('M. Lindqvist, engineer, 2026-10-05');
+  expect(text).toContain('M. Lindqvist, engineer, 5 Oct 2026');
   expect(text).toContain('HP6 Trial fit or works inspection');
   expect(text).toContain('NOT RECORDED: inspector');
 });
@@ -130,6 +130,6 @@ test('US units print in feet, inches and pounds, and no glyph is lost', async ()
   plan.job.place = 'glyphs ≤ ≥ ² ⁴ √ → − × Δ σ φ';
   const { text } = await wordsOf('pick-card', plan);
   expect(text).toContain('glyphs ≤ ≥ ² ⁴ √ → − × Δ σ φ');
-  expect(text).toMatch(/2,617 lb/);
+  expect(text).toMatch(/2,619 lb/);
   expect(text).toMatch(/33' 6 1\d*\/?\d*"|33' \d+/);
 });

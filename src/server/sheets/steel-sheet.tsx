@@ -1,19 +1,19 @@
-import { Document, Text, View } from '@react-pdf/renderer';
+import { Text, View } from '@react-pdf/renderer';
+import type { ReactElement } from 'react';
 import { settle } from '@/core/plan/settle';
 import { describe } from '@/core/plan/describe';
-import { evaluate } from '@/core/plan/evaluate';
 import type { Derived } from '@/core/plan/evaluate/derived';
 import { madeOf } from '@/core/plan/made-of';
 import { memberWeight } from '@/core/plan/member-weight';
 import { Missing } from '@/core/plan/missing';
 import type { Member, Plan } from '@/core/plan/schema';
+import { dayWords } from '@/core/plan/day';
 import { delivered } from '@/core/plan/travel';
 import { truckLength } from '@/core/plan/trucks';
 import { carriedOf } from '@/core/plan/way-pieces';
-import { rulesOf } from '@/core/rules/rule-sets';
+import { rulesOf, type Rules } from '@/core/rules/rule-sets';
 import { formatQuantity, type UnitSystem } from '@/core/units';
-import { Line2, Mark, SheetPage, Signatures, styles, type Paper, type SheetHead } from './parts';
-import { localDay } from '../today';
+import { Line2, Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
 /** A length to cut is printed to the millimetre. */
 const figure = ({ value, kind }: Derived, units: UnitSystem): string =>
@@ -24,7 +24,11 @@ function travelWords(plan: Plan, { state, travel }: Member): string {
   if (delivered.has(state)) return '';
   const truck = plan.transport.trucks.find((one) => one.id === travel.truck);
   const permit = plan.transport.permits.find((one) => one.id === travel.permit);
-  return [truck && `comes on ${truck.name}${truck.steered ? ', rear axles steered' : ''}`, travel.on, permit && `permit ${permit.number || 'asked for'}`]
+  return [
+    truck && `comes on ${truck.name}${truck.steered ? ', rear axles steered' : ''}`,
+    travel.on && dayWords(travel.on),
+    permit && `permit ${permit.number || 'asked for'}`,
+  ]
     .filter(Boolean)
     .join(', ');
 }
@@ -54,73 +58,66 @@ function TransportList({ plan }: { plan: Plan }) {
         <Line2
           key={permit.id}
           label={`Permit ${permit.number || 'NOT GIVEN YET'}${permit.by ? `, ${permit.by}` : ''}: loads up to ${show(permit.longest)}${permit.conditions ? `; ${permit.conditions}` : ''}`}
-          value={permit.from && permit.until ? `${permit.from} to ${permit.until}` : 'days NOT KNOWN'}
+          value={permit.from && permit.until ? `${dayWords(permit.from)} to ${dayWords(permit.until)}` : 'days NOT KNOWN'}
         />
       ))}
     </View>
   );
 }
 
+/** Rows on one stretch of pages: the layout of a page costs as much as all that still has to be laid out after it. */
+const STRETCH = 60;
+const cell = { paddingHorizontal: 3, paddingVertical: 2 } as const;
+const widths = { mark: 60, section: 120, length: 56, count: 26, weight: 62 } as const;
+
 /** What the fabricator and the crew on the way in need: lengths to cut, the pieces, and each leg of the way with what it stops. */
-export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
-  const { plan: drawn } = head;
-  const plan = settle(drawn);
+export function steelPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
+  const plan = settle(head.plan);
   const { units } = plan.job;
-  const { checks, derived } = evaluate(drawn, localDay());
+  const { checks, derived } = evaluation;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const carried = carriedOf(plan, rules);
   const mine = checks.filter((check) => check.station === 'measure' || check.station === 'steel' || check.station === 'wayIn');
-  const worth = mine.filter((check) => check.verdict !== 'clear');
+  const tight = mine.filter((check) => check.verdict === 'tight');
   const way = mine.filter((check) => check.id.startsWith('way.') && !['way.splice', 'way.transport', 'way.gear'].includes(check.id));
-  const cell = { paddingHorizontal: 3, paddingVertical: 2 } as const;
-  const widths = { mark: 60, section: 120, length: 56, count: 26, weight: 62 } as const;
-  return (
-    <Document title={`Steel and way in, ${plan.job.name}`} creator="Keen Trestle">
-      <SheetPage paper={paper} title="Steel and way in" head={head}>
-        {worth.map((check, i) => (
-          <View key={i} style={[styles.row, { marginTop: 3 }]} wrap={false}>
-            <Mark verdict={check.verdict} />
-            <Text style={{ marginLeft: 4, fontWeight: check.verdict === 'tight' ? 400 : 700, flex: 1 }}>
-              {check.verdict.toUpperCase()}: {describe(check, units)}
-            </Text>
-          </View>
-        ))}
-        {derived.length > 0 && (
+  const rows = plan.members.map((member) => <MemberRow key={member.id} plan={plan} member={member} rules={rules} />);
+  const stretches = Array.from({ length: Math.max(1, Math.ceil(rows.length / STRETCH)) }, (_, i) => rows.slice(i * STRETCH, (i + 1) * STRETCH));
+  return stretches.map((stretch, i) => {
+    const last = i === stretches.length - 1;
+    return (
+      <SheetPage key={i} paper={paper} title="Steel and way in" head={head}>
+        {i === 0 && <StopBand plan={plan} checks={checks} />}
+        {i === 0 &&
+          tight.map((check, n) => (
+            <View key={n} style={[styles.row, { marginTop: 3 }]} wrap={false}>
+              <Mark verdict={check.verdict} />
+              <Text style={{ marginLeft: 4, flex: 1 }}>TIGHT: {describe(check, units)}</Text>
+            </View>
+          ))}
+        {i === 0 && derived.length > 0 && (
           <View>
             <Text style={styles.heading}>To cut and to set, from the tape</Text>
-            {derived.map((one) => (
-              <Line2 key={`${one.id} ${one.subject}`} label={`${one.subject}: ${one.title}`} value={figure(one, units)} strong={one.id === 'cut'} />
+            {derived.map((one, n) => (
+              <Line2 key={n} label={`${one.subject}: ${one.title}`} value={figure(one, units)} strong={one.id === 'cut'} />
             ))}
           </View>
         )}
-        <Text style={styles.heading}>Pieces</Text>
-        <View style={[styles.row, { fontWeight: 700, borderBottomWidth: 0.8 }]}>
-          <Text style={[cell, { width: widths.mark }]}>Mark</Text>
-          <Text style={[cell, { width: widths.section }]}>Made of</Text>
-          <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>Length</Text>
-          <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>No</Text>
-          <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>To lift, each</Text>
-          <Text style={[cell, { flex: 1 }]}>Lies at</Text>
-        </View>
-        {plan.members.map((member) => {
-          const weight = memberWeight(member, rules);
-          return (
-            <View key={member.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
-              <Text style={[cell, styles.bold, { width: widths.mark }]}>{member.mark}</Text>
-              <Text style={[cell, { width: widths.section }]}>{madeOf(member)}</Text>
-              <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>{formatQuantity(member.length, 'length', units)}</Text>
-              <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>{member.count}</Text>
-              <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>
-                {weight instanceof Missing ? 'NOT KNOWN' : formatQuantity(weight.lifted, 'mass', units)}
-              </Text>
-              <Text style={[cell, { flex: 1 }]}>
-                {[member.place, member.stack === null ? '' : `layer ${member.stack}`, member.faceUp, travelWords(plan, member)].filter(Boolean).join('; ')}
-              </Text>
+        {rows.length > 0 && (
+          <View>
+            <Text style={styles.heading}>Pieces{stretches.length > 1 ? `, ${i * STRETCH + 1} to ${i * STRETCH + stretch.length} of ${rows.length}` : ''}</Text>
+            <View style={[styles.row, { fontWeight: 700, borderBottomWidth: 0.8 }]}>
+              <Text style={[cell, { width: widths.mark }]}>Mark</Text>
+              <Text style={[cell, { width: widths.section }]}>Made of</Text>
+              <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>Length</Text>
+              <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>No</Text>
+              <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>To lift, each</Text>
+              <Text style={[cell, { flex: 1 }]}>Lies at</Text>
             </View>
-          );
-        })}
-        <TransportList plan={plan} />
-        {!(carried instanceof Missing) && (
+          </View>
+        )}
+        {stretch}
+        {last && <TransportList plan={plan} />}
+        {last && !(carried instanceof Missing) && (
           <View>
             <Text style={styles.heading}>
               {carried.member.mark} goes in as {carried.pieces.length === 1 ? 'one piece' : `${carried.pieces.length} pieces`}
@@ -134,19 +131,38 @@ export function SteelSheet({ head, paper }: { head: SheetHead; paper: Paper }) {
             ))}
           </View>
         )}
-        {way.length > 0 && (
+        {last && way.length > 0 && (
           <View>
             <Text style={styles.heading}>The way in, leg by leg</Text>
-            {way.map((check, i) => (
-              <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1.5 }]} wrap={false}>
+            {way.map((check, n) => (
+              <View key={n} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1.5 }]} wrap={false}>
                 <Mark verdict={check.verdict} />
                 <Text style={{ marginLeft: 4, flex: 1 }}>{describe(check, units)}</Text>
               </View>
             ))}
           </View>
         )}
-        <Signatures plan={plan} />
+        {last && <Signatures plan={plan} />}
       </SheetPage>
-    </Document>
+    );
+  });
+}
+
+function MemberRow({ plan, member, rules }: { plan: Plan; member: Member; rules: Rules }) {
+  const { units } = plan.job;
+  const weight = memberWeight(member, rules);
+  return (
+    <View style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
+      <Text style={[cell, styles.bold, { width: widths.mark }]}>{member.mark}</Text>
+      <Text style={[cell, { width: widths.section }]}>{madeOf(member)}</Text>
+      <Text style={[cell, { width: widths.length, textAlign: 'right' }]}>{formatQuantity(member.length, 'length', units)}</Text>
+      <Text style={[cell, { width: widths.count, textAlign: 'right' }]}>{member.count}</Text>
+      <Text style={[cell, { width: widths.weight, textAlign: 'right' }]}>
+        {weight instanceof Missing ? 'NOT KNOWN' : formatQuantity(weight.lifted, 'mass', units)}
+      </Text>
+      <Text style={[cell, { flex: 1 }]}>
+        {[member.place, member.stack === null ? '' : `layer ${member.stack}`, member.faceUp, travelWords(plan, member)].filter(Boolean).join('; ')}
+      </Text>
+    </View>
   );
 }

@@ -2,7 +2,8 @@ import { faultsOf } from '@/core/calc/schema';
 import { tooBig, type LoadPiece, type Lorry } from '@/core/steel/lists/loads';
 import { handle, readJson } from '@/server/http/handle';
 import { problem } from '@/server/http/problem';
-import { loadsAsked, planLoads } from '@/server/loads';
+import { loadsAsked } from '@/server/loads';
+import { inPool } from '@/server/pool';
 
 export const POST = handle('read', async (request) => {
   const body = await readJson(request);
@@ -18,5 +19,5 @@ export const POST = handle('read', async (request) => {
       detail: `${big.name} is more than this lorry takes: split it or choose a larger one.`,
       path: 'pieces',
     });
-  return Response.json(await planLoads(pieces, lorry));
+  return Response.json(await inPool('loads', { pieces, lorry }, { signal: request.signal }));
 });

@@ -1,42 +1,39 @@
 import { headers } from 'next/headers';
+import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { verdicts } from '@/core/plan/check';
-import { evaluate } from '@/core/plan/evaluate';
-import { surveyPlan } from '@/core/plan/survey';
-import type { Plan } from '@/core/plan/schema';
 import { authorise } from '@/server/authorise';
 import { database } from '@/server/db/connect';
-import { findJob } from '@/server/jobs';
+import { findJob, UnreadableStoredPlan } from '@/server/jobs';
+import { inPool, NotFinished } from '@/server/pool';
 import { localDay } from '@/server/today';
 import { JobScreen } from '@/stations/job-screen';
 
 export const dynamic = 'force-dynamic';
 
-/** The moment to open at: where the worst trouble is, else the lift. */
-function firstMove(plan: Plan): number {
-  const { checks } = evaluate(plan, localDay());
-  for (const verdict of verdicts.filter((one) => one !== 'clear')) {
-    const at = plan.moves.findIndex((move) => checks.some((check) => check.move === move.id && check.verdict === verdict));
-    if (at >= 0) return at;
-  }
-  return plan.moves.findIndex((move) => move.kind === 'pick.lift');
-}
+const told = (title: string, why: string) => (
+  <main className="mx-auto max-w-xl px-6 py-20">
+    <h1 className="text-[32px]">{title}</h1>
+    <p className="mt-2">{why}</p>
+    <p className="mt-2">
+      What was saved is safe.{' '}
+      <Link href="/" className="underline">
+        Back to the jobs.
+      </Link>
+    </p>
+  </main>
+);
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const actor = authorise(await headers(), 'read');
   const { id } = await params;
-  const job = await findJob(database(), actor.owner, id);
-  if (!job) notFound();
-  const cursor = firstMove(job.plan);
-  return (
-    <JobScreen
-      key={id}
-      id={id}
-      revision={job.revision}
-      plan={job.plan}
-      survey={surveyPlan(job.plan, localDay(), cursor, 'beam')}
-      cursor={cursor}
-      station="runSheet"
-    />
-  );
+  try {
+    const job = await findJob(database(), actor.owner, id);
+    if (!job) notFound();
+    const { cursor, survey } = await inPool('open', { plan: job.plan, today: localDay() });
+    return <JobScreen key={id} id={id} revision={job.revision} plan={job.plan} survey={survey} cursor={cursor} station="runSheet" />;
+  } catch (failure) {
+    if (failure instanceof UnreadableStoredPlan) return told('This job cannot be opened', failure.message);
+    if (failure instanceof NotFinished) return told('This job could not be worked out', failure.message);
+    throw failure;
+  }
 }

@@ -61,6 +61,8 @@ type ListCommand<How> = { [N in ListName]: { list: N } & How }[ListName];
 /** Every way a plan may be changed: name → arguments. Small and serialisable; undo, saving and the audit trail all use them. */
 export interface CommandArguments {
   editJob: { changes: Partial<Omit<Plan['job'], 'thresholds'>> };
+  /** an earlier revision, or an edit that was not saved, brought back whole */
+  replacePlan: { plan: Plan };
   setThreshold: { key: string; /** null: back to the rule set's own */ value: number | null };
   addTo: { [N in ListName]: { list: N; thing: Lists[N] } }[ListName];
   editIn: { [N in ListName]: { list: N; id: string; changes: Changes<Lists[N]> } }[ListName];
@@ -97,7 +99,7 @@ export interface CommandArguments {
   addMove: { move: Move; at: number };
   /** one step, however many */
   addMoves: { moves: Move[]; at: number };
-  editMove: { id: string; changes: { bolts?: number | null; note?: string; what?: string } };
+  editMove: { id: string; changes: { bolts?: number | null; tight?: boolean | null; note?: string; what?: string } };
   shiftMove: { id: string; to: number };
   removeMove: { id: string };
 }
@@ -222,6 +224,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
     plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
   },
   withdrawHold: (plan, { id }) => without(plan.holds, id, 'hold point record'),
+  replacePlan: (plan, { plan: other }) => void Object.assign(plan, other),
   editPeople: (plan, { changes }) => void Object.assign(plan.people, changes),
   editBearing: (plan, { id, changes }) => void Object.assign(within(plan.bearings, id, 'bearing'), changes),
   editPiece: (plan, { id, changes }) => void Object.assign(within(plan.pieces, id, 'piece'), changes),
@@ -252,6 +255,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
 /** What a person did, for the undo button and the audit trail. */
 export const commandTitle: Record<CommandName, string> = {
   editJob: 'Change the job',
+  replacePlan: 'Bring back a revision',
   setThreshold: 'Change a threshold',
   addTo: 'Add to a list',
   editIn: 'Change one of a list',

@@ -1,13 +1,12 @@
-import { handle } from '@/server/http/handle';
-import { problem } from '@/server/http/problem';
-import { readIfc } from '@/server/ifc';
+import { handle, readBytes } from '@/server/http/handle';
+import { inPool } from '@/server/pool';
 
 /** The largest model read. */
 const MOST_BYTES = 128 * 1024 * 1024;
 
 export const POST = handle('read', async (request) => {
-  const bytes = new Uint8Array(await request.arrayBuffer());
-  if (bytes.length > MOST_BYTES)
-    return problem({ status: 413, title: 'Too large', detail: `The model is over ${MOST_BYTES / 1024 / 1024} MB: export only the steel.` });
-  return Response.json(await readIfc(bytes));
+  const body = await readBytes(request, MOST_BYTES);
+  if (!body.ok) return body.response;
+  const { bytes } = body;
+  return Response.json(await inPool('ifc', { bytes }, { signal: request.signal, transfer: [bytes.buffer as ArrayBuffer] }));
 });

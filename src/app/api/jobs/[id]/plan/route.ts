@@ -3,6 +3,7 @@ import { database } from '@/server/db/connect';
 import { handle, readJson } from '@/server/http/handle';
 import { notFound, problem } from '@/server/http/problem';
 import { findJob, savePlan } from '@/server/jobs';
+import { summariseLater } from '@/server/summary';
 
 const absent = (id: string) => notFound(`There is no job “${id}”. Look at the list of jobs.`);
 
@@ -22,6 +23,7 @@ export const PUT = handle<{ id: string }>('write', async (request, actor, { id }
   if (!opened.ok)
     return problem({ status: 422, title: 'Not a plan', detail: opened.faults[0]?.error ?? '', path: opened.faults[0]?.path, faults: opened.faults });
   const saved = await savePlan(database(), actor.owner, actor.name, id, Number(from), opened.plan);
+  if (saved.ok) summariseLater(database(), actor.owner, id);
   if (saved.ok) return Response.json({ revision: saved.revision }, { headers: { ETag: `"${saved.revision}"` } });
   if (saved.reason === 'absent') return absent(id);
   return problem({

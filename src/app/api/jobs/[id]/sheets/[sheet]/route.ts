@@ -3,7 +3,17 @@ import { handle } from '@/server/http/handle';
 import { notFound, problem } from '@/server/http/problem';
 import { findJob } from '@/server/jobs';
 import { sheetNames, type SheetName } from '@/server/sheets/names';
-import { renderSheet } from '@/server/sheets/render';
+import { MessageChannel } from 'node:worker_threads';
+import type { StoredPlan } from '@/server/jobs';
+import { inPool, NotFinished } from '@/server/pool';
+import type { Paper } from '@/server/sheets/parts';
+import type { Plan } from '@/core/plan/schema';
+
+/** Past these a sheet is no paper a gang can work from. */
+const MOST: Partial<Record<SheetName, (plan: Plan) => string | null>> = {
+  'run-sheet': ({ moves }) => (moves.length > 4000 ? `The run sheet has ${moves.length} moves; no more than 4,000 are printed. Split the job.` : null),
+  'pick-card': ({ picks }) => (picks.length > 200 ? `The plan has ${picks.length} picks; no more than 200 cards are printed at a time. Split the job.` : null),
+};
 
 const papers = { a4: 'A4', letter: 'LETTER' } as const;
 
@@ -15,9 +25,38 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
   if (!paper) return problem({ status: 422, title: 'Which paper?', detail: `“${asked}” is not a paper here: ask for a4 or letter.`, path: 'paper' });
   const job = await findJob(database(), actor.owner, id);
   if (!job) return notFound(`There is no job “${id}”.`);
-  const pdf = await renderSheet(name, job, paper);
+  const over = MOST[name]?.(job.plan) ?? null;
+  if (over !== null) return problem({ status: 422, title: 'Too much for one sheet', detail: over });
+  const file = `${name}-rev-${job.revision}.pdf`;
+  if (request.headers.get('accept')?.includes('application/x-ndjson')) return inSight({ name, job, paper }, file, request.signal);
+  const pdf = await inPool('sheet', { name, job, paper }, { signal: request.signal });
   if (!pdf) return notFound('The plan has no pick to put on a card. Add one first.');
   return new Response(new Uint8Array(pdf), {
-    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${name}-rev-${job.revision}.pdf"`, 'Cache-Control': 'no-store' },
+    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${file}"`, 'Cache-Control': 'no-store' },
   });
 });
+
+/** The sheet told as it is laid out: a line of JSON for each stretch of pages, the last with the paper itself. */
+function inSight(input: { name: SheetName; job: StoredPlan; paper: Paper }, file: string, signal: AbortSignal): Response {
+  const { port1, port2 } = new MessageChannel();
+  const encoder = new TextEncoder();
+  const gone = new AbortController();
+  const body = new ReadableStream<Uint8Array>({
+    start: async (controller) => {
+      const say = (line: unknown) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      port1.on('message', (laid: unknown) => say(laid));
+      try {
+        const pdf = await inPool('sheet', { ...input, port: port2 as never }, { signal: AbortSignal.any([signal, gone.signal]), transfer: [port2 as never] });
+        port1.close();
+        say(pdf ? { pdf: Buffer.from(pdf).toString('base64'), name: file } : { error: 'The plan has nothing to put on this sheet.' });
+      } catch (failure) {
+        port1.close();
+        if (gone.signal.aborted || signal.aborted) return;
+        say({ error: failure instanceof NotFinished ? failure.message : 'Something broke on the server; what was saved before is safe. Try again.' });
+      }
+      controller.close();
+    },
+    cancel: () => gone.abort(),
+  });
+  return new Response(body, { headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' } });
+}

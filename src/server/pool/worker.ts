@@ -1,0 +1,39 @@
+import { verdicts } from '@/core/plan/check';
+import { evaluate } from '@/core/plan/evaluate';
+import type { Plan } from '@/core/plan/schema';
+import { scenesAt } from '@/core/plan/survey';
+import { readIfc } from '../ifc';
+import { planLoads } from '../loads';
+import { renderSheet } from '../sheets/render';
+import type { Task, TaskName, Tasks } from './tasks';
+
+function open(plan: Plan, today: string): Tasks['open']['output'] {
+  const evaluation = evaluate(plan, today);
+  const at = verdicts
+    .filter((verdict) => verdict !== 'clear')
+    .map((verdict) => plan.moves.findIndex((move) => evaluation.checks.some((check) => check.move === move.id && check.verdict === verdict)))
+    .find((found) => found >= 0);
+  const cursor = at ?? plan.moves.findIndex((move) => move.kind === 'pick.lift');
+  return { cursor, survey: { evaluation, ...scenesAt(plan, evaluation, { cursor, look: 'beam', about: 'runSheet' }) } };
+}
+
+const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] | Promise<Tasks[N]['output']> } = {
+  summary: ({ plan, today }) => {
+    const { verdict, counts } = evaluate(plan, today);
+    return { verdict, counts, pieces: plan.pieces.map((piece) => piece.mark), moves: plan.moves.length };
+  },
+  open: ({ plan, today }) => open(plan, today),
+  sheet: async ({ name, job, paper, port }) => {
+    const pdf = await renderSheet(name, job, paper, (done, of) => port?.postMessage({ done, of }));
+    port?.close();
+    return pdf;
+  },
+  ifc: ({ bytes }) => readIfc(bytes),
+  loads: ({ pieces, lorry }) => planLoads(pieces, lorry),
+  warm: () => null,
+};
+
+/** One task on a thread of its own: whatever it costs, the server goes on answering. */
+export default async function run({ name, input }: Task): Promise<unknown> {
+  return (work[name] as (input: unknown) => unknown)(input);
+}

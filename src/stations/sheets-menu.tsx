@@ -1,0 +1,73 @@
+'use client';
+import { Printer } from 'lucide-react';
+import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
+import { useRef, useState } from 'react';
+import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { useJob, usePlan } from './job-context';
+import { printSheet, type Laid } from './print-sheet';
+
+const sheets = [
+  { sheet: 'pick-card', paper: 'a4', name: 'Pick card, A4' },
+  { sheet: 'pick-card', paper: 'letter', name: 'Pick card, Letter' },
+  { sheet: 'run-sheet', paper: 'a4', name: 'Run sheet, A4' },
+  { sheet: 'run-sheet', paper: 'letter', name: 'Run sheet, Letter' },
+  { sheet: 'steel', paper: 'a4', name: 'Steel and way in, A4' },
+  { sheet: 'steel', paper: 'letter', name: 'Steel and way in, Letter' },
+  { sheet: 'shoring', paper: 'a4', name: 'Shoring, A4' },
+  { sheet: 'shoring', paper: 'letter', name: 'Shoring, Letter' },
+] as const;
+
+/** A sheet with more than this on it is laid out in sight, and can be broken off; a short one opens at once. */
+const LONG = 150;
+
+type Printing = { name: string; laid: Laid | null; why: string | null };
+
+export function Sheets({ id, className }: { id: string; className: string }) {
+  const saveNow = useJob((state) => state.saveNow);
+  const plan = usePlan();
+  const [printing, setPrinting] = useState<Printing | null>(null);
+  const broken = useRef<AbortController | null>(null);
+  const long = Math.max(plan.moves.length, plan.members.length, plan.picks.length * 5) > LONG;
+  const print = async ({ sheet, paper, name }: (typeof sheets)[number]) => {
+    await saveNow();
+    const address = `/api/jobs/${id}/sheets/${sheet}?paper=${paper}`;
+    if (!long) return void window.open(address, '_blank', 'noopener');
+    broken.current = new AbortController();
+    setPrinting({ name, laid: null, why: null });
+    const outcome = await printSheet(address, broken.current.signal, (laid) => setPrinting({ name, laid, why: null }));
+    setPrinting(outcome === null ? null : { name, laid: null, why: outcome });
+  };
+  const close = () => {
+    broken.current?.abort();
+    setPrinting(null);
+  };
+  return (
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className={className} aria-label="Print" title="Print">
+          <Printer size={17} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" sideOffset={6} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+            {sheets.map((one) => (
+              <DropdownMenu.Item key={one.name} onSelect={() => void print(one)} className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray">
+                {one.name}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <Modal open={printing !== null} onOpenChange={(open) => !open && close()} title={printing?.name ?? ''}>
+        {printing?.why ? (
+          <p className="text-stop">{printing.why}</p>
+        ) : (
+          <div className="space-y-3">
+            <p role="status">{printing?.laid ? `Laid out: ${printing.laid.done} of ${printing.laid.of} stretches of pages.` : 'Working out the checks …'}</p>
+            <progress className="h-2 w-full" value={printing?.laid?.done ?? 0} max={printing?.laid?.of ?? 1} />
+            <PlainButton onClick={close}>Break it off</PlainButton>
+          </div>
+        )}
+      </Modal>
+    </>
+  );
+}
