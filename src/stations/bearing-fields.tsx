@@ -31,6 +31,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
     plan.moves.some((move) => 'bearing' in move && move.bearing === bearing.id);
   return (
     <Fold
+      thing={bearing.id}
       title={bearing.name || 'Bearing'}
       note={`${bearing.carriedBy || bearing.material || 'bearing'}, level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}
       first={plan.survey.openings.length === 0}

@@ -55,6 +55,7 @@ export function BentFields({ bent }: { bent: Bent }) {
       : Array.from({ length: count }, (_, i) => Number((0.125 * header.length + (0.75 * header.length * i) / (count - 1)).toFixed(4)));
   return (
     <Fold
+      thing={bent.id}
       title={bent.name || 'Bent'}
       note={`${bent.posts.length} posts, ${bent.loads.length} loads`}
       tools={<ThingTools station="shores" thing={bent} list="bents" />}

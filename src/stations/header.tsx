@@ -14,6 +14,7 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
   const plan = usePlan();
   const act = useAct();
   const { counts } = useJob((state) => state.survey.evaluation);
+  const reckoning = useJob((state) => state.reckoning);
   const history = useJob((state) => state.history);
   const undo = useJob((state) => state.undo);
   const redo = useJob((state) => state.redo);
@@ -30,18 +31,24 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
         <p className="truncate text-[12px] text-[#c9c4b8]">{job.place}</p>
       </div>
       <p className="flex shrink-0 gap-1.5" aria-label="How the plan stands">
-        {verdicts.map((verdict) => (
-          <span
-            key={verdict}
-            data-count={verdict}
-            className={`flex items-center gap-1 rounded-sm px-1.5 py-0.5 ${counts[verdict] === 0 ? 'text-[#b8b4aa]' : 'bg-paper text-ink'}`}
-          >
-            {counts[verdict] > 0 && <VerdictMark verdict={verdict} size={14} bare />}
-            <span className="sign text-[15px] leading-5">
-              {counts[verdict]} <span className="max-[1180px]:sr-only">{verdictWord[verdict]}</span>
-            </span>
+        {reckoning && (
+          <span role="status" className="sign bg-paper px-1.5 text-[15px] leading-6 text-missing">
+            Working out the checks …
           </span>
-        ))}
+        )}
+        {!reckoning &&
+          verdicts.map((verdict) => (
+            <span
+              key={verdict}
+              data-count={verdict}
+              className={`flex items-center gap-1 rounded-sm px-1.5 py-0.5 ${counts[verdict] === 0 ? 'text-[#b8b4aa]' : 'bg-paper text-ink'}`}
+            >
+              {counts[verdict] > 0 && <VerdictMark verdict={verdict} size={14} bare />}
+              <span className="sign text-[15px] leading-5">
+                {counts[verdict]} <span className="max-[1180px]:sr-only">{verdictWord[verdict]}</span>
+              </span>
+            </span>
+          ))}
       </p>
       <span className="flex shrink-0">
         <button type="button" className={icon} aria-label="Undo" title="Undo (Ctrl Z)" disabled={history.past.length === 0} onClick={undo}>

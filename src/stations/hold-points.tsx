@@ -59,6 +59,7 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
   const whole = [draft.by, draft.evidence, draft.on].every((text) => text.trim() !== '');
   return (
     <Fold
+      thing={hold.id}
       title={`${hold.id} ${hold.title}`}
       note={record ? `${record.by}, ${dayWords(record.on)}` : begun ? 'begun' : 'not recorded'}
       first={begun !== undefined}

@@ -1,7 +1,8 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import { worst } from '@/core/plan/check';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
+import { movesStand } from '@/core/plan/waits';
 import { Strip, type Card } from '@/ui/strip/strip';
 import { Board } from './board';
 import { CommandPalette } from './command-palette';
@@ -22,6 +23,7 @@ import { RunSheetStation } from './run-sheet';
 import { ShoresStation } from './shores';
 import { standing } from '@/core/plan/standing';
 import { SteelStation } from './steel';
+import { StopBand } from './stop-band';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
 import { WayInStation } from './way-in';
@@ -50,6 +52,7 @@ function Frame() {
         <Header onDialog={setDialog} />
       </div>
       <div className="col-span-full">
+        <StopBand />
         <OfferBanner />
         <ConflictBanner />
       </div>
@@ -60,9 +63,7 @@ function Frame() {
         <h1 className="sr-only">{name}</h1>
         <Middle />
       </main>
-      <aside aria-label="Workings" className="min-h-0 overflow-y-auto border-l border-line bg-paper">
-        <Workings />
-      </aside>
+      <Workings />
       <div className="col-span-full min-h-0 border-t border-line max-[900px]:h-[136px]">
         <Moves />
       </div>
@@ -80,8 +81,22 @@ function Middle() {
   return listed ? <PieceList /> : <Board />;
 }
 
+/** The workings open at their title: whatever was scrolled to belongs to another station or another move. */
 function Workings() {
   const station = useJob((state) => state.station);
+  const cursor = useJob((state) => (state.station === 'runSheet' ? state.cursor : null));
+  const page = useRef<HTMLElement>(null);
+  useEffect(() => {
+    page.current?.scrollTo({ top: 0 });
+  }, [station, cursor]);
+  return (
+    <aside ref={page} aria-label="Workings" className="min-h-0 overflow-y-auto border-l border-line bg-paper">
+      <StationOf station={station} />
+    </aside>
+  );
+}
+
+function StationOf({ station }: { station: StationId }) {
   switch (station) {
     case 'measure':
       return <MeasureStation />;
@@ -114,13 +129,16 @@ function Moves() {
   const store = useJobStore();
   const { checks, replay } = useJob((state) => state.survey.evaluation);
   const cursor = useJob((state) => state.cursor);
+  const reckoning = useJob((state) => state.reckoning);
+  const stands = useMemo(() => movesStand(plan, checks), [plan, checks]);
   const cards = useSteady(
     plan.moves.map((move, i): Card => {
       const { title, about } = moveWords(plan, move);
-      return { id: move.id, number: i + 1, title, about, verdict: worst(checks.filter((check) => check.move === move.id).map((check) => check.verdict)) };
+      const { verdict, waitsFor } = stands[i] ?? { verdict: 'missing' as const, waitsFor: null };
+      return { id: move.id, number: i + 1, title, about, verdict: reckoning ? 'missing' : verdict, waitsFor: reckoning ? null : waitsFor };
     }),
   );
-  const start = worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
+  const start = reckoning ? 'missing' : worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
   const moment = replay.steps[cursor]?.after ?? replay.before;
   const go = useCallback(
     (to: number) => {

@@ -11,7 +11,7 @@ import { perform, redo, seal, startHistory, undo, type History } from '@/core/pl
 import { dayOf } from '@/core/plan/day';
 import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
-import type { Survey } from '@/core/plan/survey';
+import { openingMove, unsurveyed, type Survey } from '@/core/plan/survey';
 import type { SurveyWorker } from '@/workers/survey.worker';
 
 export type Saving =
@@ -29,6 +29,8 @@ export interface JobState {
   revision: number;
   saving: Saving;
   survey: Survey;
+  /** nothing of this plan has been worked out yet */
+  reckoning: boolean;
   cursor: number;
   look: Look;
   station: StationId;
@@ -115,7 +117,8 @@ export interface FirstState {
   id: string;
   revision: number;
   plan: Plan;
-  survey: Survey;
+  /** null: a large plan, worked out in the browser */
+  survey: Survey | null;
   cursor: number;
   station: StationId;
 }
@@ -150,7 +153,8 @@ export function createJobStore(first: FirstState) {
       waiting = null;
       if (newer) return void resurvey(newer);
       if (ticket !== surveyed) return;
-      set((state) => ({ survey: { ...state.survey, evaluation } }));
+      const opening = get().reckoning;
+      set((state) => ({ survey: { ...state.survey, evaluation }, reckoning: false, ...(opening ? { cursor: openingMove(plan, evaluation) } : {}) }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
       const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look, about: get().station }) : null;
@@ -225,7 +229,8 @@ export function createJobStore(first: FirstState) {
       history: startHistory(first.plan),
       revision: first.revision,
       saving: { state: 'saved' },
-      survey: first.survey,
+      survey: first.survey ?? unsurveyed(first.plan),
+      reckoning: first.survey === null,
       cursor: first.cursor,
       look: 'beam',
       station: first.station,
@@ -299,7 +304,8 @@ export function createJobStore(first: FirstState) {
     worker = wrap<SurveyWorker>(thread);
     const { getState, setState } = store;
     const { history } = getState();
-    void worker.check(history.plan, dayOf(new Date()));
+    if (getState().reckoning) getState().resurvey();
+    else void worker.check(history.plan, dayOf(new Date()));
     // The first check of a plan compiles its schema: better now than under the first keystroke.
     const warm = setTimeout(() => openPlan(history.plan), 300);
     const differs = (draft: Draft | null): draft is Draft => draft !== null && canonicalJson(draft.plan) !== canonicalJson(history.plan);

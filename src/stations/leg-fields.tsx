@@ -129,12 +129,12 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
   const field = useField();
   const edit = useEdit('legs', leg.id);
   const checks = useJob((state) => state.survey.evaluation.checks);
-  const { legs } = usePlan().wayIn;
   const verdict = legVerdict(leg, checks);
   const values = leg as unknown as Record<string, number | null>;
   const put = (changes: Record<string, unknown>, name: string) => edit(changes as never, name);
   return (
     <Fold
+      thing={leg.id}
       title={`${number} ${leg.name || leg.kind}`}
       note={legKinds.find((one) => one.value === leg.kind)?.label}
       tools={
@@ -224,8 +224,8 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
 }
 
 function MoveLeg({ id, number }: { id: string; number: number }) {
-  const { legs } = usePlan().wayIn;
   const act = useAct();
+  const { legs } = usePlan().wayIn;
   const at = legs.findIndex((leg) => leg.id === id);
   return (
     <>

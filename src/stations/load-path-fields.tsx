@@ -89,6 +89,7 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
   return (
     <div className="pl-3">
       <Fold
+        thing={link.id}
         title={link.name || link.kind}
         note={`storey ${link.storey}${link.ground ? ', ground' : load ? `, takes ${load}` : ''}`}
         tools={

@@ -44,6 +44,7 @@ export function OpeningFields({ opening }: { opening: Opening }) {
     edit({ finish: { ...finish, layers: finish.layers.map((one) => (one.id === id ? { ...one, ...changes } : one)) } }, `${id} ${name}`);
   return (
     <Fold
+      thing={opening.id}
       title={opening.name || 'Opening'}
       note={clear.measured !== null ? `${formatQuantity(clear.measured, 'length', field.system)} clear` : 'not measured'}
       first

@@ -3,6 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import type { StationId } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
 import { CheckList } from '@/ui/workings/check-list';
+import { useGoTo } from './go-to';
 import { useJob, usePlan } from './job-context';
 
 /** Head of the workings: what it is about, what stops it, its inputs, then the other checks, worst first. */
@@ -20,6 +21,7 @@ export function Panel({
   /** the checks of one move; null: before the first */ move?: string | null;
 }) {
   const system = usePlan().job.units;
+  const goTo = useGoTo();
   const all = useJob((state) => state.survey.evaluation.checks);
   const checks = useMemo(() => all.filter((check) => (station ? check.station === station : move !== undefined && check.move === move)), [all, station, move]);
   // What stops the job, what nobody knows and what is tight stands above the fields, or else the nearest to its limit; the rest below.
@@ -36,11 +38,11 @@ export function Panel({
       </header>
       {urgent.length > 0 && children && (
         <div className="mb-3">
-          <CheckList checks={urgent} system={system} empty="" />
+          <CheckList checks={urgent} system={system} empty="" onGo={goTo} />
         </div>
       )}
       {children && <div className="space-y-4 px-3.5 pb-3.5">{children}</div>}
-      {(rest.length > 0 || urgent.length === 0) && <CheckList checks={rest} system={system} empty="Nothing is checked here yet." />}
+      {(rest.length > 0 || urgent.length === 0) && <CheckList checks={rest} system={system} empty="Nothing is checked here yet." onGo={goTo} />}
     </div>
   );
 }

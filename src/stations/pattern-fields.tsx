@@ -38,6 +38,7 @@ export function PatternFields({ pattern }: { pattern: Pattern }) {
   const known = pattern.bolts.filter(({ cast }) => cast.x !== null && cast.y !== null).length;
   return (
     <Fold
+      thing={pattern.id}
       title={pattern.name || 'Bolt pattern'}
       note={`${known} of ${pattern.bolts.length} bolts surveyed`}
       tools={<ThingTools station="measure" thing={pattern} list="patterns" />}

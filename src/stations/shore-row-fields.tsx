@@ -53,6 +53,7 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
   const { arms, needle, prop, pad, masonry } = row;
   return (
     <Fold
+      thing={row.id}
       title={row.name || 'Needles'}
       note={`${row.count} needles, ${2 * row.count} ${prop.kind === 'steel' ? 'props' : 'dead shores'}`}
       tools={<ThingTools station="shores" thing={row} list="shoreRows" />}

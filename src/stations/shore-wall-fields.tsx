@@ -56,6 +56,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
   const below = plan.shoring.storeys[plan.shoring.storeys.findIndex((one) => one.id === wall.storey) - 1];
   return (
     <Fold
+      thing={wall.id}
       title={wall.name || 'Wall'}
       note={`${formatQuantity(wall.setback, 'length', plan.job.units)} from the line`}
       tools={<ThingTools station="shores" thing={wall} list="shoreWalls" />}

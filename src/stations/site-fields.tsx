@@ -74,6 +74,7 @@ function PowerLineFields({ line }: { line: PowerLine }) {
   const placed = line.from !== null && line.to !== null && line.height !== null;
   return (
     <Fold
+      thing={line.id}
       title={line.name || 'Power line'}
       note={placed ? (line.volts === null ? 'voltage not known' : '') : 'no place yet'}
       first={!placed || line.volts === null}

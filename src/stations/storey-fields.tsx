@@ -40,6 +40,7 @@ export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boole
     joist({ doubled: joists.doubled.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, id);
   return (
     <Fold
+      thing={storey.id}
       title={storey.name || 'Storey'}
       note={!load || load instanceof Missing ? 'not known' : `${formatQuantity(load.dead + load.live, 'forcePerLength', units)} at its head`}
       tools={<ThingTools station="shores" thing={storey} list="storeys" />}

@@ -30,6 +30,7 @@ function about(id: StationId, counts: { pieces: number; legs: number; shores: nu
 export function Walk() {
   const plan = usePlan();
   const checks = useJob((state) => state.survey.evaluation.checks);
+  const reckoning = useJob((state) => state.reckoning);
   const station = useJob((state) => state.station);
   const open = useJob((state) => state.openStation);
   const counts = {
@@ -52,7 +53,9 @@ export function Walk() {
             number={walk.indexOf(one) + 1}
             name={one.name}
             note={about(one.id, counts)}
-            checks={checks.filter((check) => check.station === one.id)}
+            // The run sheet stands as its moves do: what stops a move stops it, whichever station the check belongs to.
+            checks={checks.filter((check) => check.station === one.id || (one.id === 'runSheet' && check.move !== null))}
+            reckoning={reckoning}
             here={station === one.id}
             onOpen={() => open(one.id)}
           />
@@ -75,6 +78,7 @@ function StationButton({
   name,
   note,
   checks,
+  reckoning,
   here,
   onOpen,
 }: {
@@ -82,10 +86,11 @@ function StationButton({
   name: string;
   note: string;
   checks: Check[];
+  reckoning: boolean;
   here: boolean;
   onOpen: () => void;
 }) {
-  const verdict = checks.length > 0 ? worst(checks.map((check) => check.verdict)) : null;
+  const verdict = reckoning ? 'missing' : checks.length > 0 ? worst(checks.map((check) => check.verdict)) : null;
   const missing = checks.filter((check) => check.verdict === 'missing').length;
   const stops = checks.filter((check) => check.verdict === 'stop').length;
   const trouble = [stops > 0 && `${stops} ${stops === 1 ? 'stop' : 'stops'}`, missing > 0 && `${missing} missing`].filter(Boolean).join(', ');
@@ -99,7 +104,7 @@ function StationButton({
       <span className={`sign text-[14px] ${here ? 'text-faint' : 'text-pencil'}`}>{number}</span>
       <span className="min-w-0">
         <span className="sign block text-[18px] leading-5">{name}</span>
-        <span className={`block truncate text-[12.5px] leading-4 ${here ? 'text-[#d8d3c6]' : 'text-soft'}`}>{trouble || note}</span>
+        <span className={`block text-[12.5px] leading-4 ${here ? 'text-[#d8d3c6]' : 'text-soft'}`}>{trouble || note}</span>
       </span>
       <span className={here ? 'grid place-items-center rounded-sm bg-white p-0.5' : 'grid place-items-center'}>
         {verdict && <VerdictMark verdict={verdict} size={16} />}

@@ -5,7 +5,6 @@ import { travelHeight, type Travel } from '../plan/evaluate/crane';
 import type { Station } from '../plan/lift-path';
 import { Missing } from '../plan/missing';
 import type { Moment, PieceState } from '../plan/replay';
-import type { Plan } from '../plan/schema';
 import { rulesOf } from '../rules/rule-sets';
 import type { SettledPlan } from '../plan/settle';
 

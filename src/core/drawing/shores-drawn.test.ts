@@ -62,7 +62,7 @@ describe('the house cut across the line', () => {
 describe('colour and pattern of a shore at the moment', () => {
   const stud = (cursor: number) => styles(of(at(ticketHall(), cursor, 'beam').side, 'sh1'));
   test('dashed before it is set, empty while it waits, filled when it carries, dotted when it is struck', () => {
-    expect(stud(3).some((style) => style.dash === 'dash' && !style.fill)).toBe(true);
+    expect(stud(1).some((style) => style.dash === 'dash' && !style.fill)).toBe(true);
     expect(stud(5).some((style) => style.fill === 'paper')).toBe(true);
     expect(stud(6).some((style) => style.fill === 'timber')).toBe(true);
     expect(stud(9).some((style) => style.dash === 'dot')).toBe(true);

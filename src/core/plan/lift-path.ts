@@ -1,6 +1,6 @@
 import { add, angleOf, direction, distance, leftOf, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
 import { standOf } from './lookups';
-import type { Pick, Piece, Plan, Stand } from './schema';
+import type { Pick, Piece, Stand } from './schema';
 import type { Seat } from './seat-geometry';
 import type { SettledPlan } from './settle';
 

@@ -184,8 +184,15 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const piece = pieceOf(plan, move.piece);
       return now.pieces[piece.id]!.where === 'away' ? [] : [{ what: `${piece.mark} is still on its way (it was brought before)`, done: false }];
     }
+    case 'shore.set': {
+      // Setting tightens it. What stands under it is tightened before: an upper wall tapped in first lifts the floor off nothing.
+      const { storeys, walls } = plan.shoring;
+      const wall = walls.find((one) => one.id === move.shore);
+      const level = storeys.findIndex((one) => one.id === wall?.storey);
+      const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
+      return below.map((one) => ({ what: `${one.name} under it is set and tightened`, done: now.shoresSet[one.id] ?? false }));
+    }
     case 'bearing.ready':
-    case 'shore.set':
     case 'other':
       return [];
   }

@@ -23,7 +23,8 @@ export interface ReportCheck {
 export interface ReportMove {
   id: string;
   title: string;
-  state: Moment;
+  /** what this move changed; whole before the first move */
+  state: Partial<Moment>;
   checks: ReportCheck[];
 }
 
@@ -39,15 +40,36 @@ export const BEFORE = 'before';
 /** The evaluation as plain JSON, in SI, with each sentence in the job's units. `today` is the day it is looked at, year-month-day. */
 export function report(plan: Plan, today: string | null): Report {
   const { verdict, counts, checks, replay } = evaluate(plan, today);
-  const told = (move: string | null) => checks.filter((check) => check.move === move).map((check) => reportCheck(check, plan));
+  const byMove = new Map<string | null, ReportCheck[]>();
+  for (const check of checks) byMove.set(check.move, [...(byMove.get(check.move) ?? []), reportCheck(check, plan)]);
+  const told = (move: string | null) => byMove.get(move) ?? [];
   return {
     verdict,
     counts,
     moves: [
       { id: BEFORE, title: 'Before the first move', state: replay.before, checks: told(null) },
-      ...replay.steps.map(({ move, after }) => ({ id: move.id, title: moveWords(plan, move).title, state: after, checks: told(move.id) })),
+      ...replay.steps.map(({ move, after }, i) => ({
+        id: move.id,
+        title: moveWords(plan, move).title,
+        state: changedSince(replay.steps[i - 1]?.after ?? replay.before, after),
+        checks: told(move.id),
+      })),
     ],
   };
+}
+
+/** Of a moment what differs from the one before: of two thousand moves on six hundred pieces the whole of each is not to be printed. */
+function changedSince(before: Moment, after: Moment): Partial<Moment> {
+  const changed: Record<string, unknown> = {};
+  for (const key of Object.keys(after) as (keyof Moment)[]) {
+    const [was, is] = [before[key], after[key]];
+    if (was === is) continue;
+    changed[key] =
+      typeof is === 'object' && typeof was === 'object'
+        ? Object.fromEntries(Object.entries(is).filter(([id, value]) => (was as Record<string, unknown>)[id] !== value))
+        : is;
+  }
+  return changed as Partial<Moment>;
 }
 
 function reportCheck(check: Check, plan: Plan): ReportCheck {

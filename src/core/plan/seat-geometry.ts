@@ -4,7 +4,7 @@ import { bearingLength } from '../fit/bearing-length.calc';
 import { add, angleOf, distance, scale, sub, type Vec } from '../geometry/plane';
 import { bearingOf } from './lookups';
 import { Missing } from './missing';
-import type { Bearing, Piece, Plan } from './schema';
+import type { Bearing, Piece } from './schema';
 import type { SettledPlan } from './settle';
 
 export interface SeatLine {

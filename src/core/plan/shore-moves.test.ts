@@ -30,14 +30,14 @@ const swap = (plan: Plan, a: string, b: string) => {
 };
 
 describe('the run sheet of the shores', () => {
-  test('seats, storeys above, the hall, the line, the piece, the strike', () =>
+  test('seats, the hall, the storeys on it, the line, the piece, the strike', () =>
     expect(ticketHall().moves.map((move) => moveWords(ticketHall(), move).title)).toEqual([
       'A ready',
       'B ready',
-      'Set Office wall, left',
-      'Set Office wall, right',
       'Set Hall wall, left',
       'Set Hall wall, right',
+      'Set Office wall, left',
+      'Set Office wall, right',
       'Open the line',
       'Set TH1',
       ...[1, 2, 3, 4, 5, 6].map((n) => `Strike ${n}`),

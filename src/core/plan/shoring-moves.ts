@@ -13,8 +13,8 @@ export function shoringMoves(plan: Plan, fresh: Fresh): Move[] {
   for (const bearing of plan.bearings.filter(({ id }) => id === opening?.left || id === opening?.right))
     if (!has((move) => move.kind === 'bearing.ready' && move.bearing === bearing.id)) moves.push({ id: fresh(), kind: 'bearing.ready', bearing: bearing.id });
   const level = (storey: string) => storeys.findIndex((one) => one.id === storey);
-  const highestFirst = [...walls, ...rows].sort((a, b) => level(b.storey) - level(a.storey));
-  for (const shore of [...highestFirst, ...bents])
+  const lowestFirst = [...walls, ...rows].sort((a, b) => level(a.storey) - level(b.storey));
+  for (const shore of [...lowestFirst, ...bents])
     if (!has((move) => move.kind === 'shore.set' && move.shore === shore.id)) moves.push({ id: fresh(), kind: 'shore.set', shore: shore.id });
   if (opening && walls.length + rows.length > 0) {
     if (!has((move) => move.kind === 'line.open')) moves.push({ id: fresh(), kind: 'line.open' });

@@ -1,4 +1,3 @@
-import { bearingOf } from './lookups';
 import type { Moment } from './replay';
 import type { Check } from './check';
 import type { Plan } from './schema';
@@ -6,16 +5,36 @@ import { shoreState } from './shore-state';
 import { strikeGroups } from './strike-groups';
 import { formatQuantity } from '../units';
 
+/** Past this many pieces those not here yet are not named one by one. */
+const MANY = 12;
+
+const loadsOf = new WeakMap<readonly Check[], Map<string, number>>();
+
+/** What each piece brings onto each of its bearings, by the ids of both, read off the checks once for all moments. */
+function seatLoads(checks: readonly Check[]): Map<string, number> {
+  let known = loadsOf.get(checks);
+  if (!known) {
+    known = new Map(
+      checks.flatMap(({ finding, about }) => (finding.code === 'set.postLoad' ? [[`${about.id}/${about.part}`, finding.reaction] as const] : [])),
+    );
+    loadsOf.set(checks, known);
+  }
+  return known;
+}
+
 /** What stands, hangs and is loose at a moment, and what carries it, in one line. */
 export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): string {
   const ready = plan.bearings.filter((bearing) => moment.bearingsReady[bearing.id]).map((bearing) => bearing.name);
+  const loads = seatLoads(checks);
+  const bearings = new Map(plan.bearings.map((one) => [one.id, one]));
   const parts = [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`];
   for (const piece of plan.pieces) {
     const state = moment.pieces[piece.id]!;
-    const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
+    if (state.where === 'away' && plan.pieces.length > MANY) continue;
+    const seats = [piece.seat.left, piece.seat.right].flatMap((id) => bearings.get(id) ?? []);
     const carry = seats.map(({ id, name }) => {
-      const check = checks.find((one) => one.finding.code === 'set.postLoad' && one.about.id === id && one.about.part === piece.id);
-      return check?.finding.code === 'set.postLoad' ? `${name} ${formatQuantity(check.finding.reaction, 'force', plan.job.units)}` : `${name} not known`;
+      const load = loads.get(`${id}/${piece.id}`);
+      return load === undefined ? `${name} not known` : `${name} ${formatQuantity(load, 'force', plan.job.units)}`;
     });
     const said: Record<typeof state.where, string> = {
       away: `${piece.mark} not here yet`,

@@ -3,7 +3,8 @@ import type { Drawing } from '../drawing/draw-list';
 import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
 import { shoreMoment } from '../drawing/shore-moment';
-import type { StationId } from './check';
+import { verdicts, type StationId, type Verdict } from './check';
+import { replay } from './replay';
 import { settle } from './settle';
 import { evaluate, type Evaluation } from './evaluate';
 import type { Plan } from './schema';
@@ -34,6 +35,29 @@ export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, ab
   const shores = shoreMoment(plan, moment, evaluation.strike);
   const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about);
   return { above: planScene(plan, moment, shores, about, evaluation.checks), side };
+}
+
+/** Before anything is worked out: nothing checked, nothing drawn, and therefore not clear. */
+export function unsurveyed(plan: Plan): Survey {
+  const nothing: Drawing = { shapes: [], extent: { min: { x: -1, y: -1 }, max: { x: 1, y: 1 } } };
+  const counts = { stop: 0, missing: 0, tight: 0, clear: 0 };
+  return {
+    evaluation: { verdict: 'missing', counts, checks: [], derived: [], replay: { before: replay(plan).before, steps: [] }, strike: null },
+    above: nothing,
+    side: nothing,
+  };
+}
+
+/** The move to open at: where the worst trouble is, else the lift; −1 where there is neither. */
+export function openingMove(plan: Plan, { checks }: Pick<Evaluation, 'checks'>): number {
+  const places = new Map(plan.moves.map((move, i) => [move.id, i]));
+  const first = new Map<Verdict, number>();
+  for (const { move, verdict } of checks) {
+    const at = move === null ? undefined : places.get(move);
+    if (at !== undefined && at < (first.get(verdict) ?? Infinity)) first.set(verdict, at);
+  }
+  const worst = verdicts.find((verdict) => verdict !== 'clear' && first.has(verdict));
+  return worst ? (first.get(worst) ?? -1) : plan.moves.findIndex((move) => move.kind === 'pick.lift');
 }
 
 export function surveyPlan(plan: Plan, today: string | null, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {

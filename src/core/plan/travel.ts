@@ -2,7 +2,7 @@ import type { Rules } from '../rules/rule-sets';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
 import { truckLength } from './trucks';
-import type { Member, Plan, Truck } from './schema';
+import type { Member, Truck } from './schema';
 import { carriedOf, pieceLengths } from './way-pieces';
 import type { SettledPlan } from './settle';
 

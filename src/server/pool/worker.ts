@@ -1,7 +1,6 @@
-import { verdicts } from '@/core/plan/check';
 import { evaluate } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
-import { scenesAt } from '@/core/plan/survey';
+import { openingMove, scenesAt } from '@/core/plan/survey';
 import { readIfc } from '../ifc';
 import { planLoads } from '../loads';
 import { renderSheet } from '../sheets/render';
@@ -9,11 +8,7 @@ import type { Task, TaskName, Tasks } from './tasks';
 
 function open(plan: Plan, today: string): Tasks['open']['output'] {
   const evaluation = evaluate(plan, today);
-  const at = verdicts
-    .filter((verdict) => verdict !== 'clear')
-    .map((verdict) => plan.moves.findIndex((move) => evaluation.checks.some((check) => check.move === move.id && check.verdict === verdict)))
-    .find((found) => found >= 0);
-  const cursor = at ?? plan.moves.findIndex((move) => move.kind === 'pick.lift');
+  const cursor = openingMove(plan, evaluation);
   return { cursor, survey: { evaluation, ...scenesAt(plan, evaluation, { cursor, look: 'beam', about: 'runSheet' }) } };
 }
 

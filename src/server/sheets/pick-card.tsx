@@ -7,7 +7,7 @@ import { describe } from '@/core/plan/describe';
 import { pickContext } from '@/core/plan/evaluate';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
-import type { Pick, Plan } from '@/core/plan/schema';
+import type { Pick } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { rulesOf } from '@/core/rules/rule-sets';

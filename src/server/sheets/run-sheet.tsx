@@ -105,7 +105,7 @@ function MoveRow({ plan, step: { move, needs, after }, number, stands: { verdict
         <Text>{about}</Text>
       </View>
       <View style={[cell, box, { flex: 1 }]}>
-        {needs.length > 0 && <Text style={styles.small}>Needs: {needs.map((need) => need.what).join('; ')}.</Text>}
+        {needs.length > 0 && <Text style={styles.small}>Needs: {inShort(needs.map((need) => need.what))}.</Text>}
         {mine
           .filter((check) => check.verdict !== 'clear')
           .map((check, n) => (
@@ -122,6 +122,11 @@ function MoveRow({ plan, step: { move, needs, after }, number, stands: { verdict
     </View>
   );
 }
+
+/** The first few of a list of needs, and how many more. */
+const MOST_NEEDS = 8;
+const inShort = (needs: readonly string[]): string =>
+  needs.slice(0, MOST_NEEDS).join('; ') + (needs.length > MOST_NEEDS ? `; and ${needs.length - MOST_NEEDS} more` : '');
 
 /** Of two lines that say what stands, the parts only the later one has. */
 function newSince(before: string, after: string): string {

@@ -20,7 +20,7 @@ export function FieldShell({
   children: ReactNode;
 }) {
   return (
-    <div className="min-w-0">
+    <div className="min-w-0" data-field>
       <label htmlFor={id} className={labelHidden ? 'sr-only' : 'block truncate text-[12.5px] leading-4 text-soft'} title={label}>
         {label}
       </label>

@@ -12,6 +12,8 @@ export interface Card {
   title: string;
   about: string;
   verdict: Verdict;
+  /** number of an earlier move that may not be made yet: nobody gets here; null when there is none */
+  waitsFor: number | null;
 }
 
 interface StripProps {
@@ -92,6 +94,7 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
 
 function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | 'ahead'; onGo: () => void }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: card.id });
+  const waits = card.waitsFor !== null && (card.verdict === 'clear' || card.verdict === 'tight');
   const edge =
     card.verdict === 'stop'
       ? 'border-stop border-2'
@@ -114,14 +117,14 @@ function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | '
         {...listeners}
         onClick={onGo}
         aria-current={state === 'now' ? 'step' : undefined}
-        aria-label={`Move ${card.number}: ${card.title}, ${card.about}. ${verdictWord[card.verdict]}.`}
+        aria-label={`Move ${card.number}: ${card.title}, ${card.about}. ${waits ? `waits for move ${card.waitsFor}` : verdictWord[card.verdict]}.`}
         data-move={card.id}
         data-verdict={card.verdict}
         className={`flex h-full w-full flex-col border px-2 py-1 text-left ${edge} ${ground}`}
       >
         <span className="flex w-full items-center justify-between">
           <span className="sign text-[16px] leading-5">{card.number}</span>
-          <VerdictMark verdict={card.verdict} size={14} bare />
+          {waits ? <span className="text-[12px] leading-4 text-soft">waits for {card.waitsFor}</span> : <VerdictMark verdict={card.verdict} size={14} bare />}
         </span>
         <span className="sign line-clamp-2 text-[15px] leading-[1.12]">{card.title}</span>
         <span className="mt-auto w-full truncate text-[12px] leading-4 text-soft">{card.about}</span>

@@ -12,7 +12,7 @@ export const checkKey = (check: Check): string =>
   `${check.id}/${check.about.kind}/${check.about.id}/${check.about.part ?? ''}/${check.subject}/${check.move ?? 'before'}`;
 
 /** One check: sentence, demand against capacity as a bar with the limit marked, ratio. Opened, the working and its source. */
-export function CheckLine({ check, system }: { check: Check; system: UnitSystem }) {
+export function CheckLine({ check, system, onGo }: { check: Check; system: UnitSystem; onGo?: (check: Check) => void }) {
   const loud = check.verdict === 'stop';
   const sentence = describe(check, system);
   return (
@@ -26,6 +26,7 @@ export function CheckLine({ check, system }: { check: Check; system: UnitSystem 
       <Accordion.Header asChild>
         <h3 className="font-text font-normal">
           <Accordion.Trigger
+            onClick={() => check.verdict === 'missing' && onGo?.(check)}
             className={`grid w-full grid-cols-[18px_1fr_auto] items-start gap-x-2.5 px-3.5 py-2 text-left ${loud ? 'hover:bg-[#9c1f18]' : 'hover:bg-board'}`}
           >
             <span className={loud ? 'mt-px rounded-sm ring-1 ring-white' : 'mt-px'}>

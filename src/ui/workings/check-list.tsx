@@ -9,7 +9,18 @@ import { CheckLine, checkKey } from './check-line';
 /** More than this at once is no longer read; the rest is a press away. */
 const SHOWN = 60;
 
-export const CheckList = memo(function CheckList({ checks, system, empty }: { checks: readonly Check[]; system: UnitSystem; empty: string }) {
+export const CheckList = memo(function CheckList({
+  checks,
+  system,
+  empty,
+  onGo,
+}: {
+  checks: readonly Check[];
+  system: UnitSystem;
+  empty: string;
+  /** where something is missing: take the person to it */
+  onGo?: (check: Check) => void;
+}) {
   const [all, setAll] = useState(false);
   if (checks.length === 0) return <p className="px-3.5 py-3 text-soft">{empty}</p>;
   const sorted = worstFirst(checks);
@@ -17,7 +28,7 @@ export const CheckList = memo(function CheckList({ checks, system, empty }: { ch
   return (
     <Accordion.Root type="multiple" className="border-t border-line">
       {(left > 0 ? sorted.slice(0, SHOWN) : sorted).map((check) => (
-        <CheckLine key={checkKey(check)} check={check} system={system} />
+        <CheckLine key={checkKey(check)} check={check} system={system} onGo={onGo} />
       ))}
       {left > 0 && (
         <button type="button" onClick={() => setAll(true)} className="w-full px-3.5 py-2 text-left text-soft hover:bg-board">

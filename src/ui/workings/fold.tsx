@@ -8,17 +8,20 @@ export function Fold({
   note,
   tools,
   first,
+  thing,
   children,
 }: {
   title: string;
   note?: ReactNode;
   tools?: ReactNode;
   /** open at first */ first?: boolean;
+  /** id of the thing it is about, so that a check of it can be shown here */
+  thing?: string;
   children: ReactNode;
 }) {
   const [open, setOpen] = useState(first ?? false);
   return (
-    <section className="border-t border-line">
+    <section className="border-t border-line" data-thing={thing}>
       <div className="flex items-center justify-between gap-2 py-1.5">
         <h3 className="min-w-0 flex-1 font-text font-normal">
           <button type="button" aria-expanded={open} onClick={() => setOpen(!open)} className="flex w-full min-w-0 items-baseline gap-1.5 text-left">

@@ -9,7 +9,7 @@ import { GRAVITY } from '../../units';
 import { clearOf } from '../settle';
 import { judge, worst, type Verdict } from '../check';
 import { Missing } from '../missing';
-import type { Opening, Plan } from '../schema';
+import type { Opening } from '../schema';
 import { traced } from './context';
 import { bendingCapacity, shearCapacity, webCapacity } from './section-strength';
 import type { SettledPlan } from '../settle';

@@ -11,7 +11,6 @@ import { boomFrame, outlineAt, tallestUnder, type LiftPath, type Station } from 
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
-import type { Plan } from '../schema';
 import { chartAuditChecks } from './chart-audit';
 import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, told } from './context';

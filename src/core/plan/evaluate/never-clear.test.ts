@@ -1,3 +1,4 @@
+import { twoPostBent } from '../../../../tests/shores';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
 import { describe as say } from '../describe';
 import { openPlan } from '../open';
@@ -270,6 +271,27 @@ const faults: [string, Plan, string, RegExp][] = [
     luggage((p) => (p.members.find((one) => one.mark === 'EG1')!.elsewhere = '')),
     'moves.unset',
     /EG1 is in the piece list and no move sets it/,
+  ],
+  [
+    'an upper wall tightened before the wall under it',
+    hall((p) =>
+      p.moves.splice(
+        2,
+        0,
+        p.moves.splice(
+          p.moves.findIndex((move) => move.kind === 'shore.set' && move.shore === 'sh3'),
+          1,
+        )[0]!,
+      ),
+    ),
+    'move.order',
+    /Hall wall, left under it is set and tightened/,
+  ],
+  [
+    'a bent set after the last crane has left',
+    luggage((p) => (p.shoring.bents.push(twoPostBent({ standsOn: [] })), p.moves.push({ id: 'late', kind: 'shore.set', shore: 'bt1' }))),
+    'moves.late',
+    /after the last crane has left/,
   ],
   ['a strike emptied', hall((p) => ((p.shoring.strike = []), without(p, 'shore.strike'))), 'shore.strike', /In what order are the shores struck/],
   ['a strike no move makes', hall((p) => without(p, 'shore.strike')), 'moves.strike', /No move makes step 1/],

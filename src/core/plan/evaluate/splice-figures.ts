@@ -5,7 +5,6 @@ import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import { boltTensionAisc } from '../../strength/bolt-tension-aisc.calc';
 import { splice } from '../../strength/splice.calc';
 import { Missing } from '../missing';
-import type { Plan } from '../schema';
 import { carriedOf, serviceBeam } from '../way-pieces';
 import { traced } from './context';
 import type { Derived } from './derived';

@@ -1,12 +1,11 @@
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
-import { add, angleOf, clip, direction, leftOf, rectangle, scale, sub, wrapDeg, type Vec } from '../../geometry/plane';
+import { angleOf, clip, direction, leftOf, rectangle, sub, wrapDeg, type Vec } from '../../geometry/plane';
 import { GRAVITY } from '../../units';
 import type { Check } from '../check';
-import { outlineAt, type LiftPath, type Station } from '../lift-path';
+import { type LiftPath } from '../lift-path';
 import { Missing } from '../missing';
-import type { PieceWeight } from '../piece-weight';
-import type { Bearing, Crane, PowerLine, Stand } from '../schema';
+import type { Bearing, Crane, Stand } from '../schema';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
 import { powerLineChecks } from './power-lines';
 
@@ -68,7 +67,7 @@ function outriggersUnder(crane: Crane, stand: Stand, boom: number, path: LiftPat
 /** Ground, tail swing and power lines: what the stand itself must have. */
 export function standChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
-  const { stand, crane, pick, path, gross, weight } = picked;
+  const { stand, crane, pick, path, gross } = picked;
   const move = moveFor(plan, 'crane.set', stand.id);
   const place = (id: string, calc: { id: string; source: { text: string } }): Place => ({
     id,

@@ -1,0 +1,38 @@
+import type { Check, StationId } from '@/core/plan/check';
+
+/** A field a missing check may be waiting for: where it is and how its label begins. */
+export interface WantedField {
+  station: StationId;
+  label: string;
+}
+const at = (station: StationId, ...labels: string[]): WantedField[] => labels.map((label) => ({ station, label }));
+
+const rigging = at('picks', 'Slings and shackles weigh');
+const block = at('gear', 'Hook block weighs');
+const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Other end, east', 'Other end, north', 'Height of the lowest wire');
+
+/** By check, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
+const byCheck: Readonly<Record<string, WantedField[]>> = {
+  'lift.chart': [...rigging, ...block],
+  'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
+  'lift.chartBase': at('gear', 'Chart is for a base, front to rear', 'Chart is for a base, side to side'),
+  'lift.chartCells': at('gear', 'Held against the maker’s chart by', 'Held on'),
+  'stand.ground': [...at('gear', 'Mat under each outrigger', 'Ground may take'), ...rigging, ...block],
+  'stand.powerLine': placeOfLine,
+  'stand.powerZone': at('gear', 'Taken where crane or load could come near', 'Answers for it', 'Since'),
+  'rigging.tension': at('picks', 'Rating of one leg'),
+  'piece.weight': at('steel', 'Section'),
+  'statement.mass': at('steel', 'Chosen by', 'Because', 'The plan goes by'),
+  'statement.length': at('steel', 'Length by drawing'),
+  'statement.yield': at('steel', 'Yield'),
+  'set.bearing': at('steel', 'Over the left seat'),
+  'set.postLoad': at('measure', 'May carry'),
+  'bearing.concrete': at('measure', 'Strength intended', 'Test result', 'Tested by', 'Tested on', 'What, and who says it holds'),
+  'path.seat': at('measure', 'Stress it may take'),
+  'measure.who': at('measure', 'Measured by', 'Measured on'),
+  'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
+  'shore.room': at('shores', 'Room the lifting gear needs'),
+  'shore.register': at('shores', 'Designed by', 'Checked by', 'Inspected every', 'Last inspected'),
+};
+
+export const fieldsOf = (check: Check): readonly WantedField[] => byCheck[check.id] ?? [];

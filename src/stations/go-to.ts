@@ -1,0 +1,74 @@
+'use client';
+import { useCallback } from 'react';
+import type { Check, StationId } from '@/core/plan/check';
+import { fieldsOf } from './check-fields';
+import { useJobStore } from './job-context';
+
+const frame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()));
+
+/** Takes one to what a check is about: its move, its station, and the field that is still open, lit for a moment. */
+export function useGoTo(): (check: Check) => void {
+  const store = useJobStore();
+  return useCallback(
+    (check) => {
+      const { goTo, openStation, history } = store.getState();
+      const at = history.plan.moves.findIndex((move) => move.id === check.move);
+      if (at >= 0) goTo(at);
+      else if (check.station === 'runSheet') goTo(-1);
+      void light(check, openStation);
+    },
+    [store],
+  );
+}
+
+/** Tries the fields a check may be waiting for, station by station, and lights the first that is empty. */
+async function light(check: Check, openStation: (station: StationId) => void): Promise<void> {
+  const wanted = fieldsOf(check);
+  openStation(check.station);
+  await frame();
+  await frame();
+  for (const { station, label } of wanted) {
+    openStation(station);
+    await frame();
+    await frame();
+    const thing = openThing(check);
+    await frame();
+    const field = findField(label, thing);
+    if (field && (field.value === '' || wanted.length === 1)) return glow(field);
+  }
+  openStation(check.station);
+  await frame();
+  await frame();
+  const thing = openThing(check);
+  await frame();
+  const empty = [...(thing ?? document).querySelectorAll<HTMLInputElement>('aside input, input')].find((one) => one.closest('aside') && one.value === '');
+  if (thing) glow(empty && thing.contains(empty) ? empty : thing);
+}
+
+/** Unfolds what stands for the thing a check is about. */
+function openThing({ about }: Check): HTMLElement | null {
+  const thing = document.querySelector<HTMLElement>(`aside [data-thing="${CSS.escape(about.id)}"]`);
+  thing?.querySelector<HTMLButtonElement>('button[aria-expanded="false"]')?.click();
+  return thing;
+}
+
+function findField(label: string, within: HTMLElement | null): HTMLInputElement | null {
+  for (const root of [within, document.querySelector<HTMLElement>('aside')])
+    for (const one of root?.querySelectorAll('label') ?? []) {
+      if (!one.textContent?.trim().startsWith(label)) continue;
+      const field = document.getElementById(one.htmlFor);
+      if (field instanceof HTMLInputElement) return field;
+    }
+  return null;
+}
+
+/** How long a field stays lit [ms]. */
+const LIT = 2600;
+
+function glow(element: HTMLElement): void {
+  element.scrollIntoView({ block: 'center' });
+  if (element instanceof HTMLInputElement) element.focus();
+  const frameOf = element.closest<HTMLElement>('[data-field]') ?? element;
+  frameOf.dataset.lit = 'true';
+  setTimeout(() => delete frameOf.dataset.lit, LIT);
+}
