@@ -1,9 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { previewImport, type ImportPreview } from '@/core/plan/import-members';
-import type { SteelRows } from '@/core/steel/lists/rows';
-import { tableFields, type Columns, type TableField, type Units } from '@/core/steel/lists/headings';
-import { decimalMark, lengthUnit, massUnit, readSheet, rowsOf, type DecimalMark } from '@/core/steel/lists/table';
+import type { Asked, Choice, SteelRows } from '@/core/steel/lists/rows';
+import { tableFields, type Columns, type TableField } from '@/core/steel/lists/headings';
+import { columnsOf, decimalMark, readSheet, rowsOf } from '@/core/steel/lists/table';
+import { weightUnits } from '@/core/steel/lists/weight-words';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
@@ -27,13 +28,13 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
   const done = useJob((state) => state.done);
   const [text, setText] = useState(pasted ?? '');
   const [chosen, setChosen] = useState<Columns | null>(null);
-  const [said, setSaid] = useState<Units & { mark?: DecimalMark }>({});
+  const [said, setSaid] = useState<Choice>({});
   const [files, setFiles] = useState<SteelRows | null>(null);
   const [reading, setReading] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const sheet = useMemo(() => (text.trim() === '' ? null : readSheet(text)), [text]);
-  const columns = useMemo(() => chosen ?? sheet?.columns ?? {}, [chosen, sheet]);
-  const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, columns, plan.job.units, said) : null), [files, sheet, columns, plan.job.units, said]);
+  const columns = useMemo(() => chosen ?? (sheet ? columnsOf(sheet, said) : {}), [chosen, sheet, said]);
+  const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, chosen, plan.job.units, said) : null), [files, sheet, chosen, plan.job.units, said]);
   const preview: ImportPreview | null = useMemo(() => (found ? previewImport(plan, found.rows, found.faults, () => freshId('m')) : null), [found, plan]);
   const open = async (list: FileList | null) => {
     if (!list || list.length === 0) return;
@@ -52,6 +53,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
     if (faults) setProblem(faults[0]?.error ?? 'It was refused.');
     else onClose();
   };
+  const unanswered = found?.asked?.filter(stops).length ?? 0;
   const changes = preview ? preview.added.length + preview.changed.length : 0;
   const wide = Math.max(0, ...(sheet?.cells.slice(0, 200) ?? []).map((row) => row.length));
   const heads = Array.from({ length: wide }, (_, i) => sheet?.heads[i] || `column ${i + 1}`);
@@ -108,15 +110,24 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
             ))}
             <Pick
               label="Lengths without a unit are"
-              value={said.length ?? lengthUnit(sheet, columns, plan.job.units)}
-              options={['m', 'mm', 'cm', 'ft', 'in']}
-              onValue={(length) => setSaid({ ...said, length })}
+              value={said.length ?? ''}
+              options={['', 'm', 'mm', 'cm', 'ft', 'in']}
+              words={{ '': sheet.units.length ? `as headed: ${sheet.units.length}` : 'as the figures show' }}
+              onValue={(length) => setSaid(without({ ...said, length }, length === '' ? 'length' : null))}
             />
             <Pick
-              label="Weights without a unit are"
-              value={said.mass ?? massUnit(sheet, plan.job.units)}
-              options={['kg', 't', 'lb', 'kip']}
-              onValue={(mass) => setSaid({ ...said, mass })}
+              label="Weights are in"
+              value={said.mass ?? ''}
+              options={['', ...Object.keys(weightUnits)]}
+              words={{ '': 'as headed' }}
+              onValue={(mass) => setSaid(without({ ...said, mass }, mass === '' ? 'mass' : null))}
+            />
+            <Pick
+              label="Weights are of"
+              value={said.per ?? ''}
+              options={['', 'one', 'row', 'metre', 'foot']}
+              words={{ '': 'as headed', one: 'one piece', row: 'all pieces of the row', metre: 'a metre', foot: 'a foot' }}
+              onValue={(per) => setSaid(without({ ...said, per: per as Choice['per'] & string }, per === '' ? 'per' : null))}
             />
             <Pick
               label="Decimals are written with"
@@ -126,6 +137,15 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
               onValue={(mark) => setSaid({ ...said, mark: mark === 'comma' ? 'comma' : 'point' })}
             />
           </fieldset>
+        )}
+        {found?.asked && found.asked.length > 0 && (
+          <Questions
+            asked={found.asked}
+            onAnswer={(choice) => {
+              setChosen(null);
+              setSaid({ ...said, ...choice });
+            }}
+          />
         )}
         {preview && (
           <div aria-label="What it would change" className="border-t border-line pt-2">
@@ -184,12 +204,41 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
         {problem && <p className="text-stop">{problem}</p>}
         <div className="flex justify-end gap-2">
           <PlainButton onClick={onClose}>Leave it</PlainButton>
-          <PlainButton strong disabled={changes === 0} onClick={take}>
-            {changes === 0 ? 'Nothing to take' : `Take ${changes}`}
+          <PlainButton strong disabled={changes === 0 || unanswered > 0} onClick={take}>
+            {unanswered > 0 ? `${unanswered} to answer first` : changes === 0 ? 'Nothing to take' : `Take ${changes}`}
           </PlainButton>
         </div>
       </div>
     </Modal>
+  );
+}
+
+const without = (choice: Choice, key: keyof Choice | null): Choice =>
+  Object.fromEntries(Object.entries(choice).filter(([name, value]) => name !== key && value !== undefined));
+
+/** A weight asked of named pieces leaves only their weights open: they can be taken, and the plan asks on. */
+const stops = (one: Asked): boolean => one.about !== 'mass' || one.marks === undefined;
+
+/** What the file does not settle, each with the first rows under each answer. */
+function Questions({ asked, onAnswer }: { asked: readonly Asked[]; onAnswer: (choice: Choice) => void }) {
+  return (
+    <ul aria-label="Asked" className="space-y-2 border-2 border-missing bg-white px-3 py-2 text-[13.5px]">
+      {asked.slice(0, 40).map((one, i) => (
+        <li key={i}>
+          <p className="font-semibold">
+            {one.marks && `${one.marks.slice(0, 6).join(', ')}${one.marks.length > 6 ? ' …' : ''}: `}
+            {one.question}
+          </p>
+          <div className="mt-1 flex flex-col items-start gap-1">
+            {one.answers?.map(({ label, choice }) => (
+              <PlainButton key={label} onClick={() => onAnswer(choice)}>
+                {label}
+              </PlainButton>
+            ))}
+          </div>
+        </li>
+      ))}
+    </ul>
   );
 }
 

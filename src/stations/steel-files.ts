@@ -99,6 +99,7 @@ export async function readSteelFiles(files: readonly File[]): Promise<SteelFiles
       rows: read.flatMap((one) => one.rows),
       faults: [...faults, ...read.flatMap((one) => one.faults)],
       notes: read.flatMap((one) => one.notes ?? []),
+      asked: read.flatMap((one) => one.asked ?? []),
     },
   };
 }

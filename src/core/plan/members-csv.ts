@@ -20,7 +20,7 @@ export function membersCsv(plan: Plan): string {
       [`Length (${shownIn.length[units].symbol})`]: formatPlain(member.length, 'length', units),
       Count: member.count,
       Grade: member.grade,
-      [`Weight (${mass})`]: formatPlain(member.stated.drawing, 'mass', units),
+      [`Weight of one (${mass})`]: formatPlain(member.stated.drawing, 'mass', units),
       [`Lifted weight (${mass})`]: known ? formatPlain(known.lifted, 'mass', units) : 'not known',
       Order: member.order ?? '',
       Line: member.line,

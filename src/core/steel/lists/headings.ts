@@ -1,20 +1,23 @@
 import { findSection } from '../sections';
+import { weightWords } from './weight-words';
 
 export const tableFields = ['mark', 'section', 'length', 'count', 'grade', 'mass', 'order', 'place'] as const;
 export type TableField = (typeof tableFields)[number];
 /** Which column a field is in, from 0; absent when the file has none. */
 export type Columns = Partial<Record<TableField, number>>;
-/** Unit of the bare numbers of a column. */
-export type Units = Partial<Record<'length' | 'mass', string>>;
+/** Unit of the bare numbers of the lengths, as their heading names it. */
+export interface Units {
+  length?: string;
+}
 
 /** Headings as they are written, in English, German, French, Spanish, Dutch, Italian and Portuguese. A letter may follow no heading: “profile” is not “profiled”. */
 const headings: Record<TableField, string> = {
   mark: 'mark|piece ?mark|assembly|merk|marca|part|position|pos|item ?no|tag|id|piece|repere|repère|marke|bauteil',
   section: 'section|profile|profil|profilé|profilo|profiel|perfil|querschnitt|size|shape|member|description|designation|désignation|bezeichnung',
-  length: 'length|len|laenge|länge|lg|longueur|longitud|lengte|lunghezza|comprimento',
+  length: '(cut|piece|overall|net|saw)? ?length|len|laenge|länge|lg|longueur|longitud|lengte|lunghezza|comprimento',
   count: 'count|qty|quantity|no|nr|nb|number|pcs|pieces|anzahl|stück|stueck|stk|menge|nombre|quantité|quantite|cantidad|aantal|quantità|quantidade',
   grade: 'grade|material|steel|quality|werkstoff|güte|nuance|acier|calidad|matériau|kwaliteit|materiaal|materiale',
-  mass: 'weight|mass|wt|gewicht|masse|poids|peso|unit ?weight',
+  mass: '(unit|piece|net|gross|total|single|assembly)? ?(weight|mass|wt)|\\w*gewicht|masse|poids|peso',
   order: 'order|sequence|seq|erection|reihenfolge|ordre|orden',
   place: 'place|location|bay|rack|store|lager|lagerplatz|emplacement|lugar',
 };
@@ -23,36 +26,45 @@ const words = Object.fromEntries(Object.entries(headings).map(([field, list]) =>
   RegExp
 >;
 
-const unitWords: Record<'length' | 'mass', Record<string, string>> = {
-  length: {
-    mm: 'mm',
-    millimetres: 'mm',
-    millimeters: 'mm',
-    cm: 'cm',
-    m: 'm',
-    metres: 'm',
-    meters: 'm',
-    ft: 'ft',
-    feet: 'ft',
-    "'": 'ft',
-    in: 'in',
-    ins: 'in',
-    inch: 'in',
-    inches: 'in',
-    '"': 'in',
-  },
-  mass: { kg: 'kg', kgs: 'kg', kilograms: 'kg', t: 't', tonnes: 't', lb: 'lb', lbs: 'lb', pounds: 'lb', '#': 'lb', kip: 'kip', kips: 'kip' },
+const lengthWords: Record<string, string> = {
+  mm: 'mm',
+  millimetres: 'mm',
+  millimeters: 'mm',
+  cm: 'cm',
+  m: 'm',
+  metres: 'm',
+  meters: 'm',
+  mtr: 'm',
+  ft: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  in: 'in',
+  ins: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
 };
 
 /** A cell that is nothing but a unit. */
-const bareUnit = (cell: string, field: 'length' | 'mass'): string | null => unitWords[field][cell.toLowerCase().replace(/[()[\].\s]/g, '')] ?? null;
+function bareUnit(cell: string, field: 'length' | 'mass'): string | null {
+  const bare = cell.replace(/[()[\].\s]/g, '');
+  if (field === 'length') return lengthWords[bare.toLowerCase()] ?? null;
+  return bare !== '' && !/\d/.test(bare) && weightWords(bare).units !== null ? bare : null;
+}
 
-/** The unit a heading ends in: “Length (mm)”, “Länge/mm”, “Weight, kg”, “Length in mm”, “Length mm”. A bare “in” at the end is a word, not inches. */
-function unitIn(heading: string, field: 'length' | 'mass'): string | null {
+/** The unit a heading ends in: “Length (mm)”, “Länge/mm”, “Length in mm”, “Length mm”. A bare “in” at the end is a word, not inches. */
+function unitIn(heading: string): string | null {
   const [, mark, unit] = /(\s+in\s+|[\s([/,:_-]+)([a-z#'"]+)\.?\s*[)\]]?\s*$/i.exec(heading) ?? [];
   if (mark === undefined || unit === undefined) return null;
   if (/^in$/i.test(unit) && !/[([/,:]/.test(mark)) return null;
-  return unitWords[field][unit.toLowerCase()] ?? null;
+  return lengthWords[unit.toLowerCase()] ?? null;
+}
+
+/** What stands where the unit of a length does, and is none known here. */
+export function strangeLength(heading: string): string | null {
+  if (unitIn(heading.replace(/[_.]/g, ' ').trim()) !== null) return null;
+  const [, where] = /[([/]\s*([^)\]]+?)\s*[)\]]?\s*$/.exec(heading) ?? [];
+  return where !== undefined && !/^(net|gross|overall|cut|nominal|approx\.?|ca\.?|c\/c|o\/a|each|ea|l)$/i.test(where) ? where : null;
 }
 
 /** How far down headings may stand, under the titles a program prints. */
@@ -65,22 +77,26 @@ export interface Headed {
   skip: number;
   /** the row of headings */
   heads: string[];
+  /** the row of units under them; empty when there is none */
+  below: string[];
 }
 
 /** In a unit of length, and not how long the piece is. */
 const otherSize = /^(width|height|depth|thick|web|flange|breite|höhe|dicke|largeur|hauteur|épaisseur|ancho|alto|espesor|hoogte|dikte|total|gesamt)/i;
+
+/** As long as all pieces of the row together. */
+const ofAll = /\b(total|gesamt|summe|sum|all)\b/i;
 
 function matched(row: readonly string[]): { columns: Columns; units: Units } {
   const columns: Columns = {};
   const units: Units = {};
   row.forEach((heading, i) => {
     const name = heading.replace(/[_.]/g, ' ').replace(/\s+/g, ' ').trim();
-    const field = tableFields.find((one) => columns[one] === undefined && words[one].test(name));
+    const field = tableFields.find((one) => columns[one] === undefined && words[one].test(name) && !(one === 'length' && ofAll.test(name)));
     if (!field) return;
     columns[field] = i;
-    if (field !== 'length' && field !== 'mass') return;
-    const unit = unitIn(name, field);
-    if (unit) units[field] = unit;
+    const unit = field === 'length' ? unitIn(name) : null;
+    if (unit) units.length = unit;
   });
   return { columns, units };
 }
@@ -89,7 +105,7 @@ function matched(row: readonly string[]): { columns: Columns; units: Units } {
 function onlyLength(row: readonly string[], columns: Columns): { at: number; unit: string } | null {
   const found = row.flatMap((heading, at) => {
     const name = heading.trim();
-    const unit = Object.values(columns).includes(at) || otherSize.test(name) || /\d/.test(name) ? null : unitIn(name, 'length');
+    const unit = Object.values(columns).includes(at) || otherSize.test(name) || /\d/.test(name) ? null : unitIn(name);
     return unit === null ? [] : [{ at, unit }];
   });
   return found.length === 1 ? (found[0] ?? null) : null;
@@ -136,9 +152,13 @@ export function headingsOf(cells: readonly string[][]): Headed | null {
     units.length = length.unit;
   }
   const below = cells[at + 1] ?? [];
-  const said = (['length', 'mass'] as const).flatMap((field) => {
-    const unit = columns[field] === undefined ? null : bareUnit(below[columns[field]] ?? '', field);
-    return unit ? [[field, unit] as const] : [];
-  });
-  return { columns, units: { ...units, ...Object.fromEntries(said) }, skip: at + (said.length > 0 ? 2 : 1), heads };
+  const said = (['length', 'mass'] as const).filter((field) => columns[field] !== undefined && bareUnit(below[columns[field]] ?? '', field) !== null);
+  const long = said.includes('length') ? bareUnit(below[columns.length ?? -1] ?? '', 'length') : null;
+  return {
+    columns,
+    units: long === null ? units : { ...units, length: long },
+    skip: at + (said.length > 0 ? 2 : 1),
+    heads,
+    below: said.length > 0 ? below : [],
+  };
 }

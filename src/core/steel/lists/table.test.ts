@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { fixedWidth } from './fixed-width';
-import { decimalMark, lengthUnit, readSheet, rowsOf } from './table';
+import { decimalMark, readSheet, rowsOf } from './table';
 
 const read = (text: string, system: 'metric' | 'us' = 'metric', chosen: Parameters<typeof rowsOf>[3] = {}) => {
   const sheet = readSheet(text);
-  return rowsOf(sheet, sheet.columns, system, chosen);
+  return rowsOf(sheet, null, system, chosen);
 };
 const one = (text: string, system: 'metric' | 'us' = 'metric') => {
   const { rows, faults } = read(text, system);
@@ -40,11 +40,8 @@ describe('units, wherever a program writes them', () => {
   });
   test('metres stay metres as soon as one of them could be', () => {
     const sheet = readSheet('Mark,Section,Length\nA,HEA 200,6000\nB,HEA 200,6\n');
-    expect(lengthUnit(sheet, sheet.columns, 'metric')).toBe('m');
-    expect(rowsOf(sheet, sheet.columns, 'metric').faults).toEqual([
-      { from: 'row 2', error: expect.stringMatching(/A would be 6\s000.00\sm long: choose the unit/) },
-    ]);
-    const asMillimetres = rowsOf(sheet, sheet.columns, 'metric', { length: 'mm' });
+    expect(rowsOf(sheet, null, 'metric').faults).toEqual([{ from: 'row 2', error: expect.stringMatching(/A would be 6\s000.00\sm long: choose the unit/) }]);
+    const asMillimetres = rowsOf(sheet, null, 'metric', { length: 'mm' });
     expect(asMillimetres.rows.map((row) => row.length)).toEqual([6]);
     expect(asMillimetres.faults[0]!.error).toMatch(/B would be 0.01\sm long: choose the unit/);
   });
