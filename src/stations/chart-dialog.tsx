@@ -7,14 +7,13 @@ import type { Crane } from '@/core/plan/schema';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { saveFile } from './save-file';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, useJob } from './job-context';
 import { SmallButton } from './panel';
 
 const example = 'radius m / capacity kg, 10, 14, 18\n4, 9000, 8200, 6900\n6, 5200, 5000, 4800\n8, , 3100, 3050';
 
 /** Paste or import a chart as CSV: what it says, what is wrong and where, before anything changes. */
 export function ChartDialog({ crane }: { crane: Crane }) {
-  const system = usePlan().job.units;
   const act = useAct();
   const done = useJob((state) => state.done);
   const [open, setOpen] = useState(false);
@@ -22,14 +21,13 @@ export function ChartDialog({ crane }: { crane: Crane }) {
   const [source, setSource] = useState('');
   const [radius, setRadius] = useState<RadiusUnit | null>(null);
   const [capacity, setCapacity] = useState<CapacityUnit | null>(null);
-  const corner = useMemo(() => readChartCsv(text, { radius: 'm', capacity: 'kg' }), [text]);
-  const radiusUnit = radius ?? corner.radiusUnit ?? (system === 'us' ? 'ft' : 'm');
-  const capacityUnit = capacity ?? corner.capacityUnit ?? (corner.bareTon ? null : system === 'us' ? 'lb' : 'kg');
-  const reading = useMemo(
-    () => (capacityUnit ? readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit }) : corner),
-    [text, radiusUnit, capacityUnit, corner],
-  );
-  const ready = capacityUnit !== null && reading.chart !== null;
+  const corner = useMemo(() => readChartCsv(text, { radius: null, capacity: null }), [text]);
+  const radiusUnit = radius ?? corner.radiusUnit;
+  const capacityUnit = capacity ?? corner.capacityUnit;
+  const reading = useMemo(() => readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit }), [text, radiusUnit, capacityUnit]);
+  const ready = reading.chart !== null;
+
+  const asks = (about: string) => reading.asked.some((one) => one.about === about);
 
   const begin = (next: boolean) => {
     setOpen(next);
@@ -96,12 +94,22 @@ export function ChartDialog({ crane }: { crane: Crane }) {
           </div>
         </div>
         <div className="space-y-3">
-          <ChoiceField
-            label="Radii and booms are in"
-            value={radiusUnit}
-            choices={Object.keys(radiusUnits).map((unit) => ({ value: unit as RadiusUnit, label: unit }))}
-            onValue={setRadius}
-          />
+          {radiusUnit ? (
+            <ChoiceField
+              label="Radii and booms are in"
+              value={radiusUnit}
+              choices={Object.keys(radiusUnits).map((unit) => ({ value: unit as RadiusUnit, label: unit }))}
+              onValue={setRadius}
+            />
+          ) : (
+            asks('radius') && (
+              <UnitQuestion<RadiusUnit>
+                words="In which unit are the radii and the booms?"
+                units={{ m: 'metres', ft: 'feet' }}
+                onUnit={(unit) => setRadius(unit)}
+              />
+            )
+          )}
           {capacityUnit ? (
             <ChoiceField
               label="Capacities are in"
@@ -109,17 +117,20 @@ export function ChartDialog({ crane }: { crane: Crane }) {
               choices={Object.keys(capacityUnits).map((unit) => ({ value: unit as CapacityUnit, label: unit === 't' ? 't (metric tonne)' : unit }))}
               onValue={setCapacity}
             />
+          ) : reading.bareTon ? (
+            <UnitQuestion<CapacityUnit>
+              words="The table says “ton”. Which?"
+              units={{ 'short ton': 'short ton, 2000 lb', t: 'metric tonne, 1000 kg', 'long ton': 'long ton, 2240 lb' }}
+              onUnit={(unit) => setCapacity(unit)}
+            />
           ) : (
-            <div role="alert" className="text-[13px]">
-              <p className="font-semibold text-stop">The table says “ton”. Which?</p>
-              <span className="mt-1 flex flex-wrap gap-1">
-                {(['short ton', 't', 'long ton'] as const).map((unit) => (
-                  <SmallButton key={unit} onClick={() => setCapacity(unit)}>
-                    {unit === 't' ? 'metric tonne, 1000 kg' : unit === 'short ton' ? 'short ton, 2000 lb' : 'long ton, 2240 lb'}
-                  </SmallButton>
-                ))}
-              </span>
-            </div>
+            asks('capacity') && (
+              <UnitQuestion<CapacityUnit>
+                words="In which unit are the capacities?"
+                units={{ kg: 'kg', t: 'metric tonnes', lb: 'lb', 'short ton': 'short tons', kip: 'kip', kN: 'kN', 'long ton': 'long tons' }}
+                onUnit={(unit) => setCapacity(unit)}
+              />
+            )
           )}
           <div aria-live="polite" className="text-[13px]">
             {text.trim() === '' ? (
@@ -140,6 +151,12 @@ export function ChartDialog({ crane }: { crane: Crane }) {
                   ))}
                 </ul>
               </>
+            ) : reading.asked.length > 0 ? (
+              <ul aria-label="Asked" className="space-y-1 border-2 border-missing px-2 py-1">
+                {reading.asked.map(({ question }) => (
+                  <li key={question}>{question}</li>
+                ))}
+              </ul>
             ) : reading.chart ? (
               <>
                 <p className="font-semibold text-clear">
@@ -160,5 +177,29 @@ export function ChartDialog({ crane }: { crane: Crane }) {
         </div>
       </div>
     </Modal>
+  );
+}
+
+/** Which unit a table is in, where neither its corner nor its cells say it. */
+function UnitQuestion<Unit extends RadiusUnit | CapacityUnit>({
+  words,
+  units,
+  onUnit,
+}: {
+  words: string;
+  units: Partial<Record<Unit, string>>;
+  onUnit: (unit: Unit) => void;
+}) {
+  return (
+    <div role="alert" className="text-[13px]">
+      <p className="font-semibold text-stop">{words}</p>
+      <span className="mt-1 flex flex-wrap gap-1">
+        {(Object.entries(units) as [Unit, string][]).map(([unit, label]) => (
+          <SmallButton key={unit} onClick={() => onUnit(unit)}>
+            {label}
+          </SmallButton>
+        ))}
+      </span>
+    </div>
   );
 }

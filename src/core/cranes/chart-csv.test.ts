@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { readChartCsv, writeChartCsv } from './chart-csv';
+import { looksLikeChart, readChartCsv, writeChartCsv } from './chart-csv';
 import type { Chart } from './chart-shape';
 
 const metric = { radius: 'm', capacity: 'kg' } as const;
@@ -49,6 +49,37 @@ describe('a chart as text', () => {
     expect(reading.chart).toBeNull();
     expect(reading.faults[0]).toMatchObject({ row, column, error: expect.stringContaining(words) as unknown });
   });
+  test.each([
+    ['feet in the cells', 'r,30 ft,40 ft\n10 ft,9000 lb,8000 lb\n20 ft,5000 lb,4000 lb', 9.144, 3.048, 4082.33],
+    ['metres and tonnes, and a corner of other units', 'ft / lb,10 m,14 m\n4 m,9 t,8.2 t\n6 m,5 t,4 t', 10, 4, 9000],
+    ['capacities in kN', 'm / kN,10,14\n4,90,82\n6,50,40', 10, 4, 9177.4],
+    ['pounds by the thousand', 'ft / lb x 1000,30,40\n10,9,8\n20,5,4', 9.144, 3.048, 4082.33],
+    ['a point that can only part thousands', 'm / kg,10,14\n4,9.000,8.200\n6,5.000,4.000', 10, 4, 9000],
+    ['a point that can only part decimals', 'm / t,10,14\n4.000,9.000,8.200\n6.000,5.000,4.000', 10, 4, 9000],
+  ])('%s are converted, not stripped', (_, text, boom, radius, rated) => {
+    const { radiusUnit, capacityUnit } = readChartCsv(text, { radius: null, capacity: null });
+    const { chart, asked, faults } = readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit });
+    expect([asked, faults]).toEqual([[], []]);
+    expect(chart!.booms[0]).toBeCloseTo(boom, 6);
+    expect(chart!.radii[0]).toBeCloseTo(radius, 6);
+    expect(chart!.capacity[0]![0]).toBeCloseTo(rated, 1);
+  });
+  test.each([
+    ['no unit anywhere', 'r,30,40\n10,9000,8000', ['radius', 'capacity']],
+    ['tons in the cells', 'r m,30,40\n10,9 tons,8 tons', ['capacity']],
+    ['a figure that is nine hundred or as many thousand', 'm / lb,30,40\n10,"900.000","800.000"', ['capacity']],
+  ])('%s is asked, and there is no chart', (_, text, about) => {
+    const { radiusUnit, capacityUnit } = readChartCsv(text, { radius: null, capacity: null });
+    const { chart, asked } = readChartCsv(text, { radius: radiusUnit, capacity: capacityUnit });
+    expect(chart).toBeNull();
+    expect(asked.map((one) => one.about)).toEqual(about);
+  });
+  test.each([
+    ['a chart', good, true],
+    ['a chart in feet', 'r,30 ft\n10 ft,9000 lb', true],
+    ['a list', 'Mark,Section,Length\nB1,HEB 200,6', false],
+    ['a list without headings', 'B1,HEB 200,6\nB2,IPE 300,5', false],
+  ])('%s is told from a list', (_, text, wanted) => expect(looksLikeChart(text)).toBe(wanted));
   test('a hole between figures is pointed at but stays a blank', () => {
     const reading = readChartCsv('r,10\n4,9000\n6,\n8,3000', metric);
     expect(reading.chart?.capacity[1]).toEqual([null]);

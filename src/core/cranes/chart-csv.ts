@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
-import { kilogramsPer, metresPer, readNumber } from '../units';
+import { metresPer, readNumber } from '../units';
+import type { Asked } from '../steel/lists/rows';
+import { weightUnits, weightWords, type WeightUnit } from '../steel/lists/weight-words';
 import { chartFault, type Chart } from './chart-shape';
 
 /**
@@ -9,11 +11,13 @@ import { chartFault, type Chart } from './chart-shape';
 
 export const radiusUnits = { m: metresPer.m, ft: metresPer.ft } as const;
 export const capacityUnits = {
-  kg: 1,
-  t: kilogramsPer.tonne,
-  lb: kilogramsPer.lb,
-  'short ton': kilogramsPer.shortTon,
-  'long ton': kilogramsPer.longTon,
+  kg: weightUnits.kg,
+  t: weightUnits.t,
+  lb: weightUnits.lb,
+  kip: weightUnits.kip,
+  kN: weightUnits.kN,
+  'short ton': weightUnits['short ton'],
+  'long ton': weightUnits['long ton'],
 } as const;
 export type RadiusUnit = keyof typeof radiusUnits;
 export type CapacityUnit = keyof typeof capacityUnits;
@@ -36,6 +40,8 @@ export interface ChartReading {
   faults: CsvFault[];
   /** blanks with figures on both sides: worth a look, not wrong */
   holes: string[];
+  /** what neither the corner nor the cells say; while anything is asked there is no chart */
+  asked: Asked[];
 }
 
 const BLANK = /^(|-|–|—|\*|n\/?a|null|x)$/i;
@@ -45,69 +51,158 @@ function cellsOf(text: string): string[][] {
   return parsed.data.map((row) => row.map((cell) => cell.trim()));
 }
 
-function cornerUnits(corner: string): { radiusUnit: RadiusUnit | null; capacityUnit: CapacityUnit | null; bareTon: boolean } {
+interface Corner {
+  radiusUnit: RadiusUnit | null;
+  capacityUnit: CapacityUnit | null;
+  bareTon: boolean;
+  /** “lb × 1000” */
+  times: number;
+}
+
+function cornerUnits(corner: string): Corner {
   const words = corner.toLowerCase();
-  const radiusUnit: RadiusUnit | null = /\b(ft|feet)\b/.test(words) ? 'ft' : /\b(m|metres|meters)\b/.test(words) ? 'm' : null;
-  if (/\bshort tons?\b/.test(words)) return { radiusUnit, capacityUnit: 'short ton', bareTon: false };
-  if (/\blong tons?\b/.test(words)) return { radiusUnit, capacityUnit: 'long ton', bareTon: false };
-  const capacityUnit: CapacityUnit | null = /\bkg\b/.test(words) ? 'kg' : /\blbs?\b/.test(words) ? 'lb' : /\b(t|tonnes?)\b/.test(words) ? 't' : null;
-  return { radiusUnit, capacityUnit, bareTon: capacityUnit === null && /\btons?\b/.test(words) };
+  const radiusUnit: RadiusUnit | null = /\b(ft|feet|foot)\b|'/.test(words) ? 'ft' : /\b(m|metres?|meters?)\b/.test(words) ? 'm' : null;
+  // Where a slash parts the two, the weight stands behind it: the “m” of the radius is no metre of weight.
+  const [, behind = corner] = /[/\\|](.*)$/.exec(corner) ?? [];
+  const units = weightWords(behind.replace(/\d+/g, '')).units ?? weightWords(corner.replace(/\d+/g, '')).units;
+  const [one, other] = units ?? [];
+  const capacityUnit = one !== undefined && other === undefined && one in capacityUnits ? (one as CapacityUnit) : null;
+  const times = /[x×*]\s*1[ ,.']?000\b|\b1[ ,.']?000s?\b|thousand/.test(words) ? 1000 : /[x×*]\s*100\b|\b100s?\b/.test(words) ? 100 : 1;
+  return { radiusUnit, capacityUnit, bareTon: other !== undefined, times };
 }
 
-/** A number of the table; a single comma before three digits is taken as the table's other figures suggest: thousands in whole kilograms or pounds. */
-function numberOf(cell: string, thousands: boolean): number | null {
-  const plain = cell.replace(/\s*(m|ft|kg|t|lbs?)$/i, '').trim();
-  const read = readNumber(plain, 'metric');
-  if (read === null) return null;
-  return 'value' in read ? read.value : thousands ? read.readings[1] : read.readings[0];
+/** A figure that a comma or a point may part in thousands or in decimals. */
+const OPEN = /^[1-9]\d{0,2}[.,]\d{3}$/;
+/** No chart has a figure of less, and no crane lifts more: kilograms. */
+const LEAST_RATED = 50;
+const MOST_RATED = 3e6;
+/** No boom and no radius is longer, metres. */
+const FURTHEST = 300;
+
+interface Cell {
+  /** what stands before the unit */
+  figure: string;
+  unit: string;
+}
+const cellOf = (text: string): Cell | null => {
+  const [, figure, unit] = /^([-+]?[\d.,\s'\u2019\u00a0]*\d[.,]?)\s*(.*)$/u.exec(text) ?? [];
+  return figure === undefined ? null : { figure: figure.replace(/[\s'\u2019\u00a0](?=\d{3}(\D|$))/g, '').trim(), unit: (unit ?? '').trim() };
+};
+
+type Marked = 'decimals' | 'thousands' | 'open';
+
+/** What a comma or a point before three digits parts, in all figures of a kind: as another figure shows, or as leaves every one of them possible. */
+function markedAs(figures: readonly { figure: string; factor: number }[], least: number, most: number): Marked {
+  const open = figures.filter(({ figure }) => OPEN.test(figure));
+  const marks = new Set(open.map(({ figure }) => (figure.includes(',') ? ',' : '.')));
+  if (figures.some(({ figure }) => [...marks].some((mark) => /^\d+[.,]\d{1,2}$/.test(figure) && figure.includes(mark)))) return 'decimals';
+  const all = (value: (figure: string) => number) => open.every(({ figure, factor }) => value(figure) * factor >= least && value(figure) * factor <= most);
+  const [decimals, thousands] = [all((figure) => Number(figure.replace(',', '.'))), all((figure) => Number(figure.replace(/[.,]/, '')))];
+  return decimals === thousands ? 'open' : decimals ? 'decimals' : 'thousands';
 }
 
-export function readChartCsv(text: string, units: { radius: RadiusUnit; capacity: CapacityUnit }): ChartReading {
+/** A figure in SI; null when it is none, “open” when its comma or point may mean either. */
+function valueOf(figure: string, factor: number, marked: Marked): number | 'open' | null {
+  if (OPEN.test(figure)) return marked === 'open' ? 'open' : Number(marked === 'decimals' ? figure.replace(',', '.') : figure.replace(/[.,]/, '')) * factor;
+  const read = readNumber(figure, 'metric');
+  return read === null ? null : 'value' in read ? read.value * factor : 'open';
+}
+
+function lengthFactor(unit: string, bare: RadiusUnit | null): number | null {
+  const word = unit.toLowerCase().replace(/\.$/, '');
+  if (word === '') return bare === null ? null : radiusUnits[bare];
+  if (/^(m|metres?|meters?)$/.test(word)) return metresPer.m;
+  if (/^(ft|feet|foot|'|’)$/.test(word)) return metresPer.ft;
+  return word === 'mm' ? metresPer.mm : Number.NaN;
+}
+
+function massFactor(unit: string, bare: number | null): number | 'which' | null {
+  if (unit === '') return bare;
+  const units: readonly WeightUnit[] = weightWords(unit).units ?? [];
+  const [one, other] = units;
+  return one === undefined ? Number.NaN : other !== undefined ? 'which' : weightUnits[one];
+}
+
+/** The chart a text holds. A cell with a unit of its own is read in it; the others in the units given. */
+export function readChartCsv(text: string, units: { radius: RadiusUnit | null; capacity: CapacityUnit | null }): ChartReading {
   const cells = cellsOf(text);
-  const corner = cornerUnits(cells[0]?.[0] ?? '');
+  const { times, ...corner } = cornerUnits(cells[0]?.[0] ?? '');
   const faults: CsvFault[] = [];
   const holes: string[] = [];
+  const open = new Map<string, string[]>();
   const fault = (row: number, column: number, error: string) => faults.push({ row: row + 1, column: column + 1, error });
-  const nothing = (): ChartReading => ({ ...corner, chart: null, faults, holes });
+  const nothing = (): ChartReading => ({ ...corner, chart: null, faults, holes, asked: [...open].map(([key, places]) => question(key, places)) });
   if (cells.length < 2 || (cells[0]?.length ?? 0) < 2) {
     fault(0, 0, 'There is no table here: the first row holds the boom lengths, the first column the radii.');
     return nothing();
   }
-  const metres = radiusUnits[units.radius];
-  const kilograms = capacityUnits[units.capacity];
-  const thousands = units.capacity === 'kg' || units.capacity === 'lb';
+  const ask = (key: string, place: string) => void open.set(key, [...(open.get(key) ?? []), place]);
   const header = cells[0]!;
   const width = header.length;
-  const booms = header.slice(1).map((cell, j) => {
-    const value = numberOf(cell, false);
-    if (value === null || !(value > 0)) fault(0, j + 1, `“${cell}” is not a boom length: write a number in ${units.radius}.`);
-    return Number(((value ?? 0) * metres).toPrecision(12));
-  });
+  const bare = units.capacity === null ? null : capacityUnits[units.capacity] * times;
+  const figures = (texts: readonly string[], factorOf: (unit: string) => number | string | null) =>
+    texts.flatMap((text) => {
+      const cell = cellOf(text);
+      const factor = cell && factorOf(cell.unit);
+      return cell && typeof factor === 'number' ? [{ figure: cell.figure, factor }] : [];
+    });
+  const body = cells.slice(1);
+  const markedLengths = markedAs(
+    figures([...header.slice(1), ...body.map((row) => row[0] ?? '')], (unit) => lengthFactor(unit, units.radius)),
+    0.5,
+    FURTHEST,
+  );
+  const markedWeights = markedAs(
+    figures(
+      body.flatMap((row) => row.slice(1, width)),
+      (unit) => massFactor(unit, bare),
+    ),
+    LEAST_RATED,
+    MOST_RATED,
+  );
+  /** nought where the cell is asked about or wrong, and that is told */
+  const length = (text: string, row: number, column: number, what: string): number => {
+    const cell = cellOf(text);
+    const factor = cell && lengthFactor(cell.unit, units.radius);
+    const value = cell && typeof factor === 'number' ? valueOf(cell.figure, factor, markedLengths) : null;
+    if (cell && factor === null) ask('radius', text);
+    else if (value === 'open') ask('figures', text);
+    else if (value === null || !(value > 0)) fault(row, column, `“${text}” is not a ${what}: write a number in ${units.radius ?? 'm or ft'}.`);
+    else return Number(value.toPrecision(12));
+    return 0;
+  };
+  const booms = header.slice(1).map((cell, j) => length(cell, 0, j + 1, 'boom length'));
   const radii: number[] = [];
   const capacity: (number | null)[][] = [];
-  cells.slice(1).forEach((row, k) => {
+  body.forEach((row, k) => {
     const i = k + 1;
-    const radius = numberOf(row[0] ?? '', false);
-    if (radius === null || !(radius > 0)) fault(i, 0, `“${row[0] ?? ''}” is not a radius: write a number in ${units.radius}.`);
-    radii.push(Number(((radius ?? 0) * metres).toPrecision(12)));
+    radii.push(length(row[0] ?? '', i, 0, 'radius'));
     if (row.length > width && row.slice(width).some((cell) => cell !== ''))
       fault(i, width, `This row has ${row.length - 1} capacities for ${width - 1} booms: is a comma used for decimals in a comma-separated table?`);
     capacity.push(
       Array.from({ length: width - 1 }, (_, j) => {
-        const cell = row[j + 1] ?? '';
-        if (BLANK.test(cell)) return null;
-        const value = numberOf(cell, thousands);
-        if (value === null)
+        const text = row[j + 1] ?? '';
+        if (BLANK.test(text)) return null;
+        const place = `radius ${row[0]}, boom ${header[j + 1]}`;
+        const cell = cellOf(text);
+        const factor = cell && massFactor(cell.unit, bare);
+        const value = cell && typeof factor === 'number' ? valueOf(cell.figure, factor, markedWeights) : null;
+        if (cell && factor === null) ask('capacity', `${text} at ${place}`);
+        else if (cell && factor === 'which') ask('ton', `${text} at ${place}`);
+        else if (value === 'open') ask('figures', `${text} at ${place}`);
+        else if (value === null || Number.isNaN(value))
           fault(
             i,
             j + 1,
-            `“${cell}” at radius ${row[0]}, boom ${header[j + 1]} is not a capacity: write a number in ${units.capacity}, or leave it blank as the maker does.`,
+            `“${text}” at ${place} is not a capacity: write a number in ${units.capacity ?? 'kg, t or lb'}, or leave it blank as the maker does.`,
           );
-        else if (value < 0) fault(i, j + 1, `${cell} at radius ${row[0]}, boom ${header[j + 1]} is below zero: a capacity is 0 or more.`);
-        return value === null ? null : Number((value * kilograms).toPrecision(12));
+        else if (value < 0) fault(i, j + 1, `${text} at ${place} is below zero: a capacity is more than nothing.`);
+        else return Number(value.toPrecision(12));
+        return null;
       }),
     );
   });
+  if (open.size > 0) return nothing();
   if (faults.length > 0) return nothing();
   const chart: Chart = { radii, booms, capacity };
   const shape = chartFault(chart);
@@ -122,7 +217,31 @@ export function readChartCsv(text: string, units: { radius: RadiusUnit; capacity
         holes.push(
           `Radius ${cells[i + 1]![0]}, boom ${header[j + 1]} is blank between two figures: a pick there is stopped. Fill it in unless the maker leaves it blank.`,
         );
-  return { ...corner, chart, faults, holes };
+  return { ...corner, chart, faults, holes, asked: [] };
+}
+
+const questions: Record<string, { about: string; question: string }> = {
+  radius: { about: 'radius', question: 'In which unit are the radii and the booms?' },
+  capacity: { about: 'capacity', question: 'In which unit are the capacities?' },
+  ton: { about: 'capacity', question: 'Which ton: a short ton of 2,000 lb, a metric tonne of 1 000 kg, or a long ton of 2,240 lb?' },
+  figures: { about: 'capacity', question: 'Is the comma or the point before three digits a decimal or a thousand? Write the figures without it.' },
+};
+function question(key: string, places: readonly string[]): Asked {
+  const { about = key, question: words = key } = questions[key] ?? {};
+  return { about, question: `${words} ${places.slice(0, 3).join('; ')}${places.length > 3 ? ` and ${places.length - 3} more` : ''}.` };
+}
+
+/** Whether a text is a table of radii and booms and not a list: every heading but the corner and every first cell is a length, the rest capacities. */
+export function looksLikeChart(text: string): boolean {
+  const cells = cellsOf(text);
+  const [head = [], ...body] = cells;
+  const long = (cell: string | undefined) => {
+    const read = cellOf(cell ?? '');
+    return read !== null && !Number.isNaN(lengthFactor(read.unit, 'm') ?? 0);
+  };
+  if (body.length === 0 || head.length < 2 || !head.slice(1).every(long) || !body.every((row) => long(row[0]))) return false;
+  const rated = body.flatMap((row) => row.slice(1)).filter((cell) => !BLANK.test(cell));
+  return rated.length > 0 && rated.filter((cell) => cellOf(cell) !== null).length >= 0.7 * rated.length;
 }
 
 /** The chart as CSV that `readChartCsv` reads back. */
