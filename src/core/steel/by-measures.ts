@@ -21,16 +21,23 @@ const THICK = 3e-4;
 /** Design wall of a formed tube in the tables, of its nominal one (AISC B4.2). */
 const FORMED = 0.93;
 
+/** How far a listed section is off these measures, all within what models round to; null when one is not. */
+function offBy(row: SectionRow, { kind, depth, width, wall, flange }: ProfileMeasures): number | null {
+  if (wall === null || !families[kind]?.has(row.family)) return null;
+  const thick = kind === 'box' ? Math.min(Math.abs(row.web - wall), Math.abs(row.web / FORMED - wall)) : Math.abs(row.web - wall);
+  const off = [Math.abs(row.depth - depth) / OUTSIDE, Math.abs(row.width - width) / OUTSIDE, thick / THICK];
+  if (kind !== 'box') off.push(flange === null ? Infinity : Math.abs(row.flange - flange) / THICK);
+  return off.every((one) => one <= 1) ? off.reduce((sum, one) => sum + one, 0) : null;
+}
+
+/** Whether a listed section may have these measures. */
+export const fitsMeasures = (row: SectionRow, measures: ProfileMeasures | null): boolean => measures !== null && offBy(row, measures) !== null;
+
 /** The listed section these measures are of; null when none fits, or when two fit equally well. */
-export function sectionByMeasures({ kind, depth, width, wall, flange }: ProfileMeasures): SectionRow | null {
-  const family = families[kind];
-  if (!family || wall === null) return null;
+export function sectionByMeasures(measures: ProfileMeasures): SectionRow | null {
   const fits = sections.flatMap((row) => {
-    if (!family.has(row.family)) return [];
-    const thick = kind === 'box' ? Math.min(Math.abs(row.web - wall), Math.abs(row.web / FORMED - wall)) : Math.abs(row.web - wall);
-    const off = [Math.abs(row.depth - depth) / OUTSIDE, Math.abs(row.width - width) / OUTSIDE, thick / THICK];
-    if (kind !== 'box') off.push(flange === null ? Infinity : Math.abs(row.flange - flange) / THICK);
-    return off.every((one) => one <= 1) ? [{ row, off: off.reduce((sum, one) => sum + one, 0) }] : [];
+    const off = offBy(row, measures);
+    return off === null ? [] : [{ row, off }];
   });
   fits.sort((a, b) => a.off - b.off);
   const [best, next] = fits;

@@ -43,7 +43,10 @@ test('a shape mapped larger is as large as it stands; one stretched along itself
   // HEA 200 half as large again is 285 deep: no listed section, so it goes by its measures.
   expect(rows.find((row) => row.mark === 'C-3')).toMatchObject({ length: expect.closeTo(4.8, 9) });
   expect(rows.some((row) => row.mark === 'C-4')).toBe(false);
-  expect(faults).toEqual([{ from: '#110', error: expect.stringContaining('C-4') }]);
+  expect(faults).toEqual([
+    { from: '1 plates', error: expect.stringContaining('not in the weight of a bar') },
+    { from: '#110', error: expect.stringContaining('C-4') },
+  ]);
 });
 test('a shape mapped twice end to end is one long piece, measured where its maps put it', async () => {
   expect((await read()).rows.find((row) => row.mark === 'M-1')).toMatchObject({ section: 'shape 200 × 100 mm', length: expect.closeTo(4, 6) });

@@ -1,16 +1,21 @@
 import * as WebIFC from 'web-ifc';
 import { profileOf, type Profile } from './profile';
+import { siOf, type UnitType } from './units';
 import { figureOf, kindOf, listOf, refOf, textOf, type Line, type Model } from './model';
 
 /** What is said of an element besides its own line: quantities, properties, material and type. */
 export interface Facts {
   length: number | null;
   mass: number | null;
+  /** another weight said of it that is as sure: nobody here can tell which is right */
+  otherMass: number | null;
   mark: string | null;
   /** its mark is said to be the whole piece’s, plates and all */
   surest: boolean;
   profile: Profile | null;
   grade: string;
+  /** what it is of, as the model calls it */
+  material: string;
   typeName: string;
 }
 
@@ -18,8 +23,14 @@ interface SetFacts {
   length: number | null;
   /** a length among the properties, where no quantity gives one */
   span: number | null;
-  mass: number | null;
+  masses: Weighed[];
   mark: { text: string; rank: number } | null;
+}
+
+/** A weight said of an element; what is left after the holes goes before what was bought. */
+interface Weighed {
+  mass: number;
+  net: boolean;
 }
 
 export interface PerUnit {
@@ -40,18 +51,22 @@ function markRank(name: string): number | null {
 }
 
 function setFacts(model: Model, set: Line, { metres, kilograms }: PerUnit): SetFacts {
-  const facts: SetFacts = { length: null, span: null, mass: null, mark: null };
-  let net = false;
-  const heavy = (mass: number, name: string) => {
-    if (facts.mass === null || (!net && /^net/.test(name))) facts.mass = mass * kilograms;
-    if (/^net/.test(name)) net = true;
+  const facts: SetFacts = { length: null, span: null, masses: [], mark: null };
+  // A quantity may have a unit of its own.
+  const per = (one: Line, type: UnitType, models: number): number | null => {
+    const own = model.line(one.Unit);
+    return own ? siOf(model, own, type) : models;
+  };
+  const heavy = (mass: number, name: string, factor: number | null) => {
+    if (factor !== null) facts.masses.push({ mass: mass * factor, net: /^net/.test(name) });
   };
   for (const one of [...model.lines(set.Quantities), ...model.lines(set.HasProperties)]) {
     const name = textOf(one.Name).toLowerCase().replace(/\s+/g, '');
     const long = figureOf(one.LengthValue);
-    if (long !== null && name === 'length') facts.length = long * metres;
+    const longUnit = per(one, 'LENGTHUNIT', metres);
+    if (long !== null && longUnit !== null && name === 'length') facts.length = long * longUnit;
     const weight = figureOf(one.WeightValue);
-    if (weight !== null) heavy(weight, name);
+    if (weight !== null) heavy(weight, name, per(one, 'MASSUNIT', kilograms));
     const value = one.NominalValue;
     const rank = markRank(textOf(one.Name));
     const text = textOf(value);
@@ -60,24 +75,30 @@ function setFacts(model: Model, set: Line, { metres, kilograms }: PerUnit): SetF
     if (figure === null) continue;
     // A property without a measure of its own has no unit to be read in.
     if (/^IFC(POSITIVE)?LENGTHMEASURE$/.test(kindOf(value)) && (name === 'length' || (name === 'span' && facts.span === null))) facts.span = figure * metres;
-    if (kindOf(value) === 'IFCMASSMEASURE' && /weight|mass/.test(name)) heavy(figure, name);
+    if (kindOf(value) === 'IFCMASSMEASURE' && /weight|mass/.test(name)) heavy(figure, name, per(one, 'MASSUNIT', kilograms));
   }
   return facts;
 }
 
 const gradeIn = (name: string): string => /(?:^|[^\w])(S ?\d{3}\w*|A ?\d{2,3}(?:-\d+)?|Gr(?:ade)? ?\d+)(?![\w])/i.exec(name)?.[1] ?? '';
 
-/** Profile and grade of a material: a profile set, its usage, or a plain name. */
-function materialFacts(model: Model, material: Line | null, metres: number): { profile: Profile | null; grade: string } {
-  if (!material) return { profile: null, grade: '' };
+/** Profile, grade and name of a material: a profile set, its usage, or a plain name. */
+function materialFacts(model: Model, material: Line | null, metres: number): { profile: Profile | null; grade: string; material: string } {
+  if (!material) return { profile: null, grade: '', material: '' };
   const set = material.ForProfileSet ? model.line(material.ForProfileSet) : material;
+  const inside = [set?.MaterialProfiles, set?.MaterialConstituents, set?.MaterialLayers, set?.Materials, model.line(set?.ForLayerSet)?.MaterialLayers]
+    .flatMap((list) => model.lines(list))
+    .flatMap((one) => [one, ...model.lines(one.Material)]);
+  const called = [material, set, ...inside].flatMap((one) => (one ? [textOf(one.Name), textOf(one.Category)] : [])).filter((text) => text !== '');
+  const words = [...new Set(called)].join(', ');
   const first = model.line(listOf(set?.MaterialProfiles)[0]);
-  if (!first) return { profile: null, grade: gradeIn(textOf(material.Name)) };
+  if (!first) return { profile: null, grade: gradeIn(textOf(material.Name)), material: words };
   const profile = profileOf(model, model.line(first.Profile), metres);
   const name = profile?.name || textOf(first.Name);
   return {
     profile: name === '' && !profile ? null : { name, measures: profile?.measures ?? null, size: profile?.size ?? null },
     grade: gradeIn(textOf(model.line(first.Material)?.Name)),
+    material: words,
   };
 }
 
@@ -86,8 +107,9 @@ export function factsOf(model: Model, elements: readonly number[], per: PerUnit)
   const wanted = new Set(elements);
   const marks = new Map<number, number>();
   const spans = new Map<number, number>();
+  const masses = new Map<number, Weighed[]>();
   const found = new Map<number, Facts>(
-    elements.map((id) => [id, { length: null, mass: null, mark: null, surest: false, profile: null, grade: '', typeName: '' }]),
+    elements.map((id) => [id, { length: null, mass: null, otherMass: null, mark: null, surest: false, profile: null, grade: '', material: '', typeName: '' }]),
   );
   const sets = new Map<number, SetFacts>();
   const add = (id: number, setRef: unknown) => {
@@ -98,7 +120,7 @@ export function factsOf(model: Model, elements: readonly number[], per: PerUnit)
     const said = sets.get(number) ?? setFacts(model, set, per);
     sets.set(number, said);
     facts.length ??= said.length;
-    facts.mass ??= said.mass;
+    masses.set(id, [...(masses.get(id) ?? []), ...said.masses]);
     if (said.span !== null && !spans.has(id)) spans.set(id, said.span);
     if (said.mark && said.mark.rank < (marks.get(id) ?? Infinity)) {
       facts.mark = said.mark.text;
@@ -135,11 +157,20 @@ export function factsOf(model: Model, elements: readonly number[], per: PerUnit)
       if (!facts) continue;
       facts.profile ??= said.profile;
       facts.grade ||= said.grade;
+      facts.material = [facts.material, said.material].filter((text) => text !== '').join(', ');
     }
   }
   for (const [id, span] of spans) {
     const facts = found.get(id);
     if (facts) facts.length ??= span;
+  }
+  for (const [id, list] of masses) {
+    const facts = found.get(id);
+    const net = list.filter((one) => one.net);
+    const [one, ...others] = (net.length > 0 ? net : list).map(({ mass }) => mass);
+    if (!facts || one === undefined) continue;
+    facts.mass = one;
+    facts.otherMass = others.find((other) => Math.abs(other / one - 1) > 0.01) ?? null;
   }
   return found;
 }

@@ -17,6 +17,18 @@ function frameOf(placement: Record<string, unknown> | null, look: Look): Frame {
   return { axes: [x, cross(z, x), z], at: vectorOf(look(placement?.Location)?.Coordinates) ?? [0, 0, 0] };
 }
 
+/** How an element is turned: the axes of each placement up to the site, rounded. Empty when it has none. */
+export function axesOf(placement: unknown, look: Look): string[] {
+  const found: string[] = [];
+  const passed = new Set<Record<string, unknown>>();
+  for (let local = look(placement); local && 'RelativePlacement' in local && !passed.has(local); local = look(local.PlacementRelTo)) {
+    passed.add(local);
+    const { axes } = frameOf(look(local.RelativePlacement), look);
+    found.push(axes.map((axis) => axis.map((one) => one.toFixed(4)).join()).join(' '));
+  }
+  return found;
+}
+
 /**
  * Where an element’s own origin lies in the model, its placements followed up to the site; null when it has none, or when they
  * stand on one another in a ring. Only the fields of a placement are followed, so that a broken file costs no more than a sound one.

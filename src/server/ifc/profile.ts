@@ -1,5 +1,6 @@
 import type { ProfileMeasures } from '@/core/steel/by-measures';
 import { outlineMeasures, sizeOf } from '@/core/steel/outline';
+import { cornersOf } from './corners';
 import { curvePoints } from './curve';
 import { scaleOf } from './mapping';
 import { figureOf, kindOf, listOf, textOf, type Line, type Model } from './model';
@@ -72,6 +73,29 @@ export function shapeOf(model: Model, representation: unknown, metres: number): 
       return { profile: profileOf(model, model.line(found.solid.SweptArea), per), depth: depth === null ? null : depth * per };
     }
   return { profile: null, depth: null };
+}
+
+/** Where an element’s body is put within its own frame: the corners of its shape, to the millimetre. */
+export function solidPlace(model: Model, representation: unknown, metres: number): string {
+  for (const one of model.lines(model.line(representation)?.Representations))
+    for (const item of listOf(one.Items)) {
+      const found = solidOf(model, model.line(item));
+      const position = model.line(found?.solid.Position);
+      if (!position) continue;
+      const list = (at: unknown, field: string) => JSON.stringify(listOf(model.line(at)?.[field]).map((value) => Number((value as { value?: unknown }).value)));
+      return [
+        list(position.Location, 'Coordinates'),
+        list(position.Axis, 'DirectionRatios'),
+        list(position.RefDirection, 'DirectionRatios'),
+        list(found?.solid.ExtrudedDirection, 'DirectionRatios'),
+        String(metres),
+      ].join(' ');
+    }
+  return JSON.stringify(
+    cornersOf(model, representation, metres)
+      .slice(0, 12)
+      .map((corner) => corner.map((one) => one.toFixed(3))),
+  );
 }
 
 /** A rod or a pipe drawn along a line: as long as that line. */
