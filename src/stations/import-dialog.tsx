@@ -35,7 +35,16 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
   const sheet = useMemo(() => (text.trim() === '' ? null : readSheet(text)), [text]);
   const columns = useMemo(() => chosen ?? (sheet ? columnsOf(sheet, said) : {}), [chosen, sheet, said]);
   const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, chosen, plan.job.units, said) : null), [files, sheet, chosen, plan.job.units, said]);
-  const preview: ImportPreview | null = useMemo(() => (found ? previewImport(plan, found.rows, found.faults, () => freshId('m')) : null), [found, plan]);
+  const preview: ImportPreview | null = useMemo(() => {
+    if (!found) return null;
+    const out = leftOut(found);
+    return previewImport(
+      plan,
+      found.rows.filter(({ mark }) => !out.has(mark)),
+      found.faults,
+      () => freshId('m'),
+    );
+  }, [found, plan]);
   const open = async (list: FileList | null) => {
     if (!list || list.length === 0) return;
     setReading(true);
@@ -216,8 +225,13 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
 const without = (choice: Choice, key: keyof Choice | null): Choice =>
   Object.fromEntries(Object.entries(choice).filter(([name, value]) => name !== key && value !== undefined));
 
-/** A weight asked of named pieces leaves only their weights open: they can be taken, and the plan asks on. */
-const stops = (one: Asked): boolean => one.about !== 'mass' || one.marks === undefined;
+/** What is asked of the whole file stands in the way of all of it. */
+const stops = (one: Asked): boolean => one.marks === undefined;
+
+/** A weight asked of named pieces leaves their weights open, and the plan asks on; anything else asked of them leaves them out. */
+function leftOut({ asked = [] }: SteelRows): Set<string> {
+  return new Set(asked.flatMap(({ about, marks }) => (about === 'mass' ? [] : (marks ?? []))));
+}
 
 /** What the file does not settle, each with the first rows under each answer. */
 function Questions({ asked, onAnswer }: { asked: readonly Asked[]; onAnswer: (choice: Choice) => void }) {
@@ -228,6 +242,7 @@ function Questions({ asked, onAnswer }: { asked: readonly Asked[]; onAnswer: (ch
           <p className="font-semibold">
             {one.marks && `${one.marks.slice(0, 6).join(', ')}${one.marks.length > 6 ? ' …' : ''}: `}
             {one.question}
+            {one.marks && one.about !== 'mass' && ' Left out until it is answered.'}
           </p>
           <div className="mt-1 flex flex-col items-start gap-1">
             {one.answers?.map(({ label, choice }) => (

@@ -1,6 +1,6 @@
 import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
 import type { RowFault, SteelRows } from '@/core/steel/lists/rows';
-import { textOf } from '@/core/steel/lists/text-of';
+import { notATable, textOf } from '@/core/steel/lists/text-of';
 
 /** What chosen files hold: rows of NC files and models, or one table as text. */
 export type SteelFiles = { rows: SteelRows } | { table: string };
@@ -19,14 +19,6 @@ interface Sorted {
 const bytesOf = async (file: Blob): Promise<Uint8Array> => new Uint8Array(await file.arrayBuffer());
 const isNc = (name: string): boolean => /\.nc1?$/i.test(name);
 const isModel = (name: string): boolean => /\.ifc$/i.test(name);
-
-/** What a file is by its first bytes, when that is no text. */
-function notATable(bytes: Uint8Array): string | null {
-  const begins = (...first: number[]) => first.every((byte, i) => bytes[i] === byte);
-  if (begins(0x50, 0x4b, 3, 4) || begins(0xd0, 0xcf, 0x11, 0xe0)) return 'It is a workbook, not text: save it as CSV, or copy its cells and paste them here.';
-  if (begins(0x25, 0x50, 0x44, 0x46)) return 'It is a PDF: the list it was printed from is wanted, as CSV or as cells.';
-  return null;
-}
 
 /** Every file put where it belongs; an archive gives what is in it. */
 async function sort(files: readonly File[]): Promise<Sorted> {

@@ -29,5 +29,6 @@ export function membersCsv(plan: Plan): string {
       State: member.state,
     };
   });
-  return Papa.unparse(rows, { newline: '\r\n' });
+  // A mark like “=1+1” leaves as text: a spreadsheet would work it out.
+  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true });
 }

@@ -74,7 +74,7 @@ describe('NC1', () => {
     ['SO', null],
     ['RO', { kind: 'tube', depth: 0.19, width: 0.19, wall: 0.0065, flange: null }],
     ['M', { kind: 'box', depth: 0.19, width: 0.2, wall: 0.0065, flange: null }],
-  ])('code %s', (code, measures) => expect(readNc1(nc({ 8: code }))).toMatchObject({ header: { measures } }));
+  ])('code %s', (code, measures) => expect(readNc1(nc({ 7: 'Rohr 1', 8: code, 15: '0.000' }))).toMatchObject({ header: { measures } }));
   test.each([
     ['a byte-order mark and CRLF', `\ufeff${nc().replace(/\n/g, '\r\n')}`],
     ['comment lines', nc().replace('ST\n', 'ST\n** made somewhere\n** again\n')],
@@ -91,6 +91,37 @@ describe('NC1', () => {
     ['no length', nc({ 9: '0.00' }), /not a length/],
     ['half a piece', nc({ 6: '1.5' }), /not a whole number/],
   ])('%s is told', (_, text, why) => expect(readNc1(text)).toMatchObject({ ok: false, error: expect.stringMatching(why) as unknown }));
+  test('two blocks in one file are two pieces; the same mark in both is told', () => {
+    const two = nc() + nc({ 4: 'TB8', 9: '5000.00' });
+    expect(rowsOfNc([{ name: 'a.nc1', text: two }]).rows.map(({ from, mark, length }) => [from, mark, length])).toEqual([
+      ['a.nc1, block 1', 'TB7', 6],
+      ['a.nc1, block 2', 'TB8', 5],
+    ]);
+    expect(rowsOfNc([{ name: 'a.nc1', text: nc() + nc() }]).faults).toHaveLength(1);
+  });
+  test.each([...Array(20).keys()].slice(1).map((n) => n + 1))('line %i missing is told', (missing) => {
+    const lines = nc().split('\n');
+    for (const profile of ['HEA200', 'TRAEGER'] as const) {
+      const text = lines
+        .filter((_, i) => i !== missing)
+        .join('\n')
+        .replace('HEA200', profile);
+      const read = readNc1(text);
+      // Above the mark nothing else changes, and what the file says of the piece is still true.
+      if (read.ok) expect([read.header.length, read.header.massPerLength, read.header.measures?.depth]).toEqual([6, 42.3, 0.19]);
+      else expect(read.error.length).toBeGreaterThan(20);
+      if (missing <= 15) expect(read.ok).toBe(false);
+    }
+  });
+  test.each([
+    ['a weight of another section', { 15: '61.300' }, /not what HEA 200 weighs/],
+    ['measures of another section', { 10: '200.00' }, /measures are not those of HEA 200/],
+    ['a weight its measures do not make', { 7: 'TRAEGER', 15: '90.0' }, /not what its measures make/],
+    ['a word for a figure', { 7: 'TRAEGER', 13: 'web' }, /“web” on line 13/],
+  ])('%s is told', (_, fields, why) =>
+    expect(readNc1(nc(fields as Record<number, string>))).toMatchObject({ ok: false, error: expect.stringMatching(why) as unknown }),
+  );
+  test('no weight is asked', () => expect(rowsOfNc([{ name: 'a.nc1', text: nc({ 15: '0.000' }) }]).asked).toMatchObject([{ about: 'mass', marks: ['TB7'] }]));
   test('no weight is not nothing', () => expect(readNc1(nc({ 15: '0.000' }))).toMatchObject({ header: { massPerLength: null } }));
   test('the same mark twice is told, not added up', () => {
     const { rows, faults } = rowsOfNc([
@@ -167,7 +198,7 @@ describe('tables', () => {
     expect(faults.map((fault) => fault.from)).toEqual(['row 3', 'row 4', 'row 5', 'row 6', 'row 7', 'row 8']);
     expect(faults[1]!.error).toMatch(/length “long”/);
     expect(faults[3]!.error).toMatch(/already on row 2/);
-    expect(asked).toMatchObject([{ about: 'mass', marks: ['F'], question: expect.stringContaining('Which short ton, t, long ton') as unknown }]);
+    expect(asked).toMatchObject([{ about: 'mass', marks: ['F'], question: expect.stringContaining('in short ton or in t or in long ton') as unknown }]);
   });
   test('a file with no length column asks for it', () => {
     const sheet = readSheet('Mark,Section\nA,IPE 300\n');
@@ -217,6 +248,12 @@ describe('what an import does', () => {
     const back = read(membersCsv(hall));
     expect(hall.members.map((one) => one.make.kind)).toEqual(expect.arrayContaining(['plain', 'girder']));
     expect(previewImport(hall, back.rows, [], () => 'x').changed.flatMap((one) => one.what)).not.toContain('section');
+  });
+  test.each(['=cmd|1', '+1+1', '-2', '@SUM(A1)'])('a mark like %s leaves as text and comes back as it was', (mark) => {
+    const text = membersCsv({ ...plan, members: plan.members.map((one, i) => (i === 0 ? { ...one, mark } : one)) });
+    expect(text).toContain(`'${mark}`);
+    expect(text).not.toMatch(/(^|[,;\t"])[=+@-]/m);
+    expect(read(text).rows[0]!.mark).toBe(mark);
   });
   test.each(['metric', 'us'] as const)('what goes out comes back the same (%s), as bare numbers under named units', (units) => {
     const text = membersCsv({ ...plan, job: { ...plan.job, units } });

@@ -32,7 +32,7 @@ export function readSheet(text: string): Sheet {
   const guess = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: ['\t', ';', ',', '|'] });
   const printed = isTable(guess.data) ? null : fixedWidth(clean);
   const filled = (printed ?? guess.data)
-    .map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 }))
+    .map((row, i) => ({ row: row.map((cell) => unescaped(cell.trim())), line: i + 1 }))
     .filter(({ row }) => row.some((cell) => cell !== '') && !row.every(isRule));
   const delimiter = printed ? ' ' : guess.meta.delimiter;
   const merged = feetAndInches(filled.map(({ row }) => row));
@@ -49,6 +49,9 @@ export function readSheet(text: string): Sheet {
     ? { ...sheet, columns: below, units: {}, skip: 1, heads: cells[0], below: [] }
     : { ...sheet, columns, units: {}, skip: 0, heads: [], below: [] };
 }
+
+/** A cell that would be a formula goes out behind an apostrophe, and comes back without it. */
+const unescaped = (cell: string): string => (/^'[=+\-@]/.test(cell) ? cell.slice(1) : cell);
 
 /** Whether a delimiter makes a table of it: three columns or more, and as many in almost every row. Commas in words make none. */
 function isTable(rows: readonly string[][]): boolean {

@@ -11,3 +11,11 @@ export function textOf(bytes: Uint8Array): string {
     return new TextDecoder('windows-1252').decode(bytes);
   }
 }
+
+/** What a file is by its first bytes, when that is no text. */
+export function notATable(bytes: Uint8Array): string | null {
+  const begins = (...first: number[]) => first.every((byte, i) => bytes[i] === byte);
+  if (begins(0x50, 0x4b, 3, 4) || begins(0xd0, 0xcf, 0x11, 0xe0)) return 'It is a workbook, not text: save it as CSV, or copy its cells and paste them here.';
+  if (begins(0x25, 0x50, 0x44, 0x46)) return 'It is a PDF: the list it was printed from is wanted, as CSV or as cells.';
+  return null;
+}

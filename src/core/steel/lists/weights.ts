@@ -99,7 +99,7 @@ export function readWeights(heading: string, rows: readonly WrittenWeight[], cho
   if (sameUnit(list)) return ask(list, `Is ${name} ${list.map((one) => perWords[one.per]).join(' or ')}?`);
   return ask(
     list,
-    said.units ? `Which ${units.join(', ')} is ${name} in${said.per || chosen.per ? '' : ', and of what'}?` : `In which unit is ${name}, and of what?`,
+    said.units ? `Is ${name} in ${units.join(' or in ')}${said.per || chosen.per ? '' : ', and of what'}?` : `In which unit is ${name}, and of what?`,
   );
 
   function ask(from: readonly WeightReading[], question: string): WeightsRead {
