@@ -8,7 +8,7 @@ CLUSTER="$DATA/postgres"
 SECRET="$DATA/postgres.password"
 LOG="$DATA/postgres.log"
 
-bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
+bin() { pg_bin; }
 
 # PostgreSQL refuses to run as root: hand the cluster to the postgres user then.
 run_as() {
@@ -26,7 +26,19 @@ open_the_way() {
   chown postgres: "$CLUSTER"
 }
 
-alive() { [ -f "$CLUSTER/postmaster.pid" ] && run_as "$(bin)/pg_ctl" -D "$CLUSTER" status >/dev/null 2>&1; }
+psql_here() { PGCONNECT_TIMEOUT=5 PGPASSWORD="$(cat "$SECRET" 2>/dev/null)" "$(bin)/psql" -h 127.0.0.1 -p "$PORT" -U keen_trestle -d postgres -tAc "$1"; }
+
+# Alive is what answers, and answers from this data folder.
+alive() { [ -s "$SECRET" ] && [ "$(realpath -m "$(psql_here 'show data_directory' 2>/dev/null)" 2>/dev/null)" = "$(realpath -m "$CLUSTER")" ]; }
+
+# The process that holds this data folder, if the one postmaster.pid names is a PostgreSQL and was started on it.
+holder() {
+  local pid
+  pid="$(head -n 1 "$CLUSTER/postmaster.pid" 2>/dev/null)" || return 1
+  [[ "$pid" =~ ^[0-9]+$ ]] || return 1
+  tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -q "postgres.*-D $CLUSTER" || return 1
+  printf '%s' "$pid"
+}
 url() { printf 'postgres://keen_trestle:%s@127.0.0.1:%s/%s\n' "$(cat "$SECRET")" "$PORT" "${1:-keen_trestle}"; }
 
 start() {
@@ -44,9 +56,10 @@ start() {
     run_as "$(bin)/initdb" -D "$CLUSTER" -U keen_trestle --pwfile="$pw" --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$DATA/initdb.log" 2>&1 || { rm -f "$pw"; cat "$DATA/initdb.log" >&2; fail "PostgreSQL could not make its data folder."; }
     rm -f "$pw"
   fi
-  # After a kill -9 the dead server may linger a moment; wait, then clear what it left.
-  for _ in 1 2 3 4 5 6; do alive || break; sleep 0.5; done
-  alive || rm -f "$CLUSTER/postmaster.pid"
+  # After a kill -9 the dead server may linger a moment, and a starting one may not answer yet: wait, then clear what a dead one left.
+  for _ in $(seq 30); do holder >/dev/null || break; alive && { make_database keen_trestle; return 0; }; sleep 0.5; done
+  if pid="$(holder)"; then fail "PostgreSQL (process $pid) holds $CLUSTER and does not answer: end it with kill $pid, then start again."; fi
+  rm -f "$CLUSTER/postmaster.pid"
   if (exec 3<>"/dev/tcp/127.0.0.1/$PORT") 2>/dev/null; then fail "port $PORT is taken by something else: set KEEN_TRESTLE_DB_PORT to a free one."; fi
   run_as "$(bin)/pg_ctl" -D "$CLUSTER" -l "$LOG" -w -t 30 -o "-c listen_addresses=127.0.0.1 -c port=$PORT -c unix_socket_directories=''" start >/dev/null 9>&- || { tail -n 20 "$LOG" >&2; fail "PostgreSQL did not start."; }
   make_database keen_trestle
@@ -63,8 +76,8 @@ fresh_database() {
 }
 
 case "${1:-status}" in
-  start) start; alive && say "PostgreSQL runs on 127.0.0.1:$PORT." ;;
-  stop) if alive; then run_as "$(bin)/pg_ctl" -D "$CLUSTER" -m fast -w stop >/dev/null; say "PostgreSQL stopped."; else say "PostgreSQL is not running."; fi ;;
+  start) start; alive || fail "PostgreSQL was started and does not answer on 127.0.0.1:$PORT: look into $LOG."; say "PostgreSQL runs on 127.0.0.1:$PORT." ;;
+  stop) if holder >/dev/null; then run_as "$(bin)/pg_ctl" -D "$CLUSTER" -m fast -w stop >/dev/null; say "PostgreSQL stopped."; else say "PostgreSQL is not running."; fi ;;
   status) if alive; then say "PostgreSQL runs on 127.0.0.1:$PORT."; else say "PostgreSQL is not running."; fi ;;
   url) url "${2:-keen_trestle}" ;;
   fresh) fresh_database "$2" ;;

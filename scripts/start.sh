@@ -19,7 +19,7 @@ fi
 npx --no-install tsx scripts/migrate.ts --demo > "$DATA/migrate.log" 2>&1 &
 migrating=$!
 need_build
-wait "$migrating" || { cat "$DATA/migrate.log" >&2; fail "the database could not be brought up to date."; }
+wait "$migrating" || fail "$(cat "$DATA/migrate.log")"
 say ""
 say "  Keen Trestle is at  http://localhost:$PORT"
 say "  It listens on this machine only. Ctrl-C stops it; npm run db stop stops its database."

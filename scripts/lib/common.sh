@@ -1,11 +1,14 @@
 # Shared by the scripts: where things are, how root and others run things, and stamps that say what is up to date.
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
-DATA="$ROOT/.data"
-mkdir -p "$DATA"
+DATA="${KEEN_TRESTLE_DATA:-$ROOT/.data}"
 export NEXT_TELEMETRY_DISABLED=1
 
 say() { printf '%s\n' "$*"; }
 fail() { printf 'Stopped: %s\n' "$*" >&2; exit 1; }
+{ mkdir -p "$DATA" && : > "$DATA/.writable"; } 2>/dev/null || fail "$DATA cannot be written: make it a folder this user may write to, or set KEEN_TRESTLE_DATA to one."
+
+# The newest PostgreSQL that Debian installed here.
+pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
 
 as_root() {
   if [ "$(id -u)" = 0 ]; then "$@"

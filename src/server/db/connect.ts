@@ -11,7 +11,7 @@ export function pool(): Pool {
   if (!shared.keenTrestlePool) {
     const connectionString = process.env.DATABASE_URL;
     if (!connectionString) throw new Error('DATABASE_URL is not set: start with npm start, which runs a database of its own.');
-    shared.keenTrestlePool = new Pool({ connectionString, max: 8 });
+    shared.keenTrestlePool = new Pool({ connectionString, max: 8, connectionTimeoutMillis: 10_000 });
     // A dropped idle connection is replaced on next use; without a listener it would end the process.
     shared.keenTrestlePool.on('error', (problem) => console.error('database connection lost:', problem.message));
   }
