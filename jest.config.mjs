@@ -2,6 +2,7 @@
 const shared = {
   setupFiles: ['<rootDir>/tests/property-seed.ts'],
   testEnvironment: 'node',
+  modulePathIgnorePatterns: ['<rootDir>/\\.data/', '<rootDir>/\\.next/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

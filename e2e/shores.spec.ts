@@ -79,6 +79,9 @@ test('the line is not opened before its hold points: recorded at the move that w
   await waiting.getByRole('textbox', { name: 'Passed by' }).fill('R. Adeyemi');
   await waiting.getByLabel('On', { exact: true }).fill('2026-10-30');
   await waiting.getByRole('textbox', { name: 'Evidence' }).fill('props tight, base readings taken');
+  // One reading for each shore: with one of them left open it is not recorded as passed.
+  const readings = waiting.getByRole('textbox', { name: /: base reading/ });
+  for (let n = 0; n < (await readings.count()); n += 1) await readings.nth(n).fill(String(2 + n));
   await waiting.getByRole('button', { name: 'Record the pass' }).click();
   await expect(move(page, 'm7')).toHaveAttribute('data-verdict', 'clear');
 });

@@ -9,7 +9,7 @@ import type { Plan } from '@/core/plan/schema';
 import { demoPlan } from '../../tests/demo-plan';
 import { database, pool } from './db/connect';
 import { listJobs } from './jobs';
-import { closePool, coreVersion, inPool, NotFinished } from './pool';
+import { closePool, coreVersion, inPool, type NotFinished } from './pool';
 import { dropWaiting } from './summary';
 import { localDay } from './today';
 

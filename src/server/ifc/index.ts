@@ -183,6 +183,7 @@ function membersOf(model: Model): SteelRows {
         });
     }
   }
+  const doubled: { row: SteelRow; twice: [number, number] }[] = [];
   for (const [mark, found] of kinds) {
     const weights = [...new Set(found.flatMap(({ row }) => (row.mass === null ? [] : [row.mass.toFixed(1)])))];
     const alike = found.some(({ row }) =>
@@ -190,12 +191,14 @@ function membersOf(model: Model): SteelRows {
     );
     if (weights.length > 1 && alike)
       ask('mass', `The model has ${mark} with different weights, ${weights.join(' and ')} kg: give each its own mark, or say which is right.`, mark);
-    for (const { places } of found) {
+    for (const { places, row } of found) {
       const twice = twiceIn(model, places, per.metres);
-      if (twice) ask('count', `#${twice[0]} and #${twice[1]} stand in the same place and are the same piece: is it one or two?`, mark);
+      if (twice) doubled.push({ row, twice });
     }
   }
   const notes = numbered(kinds);
+  for (const { row, twice } of doubled)
+    asked.push({ about: 'count', question: `#${twice[0]} and #${twice[1]} stand in the same place and are the same piece: is it one or two?`, marks: [row.mark] });
   for (const [question, { about, marks }] of questions)
     asked.push({ about, question, marks: [...marks].flatMap((mark) => kinds.get(mark)?.map(({ row }) => row.mark) ?? [mark]) });
   for (const one of asked) if (one.about === 'mass') for (const { row } of [...kinds.values()].flat()) if (one.marks?.includes(row.mark)) row.mass = null;
