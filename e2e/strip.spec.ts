@@ -15,7 +15,7 @@ test('the arrow keys step the moment, and the board and the words follow', async
 test('reordering into a bad order stops the right move, with its reason', async ({ page, job }) => {
   expect(job).toBeTruthy();
   await move(page, 'm2').click();
-  for (let i = 0; i < 6; i += 1) await page.getByRole('button', { name: 'Later' }).click();
+  for (let i = 0; i < 6; i += 1) await page.getByRole('button', { name: 'Put later' }).click();
   await expect(move(page, 'm8')).toHaveAttribute('data-verdict', 'stop');
   await expect(count(page, 'stop')).toContainText('1');
   await move(page, 'm8').click();

@@ -110,10 +110,14 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
               <TextField label="Evidence" value={draft.evidence} onValue={(evidence) => put({ evidence })} />
             </div>
             {hold.reading &&
-              things.map((thing) =>
-                open(`${thing.name}: ${hold.reading!.what}`, hold.reading!.kind, readingOf(draft, thing.id), (value) => read(thing.id, value)),
-              )}
-            <TextField label="In words, if more was measured" value={draft.value} onValue={(value) => put({ value })} />
+              things.map((thing) => (
+                <div key={thing.id} className="col-span-2">
+                  {open(`${thing.name}: ${hold.reading!.what}`, hold.reading!.kind, readingOf(draft, thing.id), (value) => read(thing.id, value))}
+                </div>
+              ))}
+            <div className="col-span-2">
+              <TextField label="In words, if more was measured" value={draft.value} onValue={(value) => put({ value })} />
+            </div>
             <PlainButton type="submit" strong disabled={!whole}>
               Record the pass
             </PlainButton>

@@ -55,10 +55,10 @@ export function MoveTools() {
   return (
     <span className="flex shrink-0 gap-1">
       <button type="button" className={button} disabled={cursor < 1} onClick={() => shift(-1)}>
-        <ArrowLeft size={13} aria-hidden /> Earlier
+        <ArrowLeft size={13} aria-hidden /> Put earlier
       </button>
       <button type="button" className={button} disabled={cursor < 0 || cursor >= plan.moves.length - 1} onClick={() => shift(1)}>
-        Later <ArrowRight size={13} aria-hidden />
+        Put later <ArrowRight size={13} aria-hidden />
       </button>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger className={button}>

@@ -57,7 +57,7 @@ export type Shape =
       of?: Ref;
     }
   /** from, to, moved square to itself by `offset` screen pixels */
-  | { shape: 'dimension'; from: Vec; to: Vec; offset: number; text: string; ink: Ink };
+  | { shape: 'dimension'; from: Vec; to: Vec; offset: number; text: string; ink: Ink; /** the figure of an upright line on its right */ right?: boolean };
 
 export type Side = 'right' | 'left' | 'above' | 'below' | 'centre';
 

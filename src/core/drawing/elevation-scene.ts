@@ -303,6 +303,8 @@ function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape
       offset: 26,
       text: show(outer.level),
       ink: 'ink',
+      // On its left a digit would stand behind the post.
+      right: true,
     });
   }
   const { hook } = pose;

@@ -73,7 +73,7 @@ function markBoxes(shape: Shape, view: View, { widthOf, height }: LabelMetrics):
   if (!line) return [];
   const width = widthOf(shape.text, true, false);
   const { text, from, to } = line;
-  const words: Box = { x: line.upright ? text.x - width : text.x - width / 2, y: text.y - height * 0.86, width, height: height * 1.07 };
+  const words: Box = { x: text.x - { start: 0, middle: width / 2, end: width }[line.anchor], y: text.y - height * 0.86, width, height: height * 1.07 };
   const rule: Box = { x: Math.min(from.x, to.x) - 3, y: Math.min(from.y, to.y) - 3, width: Math.abs(from.x - to.x) + 6, height: Math.abs(from.y - to.y) + 6 };
   return [words, rule];
 }
@@ -84,8 +84,9 @@ export interface DimensionLine {
   /** unit normal on screen, towards which `offset` moves the line */
   normal: Vec;
   upright: boolean;
-  /** anchor of the figure: its end when upright, its middle otherwise */
+  /** where the figure stands, and which point of it that is */
   text: Vec;
+  anchor: 'start' | 'middle' | 'end';
 }
 
 /** Where a dimension stands on screen; null when it is too short to draw. */
@@ -99,7 +100,11 @@ export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, vie
   const shift = (p: Vec) => ({ x: p.x + normal.x * shape.offset, y: p.y + normal.y * shape.offset });
   const [from, to] = [shift(a), shift(b)];
   const upright = Math.abs(normal.x) > 0.7;
-  return { from, to, normal, upright, text: { x: (from.x + to.x) / 2 + (upright ? -6 : 0), y: (from.y + to.y) / 2 + (upright ? 4 : -4) } };
+  const anchor = !upright ? 'middle' : shape.right ? 'start' : 'end';
+  const beside = { start: 6, middle: 0, end: -6 }[anchor];
+  // High up on its right, where no dimension across stands.
+  const along = anchor === 'start' ? 0.75 : 0.5;
+  return { from, to, normal, upright, anchor, text: { x: (from.x + to.x) / 2 + beside, y: from.y + (to.y - from.y) * along + (upright ? 4 : -4) } };
 }
 
 /** Each label where it covers least of the other labels and of the solid shapes; bold ones choose first, then the first in the list. */

@@ -198,7 +198,11 @@ function membersOf(model: Model): SteelRows {
   }
   const notes = numbered(kinds);
   for (const { row, twice } of doubled)
-    asked.push({ about: 'count', question: `#${twice[0]} and #${twice[1]} stand in the same place and are the same piece: is it one or two?`, marks: [row.mark] });
+    asked.push({
+      about: 'count',
+      question: `#${twice[0]} and #${twice[1]} stand in the same place and are the same piece: is it one or two?`,
+      marks: [row.mark],
+    });
   for (const [question, { about, marks }] of questions)
     asked.push({ about, question, marks: [...marks].flatMap((mark) => kinds.get(mark)?.map(({ row }) => row.mark) ?? [mark]) });
   for (const one of asked) if (one.about === 'mass') for (const { row } of [...kinds.values()].flat()) if (one.marks?.includes(row.mark)) row.mass = null;

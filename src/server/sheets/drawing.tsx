@@ -107,7 +107,8 @@ function inside(p: Vec, view: View): Vec {
 function DimensionOnPaper({ shape, view }: { shape: Extract<Shape, { shape: 'dimension' }>; view: View }) {
   const line = dimensionLine(shape, view);
   if (!line) return null;
-  const { from, to, normal, upright, text } = line;
+  const { from, to, normal, upright, anchor, text } = line;
+  const width = widthOf(shape.text, true);
   const tick = (at: Vec) => ({ x1: at.x - normal.x * 3, y1: at.y - normal.y * 3, x2: at.x + normal.x * 3, y2: at.y + normal.y * 3 });
   const pen = { stroke: '#000000', strokeWidth: 0.5 };
   return (
@@ -116,7 +117,7 @@ function DimensionOnPaper({ shape, view }: { shape: Extract<Shape, { shape: 'dim
       <Line {...tick(from)} {...pen} />
       <Line {...tick(to)} {...pen} />
       <Text
-        x={text.x - (upright ? widthOf(shape.text, true) - 3 : widthOf(shape.text, true) / 2)}
+        x={text.x - { start: 3, middle: width / 2, end: width - 3 }[anchor]}
         y={text.y + (upright ? -1 : 1.5)}
         style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: 700 }}
         fill="#000000"

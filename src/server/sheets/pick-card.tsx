@@ -59,9 +59,9 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
   const rigging: Entry[] = [
     { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
     { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
-    { label: 'Tension at rest, left and right', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
+    { label: 'Tension at rest', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
     {
-      label: `Tension × ${show(factor, 'factor')} for movement`,
+      label: `Tension moving, × ${show(factor, 'factor')}`,
       value: hung ? `${show(hung.tension[0] * factor, 'force')}, ${show(hung.tension[1] * factor, 'force')}` : UNKNOWN,
     },
     { label: 'Leg angles from the horizontal', value: hung ? `${show(hung.angleDeg[0], 'angle')}, ${show(hung.angleDeg[1], 'angle')}` : UNKNOWN },

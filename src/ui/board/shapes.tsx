@@ -120,7 +120,7 @@ export function LabelView({ placed }: { placed: PlacedLabel }) {
 function DimensionView({ shape, view }: { shape: Extract<Shape, { shape: 'dimension' }>; view: View }) {
   const line = dimensionLine(shape, view);
   if (!line) return null;
-  const { from, to, normal, upright, text } = line;
+  const { from, to, normal, anchor, text } = line;
   const a = toScreen(view, shape.from);
   const b = toScreen(view, shape.to);
   const side = Math.sign(shape.offset);
@@ -140,7 +140,7 @@ function DimensionView({ shape, view }: { shape: Extract<Shape, { shape: 'dimens
       <text
         x={text.x}
         y={text.y}
-        textAnchor={upright ? 'end' : 'middle'}
+        textAnchor={anchor}
         fill={colour}
         stroke="var(--color-board)"
         strokeWidth={4}

@@ -120,11 +120,15 @@ function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | '
         aria-label={`Move ${card.number}: ${card.title}, ${card.about}. ${waits ? `waits for move ${card.waitsFor}` : verdictWord[card.verdict]}.`}
         data-move={card.id}
         data-verdict={card.verdict}
-        className={`flex h-full w-full flex-col border px-2 py-1 text-left ${edge} ${ground}`}
+        className={`flex h-full w-full flex-col border px-1.5 py-1 text-left ${edge} ${ground}`}
       >
         <span className="flex w-full items-center justify-between">
           <span className="sign text-[16px] leading-5">{card.number}</span>
-          {waits ? <span className="text-[12px] leading-4 text-soft">waits for {card.waitsFor}</span> : <VerdictMark verdict={card.verdict} size={14} bare />}
+          {waits ? (
+            <span className="text-[11.5px] leading-4 whitespace-nowrap text-soft">waits for {card.waitsFor}</span>
+          ) : (
+            <VerdictMark verdict={card.verdict} size={14} bare />
+          )}
         </span>
         <span className="sign line-clamp-2 text-[15px] leading-[1.12]">{card.title}</span>
         <span className="mt-auto w-full truncate text-[12px] leading-4 text-soft">{card.about}</span>
