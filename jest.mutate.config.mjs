@@ -3,7 +3,7 @@ import config from './jest.config.mjs';
 
 const core = config.projects.find((project) => project.displayName === 'core');
 const rooms = process.env.KEEN_TRESTLE_MUTATE === 'plan' ? 'src/core' : 'src/core/{rigging,shoring,cranes,beams,strength,calc,goldens}';
-export default {
+const mutate = {
   ...core,
   displayName: undefined,
   rootDir: import.meta.dirname,
@@ -11,3 +11,5 @@ export default {
   testMatch: [`<rootDir>/${rooms}/**/*.test.ts`],
   testPathIgnorePatterns: ['mutated\\.test', 'strike-dense\\.test'],
 };
+
+export default mutate;
