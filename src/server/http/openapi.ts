@@ -53,6 +53,44 @@ export function openApi(): unknown {
           },
         },
       },
+      '/api/jobs/{id}/verdict': {
+        get: {
+          operationId: 'readVerdict',
+          summary: 'How the newest revision stands today',
+          parameters: [jobParameter],
+          responses: { 200: { description: 'Verdict and counts, or why the plan cannot be opened' }, 404: problemBody },
+        },
+      },
+      '/api/jobs/{id}/revisions': {
+        get: {
+          operationId: 'listRevisions',
+          summary: 'Every save of a job, newest first',
+          parameters: [jobParameter],
+          responses: { 200: { description: 'Number, time and hand of each' }, 404: problemBody },
+        },
+      },
+      '/api/jobs/{id}/revisions/{revision}': {
+        get: {
+          operationId: 'readRevision',
+          summary: 'The plan as one save left it; to bring it back, save it on top of the newest',
+          parameters: [jobParameter, { name: 'revision', in: 'path', required: true, schema: { type: 'integer', minimum: 1 } }],
+          responses: { 200: { description: 'The plan; ETag holds its revision', content: json({ $ref: '#/components/schemas/Plan' }) }, 404: problemBody },
+        },
+      },
+      '/api/jobs/{id}/away': {
+        put: {
+          operationId: 'putAway',
+          summary: 'Put a job away: it leaves the list and nothing of it is lost',
+          parameters: [jobParameter],
+          responses: { 204: { description: 'Put away' }, 404: problemBody },
+        },
+        delete: {
+          operationId: 'takeBack',
+          summary: 'Take a job back that was put away',
+          parameters: [jobParameter],
+          responses: { 204: { description: 'In the list again' }, 404: problemBody },
+        },
+      },
       '/api/jobs': {
         post: {
           operationId: 'createJob',
