@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import type { Ref } from '@/core/drawing/draw-list';
 import { lookWords, nextLook } from '@/core/drawing/looks';
-import { formatQuantity, metresPer } from '@/core/units';
+import { formatQuantity, roundLengths, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
 import { boardHands } from './board-hands';
 import { useJob, useJobStore } from './job-context';
@@ -78,7 +78,7 @@ export function Board() {
   );
   const aboveTitle = useMemo(() => <Title view="Plan" moment={moment} />, [moment]);
   const sideTitle = useMemo(() => <Title view={lookWords[look]} moment={moment} />, [look, moment]);
-  const shared = { chosen, measureText, onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
+  const shared = { chosen, measureText, roundLengths: roundLengths[system], onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
   return (
     <div className="flex h-full min-h-0 min-w-0 flex-col divide-y divide-line">
       {shown !== 'side' && (

@@ -1,5 +1,5 @@
 import { offChartWords } from '../cranes/chart-lookup';
-import { formatQuantity, type QuantityKind, type UnitSystem } from '../units';
+import { formatQuantity, spokenIn, type QuantityKind, type UnitSystem } from '../units';
 import type { Check } from './check';
 
 const listed = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`);
@@ -13,7 +13,7 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'told':
       return f.words.map((part) => (typeof part === 'string' ? part : show(part.value, part.kind))).join('');
     case 'missing':
-      return f.question;
+      return spokenIn(f.question, system);
     case 'weight':
       return `${f.mark} weighs ${show(f.mass, 'mass')} with ${show(f.allowance, 'fraction')} allowed; its balance point is ${show(f.cg, 'length')} from the left end.`;
     case 'moves.lacking':
@@ -41,7 +41,7 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
         ? `${f.mark} hangs level; up to ${show(f.mostDeg, 'angle')} is allowed.`
         : `${f.mark} hangs ${show(Math.abs(f.tiltDeg), 'angle')} low at the ${f.lowEnd} end; up to ${show(f.mostDeg, 'angle')} is allowed.`;
     case 'sling.impossible':
-      return f.reason;
+      return spokenIn(f.reason, system);
     case 'lift.chart':
       return `${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':

@@ -9,10 +9,10 @@ test('as drawn it is what the plan says; further back it uses more of the shores
   // Ten studs a wall, two more at a doubled joist above and a header’s ends for two; plates, header plies and boards.
   expect(by('as drawn').parts).toBe(42 + 4 * 3 + 2 + 3 * 2);
   expect(by('as drawn').hours).toBeCloseTo(62 * 0.35, 9);
-  expect(by('walls 1.2 m back').between!).toBeCloseTo(2.4 - 0.095, 9);
-  expect(by('walls 0.6 m back').verdict).toBe('stop');
-  expect(by('walls 0.6 m back').governs!.id).toBe('shore.room');
-  expect(by('walls 1.2 m back').governs!.ratio!).toBeGreaterThan(by('as drawn').governs!.ratio!);
+  expect(by('walls 1.20 m back').between!).toBeCloseTo(2.4 - 0.095, 9);
+  expect(by('walls 0.60 m back').verdict).toBe('stop');
+  expect(by('walls 0.60 m back').governs!.id).toBe('shore.room');
+  expect(by('walls 1.20 m back').governs!.ratio!).toBeGreaterThan(by('as drawn').governs!.ratio!);
 });
 test('one side alone is a stop where joists break over the line', () => {
   expect(by('the left side alone').verdict).toBe('stop');

@@ -1,3 +1,4 @@
+import { formatQuantity } from '../units';
 import { rulesOf, type ThresholdKey } from '../rules/rule-sets';
 import type { Check, Verdict } from './check';
 import { worst } from './check';
@@ -57,7 +58,10 @@ const set = (plan: Plan, setback: number): Plan => ({ ...plan, shoring: { ...pla
 /** The shores as drawn, the walls at other distances, one side alone where joists run through, and bracing left out: side by side. */
 export function arrangements(plan: Plan): Arrangement[] {
   if (plan.shoring.walls.length === 0) return [arrangement('as drawn', plan)];
-  const list = [arrangement('as drawn', plan), ...[0.6, 0.9, 1.2].map((setback) => arrangement(`walls ${setback} m back`, set(plan, setback)))];
+  const list = [
+    arrangement('as drawn', plan),
+    ...[0.6, 0.9, 1.2].map((setback) => arrangement(`walls ${formatQuantity(setback, 'length', plan.job.units)} back`, set(plan, setback))),
+  ];
   for (const side of ['left', 'right'] as const) {
     const walls = plan.shoring.walls.filter((wall) => wall.side === side);
     const kept = new Set([...walls, ...plan.shoring.rows].map((one) => one.id));

@@ -125,3 +125,36 @@ export function formatPlain(value: number | null, kind: QuantityKind, system: Un
 export function inputUnit(kind: QuantityKind, system: UnitSystem): string {
   return kind === 'length' && system === 'us' ? 'ft-in' : shownIn[kind][system].symbol;
 }
+
+/** Lengths a scale bar may stand for: round in the system it is read in, in metres. */
+export const roundLengths: Record<UnitSystem, readonly number[]> = {
+  metric: [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500],
+  us: [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000].map((feet) => feet * metresPer.ft),
+};
+
+const spoken: Record<string, readonly [kind: QuantityKind, factor: number]> = {
+  m: ['length', 1],
+  mm: ['dimension', 1e-3],
+  kN: ['force', 1e3],
+  N: ['force', 1],
+  kPa: ['pressure', 1e3],
+  Pa: ['pressure', 1],
+  MPa: ['stress', 1e6],
+  kg: ['mass', 1],
+};
+
+/** A sentence with figures in SI, as a person of that system reads it. What stands in quotes is somebody’s own and stays. */
+export function spokenIn(sentence: string, system: UnitSystem): string {
+  return sentence
+    .split(/(“[^”]*”)/)
+    .map((part) =>
+      part.startsWith('“')
+        ? part
+        : part.replace(/(?<![\w.,/-])(\d+(?:\.\d+)?(?:e[-+]?\d+)?)[ \u00a0](kN|N|kPa|Pa|MPa|kg|mm|m)(?![\w²³⁴/·])/g, (whole, figure: string, unit: string) => {
+            const [kind, factor] = spoken[unit] ?? ['length', 1];
+            if (system === 'us') return formatQuantity(Number(figure) * factor, kind, 'us');
+            return figure.replace(/\D/g, '').length > LONG ? `${Number(Number(figure).toPrecision(4))}${NBSP}${unit}` : whole;
+          }),
+    )
+    .join('');
+}

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatForInput, formatPlain, formatQuantity, kilogramsPer, metresPer, parseQuantity, type QuantityKind, type UnitSystem } from '.';
+import { formatForInput, formatPlain, formatQuantity, kilogramsPer, metresPer, parseQuantity, spokenIn, type QuantityKind, type UnitSystem } from '.';
 
 const read = (text: string, kind: QuantityKind, system: UnitSystem): number => {
   const parsed = parseQuantity(text, kind, system);
@@ -131,4 +131,13 @@ describe('round trips', () => {
       { numRuns: 500 },
     );
   });
+});
+
+describe('figures in a sentence', () => {
+  test.each([
+    ['A load at 12.400000000000001 m is past the span of 9 m.', 'metric', 'A load at 12.4\u00a0m is past the span of 9 m.'],
+    ['It takes 0.1 kN to start.', 'us', 'It takes 22\u00a0lb to start.'],
+    ['The right bearing at 3.048 m, 200 kPa under it.', 'us', 'The right bearing at 10\'\u00a00", 4,177\u00a0psf under it.'],
+    ['“wall 3 m” is 29 CFR 1926.752(a) and ρ = 350 kg/m³', 'us', '“wall 3 m” is 29 CFR 1926.752(a) and ρ = 350 kg/m³'],
+  ] as const)('%s (%s)', (words, system, wanted) => expect(spokenIn(words, system)).toBe(wanted));
 });

@@ -26,6 +26,8 @@ interface SheetProps {
   chosen: Ref | null;
   margins?: Margins;
   measureText: (metres: number) => string;
+  /** round lengths for the scale bar, in metres, from the least */
+  roundLengths: readonly number[];
   onChoose: (ref: Ref | null) => void;
   draggable: (ref: Ref) => boolean;
   onDrag: (drag: Drag) => void;
@@ -44,7 +46,7 @@ const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
 
 /** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
 export const Sheet = memo(function Sheet(props: SheetProps) {
-  const { drawing, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, tools } = props;
+  const { drawing, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, roundLengths, tools } = props;
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(frame, FIRST);
@@ -206,7 +208,7 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
           <LabelView key={i} placed={placed} />
         ))}
         {measure && <MeasureLine view={view} measure={measure} text={measureText(Math.hypot(measure.to.x - measure.from.x, measure.to.y - measure.from.y))} />}
-        <ScaleBar view={view} text={measureText} />
+        <ScaleBar view={view} text={measureText} lengths={roundLengths} />
       </svg>
     </section>
   );
@@ -238,8 +240,8 @@ function MeasureLine({ view, measure, text }: { view: View; measure: { from: Vec
   );
 }
 
-function ScaleBar({ view, text }: { view: View; text: (metres: number) => string }) {
-  const metres = [0.5, 1, 2, 5, 10, 20].find((m) => m * view.scale >= 46) ?? 50;
+function ScaleBar({ view, text, lengths }: { view: View; text: (metres: number) => string; lengths: readonly number[] }) {
+  const metres = lengths.find((m) => m * view.scale >= 46) ?? lengths.at(-1) ?? 1;
   const width = metres * view.scale;
   const x = view.width - width - 14;
   const y = view.height - 12;
