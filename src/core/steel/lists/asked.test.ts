@@ -89,8 +89,14 @@ describe('counts, marks and sections', () => {
     expect(pieces('Mark;Member;Length (m)\nB1;HEB 200;6\nB2;IPE 300;5\n')[0]).toEqual(['B1', 'HEB 200']);
     expect(pieces('Mark;Pos;Length (m)\nHEB 200;B1;6\nIPE 300;B2;5\n')[0]).toEqual(['B1', 'HEB 200']);
     expect(pieces('Pos;Mark;Profile;Length (m)\n1;B1;HEB 200;6\n2;B2;IPE 300;5\n')[0]).toEqual(['B1', 'HEB 200']);
+    expect(pieces('Section;Mark;Length (m)\nB1;HEB 200;6\nB2;IPE 300;5\n')[0]).toEqual(['B1', 'HEB 200']);
     expect(pieces('Section;Size;Length (m);Mark\nNorth;HEB 200;6;B1\nSouth;IPE 300;5;B2\n')[0]).toEqual(['B1', 'HEB 200']);
   });
+  test('a number that is the mark is no count', () =>
+    expect(read('No.;Section;Length (m);kg\n1;HEB 200;6;367.8\n2;HEB 200;5;306.5\n').rows.map(({ mark, count, mass }) => [mark, count, mass])).toEqual([
+      ['1', 1, 367.8],
+      ['2', 1, 306.5],
+    ]));
   test('the same mark more than once beside a column where each is another is asked', () =>
     expect(about('Mark;Pos;Profile;Length (m)\nD1;B1;HEB 200;6\nD1;B2;IPE 300;5\n')).toContain('mark'));
 });

@@ -56,7 +56,8 @@ export function settleColumns(heads: readonly string[], body: readonly string[][
   const section = settleSection();
   if (section !== undefined) columns.section = section;
   const mark = settleMark();
-  if (mark !== undefined) columns.mark = mark;
+  if (mark === undefined) delete columns.mark;
+  else columns.mark = mark;
   settleCount();
   settleMass();
   return { columns, asked, notes };
@@ -95,7 +96,15 @@ export function settleColumns(heads: readonly string[], body: readonly string[][
       .map(({ i, is }) => ({ i, is: running[i] ? 0.5 : is, own: new Set(column(i)).size === column(i).length && column(i).length === sample.length }))
       .sort((a, b) => b.is - a.is || a.i - b.i);
     const [one, ...others] = fits;
-    if (!one) return first.mark !== undefined && first.mark !== columns.section ? first.mark : others[0]?.i;
+    if (!one) {
+      // The heading of the marks stands over the sections: the marks are under another, where each is its own.
+      const free = heads.flatMap((_, i) => {
+        const taken =
+          i === columns.section || used(i, 'mark') || column(i).length === 0 || share(i, isGrade) > 0.5 || share(i, (cell) => /^[\d.,]+$/.test(cell)) === 1;
+        return taken ? [] : [{ i, own: new Set(column(i)).size / column(i).length }];
+      });
+      return free.sort((a, b) => b.own - a.own || a.i - b.i).find(({ own }) => own > 0.5)?.i;
+    }
     const rival = others.find((other) => other.own && other.is >= 1);
     if (!one.own && rival && sample.length > 1)
       asked.push({
@@ -116,6 +125,7 @@ export function settleColumns(heads: readonly string[], body: readonly string[][
       .filter(({ i, is }) => is > 0 && i !== columns.mark && i !== columns.section && !used(i, 'count'))
       .sort((a, b) => b.is - a.is || a.i - b.i);
     const [one] = fits;
+    if (columns.count === columns.mark || columns.count === columns.section) delete columns.count;
     if (!one) return;
     columns.count = one.i;
     if (one.is === 3 || column(one.i).length === 0) return;
@@ -139,7 +149,7 @@ export function settleColumns(heads: readonly string[], body: readonly string[][
   function settleMass(): void {
     const rank = (head: string): number => {
       if (
-        !/weight|mass|\bwt\b|gewicht|poids|peso|(^|[^a-z])(kg|lb)s?\s*\/\s*(m|ft)\b/i.test(head) ||
+        !/weight|mass|\bwt\b|gewicht|poids|peso|(^|[^a-z])(kg|lb)s?\s*\/\s*(m|ft)\b|^(kgs?|lbs?|t|tonnes?|kn)$/i.test(head) ||
         /lifted|max|capacity|permitted|allowable|surface|paint/i.test(head)
       )
         return 0;
