@@ -94,6 +94,9 @@ test('the same piece twice is asked, by its number or by where it stands', async
   const twice = await read(changed(["'Beam',$,$,#72,", "'Beam',$,$,#7,"]));
   expect(twice.asked).toMatchObject([{ about: 'count', marks: ['B1'], question: expect.stringContaining('#100 and #110 stand in the same place') }]);
   expect((await read(changed(['0hVqW0000000000000003A', '0hVqW0000000000000002A']))).asked).toMatchObject([{ about: 'count' }]);
+  // One of the two weighed and the other not: still the same piece.
+  const unweighed = await read(changed(["'Beam',$,$,#72,", "'Beam',$,$,#7,"], ['(#100,#110),#202', '(#100),#202']));
+  expect(unweighed.asked).toMatchObject([{ about: 'count', marks: ['B1', 'B1-2'] }]);
   // Turned a quarter, it is another.
   const crossed = more('#90=IFCDIRECTION((0.,1.,0.));\n#91=IFCDIRECTION((1.,0.,0.));\n#92=IFCAXIS2PLACEMENT3D(#3,#91,#90);\n#93=IFCLOCALPLACEMENT($,#92);', [
     "'Beam',$,$,#72,",

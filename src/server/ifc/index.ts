@@ -183,7 +183,7 @@ function membersOf(model: Model): SteelRows {
         });
     }
   }
-  const doubled: { row: SteelRow; twice: [number, number] }[] = [];
+  const doubled: { rows: SteelRow[]; twice: [number, number] }[] = [];
   for (const [mark, found] of kinds) {
     const weights = [...new Set(found.flatMap(({ row }) => (row.mass === null ? [] : [row.mass.toFixed(1)])))];
     const alike = found.some(({ row }) =>
@@ -191,17 +191,23 @@ function membersOf(model: Model): SteelRows {
     );
     if (weights.length > 1 && alike)
       ask('mass', `The model has ${mark} with different weights, ${weights.join(' and ')} kg: give each its own mark, or say which is right.`, mark);
-    for (const { places, row } of found) {
-      const twice = twiceIn(model, places, per.metres);
-      if (twice) doubled.push({ row, twice });
+    // Whatever is said of them: the same piece may be weighed once and drawn twice.
+    for (const [i, one] of found.entries()) {
+      const same = found.slice(i).filter(({ row }) => row.section === one.row.section && Math.abs(row.length - one.row.length) < 1e-3);
+      const twice = twiceIn(
+        model,
+        same.flatMap(({ places }) => places),
+        per.metres,
+      );
+      if (twice) doubled.push({ rows: same.map(({ row }) => row), twice });
     }
   }
   const notes = numbered(kinds);
-  for (const { row, twice } of doubled)
+  for (const { rows, twice } of doubled)
     asked.push({
       about: 'count',
       question: `#${twice[0]} and #${twice[1]} stand in the same place and are the same piece: is it one or two?`,
-      marks: [row.mark],
+      marks: rows.map(({ mark }) => mark),
     });
   for (const [question, { about, marks }] of questions)
     asked.push({ about, question, marks: [...marks].flatMap((mark) => kinds.get(mark)?.map(({ row }) => row.mark) ?? [mark]) });
