@@ -9,7 +9,7 @@ test('the arrow keys step the moment, and the board and the words follow', async
   await expect(page.getByRole('heading', { name: 'Before work' })).toBeVisible();
   await expect(page.getByText('No bearing is ready')).toBeVisible();
   await page.keyboard.press('End');
-  await expect(page.getByText(/TB1 set: P1 4\.91\skN, P2 5\.08\skN, tightened/)).toBeVisible();
+  await expect(page.getByText(/TB1 set: P1 4\.91\skN, P2 5\.09\skN, tightened/)).toBeVisible();
 });
 
 test('reordering into a bad order stops the right move, with its reason', async ({ page, job }) => {
