@@ -61,7 +61,12 @@ start() {
   if pid="$(holder)"; then fail "PostgreSQL (process $pid) holds $CLUSTER and does not answer: end it with kill $pid, then start again."; fi
   rm -f "$CLUSTER/postmaster.pid"
   if (exec 3<>"/dev/tcp/127.0.0.1/$PORT") 2>/dev/null; then fail "port $PORT is taken by something else: set KEEN_TRESTLE_DB_PORT to a free one."; fi
-  run_as "$(bin)/pg_ctl" -D "$CLUSTER" -l "$LOG" -w -t 30 -o "-c listen_addresses=127.0.0.1 -c port=$PORT -c unix_socket_directories=''" start >/dev/null 9>&- || { tail -n 20 "$LOG" >&2; fail "PostgreSQL did not start."; }
+  # The children of a killed server let go of its memory a moment after it: until then another is refused.
+  for try in $(seq 20); do
+    if run_as "$(bin)/pg_ctl" -D "$CLUSTER" -l "$LOG" -w -t 60 -o "-c listen_addresses=127.0.0.1 -c port=$PORT -c unix_socket_directories=''" start >"$DATA/pg_ctl.log" 2>&1 9>&-; then break; fi
+    if [ "$try" = 20 ] || ! tail -n 3 "$LOG" | grep -q 'pre-existing shared memory'; then tail -n 20 "$LOG" >&2; fail "PostgreSQL did not start."; fi
+    sleep 0.5
+  done
   make_database keen_trestle
 }
 
