@@ -203,6 +203,9 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
               </ul>
             )}
             {preview.added.length > 0 && (
+              <p className="my-1 text-[13px]">New pieces come without moves: each is asked about until the run sheet sets it, or it is said who does.</p>
+            )}
+            {preview.added.length > 0 && (
               <p className="text-[13px] text-soft">
                 New: {preview.added.slice(0, 30).join(', ')}
                 {preview.added.length > 30 && ` and ${preview.added.length - 30} more`}
