@@ -66,7 +66,7 @@ test('drawings zoom, pan, fit, measure, stand alone and turn', async ({ page, jo
   expect(job).toBeTruthy();
   const seat = grip(page, 'bearing:p1');
   const width = async () => (await seat.boundingBox())!.width;
-  const first = await width();
+  const first = (await standing(seat)).width;
   await page.getByRole('button', { name: 'Larger, plan' }).click();
   await expect.poll(width).toBeGreaterThan(first * 1.15);
   await page.getByRole('button', { name: 'Fit plan' }).click();
