@@ -137,11 +137,11 @@ test('a wall is dragged on the plan; one undo brings it back', async ({ page, jo
 test('arrangements side by side: one is taken; the cut list says what the yard lacks', async ({ page, job, request }) => {
   await page.getByRole('button', { name: 'Compare arrangements' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.locator('[data-arrangement="walls 0.6 m back"]')).toHaveAttribute('data-verdict', 'stop');
+  await expect(dialog.locator('[data-arrangement="walls 0.60\u00a0m back"]')).toHaveAttribute('data-verdict', 'stop');
   await expect(dialog.locator('[data-arrangement="the left side alone"]')).toHaveAttribute('data-verdict', 'stop');
   const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
   expect(violations.map((one) => one.id)).toEqual([]);
-  await dialog.locator('[data-arrangement="walls 1.2 m back"]').getByRole('button', { name: 'Set them so' }).click();
+  await dialog.locator('[data-arrangement="walls 1.20\u00a0m back"]').getByRole('button', { name: 'Set them so' }).click();
   await saved(page);
   expect((await planOf(request, job)).shoring.walls.every((wall) => wall.setback === 1.2)).toBe(true);
   await page.getByRole('button', { name: /^Cut list and yard/ }).click();
