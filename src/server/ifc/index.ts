@@ -1,5 +1,6 @@
 import * as WebIFC from 'web-ifc';
 import { findSection } from '@/core/steel/sections';
+import { LONGEST, SHORTEST } from '@/core/steel/lists/length-unit';
 import type { Asked, SteelRow, SteelRows } from '@/core/steel/lists/rows';
 import { assembliesOf, assemblyIds, type Assembly } from './assemblies';
 import { cornersOf } from './corners';
@@ -51,10 +52,6 @@ interface Found {
   /** where each of them stands, with what is put there */
   places: { id: number; guid: string; at: string; line: Line }[];
 }
-
-/** No piece of steel is longer, or shorter: a figure past these has lost its unit. */
-const LONGEST = 150;
-const SHORTEST = 0.02;
 
 /** Steel that is no beam, column or member, and what goes up beside it: counted, and told. */
 const besides: readonly (readonly [string, number])[] = [

@@ -1,5 +1,6 @@
 import { STEEL_DENSITY } from '../plate-girder.calc';
 import { findSection } from '../sections';
+import { LONGEST, SHORTEST } from './length-unit';
 import type { ProfileMeasures } from '../by-measures';
 
 /** Header of a DSTV NC file (the plain-text format of fabricators): mark, profile, length, weight. Lengths there are millimetres. */
@@ -67,7 +68,7 @@ function readBlock(fields: readonly string[]): NcRead {
   if (length === null || !(length > 0)) return { ok: false, error: `${mark}: the length “${at(9)}” on line 9 is not a length in millimetres.` };
   if (count === null || !Number.isInteger(count) || count < 1)
     return { ok: false, error: `${mark}: the number of pieces “${at(6)}” on line 6 is not a whole number.` };
-  if (length > 150_000 || length < 20) return { ok: false, error: `${mark}: ${length} mm on line 9 is no length of a piece.` };
+  if (length / 1000 > LONGEST || length / 1000 < SHORTEST) return { ok: false, error: `${mark}: ${length} mm on line 9 is no length of a piece.` };
   const [height, flangeWidth, flange, web] = [10, 11, 12, 13].map((line) => millimetres(at(line)));
   const measures = measuresOf(at(8), height ?? null, flangeWidth ?? null, flange ?? null, web ?? null);
   const written = mass !== null && mass > 0 ? mass : null;

@@ -1,3 +1,4 @@
+import { metresPer } from '../../units';
 import { findSection } from '../sections';
 import type { Asked, Choice, Per } from './rows';
 import { weightUnits, weightWords, type WeightUnit } from './weight-words';
@@ -22,11 +23,10 @@ const LEAST = 0.9;
 const MOST = 1.6;
 /** So many rows of a column must bear a reading out. */
 const MOST_ROWS = 0.8;
-const FOOT = 0.3048;
 
 export function massOf({ figure, length, count }: Pick<WrittenWeight, 'figure' | 'length' | 'count'>, { unit, per }: WeightReading): number {
   const mass = figure * weightUnits[unit];
-  return per === 'row' ? mass / count : per === 'metre' ? mass * length : per === 'foot' ? (mass * length) / FOOT : mass;
+  return per === 'row' ? mass / count : per === 'metre' ? mass * length : per === 'foot' ? (mass * length) / metresPer.ft : mass;
 }
 
 const madeOf = ({ section, length }: WrittenWeight): number | null => {
