@@ -1,5 +1,6 @@
 'use client';
 import { formatQuantity } from '@/core/units';
+import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import type { Bearing } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -33,7 +34,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
     <Fold
       thing={bearing.id}
       title={bearing.name || 'Bearing'}
-      note={`${bearing.carriedBy || bearing.material || 'bearing'}, level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}
+      note={`${bearing.carriedBy || bearing.material || 'bearing'}, ${bearing.unsaid?.includes('level') && bearing.measured?.level == null ? 'level not known' : `level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}`}
       first={plan.survey.openings.length === 0}
       tools={<ThingTools station="measure" thing={bearing} list="bearings" needed={used} />}
     >
@@ -42,15 +43,15 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
         <span>Measured on site</span>
       </div>
       <Pair>
-        {figure('East', 'length', bearing.at.x, (x) => edit({ at: { ...bearing.at, x } }, 'x'))}
+        {figure('East', 'length', saidOf(bearing, 'at', bearing.at.x), (x) => edit({ at: { ...bearing.at, x } }, 'x'))}
         {open('East, measured', 'length', measured.x, (x) => tape({ x }, 'x'))}
-        {figure('North', 'length', bearing.at.y, (y) => edit({ at: { ...bearing.at, y } }, 'y'))}
+        {figure('North', 'length', saidOf(bearing, 'at', bearing.at.y), (y) => edit({ at: { ...bearing.at, y } }, 'y'))}
         {open('North, measured', 'length', measured.y, (y) => tape({ y }, 'y'))}
-        {figure('Seat level', 'length', bearing.level, (level) => edit({ level }, 'level'))}
+        {figure('Seat level', 'length', saidOf(bearing, 'level', bearing.level), (level) => edit({ level }, 'level'))}
         {open('Seat level, measured', 'length', measured.level, (level) => tape({ level }, 'level'))}
-        {figure('Seat along the piece', 'dimension', bearing.seatLength, (seatLength) => edit({ seatLength }, 'seat'))}
+        {figure('Seat along the piece', 'dimension', saidOf(bearing, 'seatLength', bearing.seatLength), (seatLength) => edit({ seatLength }, 'seat'))}
         {open('Seat, measured', 'dimension', measured.seatLength, (seatLength) => tape({ seatLength }, 'seat'))}
-        {figure('Seat across it', 'dimension', bearing.seatWidth, (seatWidth) => edit({ seatWidth }, 'width'))}
+        {figure('Seat across it', 'dimension', saidOf(bearing, 'seatWidth', bearing.seatWidth), (seatWidth) => edit({ seatWidth }, 'width'))}
         {open('Across it, measured', 'dimension', measured.seatWidth, (seatWidth) => tape({ seatWidth }, 'seat width'))}
         {words('Measured by', measured.by, (by) => tape({ by }, 'by'), { placeholder: 'not known' })}
         {words('Measured on', measured.on, (on) => tape({ on }, 'on'), { type: 'date' })}
@@ -115,12 +116,26 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
             { value: 'no', label: 'none to cut' },
             { value: 'yes', label: 'to be cut' },
           ]}
-          onValue={(value) => edit({ post: value === 'yes' ? { baseLevel: 0, plates: 0.03, tightFit: 0, pitch: null } : null }, 'post')}
+          onValue={(value) =>
+            edit(
+              value === 'yes'
+                ? {
+                    post: { baseLevel: 0, plates: 0.03, tightFit: 0, pitch: null },
+                    unsaid: [...(bearing.unsaid ?? []), ...(post ? [] : (['post.baseLevel', 'post.plates'] as const))],
+                  }
+                : { post: null, ...nowSaid(bearing, 'post.baseLevel', 'post.plates') },
+              'post',
+            )
+          }
         />
         {post && (
           <>
-            {figure('Post stands at level', 'length', post.baseLevel, (baseLevel) => edit({ post: { ...post, baseLevel } }, 'base level'))}
-            {figure('Plates and packs', 'dimension', post.plates, (plates) => edit({ post: { ...post, plates } }, 'plates'))}
+            {figure('Post stands at level', 'length', saidOf(bearing, 'post.baseLevel', post.baseLevel), (baseLevel) =>
+              edit({ post: { ...post, baseLevel }, ...nowSaid(bearing, 'post.baseLevel') }, 'base level'),
+            )}
+            {figure('Plates and packs', 'dimension', saidOf(bearing, 'post.plates', post.plates), (plates) =>
+              edit({ post: { ...post, plates }, ...nowSaid(bearing, 'post.plates') }, 'plates'),
+            )}
             {figure('Cut longer, to tap in', 'dimension', post.tightFit, (tightFit) => edit({ post: { ...post, tightFit } }, 'tight fit'))}
             {open('Nut thread pitch', 'dimension', post.pitch, (pitch) => edit({ post: { ...post, pitch } }, 'pitch'), { placeholder: 'no nuts' })}
           </>

@@ -1,6 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { bentMore } from '@/core/plan/migrations';
+import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import type { Bent, Plan } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -19,6 +20,7 @@ export function newBent(id: string, plan: Plan): Bent {
   const [first, second] = plan.bearings;
   return {
     id,
+    unsaid: ['at', 'header.section', 'header.length', 'post.section', 'post.height', 'pad.length', 'pad.width'],
     ...bentMore(),
     name: `Bent ${plan.shoring.bents.length + 1}`,
     at: first && second ? { x: (first.at.x + second.at.x) / 2, y: (first.at.y + second.at.y) / 2 } : { x: 0, y: 0 },
@@ -62,16 +64,24 @@ export function BentFields({ bent }: { bent: Bent }) {
     >
       <Pair>
         {words('Name', bent.name, (name) => edit({ name }, 'name'))}
-        {figure('Header, long', 'length', header.length, (length) => edit({ header: { ...header, length } }, 'header length'))}
-        {figure('Middle at x', 'length', at?.x ?? 0, (x) => edit({ at: { x, y: at?.y ?? 0 } }, 'x'))}
-        {figure('Middle at y', 'length', at?.y ?? 0, (y) => edit({ at: { x: at?.x ?? 0, y } }, 'y'))}
+        {figure('Header, long', 'length', saidOf(bent, 'header.length', header.length), (length) =>
+          edit({ header: { ...header, length }, ...nowSaid(bent, 'header.length') }, 'header length'),
+        )}
+        {figure('Middle at x', 'length', saidOf(bent, 'at', at?.x ?? 0), (x) => edit({ at: { x, y: at?.y ?? 0 } }, 'x'))}
+        {figure('Middle at y', 'length', saidOf(bent, 'at', at?.y ?? 0), (y) => edit({ at: { x: at?.x ?? 0, y } }, 'y'))}
         {figure('Header turned', 'angle', bent.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'azimuth'))}
         {figure('Under its pads, level', 'length', bent.baseLevel, (baseLevel) => edit({ baseLevel }, 'base level'))}
-        {section('Header', header.section, (value) => edit({ header: { ...header, section: value } }, 'header'))}
+        {section('Header', saidOf(bent, 'header.section', header.section) ?? '', (value) =>
+          edit({ header: { ...header, section: value }, ...nowSaid(bent, 'header.section') }, 'header'),
+        )}
         {words('Header grade', header.grade, (grade) => edit({ header: { ...header, grade } }, 'header grade'))}
-        {section('Posts', post.section, (value) => edit({ post: { ...post, section: value } }, 'post'))}
+        {section('Posts', saidOf(bent, 'post.section', post.section) ?? '', (value) =>
+          edit({ post: { ...post, section: value }, ...nowSaid(bent, 'post.section') }, 'post'),
+        )}
         {words('Post grade', post.grade, (grade) => edit({ post: { ...post, grade } }, 'post grade'))}
-        {figure('Post, high', 'length', post.height, (height) => edit({ post: { ...post, height } }, 'height'))}
+        {figure('Post, high', 'length', saidOf(bent, 'post.height', post.height), (height) =>
+          edit({ post: { ...post, height }, ...nowSaid(bent, 'post.height') }, 'height'),
+        )}
         {whole('Rows of bracing', post.braces, 0, (braces) => edit({ post: { ...post, braces } }, 'braces'))}
         {choice('How many posts', String(bent.posts.length), same(['1', '2', '3', '4', '5', '6']), (count) => edit({ posts: spread(Number(count)) }, 'posts'))}
         {figure('Header bears on a post', 'dimension', bent.cap, (cap) => edit({ cap }, 'cap'))}
@@ -82,8 +92,12 @@ export function BentFields({ bent }: { bent: Bent }) {
       <LoadFields bent={bent} />
       <div className="mt-2">
         <Pair>
-          {figure('Pad, long', 'dimension', pad.length, (length) => edit({ pad: { ...pad, length } }, 'pad length'))}
-          {figure('Pad, wide', 'dimension', pad.width, (width) => edit({ pad: { ...pad, width } }, 'pad width'))}
+          {figure('Pad, long', 'dimension', saidOf(bent, 'pad.length', pad.length), (length) =>
+            edit({ pad: { ...pad, length }, ...nowSaid(bent, 'pad.length') }, 'pad length'),
+          )}
+          {figure('Pad, wide', 'dimension', saidOf(bent, 'pad.width', pad.width), (width) =>
+            edit({ pad: { ...pad, width }, ...nowSaid(bent, 'pad.width') }, 'pad width'),
+          )}
           {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
           <span />
           {words('Accepted on', bent.readyOn, (readyOn) => edit({ readyOn }, 'ready'), { type: 'date' })}

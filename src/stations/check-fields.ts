@@ -30,6 +30,7 @@ const byCheck: Readonly<Record<string, WantedField[]>> = {
   'bearing.concrete': at('measure', 'Strength intended', 'Test result', 'Tested by', 'Tested on', 'What, and who says it holds'),
   'path.seat': at('measure', 'Stress it may take'),
   'measure.who': at('measure', 'Measured by', 'Measured on'),
+  'said.figure': [],
   'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
   'shore.room': at('shores', 'Room the lifting gear needs'),
   'shore.register': at('shores', 'Designed by', 'Checked by', 'Inspected every', 'Last inspected'),

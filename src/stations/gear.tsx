@@ -1,5 +1,6 @@
 'use client';
 import { Plus } from 'lucide-react';
+import { saidOf } from '@/core/plan/document/unsaid';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { ChartTable } from './chart-table';
@@ -87,7 +88,7 @@ function CraneFields({ crane }: { crane: Crane }) {
   const { open, figure, words } = useInputs();
   const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `crane ${field}`);
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
-    figure(label, 'length', crane[key], (value) => edit({ [key]: value }, key));
+    figure(label, 'length', saidOf(crane, key, crane[key]), (value) => edit({ [key]: value }, key));
   // Of a base both measures are wanted: the other is taken as the crane stands until it is typed.
   const base = (changes: { length?: number | null; width?: number | null }) => {
     const next = { length: crane.chartBase?.length ?? null, width: crane.chartBase?.width ?? null, ...changes };

@@ -1,6 +1,7 @@
 'use client';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { legVerdict } from '@/core/plan/leg-verdict';
+import { saidOf, type Unsaid } from '@/core/plan/document/unsaid';
 import type { Leg, Plan } from '@/core/plan/schema';
 import type { QuantityKind } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
@@ -25,8 +26,24 @@ export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
   { value: 'carry', label: 'carry' },
 ];
 
+/** Of a new leg, the figures that nobody has said yet. */
+const legUnsaid: Record<Leg['kind'], Unsaid[]> = {
+  truck: ['at', 'pivotShare'],
+  opening: ['at', 'thickness'],
+  corner: ['at'],
+  stairs: ['at', 'pitchDeg'],
+  hatch: ['at'],
+  props: ['at', 'thickness'],
+  ramp: ['at', 'friction'],
+  rollers: ['at', 'slopeDeg', 'starting', 'rolling'],
+  carry: ['at', 'reach', 'height', 'travel'],
+  floor: ['at', 'length', 'width'],
+};
+
 /** A leg with its sizes still to be measured, a little on from the last one. */
-export function newLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
+export const newLeg = (kind: Leg['kind'], id: string, plan: Plan): Leg => ({ ...blankLeg(kind, id, plan), unsaid: legUnsaid[kind] });
+
+function blankLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
   const last = plan.wayIn.legs[plan.wayIn.legs.length - 1]?.at ?? { x: (plan.bearings[0]?.at.x ?? 0) + 8, y: (plan.bearings[0]?.at.y ?? 0) + 5 };
   const label = legKinds.find((one) => one.value === kind)?.label ?? kind;
   // A leg is told by its name: no two bear the same.
@@ -210,14 +227,26 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
             key={one.key}
             label={one.label}
             kind={one.kind}
-            value={values[one.key] ?? null}
+            value={saidOf(leg, one.key as Unsaid, values[one.key] ?? null)}
             clearable={one.open}
-            placeholder={one.placeholder}
+            placeholder={leg.unsaid?.includes(one.key as Unsaid) ? 'not known' : one.placeholder}
             onValue={(value) => put({ [one.key]: value === null ? (one.open ? null : 0) : one.whole ? Math.round(value) : value }, one.key)}
           />
         ))}
-        <QuantityField {...field} label="East on the plan" kind="length" value={leg.at.x} onValue={(x) => put({ at: { ...leg.at, x: x ?? 0 } }, 'x')} />
-        <QuantityField {...field} label="North on the plan" kind="length" value={leg.at.y} onValue={(y) => put({ at: { ...leg.at, y: y ?? 0 } }, 'y')} />
+        <QuantityField
+          {...field}
+          label="East on the plan"
+          kind="length"
+          value={saidOf(leg, 'at', leg.at.x)}
+          onValue={(x) => put({ at: { ...leg.at, x: x ?? 0 } }, 'x')}
+        />
+        <QuantityField
+          {...field}
+          label="North on the plan"
+          kind="length"
+          value={saidOf(leg, 'at', leg.at.y)}
+          onValue={(y) => put({ at: { ...leg.at, y: y ?? 0 } }, 'y')}
+        />
       </Pair>
     </Fold>
   );

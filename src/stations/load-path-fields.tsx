@@ -1,4 +1,5 @@
 'use client';
+import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { pathPicture } from '@/core/drawing/path-picture';
@@ -125,14 +126,25 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
                   { value: 'no', label: 'not looked at' },
                   { value: 'yes', label: 'presses on an area' },
                 ]}
-                onValue={(value) => edit({ foot: value === 'yes' ? { length: 0.3, width: 0.3, allowable: null, source: '' } : null }, 'foot')}
+                onValue={(value) =>
+                  edit(
+                    value === 'yes'
+                      ? { foot: { length: 0.3, width: 0.3, allowable: null, source: '' }, unsaid: [...(link.unsaid ?? []), 'foot.length', 'foot.width'] }
+                      : { foot: null, ...nowSaid(link, 'foot.length', 'foot.width') },
+                    'foot',
+                  )
+                }
               />
             </>
           )}
           {foot && (
             <>
-              {figure('Foot length', 'dimension', foot.length, (length) => edit({ foot: { ...foot, length } }, 'foot length'))}
-              {figure('Foot width', 'dimension', foot.width, (width) => edit({ foot: { ...foot, width } }, 'foot width'))}
+              {figure('Foot length', 'dimension', saidOf(link, 'foot.length', foot.length), (length) =>
+                edit({ foot: { ...foot, length }, ...nowSaid(link, 'foot.length') }, 'foot length'),
+              )}
+              {figure('Foot width', 'dimension', saidOf(link, 'foot.width', foot.width), (width) =>
+                edit({ foot: { ...foot, width }, ...nowSaid(link, 'foot.width') }, 'foot width'),
+              )}
               {open(
                 'Pressure allowed under it',
                 'pressure',

@@ -124,6 +124,7 @@ export function MeasureStation() {
               list: 'bearings',
               thing: {
                 id: freshId('p'),
+                unsaid: ['at', 'level', 'seatLength', 'seatWidth'],
                 name: `P${plan.bearings.length + 1}`,
                 at: { x: (plan.bearings[plan.bearings.length - 1]?.at.x ?? 0) + 3, y: 0 },
                 level: plan.bearings[0]?.level ?? 3,

@@ -1,4 +1,5 @@
 import { madeOf } from '@/core/plan/made-of';
+import { saidOf } from '@/core/plan/document/unsaid';
 import type { Member } from '@/core/plan/schema';
 import { findSection } from '@/core/steel/sections';
 import { formatForInput, parseQuantity } from '@/core/units';
@@ -43,7 +44,7 @@ export const columns: readonly Column[] = [
     width: '62px',
     wide: '86px',
     right: true,
-    read: (m, units) => formatForInput(m.length, 'length', units),
+    read: (m, units) => formatForInput(saidOf(m, 'length', m.length), 'length', units),
     write: (text, _, units) => {
       const read = parseQuantity(text, 'length', units);
       return read.ok ? { length: read.value } : read.reason;

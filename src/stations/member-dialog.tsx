@@ -2,6 +2,7 @@
 import { useMemo } from 'react';
 import { memberSize, memberWeight } from '@/core/plan/member-weight';
 import { Missing } from '@/core/plan/missing';
+import { nowSaid, saidOf, type Unsaid } from '@/core/plan/document/unsaid';
 import type { Member } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { weightUses, type WeightUse } from '@/core/steel/weight-truth.calc';
@@ -52,6 +53,19 @@ const makeOf = (kind: Member['make']['kind'], member: Member): Member['make'] =>
   }
 };
 
+const plates: readonly Unsaid[] = [
+  'make.webDepth',
+  'make.web',
+  'make.topFlange.width',
+  'make.topFlange.thickness',
+  'make.bottomFlange.width',
+  'make.bottomFlange.thickness',
+];
+/** A girder begins with plates that nobody has measured; of another kind of make nothing of them is left to say. */
+const kindUnsaid = (kind: Member['make']['kind'], member: Member): Pick<Member, 'unsaid'> => ({
+  unsaid: [...(member.unsaid ?? []).filter((key) => !plates.includes(key)), ...(kind === 'girder' ? plates : [])],
+});
+
 /** Everything about one mark that has no room in a row: what it is made of, what is bolted to it, whose weight goes, how it lies. */
 export function MemberDialog({ member, onClose }: { member: Member; onClose: () => void }) {
   const { open, figure, words, section } = useInputs();
@@ -96,7 +110,7 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
               { value: 'parts', label: 'several parts, stepped or put together' },
               { value: 'plain', label: 'a plain weight' },
             ]}
-            onValue={(kind) => edit({ make: makeOf(kind, member) }, 'kind')}
+            onValue={(kind) => edit({ make: makeOf(kind, member), ...(kind === make.kind ? {} : kindUnsaid(kind, member)) }, 'kind')}
           />
           {make.kind === 'section' && section('Section', make.section, (section) => edit({ make: { kind: 'section', section } }, 'section'))}
           {make.kind === 'plain' && words('What it is', make.what, (what) => edit({ make: { kind: 'plain', what } }, 'what'))}
@@ -104,12 +118,20 @@ export function MemberDialog({ member, onClose }: { member: Member; onClose: () 
           {make.kind === 'girder' && (
             <>
               <span />
-              {figure('Web, deep', 'dimension', make.webDepth, (webDepth) => edit({ make: { ...make, webDepth } }, 'web depth'))}
-              {figure('Web, thick', 'dimension', make.web, (web) => edit({ make: { ...make, web } }, 'web'))}
+              {figure('Web, deep', 'dimension', saidOf(member, 'make.webDepth', make.webDepth), (webDepth) =>
+                edit({ make: { ...make, webDepth }, ...nowSaid(member, 'make.webDepth') }, 'web depth'),
+              )}
+              {figure('Web, thick', 'dimension', saidOf(member, 'make.web', make.web), (web) =>
+                edit({ make: { ...make, web }, ...nowSaid(member, 'make.web') }, 'web'),
+              )}
               {(['topFlange', 'bottomFlange'] as const).flatMap((side) =>
                 (['width', 'thickness'] as const).map((way) =>
-                  figure(`${side === 'topFlange' ? 'Top' : 'Bottom'} flange, ${way === 'width' ? 'wide' : 'thick'}`, 'dimension', make[side][way], (value) =>
-                    edit({ make: { ...make, [side]: { ...make[side], [way]: value } } }, `${side} ${way}`),
+                  figure(
+                    `${side === 'topFlange' ? 'Top' : 'Bottom'} flange, ${way === 'width' ? 'wide' : 'thick'}`,
+                    'dimension',
+                    saidOf(member, `make.${side}.${way}`, make[side][way]),
+                    (value) =>
+                      edit({ make: { ...make, [side]: { ...make[side], [way]: value } }, ...nowSaid(member, `make.${side}.${way}`) }, `${side} ${way}`),
                   ),
                 ),
               )}

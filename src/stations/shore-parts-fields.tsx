@@ -1,4 +1,5 @@
 'use client';
+import { saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { Missing } from '@/core/plan/missing';
@@ -24,7 +25,9 @@ export function ShorePartsFields() {
       title="Cut list and yard"
       note={parts instanceof Missing ? 'not known' : lacking.length === 0 ? 'the yard has it' : `${lacking.length} lines short`}
       tools={
-        <SmallButton onClick={() => act('addTo', { list: 'stock', thing: { id: freshId('stk'), what: 'stud', size: '', length: 3, count: 0 } })}>
+        <SmallButton
+          onClick={() => act('addTo', { list: 'stock', thing: { id: freshId('stk'), unsaid: ['length'], what: 'stud', size: '', length: 3, count: 0 } })}
+        >
           <Plus size={13} aria-hidden /> In the yard
         </SmallButton>
       }
@@ -77,7 +80,7 @@ function StockRow({ line }: { line: StockLine }) {
     <div className="mt-1.5 grid grid-cols-[0.8fr_1.2fr_0.9fr_0.6fr_auto] items-end gap-2">
       {choice('In the yard', line.what, same(partKinds), (what) => edit({ what }, 'what'))}
       {words('Size or class', line.size, (size) => edit({ size }, 'size'))}
-      {open('Long', 'length', line.length, (length) => edit({ length }, 'length'))}
+      {open('Long', 'length', saidOf(line, 'length', line.length), (length) => edit({ length }, 'length'))}
       {whole('No.', line.count, 0, (count) => edit({ count }, 'count'))}
       <SmallButton danger label={`Remove ${line.size || 'the line'}`} onClick={() => act('removeFrom', { list: 'stock', id: line.id })}>
         <X size={14} />

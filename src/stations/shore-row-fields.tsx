@@ -1,4 +1,5 @@
 'use client';
+import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import { usualTube } from '@/core/plan/migrations';
 import type { Plan, RowProp, ShoreRow } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
@@ -26,6 +27,7 @@ const deadShore = (plan: Plan): RowProp => ({ kind: 'timber', width: 0.2, depth:
 
 export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow => ({
   id,
+  unsaid: ['from', 'spacing', 'arms.left', 'arms.right', 'pad.length', 'pad.width'],
   name: `Needles ${plan.shoring.rows.length + 1}`,
   storey,
   from: 0.45,
@@ -66,8 +68,8 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
           plan.shoring.storeys.map((one) => [one.id, one.name] as const),
           (storey) => edit({ storey }, 'storey'),
         )}
-        {figure('First needle at', 'length', row.from, (from) => edit({ from }, 'from'))}
-        {figure('Needles apart', 'length', row.spacing, (spacing) => edit({ spacing }, 'spacing'))}
+        {figure('First needle at', 'length', saidOf(row, 'from', row.from), (from) => edit({ from }, 'from'))}
+        {figure('Needles apart', 'length', saidOf(row, 'spacing', row.spacing), (spacing) => edit({ spacing }, 'spacing'))}
         {whole('How many', row.count, 1, (count) => edit({ count }, 'count'))}
         {open('Masonry over them', 'length', row.over, (over) => edit({ over }, 'over'))}
         {open('Wall on them, thick', 'dimension', masonry.width, (width) => edit({ masonry: { ...masonry, width } }, 'wall width'))}
@@ -93,8 +95,12 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
             {figure('Needle, deep', 'dimension', needle.depth, (depth) => edit({ needle: { ...needle, depth } }, 'needle depth'))}
           </>
         )}
-        {figure('Wall to left prop', 'length', arms.left, (left) => edit({ arms: { ...arms, left } }, 'left arm'))}
-        {figure('Wall to right prop', 'length', arms.right, (right) => edit({ arms: { ...arms, right } }, 'right arm'))}
+        {figure('Wall to left prop', 'length', saidOf(row, 'arms.left', arms.left), (left) =>
+          edit({ arms: { ...arms, left }, ...nowSaid(row, 'arms.left') }, 'left arm'),
+        )}
+        {figure('Wall to right prop', 'length', saidOf(row, 'arms.right', arms.right), (right) =>
+          edit({ arms: { ...arms, right }, ...nowSaid(row, 'arms.right') }, 'right arm'),
+        )}
         {open('Needle on a prop head', 'dimension', row.head, (head) => edit({ head }, 'head'))}
         {choice(
           'Each stands on',
@@ -125,8 +131,12 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
         {open('Leans', 'angle', prop.leanDeg, (leanDeg) => edit({ prop: { ...prop, leanDeg } }, 'lean'))}
         {open('Load off its middle', 'dimension', prop.off, (off) => edit({ prop: { ...prop, off } }, 'off'))}
         {open('Braced sideways for', 'force', row.lateral, (lateral) => edit({ lateral }, 'lateral'))}
-        {figure('Pad, long', 'dimension', pad.length, (length) => edit({ pad: { ...pad, length } }, 'pad length'))}
-        {figure('Pad, wide', 'dimension', pad.width, (width) => edit({ pad: { ...pad, width } }, 'pad width'))}
+        {figure('Pad, long', 'dimension', saidOf(row, 'pad.length', pad.length), (length) =>
+          edit({ pad: { ...pad, length }, ...nowSaid(row, 'pad.length') }, 'pad length'),
+        )}
+        {figure('Pad, wide', 'dimension', saidOf(row, 'pad.width', pad.width), (width) =>
+          edit({ pad: { ...pad, width }, ...nowSaid(row, 'pad.width') }, 'pad width'),
+        )}
         {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
         <span />
         {words('Dry pack put in on', row.packedOn, (packedOn) => edit({ packedOn }, 'packed'), { type: 'date' })}

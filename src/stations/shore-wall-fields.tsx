@@ -1,4 +1,5 @@
 'use client';
+import { saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
 import type { Diagonals, Plan, ShoreGap, ShoreWall } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
@@ -19,6 +20,7 @@ export function newShoreWall(id: string, plan: Plan, storey: string, side: Shore
   const american = plan.job.ruleSet === 'us-asd';
   return {
     id,
+    unsaid: ['setback'],
     name: `${plan.shoring.storeys.find((one) => one.id === storey)?.name ?? 'Wall'}, ${side}`,
     storey,
     side,
@@ -58,7 +60,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
     <Fold
       thing={wall.id}
       title={wall.name || 'Wall'}
-      note={`${formatQuantity(wall.setback, 'length', plan.job.units)} from the line`}
+      note={wall.unsaid?.includes('setback') ? 'how far from the line?' : `${formatQuantity(wall.setback, 'length', plan.job.units)} from the line`}
       tools={<ThingTools station="shores" thing={wall} list="shoreWalls" />}
     >
       <Pair>
@@ -70,7 +72,7 @@ export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
           (storey) => edit({ storey }, 'storey'),
         )}
         {choice('Side of the line', wall.side, same(['left', 'right'] as const), (side) => edit({ side }, 'side'))}
-        {figure('Back from the line', 'length', wall.setback, (setback) => edit({ setback }, 'setback'))}
+        {figure('Back from the line', 'length', saidOf(wall, 'setback', wall.setback), (setback) => edit({ setback }, 'setback'))}
         {choice('Grade', stud.grade, same(timberGrades), (grade) => edit({ stud: { ...stud, grade } }, 'grade'))}
         {whole('Rows of bracing across', wall.braces, 0, (braces) => edit({ braces }, 'braces'))}
         {figure('Stud, along the wall', 'dimension', stud.width, (width) => edit({ stud: { ...stud, width } }, 'stud width'))}

@@ -2,6 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { PowerLine } from '@/core/plan/schema';
+import { saidOf } from '@/core/plan/document/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, SmallButton } from './panel';
@@ -14,7 +15,18 @@ export function SiteFields() {
   const act = useAct();
   const { open, figure, words } = useInputs();
   const addThing = () =>
-    act('addObstruction', { obstruction: { id: freshId('o'), name: 'a wall', at: { x: 3, y: 5 }, length: 4, width: 0.3, azimuthDeg: 0, height: 2.5 } });
+    act('addObstruction', {
+      obstruction: {
+        id: freshId('o'),
+        unsaid: ['at', 'length', 'width', 'height'],
+        name: 'a wall',
+        at: { x: 3, y: 5 },
+        length: 4,
+        width: 0.3,
+        azimuthDeg: 0,
+        height: 2.5,
+      },
+    });
   const addLine = () => act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: null, to: null, height: null, volts: null } });
   return (
     <section className="space-y-3">
@@ -36,14 +48,22 @@ export function SiteFields() {
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
         return (
-          <div key={one.id} className="grid grid-cols-[1.5fr_1fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
-            {words('Thing', one.name, (name) => edit({ name }, 'name'))}
-            {figure('Length', 'length', one.length, (length) => edit({ length }, 'length'))}
-            {figure('Width', 'length', one.width, (width) => edit({ width }, 'width'))}
-            {figure('Height', 'length', one.height, (height) => edit({ height }, 'height'))}
+          <div
+            key={one.id}
+            data-thing={one.id}
+            className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2 border-t border-dotted border-line pt-1.5 [&>button]:self-end"
+          >
+            <div className="col-span-3">{words('Thing', one.name, (name) => edit({ name }, 'name'))}</div>
             <SmallButton danger label={`Remove ${one.name}`} onClick={() => act('removeObstruction', { id: one.id })}>
               <X size={14} />
             </SmallButton>
+            {figure('Length', 'length', saidOf(one, 'length', one.length), (length) => edit({ length }, 'length'))}
+            {figure('Width', 'length', saidOf(one, 'width', one.width), (width) => edit({ width }, 'width'))}
+            {figure('Height', 'length', saidOf(one, 'height', one.height), (height) => edit({ height }, 'height'))}
+            <span />
+            {figure('Middle, east', 'length', saidOf(one, 'at', one.at.x), (x) => edit({ at: { ...one.at, x } }, 'x'))}
+            {figure('Middle, north', 'length', saidOf(one, 'at', one.at.y), (y) => edit({ at: { ...one.at, y } }, 'y'))}
+            {figure('Turned', 'angle', one.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
           </div>
         );
       })}

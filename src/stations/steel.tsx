@@ -2,6 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import { Missing } from '@/core/plan/missing';
 import { pieceWeight } from '@/core/plan/piece-weight';
+import { saidOf } from '@/core/plan/document/unsaid';
 import type { Piece } from '@/core/plan/schema';
 import { grades } from '@/core/steel/grades';
 import { rulesOf } from '@/core/rules/rule-sets';
@@ -44,9 +45,9 @@ function PieceFields({ piece }: { piece: Piece }) {
       </span>
       <Group title="The piece">
         {words('Mark', piece.mark, (mark) => edit({ mark }, 'mark'))}
-        {figure('Length', 'length', piece.length, (length) => edit({ length }, 'length'))}
+        {figure('Length', 'length', saidOf(piece, 'length', piece.length), (length) => edit({ length }, 'length'))}
         <div className="col-span-2">
-          {section('Section', piece.section, (designation) => {
+          {section('Section', saidOf(piece, 'section', piece.section) ?? '', (designation) => {
             const faults = edit({ section: designation }, 'section');
             done();
             return faults;
@@ -76,10 +77,10 @@ function PieceFields({ piece }: { piece: Piece }) {
       <PackingFields piece={piece} />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">
-        {figure('Middle, east', 'length', piece.start.x, (x) => edit({ start: { ...piece.start, x } }, 'start x'))}
-        {figure('Middle, north', 'length', piece.start.y, (y) => edit({ start: { ...piece.start, y } }, 'start y'))}
+        {figure('Middle, east', 'length', saidOf(piece, 'start', piece.start.x), (x) => edit({ start: { ...piece.start, x } }, 'start x'))}
+        {figure('Middle, north', 'length', saidOf(piece, 'start', piece.start.y), (y) => edit({ start: { ...piece.start, y } }, 'start y'))}
         {figure('Turned from east', 'angle', piece.start.azimuthDeg, (azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg } }, 'start turn'))}
-        {figure('Underside level', 'length', piece.start.level, (level) => edit({ start: { ...piece.start, level } }, 'start level'))}
+        {figure('Underside level', 'length', saidOf(piece, 'start', piece.start.level), (level) => edit({ start: { ...piece.start, level } }, 'start level'))}
       </Group>
     </Panel>
   );
@@ -91,7 +92,16 @@ function PackingFields({ piece }: { piece: Piece }) {
   const add = () =>
     act('addPacking', {
       piece: piece.id,
-      packing: { id: freshId('pk'), what: 'Timber packing', massPerLength: 6, from: 0, to: piece.length, side: 'top', thickness: 0.05 },
+      packing: {
+        id: freshId('pk'),
+        unsaid: ['massPerLength', 'thickness'],
+        what: 'Timber packing',
+        massPerLength: 6,
+        from: 0,
+        to: piece.length,
+        side: 'top',
+        thickness: 0.05,
+      },
     });
   return (
     <section>
@@ -109,8 +119,8 @@ function PackingFields({ piece }: { piece: Piece }) {
           <div key={one.id} className="mb-2 grid grid-cols-[1fr_auto] gap-2">
             <div className="grid grid-cols-2 gap-x-4 gap-y-2">
               <div className="col-span-2">{words('What', one.what, (what) => edit({ what }, 'what'))}</div>
-              {figure('Weight along it', 'massPerLength', one.massPerLength, (massPerLength) => edit({ massPerLength }, 'mass'))}
-              {figure('Thickness', 'dimension', one.thickness, (thickness) => edit({ thickness }, 'thickness'))}
+              {figure('Weight along it', 'massPerLength', saidOf(one, 'massPerLength', one.massPerLength), (massPerLength) => edit({ massPerLength }, 'mass'))}
+              {figure('Thickness', 'dimension', saidOf(one, 'thickness', one.thickness), (thickness) => edit({ thickness }, 'thickness'))}
               {figure('From the left end', 'length', one.from, (from) => edit({ from }, 'from'))}
               {figure('to', 'length', one.to, (to) => edit({ to }, 'to'))}
               <ChoiceField
@@ -137,7 +147,7 @@ function PackingFields({ piece }: { piece: Piece }) {
 function AttachmentFields({ piece }: { piece: Piece }) {
   const act = useAct();
   const { figure, words } = useInputs();
-  const add = () => act('addAttachment', { piece: piece.id, attachment: { id: freshId('at'), what: 'Cleat', mass: 10, at: 0.1 } });
+  const add = () => act('addAttachment', { piece: piece.id, attachment: { id: freshId('at'), unsaid: ['mass', 'at'], what: 'Cleat', mass: 10, at: 0.1 } });
   return (
     <section>
       <div className="mb-1 flex items-baseline justify-between">
@@ -152,8 +162,8 @@ function AttachmentFields({ piece }: { piece: Piece }) {
         return (
           <div key={one.id} className="mb-1.5 grid grid-cols-[1.6fr_1fr_1fr_auto] items-end gap-2 [&>button]:self-end">
             {words('What', one.what, (what) => edit({ what }, 'what'))}
-            {figure('Weight', 'mass', one.mass, (mass) => edit({ mass }, 'mass'))}
-            {figure('At', 'length', one.at, (at) => edit({ at }, 'at'))}
+            {figure('Weight', 'mass', saidOf(one, 'mass', one.mass), (mass) => edit({ mass }, 'mass'))}
+            {figure('At', 'length', saidOf(one, 'at', one.at), (at) => edit({ at }, 'at'))}
             <SmallButton danger label={`Remove ${one.what}`} onClick={() => act('removeAttachment', { piece: piece.id, id: one.id })}>
               <X size={14} />
             </SmallButton>

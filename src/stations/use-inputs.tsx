@@ -19,9 +19,18 @@ export function useInputs() {
     open: (label: string, kind: QuantityKind, value: number | null, onValue: (value: number | null) => Said, extra: Extra = {}): ReactElement => (
       <QuantityField key={label} {...field} {...extra} label={label} kind={kind} value={value} clearable onValue={onValue} />
     ),
-    /** a figure there must be */
-    figure: (label: string, kind: QuantityKind, value: number, onValue: (value: number) => Said, extra: Extra = {}): ReactElement => (
-      <QuantityField key={label} {...field} {...extra} label={label} kind={kind} value={value} onValue={(one) => onValue(one ?? 0)} />
+    /** a figure there must be; null while nobody has said it */
+    figure: (label: string, kind: QuantityKind, value: number | null, onValue: (value: number) => Said, extra: Extra = {}): ReactElement => (
+      <QuantityField
+        key={label}
+        {...field}
+        placeholder={value === null ? 'not known' : undefined}
+        {...extra}
+        label={label}
+        kind={kind}
+        value={value}
+        onValue={(one) => onValue(one ?? 0)}
+      />
     ),
     /** a whole number, no less than `least` */
     whole: (label: string, value: number, least: number, onValue: (value: number) => Said): ReactElement => (

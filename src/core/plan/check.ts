@@ -24,6 +24,7 @@ export const aboutKinds = [
   'stand',
   'crane',
   'powerLine',
+  'obstruction',
   'opening',
   'pattern',
   'spanLine',

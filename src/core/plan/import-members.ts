@@ -18,6 +18,7 @@ export interface ImportPreview {
 
 export const newMember = (id: string, changes: Partial<Member> = {}): Member => ({
   id,
+  ...('length' in changes ? {} : { unsaid: ['length'] }),
   mark: '',
   make: { kind: 'section', section: '' },
   length: 1,

@@ -17,6 +17,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
   const us = ruleSet === 'us-asd';
   const bearing = (id: string, label: string, x: number): Plan['bearings'][number] => ({
     id,
+    unsaid: ['at', 'level', 'seatLength', 'seatWidth'],
     name: label,
     at: { x, y: 0 },
     level: 3,
@@ -36,6 +37,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
     pieces: [
       {
         id: 'b1',
+        unsaid: ['section', 'length', 'start'],
         mark: 'B1',
         section: us ? 'W12x40' : 'IPE 300',
         length: 6.2,
@@ -52,6 +54,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
     cranes: [
       {
         id: 'c1',
+        unsaid: ['pivotBack', 'pivotHeight', 'boomDepth', 'boomWidth', 'hookDrop', 'baseLength', 'baseWidth', 'tailRadius'],
         name: 'Crane',
         chart: null,
         chartSource: '',
@@ -95,8 +98,8 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
       { id: 'm6', kind: 'pick.trial', pick: 'k1' },
       { id: 'm7', kind: 'pick.lift', pick: 'k1' },
       { id: 'm8', kind: 'piece.land', pick: 'k1' },
-      { id: 'm9', kind: 'end.bolt', piece: 'b1', end: 'left', bolts: 2 },
-      { id: 'm10', kind: 'end.bolt', piece: 'b1', end: 'right', bolts: 2 },
+      { id: 'm9', kind: 'end.bolt', piece: 'b1', end: 'left', bolts: null },
+      { id: 'm10', kind: 'end.bolt', piece: 'b1', end: 'right', bolts: null },
       { id: 'm11', kind: 'hook.release', pick: 'k1' },
       { id: 'm12', kind: 'piece.plumb', piece: 'b1' },
       { id: 'm13', kind: 'piece.tighten', piece: 'b1' },

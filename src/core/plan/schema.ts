@@ -6,6 +6,7 @@ import { id, nonNegative, place, positive, real, size, standsOn, text } from './
 import { shoringSchema } from './document/shoring';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { transportSchema, travelSchema } from './document/transport';
+import { unsaid } from './document/unsaid';
 import { wayInSchema } from './document/way-in';
 import { holdIds } from './hold-ids';
 
@@ -18,6 +19,7 @@ export const PLAN_VERSION = 4;
 
 const bearingSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   at: place(),
   level: real('m', { description: 'top of the seat' }),
@@ -71,6 +73,7 @@ const bearingSchema = closed({
 
 const pieceSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   mark: text(),
   section: text('designation as in the section tables'),
   length: positive('m', undefined, { maximum: 200 }),
@@ -80,6 +83,7 @@ const pieceSchema = closed({
   packing: Type.Array(
     closed({
       id: id(),
+      unsaid: unsaid(),
       what: text(),
       massPerLength: nonNegative('kg/m'),
       from: real('m'),
@@ -88,7 +92,7 @@ const pieceSchema = closed({
       thickness: nonNegative('m'),
     }),
   ),
-  attachments: Type.Array(closed({ id: id(), what: text(), mass: nonNegative('kg'), at: real('m', { description: 'from the left end' }) })),
+  attachments: Type.Array(closed({ id: id(), unsaid: unsaid(), what: text(), mass: nonNegative('kg'), at: real('m', { description: 'from the left end' }) })),
   stated: closed({
     mass: nullable(positive('kg', 'bare weight by drawing or ticket')),
     weighed: Type.Optional(nullable(positive('kg', 'bare weight by scale or load cell'))),
@@ -125,6 +129,7 @@ const cranePart = Type.Union([
 
 const craneSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   chart: nullable(chartSchema),
   chartSource: text(),
@@ -155,6 +160,7 @@ const craneSchema = closed({
 
 const standSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   crane: id(),
   at: place(),
@@ -165,6 +171,7 @@ const standSchema = closed({
 
 const pickSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   piece: id(),
   stand: id(),
   left: nonNegative('m', 'left end to left pick'),
@@ -181,6 +188,7 @@ const pickSchema = closed({
 export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;
 const linkSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   kind: oneOf(linkKinds),
   storey: Type.Integer({ minimum: -9, maximum: 200 }),
@@ -221,6 +229,7 @@ export const memberStates = ['listed', 'made', 'trial fitted', 'shipped', 'store
 
 const memberSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   mark: text(),
   make: makeSchema,
   length: positive('m', undefined, { maximum: 200 }),
@@ -296,7 +305,16 @@ export const planSchema = Type.Object(
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
     site: closed({
       obstructions: Type.Array(
-        closed({ id: id(), name: text(), at: place(), length: positive('m'), width: positive('m'), azimuthDeg: real('deg'), height: nonNegative('m') }),
+        closed({
+          id: id(),
+          unsaid: unsaid(),
+          name: text(),
+          at: place(),
+          length: positive('m'),
+          width: positive('m'),
+          azimuthDeg: real('deg'),
+          height: nonNegative('m'),
+        }),
       ),
       powerLines: Type.Array(
         closed({

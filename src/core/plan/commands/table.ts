@@ -29,6 +29,7 @@ import type {
   Turn,
   Watch,
 } from '../schema';
+import { change } from '../document/unsaid';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
 type Packing = Piece['packing'][number];
@@ -184,7 +185,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
     else plan.job.thresholds[key] = value;
   },
   addTo: (plan, { list, thing }) => void listOf(plan, list).push(thing),
-  editIn: (plan, { list, id, changes }) => void Object.assign(within(listOf(plan, list), id, listWord[list]), changes),
+  editIn: (plan, { list, id, changes }) => change(within(listOf(plan, list), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
     without(listOf(plan, list), id, listWord[list]);
     const { shoring } = plan;
@@ -207,12 +208,12 @@ export const runs: { [N in CommandName]: Run<N> } = {
       plan.moves = plan.moves.filter((move) => !(('shore' in move && !shores.has(move.shore)) || ('step' in move && !steps.has(move.step))));
     }
   },
-  importMembers: (plan, { add, change }) => {
+  importMembers: (plan, { add, change: changed }) => {
     const known = new Map(plan.members.map((member) => [member.id, member]));
-    for (const { id, changes } of change) {
+    for (const { id, changes } of changed) {
       const member = known.get(id);
       if (!member) throw new NoSuchThing(`The plan has no member “${id}”: it may have been removed.`);
-      Object.assign(member, changes);
+      change(member, changes);
     }
     plan.members.push(...add);
   },
@@ -226,28 +227,28 @@ export const runs: { [N in CommandName]: Run<N> } = {
   withdrawHold: (plan, { id }) => without(plan.holds, id, 'hold point record'),
   replacePlan: (plan, { plan: other }) => void Object.assign(plan, other),
   editPeople: (plan, { changes }) => void Object.assign(plan.people, changes),
-  editBearing: (plan, { id, changes }) => void Object.assign(within(plan.bearings, id, 'bearing'), changes),
-  editPiece: (plan, { id, changes }) => void Object.assign(within(plan.pieces, id, 'piece'), changes),
+  editBearing: (plan, { id, changes }) => change(within(plan.bearings, id, 'bearing'), changes),
+  editPiece: (plan, { id, changes }) => change(within(plan.pieces, id, 'piece'), changes),
   addPacking: (plan, { piece, packing }) => void within(plan.pieces, piece, 'piece').packing.push(packing),
-  editPacking: (plan, { piece, id, changes }) => void Object.assign(within(within(plan.pieces, piece, 'piece').packing, id, 'packing'), changes),
+  editPacking: (plan, { piece, id, changes }) => change(within(within(plan.pieces, piece, 'piece').packing, id, 'packing'), changes),
   removePacking: (plan, { piece, id }) => without(within(plan.pieces, piece, 'piece').packing, id, 'packing'),
   addAttachment: (plan, { piece, attachment }) => void within(plan.pieces, piece, 'piece').attachments.push(attachment),
-  editAttachment: (plan, { piece, id, changes }) => void Object.assign(within(within(plan.pieces, piece, 'piece').attachments, id, 'attachment'), changes),
+  editAttachment: (plan, { piece, id, changes }) => change(within(within(plan.pieces, piece, 'piece').attachments, id, 'attachment'), changes),
   removeAttachment: (plan, { piece, id }) => without(within(plan.pieces, piece, 'piece').attachments, id, 'attachment'),
-  editCrane: (plan, { id, changes }) => void Object.assign(within(plan.cranes, id, 'crane'), changes),
+  editCrane: (plan, { id, changes }) => change(within(plan.cranes, id, 'crane'), changes),
   setChart: (plan, { id, chart, source }) => void Object.assign(within(plan.cranes, id, 'crane'), { chart, chartSource: source }),
-  editStand: (plan, { id, changes }) => void Object.assign(within(plan.stands, id, 'stand'), changes),
-  editPick: (plan, { id, changes }) => void Object.assign(within(plan.picks, id, 'pick'), changes),
+  editStand: (plan, { id, changes }) => change(within(plan.stands, id, 'stand'), changes),
+  editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
   addObstruction: (plan, { obstruction }) => void plan.site.obstructions.push(obstruction),
-  editObstruction: (plan, { id, changes }) => void Object.assign(within(plan.site.obstructions, id, 'obstruction'), changes),
+  editObstruction: (plan, { id, changes }) => change(within(plan.site.obstructions, id, 'obstruction'), changes),
   removeObstruction: (plan, { id }) => without(plan.site.obstructions, id, 'obstruction'),
   addPowerLine: (plan, { line }) => void plan.site.powerLines.push(line),
-  editPowerLine: (plan, { id, changes }) => void Object.assign(within(plan.site.powerLines, id, 'power line'), changes),
+  editPowerLine: (plan, { id, changes }) => change(within(plan.site.powerLines, id, 'power line'), changes),
   removePowerLine: (plan, { id }) => without(plan.site.powerLines, id, 'power line'),
   addMove: (plan, { move, at }) => void plan.moves.splice(at, 0, move),
   addMoves: (plan, { moves, at }) => void plan.moves.splice(at, 0, ...moves),
-  editMove: (plan, { id, changes }) => void Object.assign(within(plan.moves, id, 'move'), changes),
+  editMove: (plan, { id, changes }) => change(within(plan.moves, id, 'move'), changes),
   shiftMove: (plan, { id, to }) => shift(plan.moves, id, to, 'move'),
   removeMove: (plan, { id }) => without(plan.moves, id, 'move'),
 };

@@ -2,6 +2,7 @@ import { Type } from 'typebox';
 import { closed, nullable, oneOf } from '../../calc/fields';
 import { timberGrades } from '../../shoring/timber-grades';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
+import { unsaid } from './unsaid';
 
 /** The temporary works register: nothing is loaded that nobody designed, checked and tagged. */
 const tag = () =>
@@ -46,6 +47,7 @@ const storeySchema = closed({
 
 const shoreWallSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   storey: id(),
   side: oneOf(['left', 'right']),
@@ -91,6 +93,7 @@ const standing = () => ({
 
 const shoreRowSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   storey: id(),
   from: nonNegative('m', 'left bearing to the first needle'),
@@ -134,6 +137,7 @@ const shoreRowSchema = closed({
 
 const bentSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   at: nullable(place()),
   azimuthDeg: real('deg', { description: 'of the header' }),
@@ -209,6 +213,7 @@ export const shoringSchema = closed({
   stock: Type.Array(
     closed({
       id: id(),
+      unsaid: unsaid(),
       what: oneOf(partKinds),
       size: text(),
       length: nullable(positive('m', 'null: it has none that matters')),

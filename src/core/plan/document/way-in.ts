@@ -2,8 +2,9 @@ import { Type } from 'typebox';
 import { closed, nullable, oneOf } from '../../calc/fields';
 import { boltGrades } from '../../strength/bolt-en.calc';
 import { id, nonNegative, place, positive, real, text } from './fields';
+import { unsaid } from './unsaid';
 
-const leg = { id: id(), name: text(), at: place() };
+const leg = { id: id(), unsaid: unsaid(), name: text(), at: place() };
 const legSchema = Type.Union([
   closed({ ...leg, kind: Type.Literal('truck'), freeRadius: nullable(positive('m')), pivotShare: nonNegative('1', undefined, { maximum: 1 }) }),
   closed({

@@ -30,6 +30,7 @@ import { overlayChecks } from './overlays';
 import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
+import { unsaidChecks } from './unsaid';
 import { wayInChecks } from './way-in';
 import type { SettledPlan } from '../settle';
 
@@ -95,6 +96,7 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
     ...shores.checks,
     ...holdChecks(context),
     ...leftOutChecks(context),
+    ...unsaidChecks(context),
     ...floorChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];

@@ -1,0 +1,58 @@
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import type { AboutKind, Check, StationId } from '../check';
+import { unsaidWords, type MayBeUnsaid } from '../document/unsaid';
+import type { Plan } from '../schema';
+import { missingCheck, on, type Context } from './context';
+
+interface Asked {
+  thing: MayBeUnsaid & { id: string };
+  kind: AboutKind;
+  name: string;
+  station: StationId;
+}
+
+const all = (things: readonly (MayBeUnsaid & { id: string })[], kind: AboutKind, station: StationId, name: (thing: never) => string): Asked[] =>
+  things.filter((thing) => thing.unsaid).map((thing) => ({ thing, kind, station, name: name(thing as never) }));
+
+const named = (thing: { name: string }): string => thing.name;
+
+/** Every thing of the plan that may stand there before its figures are said. */
+const askedOf = (plan: Plan): Asked[] => [
+  ...all(plan.bearings, 'bearing', 'measure', named),
+  ...all(plan.pieces, 'piece', 'steel', (one: { mark: string }) => one.mark),
+  ...plan.pieces.flatMap((piece) => [
+    ...all(piece.packing, 'piece', 'steel', (one: { what: string }) => `${one.what} of ${piece.mark}`),
+    ...all(piece.attachments, 'piece', 'steel', (one: { what: string }) => `${one.what} of ${piece.mark}`),
+  ]),
+  ...all(plan.members, 'member', 'steel', (one: { mark: string }) => one.mark || 'the new member'),
+  ...all(plan.cranes, 'crane', 'gear', named),
+  ...all(plan.stands, 'stand', 'gear', named),
+  ...all(plan.picks, 'pick', 'picks', () => 'the pick'),
+  ...all(plan.site.obstructions, 'obstruction', 'gear', named),
+  ...all(plan.links, 'link', 'measure', named),
+  ...all(plan.wayIn.legs, 'leg', 'wayIn', named),
+  ...all(plan.shoring.walls, 'shore', 'shores', named),
+  ...all(plan.shoring.rows, 'shore', 'shores', named),
+  ...all(plan.shoring.bents, 'shore', 'shores', named),
+  ...all(plan.shoring.stock, 'stock', 'shores', (one: { what: string; size: string }) => one.size || one.what),
+];
+
+/** A figure that only serves to draw a thing is asked for by its name: what is worked out from it is worked out from nothing. */
+export function unsaidChecks({ plan }: Context): Check[] {
+  return askedOf(plan).flatMap(({ thing, kind, name, station }) =>
+    (thing.unsaid ?? []).map((key) =>
+      missingCheck(
+        {
+          id: 'said.figure',
+          ...on(kind, thing, name, key),
+          station,
+          move: null,
+          calc: sequenceNeeds.id,
+          source: 'Common practice: a figure nobody has said is asked, never taken',
+        },
+        'count',
+        `${name}: nobody has said ${unsaidWords[key]} yet. What is it?`,
+      ),
+    ),
+  );
+}
