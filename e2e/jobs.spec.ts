@@ -95,3 +95,29 @@ test('at tablet width nothing is pushed off the screen, and a phone can read the
   }
   await expect(page.getByRole('button', { name: /Move 7:/ })).toBeVisible();
 });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a job opens at its top, a finger on the drawing scrolls the page, nothing to press is under 44 px', async ({ page, job }) => {
+    expect(job).toBeTruthy();
+    await expect(page.getByRole('button', { name: /Move 7:/ })).toBeVisible();
+    expect(await page.evaluate(() => window.scrollY)).toBe(0);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('button, a, input, select, summary')]
+        .map((one) => ({ of: one.getAttribute('aria-label') ?? one.textContent, box: one.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && (box.width < 44 || box.height < 44))
+        .map(({ of }) => of),
+    );
+    expect(small).toEqual([]);
+    const drawing = await page.locator('[data-sheet="Plan"]').boundingBox();
+    const touch = await page.context().newCDPSession(page);
+    const [x, y] = [drawing!.x + drawing!.width / 2, drawing!.y + drawing!.height - 60];
+    const put = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: number) =>
+      touch.send('Input.dispatchTouchEvent', { type, touchPoints: at === undefined ? [] : [{ x, y: at }] });
+    await put('touchStart', y);
+    for (let i = 1; i <= 10; i += 1) await put('touchMove', y - 20 * i);
+    await put('touchEnd');
+    await expect.poll(() => page.evaluate(() => window.scrollY)).toBeGreaterThan(100);
+  });
+});

@@ -26,7 +26,7 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
       <Link href="/" className="sign shrink-0 text-[20px] font-bold tracking-[0.02em]">
         Keen<span className="text-timber">·</span>Trestle
       </Link>
-      <div className="min-w-0 flex-1 border-l border-[#4a5257] pl-3 leading-[1.1]">
+      <div className="min-w-0 flex-1 border-l border-[#4a5257] pl-3 leading-[1.1] max-[900px]:basis-[55%]">
         <p className="sign truncate text-[17px]">{job.name}</p>
         <p className="truncate text-[12px] text-[#c9c4b8]">{job.place}</p>
       </div>

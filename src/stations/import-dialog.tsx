@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { previewImport, type ImportPreview } from '@/core/plan/import-members';
+import { previewImport, staysOpen, type ImportPreview } from '@/core/plan/import-members';
 import type { Asked, Choice, SteelRows } from '@/core/steel/lists/rows';
 import { tableFields, type Columns, type TableField } from '@/core/steel/lists/headings';
 import { columnsOf, decimalMark, readSheet, rowsOf } from '@/core/steel/lists/table';
@@ -43,6 +43,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
       found.rows.filter(({ mark }) => !out.has(mark)),
       found.faults,
       () => freshId('m'),
+      found.asked,
     );
   }, [found, plan]);
   const open = async (list: FileList | null) => {
@@ -231,9 +232,9 @@ const without = (choice: Choice, key: keyof Choice | null): Choice =>
 /** What is asked of the whole file stands in the way of all of it. */
 const stops = (one: Asked): boolean => one.marks === undefined;
 
-/** A weight asked of named pieces leaves their weights open, and the plan asks on; anything else asked of them leaves them out. */
+/** What a plan can hold open of named pieces comes in open, and the plan asks on; anything else asked of them leaves them out. */
 function leftOut({ asked = [] }: SteelRows): Set<string> {
-  return new Set(asked.flatMap(({ about, marks }) => (about === 'mass' ? [] : (marks ?? []))));
+  return new Set(asked.flatMap((one) => (staysOpen(one) ? [] : (one.marks ?? []))));
 }
 
 /** What the file does not settle, each with the first rows under each answer. */
@@ -245,7 +246,7 @@ function Questions({ asked, onAnswer }: { asked: readonly Asked[]; onAnswer: (ch
           <p className="font-semibold">
             {one.marks && `${one.marks.slice(0, 6).join(', ')}${one.marks.length > 6 ? ' …' : ''}: `}
             {one.question}
-            {one.marks && one.about !== 'mass' && ' Left out until it is answered.'}
+            {one.marks && (staysOpen(one) ? ' It comes in open, and the plan asks on.' : ' Left out until it is answered.')}
           </p>
           <div className="mt-1 flex flex-col items-start gap-1">
             {one.answers?.map(({ label, choice }) => (

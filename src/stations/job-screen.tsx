@@ -64,7 +64,7 @@ function Frame() {
         <Middle />
       </main>
       <Workings />
-      <div className="col-span-full min-h-0 border-t border-line max-[900px]:h-[136px]">
+      <div className="col-span-full min-h-0 border-t border-line max-[900px]:h-[184px]">
         <Moves />
       </div>
       <RulesDialog open={dialog === 'rules'} onOpenChange={(open) => setDialog(open ? 'rules' : null)} />

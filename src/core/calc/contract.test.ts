@@ -1,3 +1,5 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { planSchema } from '../plan/schema';
 import goldens from './reference/goldens.json' with { type: 'json' };
 import { readFileSync } from 'node:fs';
 import { calculationsPage } from '../../../scripts/lib/calculations-page';
@@ -104,4 +106,15 @@ describe('the door for outsiders', () => {
     expect(runCalc('steel.weight', { items: [{ massPerLength: 5, from: 0 }], allowance: 0 })).toMatchObject({ ok: false, path: 'items[0].to' });
     expect(runCalc('steel.weight', { items: [{ massPerLength: 5, from: 3, to: 1 }], allowance: 0 })).toMatchObject({ ok: false, path: 'items[0].to' });
   });
+});
+
+it('every schema of the registry and of the plan is a schema', () => {
+  const ajv = new Ajv2020({ strictTypes: false });
+  ajv.addKeyword('unit');
+  for (const { id, input, output } of registry.values()) {
+    expect([id, ajv.validateSchema(input), ajv.errors]).toEqual([id, true, null]);
+    expect([id, ajv.validateSchema(output), ajv.errors]).toEqual([id, true, null]);
+  }
+  expect(ajv.validateSchema(planSchema)).toBe(true);
+  expect(ajv.validateSchema({ type: 'nonsense' })).toBe(false);
 });

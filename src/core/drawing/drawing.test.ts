@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { demoPlan } from '../../../tests/demo-plan';
 import { surveyPlan } from '../plan/survey';
 import { newPlan } from '../plan/new-plan';
-import { placeLabels } from './labels';
+import { coveredArea, placeLabels } from './labels';
 import { fit, panned, snap, toScreen, toSite, zoomAbout, type View } from './view';
 
 const view: View = { scale: 20, centre: { x: 3, y: -2 }, width: 800, height: 300 };
@@ -83,5 +83,48 @@ describe('scenes', () => {
         .map((b) => `${a.label.text} / ${b.label.text}`),
     );
     expect(overlaps).toEqual([]);
+  });
+});
+
+describe('what a label covers', () => {
+  const solid = (points: { x: number; y: number }[]) => {
+    const xs = points.map((p) => p.x);
+    const ys = points.map((p) => p.y);
+    return { points, round: { x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) } };
+  };
+  test('of a triangle half the box under its slope, and of its empty corner nothing', () => {
+    const triangle = solid([
+      { x: 0, y: 0 },
+      { x: 100, y: 0 },
+      { x: 0, y: 100 },
+    ]);
+    expect(coveredArea({ x: 0, y: 0, width: 10, height: 10 }, triangle)).toBeCloseTo(100, 9);
+    expect(coveredArea({ x: 45, y: 45, width: 10, height: 10 }, triangle)).toBeCloseTo(50, 9);
+    expect(coveredArea({ x: 80, y: 80, width: 10, height: 10 }, triangle)).toBe(0);
+    expect(coveredArea({ x: -20, y: -20, width: 200, height: 200 }, triangle)).toBeCloseTo(5000, 9);
+  });
+  test('a label beside an inclined bar stands in the empty corner, not on the bar', () => {
+    const view = fit({ min: { x: 0, y: 0 }, max: { x: 100, y: 100 } }, 400, 400);
+    const bar = {
+      shape: 'polygon' as const,
+      points: [
+        { x: 0, y: 0 },
+        { x: 6, y: 0 },
+        { x: 100, y: 94 },
+        { x: 100, y: 100 },
+        { x: 94, y: 100 },
+        { x: 0, y: 6 },
+      ],
+      style: { fill: 'steel' as const },
+      solid: true,
+    };
+    const [placed] = placeLabels([bar, { shape: 'label', at: { x: 50, y: 50 }, text: 'boom', ink: 'ink', sides: ['right', 'left', 'above', 'below'] }], view, {
+      height: 14,
+      largeHeight: 17,
+      gap: 14,
+      widthOf: () => 40,
+    });
+    const screen = bar.points.map((p) => toScreen(view, p));
+    expect(coveredArea(placed!, solid(screen))).toBeLessThan(0.15 * 40 * 14);
   });
 });

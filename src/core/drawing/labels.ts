@@ -24,6 +24,10 @@ export interface LabelMetrics {
 }
 
 const LABEL_COST = 6;
+/** A word on steel is as bad as a word on a word. */
+const SOLID_COST = 5;
+/** How thick a solid line counts [px]. */
+const BAND = 5;
 const OUTSIDE_COST = 14;
 const LATER_SIDE_COST = 40;
 const SHIFTED_COST = 12;
@@ -47,6 +51,55 @@ function boxAt(point: Vec, side: Side, width: number, height: number, gap: numbe
   }
 }
 
+/** A solid shape as it stands on the drawing, inclined ones too: not the box round it, which of a boom is mostly air. */
+interface Solid {
+  points: readonly Vec[];
+  round: Box;
+}
+
+function solidOf(points: readonly Vec[]): Solid {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { points, round: { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y } };
+}
+
+function bandOf(from: Vec, to: Vec): Vec[] {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const off = { x: ((to.y - from.y) / length) * (BAND / 2), y: (-(to.x - from.x) / length) * (BAND / 2) };
+  return [
+    { x: from.x + off.x, y: from.y + off.y },
+    { x: to.x + off.x, y: to.y + off.y },
+    { x: to.x - off.x, y: to.y - off.y },
+    { x: from.x - off.x, y: from.y - off.y },
+  ];
+}
+
+/** Area of a box that a solid shape covers: the shape cut to the box side by side, and measured. */
+export function coveredArea(box: Box, { points, round }: Solid): number {
+  if (overlapArea(box, round) === 0) return 0;
+  const sides: readonly (readonly [(p: Vec) => number, (a: Vec, b: Vec) => Vec])[] = [
+    [(p) => p.x - box.x, (a, b) => ({ x: box.x, y: a.y + ((b.y - a.y) * (box.x - a.x)) / (b.x - a.x) })],
+    [(p) => box.x + box.width - p.x, (a, b) => ({ x: box.x + box.width, y: a.y + ((b.y - a.y) * (box.x + box.width - a.x)) / (b.x - a.x) })],
+    [(p) => p.y - box.y, (a, b) => ({ y: box.y, x: a.x + ((b.x - a.x) * (box.y - a.y)) / (b.y - a.y) })],
+    [(p) => box.y + box.height - p.y, (a, b) => ({ y: box.y + box.height, x: a.x + ((b.x - a.x) * (box.y + box.height - a.y)) / (b.y - a.y) })],
+  ];
+  let left = [...points];
+  for (const [inside, cross] of sides) {
+    const was = left;
+    left = was.flatMap((to, i) => {
+      const from = was[(i + was.length - 1) % was.length]!;
+      const [a, b] = [inside(from), inside(to)];
+      if (a >= 0 !== b >= 0) return b >= 0 ? [cross(from, to), to] : [cross(from, to)];
+      return b >= 0 ? [to] : [];
+    });
+  }
+  return (
+    Math.abs(left.reduce((sum, to, i) => sum + left[(i + left.length - 1) % left.length]!.x * to.y - to.x * left[(i + left.length - 1) % left.length]!.y, 0)) /
+    2
+  );
+}
+
 /** The place beside the point, then the same slid along its side, then one line further off. */
 function placesAt(point: Vec, side: Side, width: number, height: number, gap: number): { box: Box; cost: number }[] {
   const box = boxAt(point, side, width, height, gap);
@@ -58,7 +111,12 @@ function placesAt(point: Vec, side: Side, width: number, height: number, gap: nu
   return [
     { box, cost: 0 },
     ...[-0.42, 0.42].map((by) => ({ box: slid(by), cost: SHIFTED_COST })),
-    ...(flat ? [0, -0.42, 0.42].map((by) => ({ box: further(slid(by)), cost: FURTHER_COST })) : []),
+    ...(flat
+      ? [0, -0.42, 0.42].flatMap((by) => [
+          { box: further(slid(by)), cost: FURTHER_COST },
+          { box: further(further(slid(by))), cost: 2 * FURTHER_COST },
+        ])
+      : []),
   ];
 }
 
@@ -109,13 +167,11 @@ export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, vie
 
 /** Each label where it covers least of the other labels and of the solid shapes; bold ones choose first, then the first in the list. */
 export function placeLabels(shapes: readonly Shape[], view: View, metrics: LabelMetrics, reserved: readonly Box[] = []): PlacedLabel[] {
-  const solids = shapes.flatMap((shape): Box[] => {
-    if (!('solid' in shape) || !shape.solid) return [];
-    const points = shape.shape === 'polygon' || shape.shape === 'line' ? shape.points.map((p) => toScreen(view, p)) : [];
-    if (points.length === 0) return [];
-    const xs = points.map((p) => p.x);
-    const ys = points.map((p) => p.y);
-    return [{ x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }];
+  const solids = shapes.flatMap((shape): Solid[] => {
+    if (!('solid' in shape) || !shape.solid || (shape.shape !== 'polygon' && shape.shape !== 'line')) return [];
+    const points = shape.points.map((p) => toScreen(view, p));
+    if (shape.shape === 'polygon') return points.length < 3 ? [] : [solidOf(points)];
+    return points.slice(1).map((to, i) => solidOf(bandOf(points[i]!, to)));
   });
   const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, metrics))];
   const placed: PlacedLabel[] = [];
@@ -135,7 +191,7 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
         from +
         outside * OUTSIDE_COST +
         [...placed, ...fixed].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
-        solids.reduce((sum, solid) => sum + overlapArea(box, solid), 0);
+        solids.reduce((sum, solid) => sum + SOLID_COST * coveredArea(box, solid), 0);
       if (best === null || cost < best.cost) best = { box, cost };
     }
     if (best) placed.push({ ...best.box, label, baseline: best.box.y + height * 0.76 });

@@ -1,4 +1,5 @@
-import type { RowFault, SteelRow } from '../steel/lists/rows';
+import type { Unsaid } from './document/unsaid';
+import type { Asked, RowFault, SteelRow } from '../steel/lists/rows';
 import { findSection } from '../steel/sections';
 import type { CommandArguments } from './commands/table';
 import { madeOf } from './made-of';
@@ -48,8 +49,30 @@ const bare = (text: string): string =>
     .replace(/[×*]/g, 'X')
     .replace(/[^A-Z\d./]/g, '');
 
+const fieldAsked: Readonly<Record<string, Unsaid>> = { length: 'length', section: 'make', count: 'count' };
+
+/** Marks of whose pieces the file leaves a field open that a plan can hold open: they come in, and the plan asks on. */
+function openFields(asked: readonly Asked[]): Map<string, Set<Unsaid>> {
+  const open = new Map<string, Set<Unsaid>>();
+  for (const { about, marks } of asked) {
+    const field = fieldAsked[about];
+    if (field) for (const mark of marks ?? []) open.set(mark, (open.get(mark) ?? new Set()).add(field));
+  }
+  return open;
+}
+
+/** A question about named pieces that the plan goes on asking once they are in it. */
+export const staysOpen = ({ about, marks }: Asked): boolean => marks !== undefined && (about === 'mass' || about in fieldAsked);
+
 /** What an import would do, before it does it: matched by mark, new ones added, nothing removed. */
-export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: readonly RowFault[], freshId: (n: number) => string): ImportPreview {
+export function previewImport(
+  plan: Plan,
+  rows: readonly SteelRow[],
+  faults: readonly RowFault[],
+  freshId: (n: number) => string,
+  asked: readonly Asked[] = [],
+): ImportPreview {
+  const open = openFields(asked);
   const byMark = new Map(plan.members.map((member) => [member.mark, member]));
   const preview: ImportPreview = { command: { add: [], change: [] }, added: [], changed: [], same: 0, faults: [...faults], unknownSections: [], readAs: [] };
   rows.forEach((row, n) => {
@@ -57,13 +80,15 @@ export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: rea
     if (!section) preview.unknownSections.push(`${row.mark}: ${row.section}`);
     else if (!writesOut(row.section, section.designation)) preview.readAs.push(`${row.mark}: ${row.section} as ${section.designation}`);
     const designation = section?.designation ?? row.section;
+    const unsaid = [...(open.get(row.mark) ?? [])];
     const now = byMark.get(row.mark);
     if (!now) {
       preview.command.add.push(
         newMember(freshId(n), {
           mark: row.mark,
           make: { kind: 'section', section: designation },
-          length: row.length,
+          length: row.length > 0 ? row.length : 1,
+          ...(unsaid.length > 0 || !(row.length > 0) ? { unsaid: [...new Set([...unsaid, ...(row.length > 0 ? [] : (['length'] as const))])] } : {}),
           grade: row.grade,
           count: row.count,
           stated: { drawing: row.mass, weighed: null },
@@ -77,7 +102,7 @@ export function previewImport(plan: Plan, rows: readonly SteelRow[], faults: rea
     const changes: Partial<Member> = {};
     const what: string[] = [];
     const put = <K extends keyof Member>(key: K, value: Member[K], differs: boolean, name: string) => {
-      if (!differs) return;
+      if (!differs || (unsaid as string[]).includes(key)) return;
       changes[key] = value;
       what.push(name);
     };

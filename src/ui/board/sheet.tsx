@@ -39,7 +39,12 @@ interface SheetProps {
 }
 
 const SCREEN_LABELS = { height: 14, largeHeight: 17, gap: 8, widthOf: labelWidth };
+/** Narrower than this a drawing has its tools above its title, this much lower [px]. */
+const PHONE = 520;
+const LOWER = 50;
 const FIRST = { width: 785, height: 320 };
+/** A phone: the page is one column that fingers scroll. */
+const narrow = (): boolean => window.matchMedia('(max-width: 900px)').matches;
 /** Fitting again is worth it once the drawing has grown this far past the frame it was fitted to. */
 const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
   Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
@@ -62,7 +67,12 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
   // While nobody has zoomed and nothing is held, the frame follows the drawing.
   if (transform === zoomIdentity && !sameExtent(extent, drawing.extent) && !holding) setExtent(drawing.extent);
 
-  const base = useMemo(() => fit(extent, size.width, size.height, margins), [extent, size.width, size.height, margins]);
+  // On a phone the tools and the title stand one above the other, and the drawing below both.
+  const low = size.width < PHONE ? LOWER : 0;
+  const base = useMemo(
+    () => fit(extent, size.width, size.height, margins && { ...margins, top: margins.top + low }),
+    [extent, size.width, size.height, margins, low],
+  );
   const view: View = useMemo(() => {
     const scale = base.scale * transform.k;
     return {
@@ -83,7 +93,10 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
       .filter((event: Event) => {
         if (event.type === 'dblclick') return false;
         const target = event.target as Element;
-        return event.type === 'wheel' || (!target.closest('[data-grab]') && !element.hasAttribute('data-measuring'));
+        if (event.type === 'wheel') return true;
+        // One finger scrolls the page on a narrow screen; two pinch and move the drawing.
+        if ('touches' in event && narrow() && (event as TouchEvent).touches.length < 2) return false;
+        return !target.closest('[data-grab]') && !element.hasAttribute('data-measuring');
       })
       .on('zoom', (event: { transform: typeof zoomIdentity }) => setTransform(event.transform));
     zoomer.current = behaviour;
@@ -113,7 +126,7 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
     const key = (event.target as Element).closest('[data-ref]')?.getAttribute('data-ref');
     const ref = key ? parseRef(key) : null;
     onChoose(ref);
-    if (ref && draggable(ref)) {
+    if (ref && draggable(ref) && !(event.pointerType === 'touch' && narrow())) {
       held.current = { ref, from: at, moved: false };
       setHolding(true);
       event.currentTarget.setPointerCapture(event.pointerId);
@@ -144,15 +157,15 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
   const labels = useMemo(
     () =>
       placeLabels(drawing.shapes, view, SCREEN_LABELS, [
-        { x: 0, y: 0, width: 230, height: 28 },
+        { x: 0, y: 0, width: low ? view.width : 230, height: 28 + low },
         { x: view.width - 150, y: 0, width: 150, height: 30 },
       ]),
-    [drawing.shapes, view],
+    [drawing.shapes, view, low],
   );
   const grab = chosen && draggable(chosen);
   return (
     <section ref={frame} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-board" aria-label={name}>
-      <div className="pointer-events-none absolute top-1.5 left-3 z-10">
+      <div className="pointer-events-none absolute top-1.5 left-3 z-10 max-[900px]:top-[56px]">
         <h2 className="text-[16px]">{title}</h2>
       </div>
       <div className="absolute top-1.5 right-2 z-10 flex items-center border border-line bg-paper">
@@ -181,7 +194,7 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
         tabIndex={0}
         data-measuring={measuring ? '' : undefined}
         data-sheet={name}
-        className={`block touch-none select-none ${measuring ? 'cursor-crosshair' : grab ? 'cursor-move' : ''}`}
+        className={`block touch-none select-none ${measuring ? '' : 'max-[900px]:touch-pan-y'} ${measuring ? 'cursor-crosshair' : grab ? 'cursor-move' : ''}`}
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={up}

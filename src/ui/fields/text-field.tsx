@@ -1,6 +1,7 @@
 'use client';
 import { useId, useState, type ReactNode } from 'react';
 import type { Fault } from '@/core/calc/schema';
+import { dayWords, isDay } from '@/core/plan/day';
 import { FieldShell } from './field-shell';
 
 interface TextFieldProps {
@@ -21,7 +22,7 @@ export function TextField({ label, value, onValue, onDone, placeholder, note, ty
     setRefused(faults?.[0] ? { text, problem: faults[0].error } : null);
   };
   return (
-    <FieldShell id={id} label={label} problem={refused?.problem} note={note}>
+    <FieldShell id={id} label={label} problem={refused?.problem} note={note ?? (type === 'date' && isDay(value) ? dayWords(value) : undefined)}>
       <input
         id={id}
         type={type}

@@ -35,7 +35,13 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
   const rail = useRef<HTMLOListElement>(null);
   useEffect(() => {
     const card = rail.current?.children[cursor + 1] as HTMLElement | undefined;
-    card?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    if (!card || !rail.current) return;
+    // Along the rail only: the page stays where it is, which on a phone is at its top.
+    const { offsetLeft, offsetWidth } = card;
+    const { scrollLeft, clientWidth, offsetLeft: start } = rail.current;
+    const left = offsetLeft - start;
+    if (left < scrollLeft) rail.current.scrollLeft = left;
+    else if (left + offsetWidth > scrollLeft + clientWidth) rail.current.scrollLeft = left + offsetWidth - clientWidth;
   }, [cursor]);
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -47,9 +53,9 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
   const title = (id: string | number) => cards.find((card) => card.id === id)?.title ?? '';
   return (
     <section aria-label="Moves" className="flex h-full min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2">
-      <div className="flex items-baseline gap-3 overflow-hidden">
+      <div className="flex items-baseline gap-3 overflow-hidden max-[900px]:gap-1">
         <h2 className="text-[17px]">Moves</h2>
-        <p className="min-w-0 flex-1 truncate text-[13px] text-soft" aria-live="polite">
+        <p className="min-w-0 flex-1 truncate text-[13px] text-soft max-[900px]:invisible" aria-live="polite">
           {standing}
         </p>
         {tools}

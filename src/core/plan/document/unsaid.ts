@@ -37,6 +37,8 @@ export const unsaidWords = {
   baseWidth: 'the outriggers’ distance, side to side',
   tailRadius: 'the radius of the tail',
   legs: 'the length of the sling legs',
+  make: 'the section',
+  count: 'the number of them',
   'make.webDepth': 'the depth of the web',
   'make.web': 'the thickness of the web',
   'make.topFlange.width': 'the width of the top flange',

@@ -1,9 +1,10 @@
+import { newPlan } from '../../plan/new-plan';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
 import { applyCommand, takeBack } from '../../plan/commands/apply';
 import { canonicalJson } from '../../plan/canonical';
-import { previewImport } from '../../plan/import-members';
+import { previewImport, staysOpen } from '../../plan/import-members';
 import { membersCsv } from '../../plan/members-csv';
 import { readNc1 } from './nc1';
 import { rowsOfNc } from './nc1-rows';
@@ -263,5 +264,38 @@ describe('what an import does', () => {
     const back = rowsOf(sheet, null, plan.job.units);
     expect(back.faults).toEqual([]);
     expect(previewImport(plan, back.rows, [], () => 'x')).toMatchObject({ added: [], changed: [], same: 4 });
+  });
+});
+
+describe('questions about named pieces', () => {
+  const row = (mark: string, length: number) => ({
+    from: mark,
+    mark,
+    section: 'UB 254x146x37',
+    length,
+    grade: 'S355',
+    count: 2,
+    mass: 180,
+    order: null,
+    place: '',
+  });
+  const asked = [
+    { about: 'length', question: 'How long is it?', marks: ['A1'] },
+    { about: 'section', question: 'Which section is it?', marks: ['A2'] },
+    { about: 'mark', question: 'Which of the two is it?', marks: ['A3'] },
+  ];
+  it('come in open where a plan can hold them open, and keep what stands where the piece is known', () => {
+    const plan = newPlan({ name: 'N', place: '', units: 'metric', ruleSet: 'eu-ls' });
+    const preview = previewImport(plan, [row('A1', 0), row('A2', 5), row('A4', 5)], [], (n) => `n${n}`, asked);
+    expect(preview.command.add.map(({ mark, unsaid, length }) => ({ mark, unsaid, length }))).toEqual([
+      { mark: 'A1', unsaid: ['length'], length: 1 },
+      { mark: 'A2', unsaid: ['make'], length: 5 },
+      { mark: 'A4', unsaid: undefined, length: 5 },
+    ]);
+    plan.members.push(...preview.command.add);
+    const again = previewImport(plan, [row('A1', 7), row('A4', 6)], [], (n) => `n${n}`, asked);
+    expect(again.changed.map(({ mark }) => mark)).toEqual(['A4']);
+    expect(asked.map(staysOpen)).toEqual([true, true, false]);
+    expect(staysOpen({ about: 'length', question: 'of the whole file' })).toBe(false);
   });
 });
