@@ -28,7 +28,8 @@ export function timesRow({ size, width, rows }: Band, i: number, u: ArrayLike<nu
 /** A pivot this small against its original diagonal means the structure moves freely there. */
 const MECHANISM = 1e-11;
 
-export function solveBand(band: Band, load: ArrayLike<number>): Solution {
+/** `mechanism`: least pivot against its original diagonal that still counts as held. */
+export function solveBand(band: Band, load: ArrayLike<number>, mechanism = MECHANISM): Solution {
   const { size, width } = band;
   const a = band.rows.map((row) => Float64Array.from(row));
   let smallestPivotRatio = Infinity;
@@ -50,7 +51,7 @@ export function solveBand(band: Band, load: ArrayLike<number>): Solution {
       row[width - (i - j)] = l;
     }
     const ratio = pivot / (row[width]! || 1);
-    if (!(ratio > MECHANISM)) return { ok: false, at: i };
+    if (!(ratio > mechanism)) return { ok: false, at: i };
     smallestPivotRatio = Math.min(smallestPivotRatio, ratio);
     row[width] = pivot;
   }

@@ -1,6 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { planSchema } from '../plan/schema';
 import goldens from './reference/goldens.json' with { type: 'json' };
+import goldens2 from './reference/goldens-2.json' with { type: 'json' };
 import { readFileSync } from 'node:fs';
 import { calculationsPage } from '../../../scripts/lib/calculations-page';
 import { usedTraces } from '../../../tests/used-traces';
@@ -12,7 +13,7 @@ import { faultsOf } from './schema';
 /** One input of each calculation: of the public cases where it has one, else as the demo jobs use it. */
 const samples = new Map<string, Record<string, unknown>>([
   ...[...usedTraces()].map(([id, traces]) => [id, traces[0]!.input as Record<string, unknown>] as const),
-  ...(goldens as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[])
+  ...([...goldens, ...goldens2] as { id: string; input: Record<string, unknown>; expect: { error?: boolean } }[])
     .filter((one) => !one.expect.error)
     .map((one) => [one.id, one.input] as const),
 ]);

@@ -1,3 +1,10 @@
+import { baseAnchors } from '../frame/base-anchors.calc';
+import { guyAndBlock } from '../frame/guy.calc';
+import { fitClosure } from '../fit/closure.calc';
+import { boltGroup } from '../strength/bolt-group.calc';
+import { boltTorque } from '../strength/bolt-torque.calc';
+import { braceBeam } from '../strength/brace-beam.calc';
+import { stageLine } from '../stage/line.calc';
 import type { Calc } from './define';
 import { twoSupports } from '../beams/two-supports.calc';
 import { concreteGate } from '../checks/concrete-gate.calc';
@@ -168,6 +175,13 @@ const all: readonly Calc<never, never>[] = [
   windForce,
   accessSweep,
   roadTurn,
+  stageLine,
+  baseAnchors,
+  guyAndBlock,
+  boltGroup,
+  boltTorque,
+  braceBeam,
+  fitClosure,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));
