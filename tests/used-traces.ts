@@ -2,6 +2,7 @@ import { splitSearch } from '../src/core/access/split.calc';
 import type { Trace } from '../src/core/calc/evidence';
 import { registry } from '../src/core/calc/registry';
 import goldens from '../src/core/calc/reference/goldens.json' with { type: 'json' };
+import goldens2 from '../src/core/calc/reference/goldens-2.json' with { type: 'json' };
 import { attempt } from '../src/core/calc/run';
 import { candidatesOf } from '../src/core/plan/evaluate/candidates';
 import { evaluate } from '../src/core/plan/evaluate';
@@ -54,7 +55,7 @@ export function usedTraces(): Map<string, Trace[]> {
       if (outcome.ok) traces.push({ calc: splitSearch.id, input, output: outcome.output });
     }
   }
-  for (const golden of goldens as { id: string; input: unknown; expect: { error?: boolean } }[]) {
+  for (const golden of [...goldens, ...goldens2] as { id: string; input: unknown; expect: { error?: boolean } }[]) {
     const calc = registry.get(golden.id);
     if (!calc || golden.expect.error) continue;
     const outcome = attempt(calc, golden.input as never);

@@ -31,6 +31,9 @@ import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
 import { unsaidChecks } from './unsaid';
+import { inTheWayChecks } from './in-the-way';
+import { seatsFitChecks } from './seats-fit';
+import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
 import type { SettledPlan } from '../settle';
 
@@ -97,6 +100,9 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
     ...holdChecks(context),
     ...leftOutChecks(context),
     ...unsaidChecks(context),
+    ...inTheWayChecks(context),
+    ...seatsFitChecks(context),
+    ...twoListChecks(context),
     ...floorChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];

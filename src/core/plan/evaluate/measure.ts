@@ -212,6 +212,9 @@ function openingChecks(opening: Opening, { plan, rules, today }: Ground): Check[
   return checks;
 }
 
+/** So many times the tolerance of one bolt a whole group is not merely off: it is another group than was drawn. */
+const GROUP_OFF = 2;
+
 function patternCheck(pattern: Pattern, { rules, today }: Ground): Check {
   const where = place('measure.bolts', 'pattern', pattern, boltPattern, sourced(boltPattern.source.text, rules, 'boltGroupTolerance'));
   const lacking = pattern.bolts.filter(({ cast }) => cast.x === null || cast.y === null).length;
@@ -239,6 +242,15 @@ function patternCheck(pattern: Pattern, { rules, today }: Ground): Check {
   if (!outcome.ok) return missingCheck(where, 'dimension', outcome.error);
   const { worst, offDrawn, shift, turnDeg, goesOn } = outcome.output;
   const most = rules.value('boltGroupTolerance');
+  // Turned or shifted as one, the plate goes on and what stands on it stands turned and shifted: somebody has to want that.
+  if (goesOn && offDrawn > GROUP_OFF * most)
+    return {
+      ...missingCheck(where, 'dimension', '', traces),
+      demand: offDrawn,
+      finding: told(
+        phrase`${pattern.name} is cast ${q(offDrawn, 'dimension')} from where it is drawn, shifted ${q(Math.hypot(shift.x, shift.y), 'dimension')} and turned ${q(turnDeg, 'angle')}: what stands on it stands so too. Does the engineer take it, or is it drawn or surveyed the wrong way round?`,
+      ),
+    };
   const check = ratioCheck(
     where,
     { demand: worst, capacity: play, quantity: 'dimension', caution: null },

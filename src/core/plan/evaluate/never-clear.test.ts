@@ -48,8 +48,51 @@ test('the demos themselves, on the day, keep their verdicts', () => {
   expect(says(ticketHall()).map((one) => one.id)).toEqual(['hold.HP6', 'hold.HP12', 'hold.HP13', 'hold.HP26']);
 });
 
+/** The piece of the luggage hall as its list has it. */
+const listed = (plan: Plan) => plan.members.find((one) => one.mark === plan.pieces[0]!.mark)!;
+/** A column in the middle between the two bearings. */
+const wallAt = (plan: Plan) => {
+  const [a, b] = plan.bearings;
+  return { id: 'col', name: 'a column', at: { x: (a!.at.x + b!.at.x) / 2, y: (a!.at.y + b!.at.y) / 2 }, length: 0.4, width: 0.4, azimuthDeg: 0, height: 4 };
+};
+const cast = (plan: Plan, at: (x: number, y: number) => { x: number; y: number }) => {
+  for (const one of plan.survey.patterns[0]!.bolts) one.cast = at(one.drawn.x, one.drawn.y);
+};
+
 /** One fault each: the plan, and what must be said of it. */
 const faults: [string, Plan, string, RegExp][] = [
+  // the same steel written down twice
+  [
+    'another section in the list',
+    luggage((p) => (listed(p).make = { kind: 'section', section: 'UB 457x191x67' })),
+    'steel.twoLists',
+    /457.*in the list and UB 533.*on the hook/,
+  ],
+  ['another length in the list', luggage((p) => (listed(p).length = 8.4)), 'steel.twoLists', /8.40 m long in the list/],
+  ['packing in the list only', luggage((p) => (listed(p).packing.mass += 400)), 'steel.twoLists', /of packing in the list/],
+  [
+    'a bracket on the hook only',
+    luggage((p) => p.pieces[0]!.attachments.push({ id: 'x', what: 'Bracket', mass: 500, at: 4 })),
+    'steel.twoLists',
+    /bolted on in the list/,
+  ],
+  // places
+  ['a wall where the piece is to lie', luggage((p) => p.site.obstructions.push({ ...wallAt(p), height: 6 })), 'set.inTheWay', /is set into a column/],
+  ['the crane stands on a thing', luggage((p) => p.site.obstructions.push({ ...wallAt(p), at: p.stands[0]!.at })), 'stand.inTheWay', /stands on a column/],
+  [
+    'the truck stands in a thing',
+    luggage((p) => p.site.obstructions.push({ ...wallAt(p), at: { x: p.pieces[0]!.start.x, y: p.pieces[0]!.start.y } })),
+    'deliver.inTheWay',
+    /stands in a column/,
+  ],
+  // seats
+  ['a seat 400 mm too high', luggage((p) => ((p.bearings[0]!.level += 0.4), (p.bearings[0]!.measured = null))), 'seat.level', /slope, or is a level wrong/],
+  ['a post that ends under its base', hall((p) => (p.bearings.find((one) => one.post)!.post!.baseLevel = 9)), 'seat.post', /no post is left/],
+  ['timber as strong as steel', hall((p) => Object.assign(p.bearings[0]!, { material: 'timber', allowable: 120e6 })), 'seat.allowable', /no timber takes over/],
+  ['a bearing longer than its seat', luggage((p) => (p.pieces[0]!.seat.leftBearing = 0.6)), 'seat.long', /Which of the two is wrong/],
+  ['bolts cast turned by 8 degrees', hall((p) => cast(p, (x, y) => ({ x: x * 0.99 - y * 0.139, y: x * 0.139 + y * 0.99 }))), 'measure.bolts', /turned/],
+  ['bolts cast 20 mm off', hall((p) => cast(p, (x, y) => ({ x: x + 0.02, y }))), 'measure.bolts', /shifted/],
+  ['bolts cast turned by 90 degrees', hall((p) => cast(p, (x, y) => ({ x: -y, y: x }))), 'measure.bolts', /turned|will not go on/],
   // weight
   ['a scale says 1,400 kg', luggage((p) => (p.pieces[0]!.stated.weighed = 1400)), 'statement.mass', /scale says 1 400 kg.*Which is right/],
   ['and the hook carries it', luggage((p) => (p.pieces[0]!.stated.weighed = 1400)), 'lift.chart', /on the hook.*allows 1 500 kg/],
