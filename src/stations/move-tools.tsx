@@ -29,6 +29,11 @@ function possible(plan: Plan): Move[] {
   if (opening !== null) moves.push({ id: '', kind: 'line.open' });
   for (const one of plan.survey.openings) if (one.member !== null) moves.push({ id: '', kind: 'member.set', opening: one.id });
   for (const group of strikeGroups(plan)) moves.push({ id: '', kind: 'shore.strike', step: group.id });
+  const { structure } = plan;
+  for (const one of structure.supports) moves.push({ id: '', kind: 'support.ready', support: one.id }, { id: '', kind: 'support.strike', support: one.id });
+  for (const one of structure.pieces) moves.push({ id: '', kind: 'piece.hang', beam: one.id, by: '' }, { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 });
+  for (const one of structure.joints) moves.push({ id: '', kind: 'joint.make', joint: one.id, pins: 0, bolts: null, tight: null, fit: 'drawn' });
+  for (const one of structure.braces) moves.push({ id: '', kind: 'brace.fix', brace: one.id }, { id: '', kind: 'brace.free', brace: one.id });
   moves.push({ id: '', kind: 'other', what: 'Hold point' });
   return moves;
 }

@@ -1,3 +1,5 @@
+import { noStructure } from './document/structure';
+
 /** What version 2 added, empty: nothing measured, listed or recorded yet. */
 const nothingMore = () => ({
   survey: { strippedOn: '', openings: [], overlays: [], patterns: [], lines: [] },
@@ -23,6 +25,7 @@ export const nothingYet = () => {
     ...rest,
     wayIn: { ...wayIn, splice: { ...wayIn.splice, bolts: null, engineer: '' } },
     transport: { trucks: [], turns: [], permits: [] },
+    structure: noStructure(),
     survey: { ...survey, changedOn: '', cutListOn: '', revisions: noRevisions(), owner: '', lookedOver: { by: '', on: '' } },
   };
 };
@@ -109,6 +112,7 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
     const survey = isRecord(rest.survey) ? { revisions: noRevisions(), ...rest.survey } : rest.survey;
     return { ...rest, members, wayIn, survey, transport: { trucks, turns: [], permits }, version: 4 };
   },
+  4: (plan) => ({ structure: noStructure(), ...record(plan), version: 5 }),
 };
 
 type Loose = Record<string, unknown>;

@@ -19,8 +19,20 @@ export const moveKindName: Record<MoveKind, string> = {
   'line.open': 'Open the line',
   'member.set': 'Set by hand',
   'shore.strike': 'Strike',
+  'support.ready': 'Support ready',
+  'support.level': 'Raise or lower',
+  'support.strike': 'Strike support',
+  'piece.hang': 'Hang in place',
+  'piece.letGo': 'Let the hook go',
+  'joint.make': 'Join',
+  'joint.free': 'Free a joint',
+  'brace.fix': 'Brace',
+  'brace.free': 'Take a brace out',
   other: 'Other',
 };
+
+const namedIn = (list: readonly { id: string; name: string }[], id: string): string => list.find((one) => one.id === id)?.name || id;
+const markIn = ({ structure }: Plan, id: string): string => structure.pieces.find((one) => one.id === id)?.mark || id;
 
 export interface MoveWords {
   title: string;
@@ -69,6 +81,34 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
       const n = groups.findIndex((group) => group.steps.some((step) => step.id === move.step));
       return { title: `${title} ${n + 1}`, about: groups[n]?.name ?? '' };
     }
+    case 'support.ready':
+    case 'support.level':
+    case 'support.strike': {
+      const name = namedIn(plan.structure.supports, move.support);
+      return {
+        title: { 'support.ready': `${name} ready`, 'support.level': `Level ${name}`, 'support.strike': `Strike ${name}` }[move.kind],
+        about: move.kind === 'support.level' ? 'to another level' : '',
+      };
+    }
+    case 'piece.hang':
+      return { title: `Hang ${markIn(plan, move.beam)} in place`, about: move.by || 'by what?' };
+    case 'piece.letGo':
+      return {
+        title: move.keeps > 0 ? `Ease the hook of ${markIn(plan, move.beam)}` : `Let go of ${markIn(plan, move.beam)}`,
+        about: move.keeps > 0 ? 'part of it kept' : '',
+      };
+    case 'joint.make': {
+      const { pins, bolts } = move;
+      return {
+        title: `Join ${namedIn(plan.structure.joints, move.joint)}`,
+        about: `${pins > 0 ? `${pins} pins, ` : ''}${bolts === null ? 'how many bolts?' : `${bolts} bolts`}`,
+      };
+    }
+    case 'joint.free':
+      return { title: `Free ${namedIn(plan.structure.joints, move.joint)}`, about: '' };
+    case 'brace.fix':
+    case 'brace.free':
+      return { title: `${move.kind === 'brace.fix' ? 'Fix' : 'Take out'} ${namedIn(plan.structure.braces, move.brace)}`, about: '' };
     case 'other':
       return { title: move.what || 'Other', about: '' };
     case 'piece.land': {

@@ -76,7 +76,7 @@ function twiceWithin(path: string, value: unknown): Fault[] {
 /** References that point at nothing, and ids used twice. */
 function danglingFaults(plan: Plan): Fault[] {
   const faults: Fault[] = [];
-  const known = {
+  const known: Record<Kind, Set<string>> = {
     link: ids(plan.links),
     opening: ids(plan.survey.openings),
     storey: ids(plan.shoring.storeys),
@@ -91,8 +91,14 @@ function danglingFaults(plan: Plan): Fault[] {
     pick: ids(plan.picks),
     truck: ids(plan.transport.trucks),
     permit: ids(plan.transport.permits),
+    make: ids(plan.structure.makes),
+    beam: ids(plan.structure.pieces),
+    support: ids(plan.structure.supports),
+    joint: ids(plan.structure.joints),
+    brace: ids(plan.structure.braces),
+    bent: ids(plan.shoring.bents),
   };
-  const need = (kind: keyof typeof known, value: string, path: string) => {
+  const need: Need = (kind, value, path) => {
     if (!known[kind].has(value))
       faults.push({
         path,
@@ -170,6 +176,7 @@ function danglingFaults(plan: Plan): Fault[] {
         });
     });
   });
+  faults.push(...structureFaults(plan, need));
   plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));
   plan.picks.forEach((pick, i) => {
     need('piece', pick.piece, `picks[${i}].piece`);
@@ -183,6 +190,72 @@ function danglingFaults(plan: Plan): Fault[] {
     if ('shore' in move) need('shoring', move.shore, `moves[${i}].shore`);
     if ('opening' in move) need('opening', move.opening, `moves[${i}].opening`);
     if ('step' in move) need('step', move.step, `moves[${i}].step`);
+    if ('beam' in move) need('beam', move.beam, `moves[${i}].beam`);
+    if ('support' in move) need('support', move.support, `moves[${i}].support`);
+    if ('joint' in move) need('joint', move.joint, `moves[${i}].joint`);
+    if ('brace' in move) need('brace', move.brace, `moves[${i}].brace`);
+  });
+  return faults;
+}
+
+type Kind =
+  | 'link'
+  | 'opening'
+  | 'storey'
+  | 'shore'
+  | 'shoring'
+  | 'step'
+  | 'member'
+  | 'bearing'
+  | 'piece'
+  | 'crane'
+  | 'stand'
+  | 'pick'
+  | 'truck'
+  | 'permit'
+  | 'make'
+  | 'beam'
+  | 'support'
+  | 'joint'
+  | 'brace'
+  | 'bent';
+type Need = (kind: Kind, value: string, path: string) => void;
+
+/** Whatever of the structure points at nothing, or past the end of a piece. */
+function structureFaults({ structure }: Plan, need: Need): Fault[] {
+  const faults: Fault[] = [];
+  const makes = new Map(structure.makes.map((one) => [one.id, one]));
+  const lengths = new Map(structure.pieces.map((one) => [one.id, makes.get(one.make)?.length ?? Infinity]));
+  const spot = (one: { piece: string; at: number }, path: string) => {
+    need('beam', one.piece, `${path}.piece`);
+    const length = lengths.get(one.piece) ?? Infinity;
+    if (one.at > length + 0.05) faults.push({ path: `${path}.at`, error: `${one.at} m is past the end of the piece, ${length} m long: keep it on the piece.` });
+  };
+  structure.makes.forEach((one, i) =>
+    one.attachments.forEach(({ at, what }, j) => {
+      if (at > one.length)
+        faults.push({
+          path: `structure.makes[${i}].attachments[${j}].at`,
+          error: `“${what}” at ${at} m is past the end of ${one.mark}, ${one.length} m long: keep it on the piece.`,
+        });
+    }),
+  );
+  structure.pieces.forEach((one, i) => need('make', one.make, `structure.pieces[${i}].make`));
+  structure.supports.forEach((one, i) => {
+    one.seats.forEach((seat, j) => spot(seat, `structure.supports[${i}].seats[${j}]`));
+    if (one.onBent !== null) need('bent', one.onBent.bent, `structure.supports[${i}].onBent.bent`);
+    one.standsOn.forEach((below, j) => need('link', below.link, `structure.supports[${i}].standsOn[${j}].link`));
+  });
+  structure.joints.forEach((one, i) => {
+    spot(one.a, `structure.joints[${i}].a`);
+    spot(one.b, `structure.joints[${i}].b`);
+    if (one.a.piece === one.b.piece)
+      faults.push({ path: `structure.joints[${i}].b.piece`, error: `${one.name}: a piece is joined to itself. Name two pieces.` });
+    if (one.sharesWith !== null) need('joint', one.sharesWith, `structure.joints[${i}].sharesWith`);
+  });
+  structure.braces.forEach((one, i) => {
+    spot(one.a, `structure.braces[${i}].a`);
+    if (one.b !== null) spot(one.b, `structure.braces[${i}].b`);
   });
   return faults;
 }

@@ -1,6 +1,7 @@
 import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
+import { nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -30,6 +31,7 @@ export interface Moment {
   membersSet: Record<string, boolean>;
   /** groups of the strike done, by their first step */
   struck: Record<string, boolean>;
+  structure: StructureMoment;
 }
 
 export interface Need {
@@ -74,6 +76,7 @@ function firstMoment(plan: Plan): Moment {
     lineOpen: false,
     membersSet: {},
     struck: {},
+    structure: nothingStands,
   };
 }
 
@@ -192,6 +195,16 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
       return below.map((one) => ({ what: `${one.name} under it is set and tightened`, done: now.shoresSet[one.id] ?? false }));
     }
+    case 'support.ready':
+    case 'support.level':
+    case 'support.strike':
+    case 'piece.hang':
+    case 'piece.letGo':
+    case 'joint.make':
+    case 'joint.free':
+    case 'brace.fix':
+    case 'brace.free':
+      return structureNeeds(plan, move, now);
     case 'bearing.ready':
     case 'other':
       return [];
@@ -269,6 +282,16 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
       const group = strikeGroups(plan).find((one) => one.steps.some((step) => step.id === move.step));
       return group ? { ...now, struck: { ...now.struck, [group.id]: true } } : now;
     }
+    case 'support.ready':
+    case 'support.level':
+    case 'support.strike':
+    case 'piece.hang':
+    case 'piece.letGo':
+    case 'joint.make':
+    case 'joint.free':
+    case 'brace.fix':
+    case 'brace.free':
+      return { ...now, structure: structureAfter(move, now.structure) };
     case 'other':
       return now;
   }

@@ -64,13 +64,21 @@ function changedSince(before: Moment, after: Moment): Partial<Moment> {
   for (const key of Object.keys(after) as (keyof Moment)[]) {
     const [was, is] = [before[key], after[key]];
     if (was === is) continue;
-    changed[key] =
-      typeof is === 'object' && typeof was === 'object'
-        ? Object.fromEntries(Object.entries(is).filter(([id, value]) => (was as Record<string, unknown>)[id] !== value))
-        : is;
+    // The structure is lists of its own: of those too only what is another.
+    if (key === 'structure')
+      changed[key] = Object.fromEntries(
+        Object.entries(after.structure).flatMap(([list, now]) => {
+          const then = before.structure[list as keyof Moment['structure']];
+          return then === now ? [] : [[list, otherThan(then, now as object)]];
+        }),
+      );
+    else changed[key] = typeof is === 'object' && typeof was === 'object' ? otherThan(was, is) : is;
   }
   return changed as Partial<Moment>;
 }
+
+const otherThan = (was: object, is: object): object =>
+  Object.fromEntries(Object.entries(is).filter(([id, value]) => (was as Record<string, unknown>)[id] !== value));
 
 function reportCheck(check: Check, plan: Plan): ReportCheck {
   const { id, subject, about, calc, demand, capacity, quantity, ratio, verdict, source } = check;

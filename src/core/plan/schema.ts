@@ -5,6 +5,7 @@ import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
+import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
 import { unsaid } from './document/unsaid';
 import { wayInSchema } from './document/way-in';
@@ -13,9 +14,9 @@ import { holdIds } from './hold-ids';
 export { partKinds } from './document/shoring';
 import { chartSchema } from '../cranes/chart-shape';
 
-/** The plan document, version 4. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
+/** The plan document, version 5. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
 export const PLAN_FORMAT = 'keen-trestle/plan';
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 
 const bearingSchema = closed({
   id: id(),
@@ -284,6 +285,7 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('member.set'), opening: id() }),
   closed({ ...common, kind: Type.Literal('shore.strike'), step: id() }),
   closed({ ...common, kind: Type.Literal('other'), what: text() }),
+  ...structureMoves,
 ]);
 
 export const planSchema = Type.Object(
@@ -349,6 +351,7 @@ export const planSchema = Type.Object(
       patterns: Type.Array(patternSchema),
       lines: Type.Array(closed({ id: id(), name: text(), bearings: Type.Array(id(), { minItems: 2 }), stated: nullable(positive('m')) })),
     }),
+    structure: structureSchema,
     links: Type.Array(linkSchema, { maxItems: 5000 }),
     members: Type.Array(memberSchema, { maxItems: 20000 }),
     transport: transportSchema,
@@ -402,6 +405,12 @@ export type Piece = Plan['pieces'][number];
 export type Crane = Plan['cranes'][number];
 export type Stand = Plan['stands'][number];
 export type Pick = Plan['picks'][number];
+export type Structure = Plan['structure'];
+export type Make = Structure['makes'][number];
+export type Beam = Structure['pieces'][number];
+export type Support = Structure['supports'][number];
+export type Joint = Structure['joints'][number];
+export type Brace = Structure['braces'][number];
 export type Move = Plan['moves'][number];
 export type MoveKind = Move['kind'];
 export type Obstruction = Plan['site']['obstructions'][number];

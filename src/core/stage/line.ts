@@ -40,6 +40,9 @@ export interface LineJoint {
 export interface EndState {
   height: number;
   slope: number;
+  /** sagging positive [N·m] */
+  moment: number;
+  shear: number;
 }
 
 export interface PieceForces {
@@ -333,6 +336,7 @@ function tell(cuts: readonly Cut[], contacts: readonly Contact[], { u, forces }:
       (a, b) => a.x - b.x,
     );
     first += own.length;
+    const start = { moment, shear };
     const here = { sagging: Math.max(0, moment), hogging: Math.max(0, -moment), shear: Math.abs(shear) };
     let next = 0;
     const meet = (value: number) => {
@@ -355,15 +359,16 @@ function tell(cuts: readonly Cut[], contacts: readonly Contact[], { u, forces }:
       here.shear = Math.max(here.shear, Math.abs(shear));
       meet(moment);
     }
+    const end = { moment, shear };
     jumpAt(piece.to);
     most = Math.max(most, here.sagging, here.hogging, here.shear);
     sagging = Math.max(sagging, here.sagging);
     hogging = Math.max(hogging, here.hogging);
-    const [start, end] = [elements[0]!, elements.at(-1)!];
+    const [opening, closing] = [elements[0]!, elements.at(-1)!];
     told.set(piece.id, {
       ...here,
-      left: { height: u[start.dofs[0]]!, slope: u[start.dofs[1]]! + start.turn },
-      right: { height: u[end.dofs[2]]!, slope: u[end.dofs[3]]! },
+      left: { ...start, height: u[opening.dofs[0]]!, slope: u[opening.dofs[1]]! + opening.turn },
+      right: { ...end, height: u[closing.dofs[2]]!, slope: u[closing.dofs[3]]! },
     });
   }
   close();

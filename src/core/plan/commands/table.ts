@@ -1,12 +1,16 @@
 import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
 import type {
+  Beam,
   Bearing,
   Bent,
+  Brace,
   Crane,
   HoldRecord,
+  Joint,
   Leg,
   Link,
+  Make,
   Member,
   Move,
   Obstruction,
@@ -25,6 +29,7 @@ import type {
   StockLine,
   Storey,
   StrikeStep,
+  Support,
   Truck,
   Turn,
   Watch,
@@ -52,6 +57,11 @@ export interface Lists {
   strike: StrikeStep;
   stock: StockLine;
   watch: Watch;
+  makes: Make;
+  beams: Beam;
+  supports: Support;
+  joints: Joint;
+  braces: Brace;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
@@ -136,6 +146,13 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
     case 'patterns':
     case 'lines':
       return plan.survey[name];
+    case 'makes':
+    case 'supports':
+    case 'joints':
+    case 'braces':
+      return plan.structure[name];
+    case 'beams':
+      return plan.structure.pieces;
     case 'legs':
       return plan.wayIn.legs;
     case 'bents':
@@ -157,6 +174,35 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
   }
 };
 
+const structureWord = { makes: 1, beams: 1, supports: 1, joints: 1, braces: 1 } as const;
+
+/** What a thing that went took with it: its pieces, what stood under them, joined and held them, and the moves of all these. */
+function dropLoose({ structure, moves }: Draft<Plan>): void {
+  const has = <T extends { id: string }>(list: readonly T[]) => {
+    const ids = new Set(list.map((one) => one.id));
+    return (id: string) => ids.has(id);
+  };
+  const make = has(structure.makes);
+  structure.pieces = structure.pieces.filter((one) => make(one.make));
+  const beam = has(structure.pieces);
+  for (const support of structure.supports) support.seats = support.seats.filter((seat) => beam(seat.piece));
+  structure.supports = structure.supports.filter((one) => one.seats.length > 0);
+  structure.joints = structure.joints.filter((one) => beam(one.a.piece) && beam(one.b.piece));
+  structure.braces = structure.braces.filter((one) => beam(one.a.piece) && (one.b === null || beam(one.b.piece)));
+  const [support, joint, brace] = [has(structure.supports), has(structure.joints), has(structure.braces)];
+  for (const one of structure.joints) if (one.sharesWith !== null && !joint(one.sharesWith)) one.sharesWith = null;
+  const left = moves.filter(
+    (move) =>
+      !(
+        ('beam' in move && !beam(move.beam)) ||
+        ('support' in move && !support(move.support)) ||
+        ('joint' in move && !joint(move.joint)) ||
+        ('brace' in move && !brace(move.brace))
+      ),
+  );
+  moves.splice(0, Infinity, ...left);
+}
+
 const listWord: Record<ListName, string> = {
   bearings: 'bearing',
   openings: 'opening',
@@ -173,6 +219,11 @@ const listWord: Record<ListName, string> = {
   strike: 'step of the strike',
   stock: 'line of the stock',
   watch: 'reading',
+  makes: 'make',
+  beams: 'piece of the structure',
+  supports: 'support',
+  joints: 'joint',
+  braces: 'brace',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',
@@ -188,6 +239,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editIn: (plan, { list, id, changes }) => change(within(listOf(plan, list), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
     without(listOf(plan, list), id, listWord[list]);
+    if (list in structureWord) dropLoose(plan);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.
     if (list === 'storeys')

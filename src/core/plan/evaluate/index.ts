@@ -24,6 +24,8 @@ import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
 import { shoreChecks } from './shores';
+import { structureChecks } from '../structure/checks';
+import { bentsUnder } from '../structure/bents';
 import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
@@ -79,7 +81,8 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
 export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
   const plan = settle(drawn);
   const context: Context = { plan, today, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
-  const shores = shoreChecks(context);
+  const structure = structureChecks(context);
+  const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onBents) });
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
@@ -96,6 +99,7 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
     ...carriesChecks(context),
     ...wayInChecks(context),
     ...spliceBoltChecks(context),
+    ...structure.checks,
     ...shores.checks,
     ...holdChecks(context),
     ...leftOutChecks(context),

@@ -1,0 +1,134 @@
+import { Type } from 'typebox';
+import { closed, nullable, oneOf, yieldStress } from '../../calc/fields';
+import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
+
+const point = () => closed({ ...place().properties, z: real('m') });
+const plate = () => closed({ width: positive('m'), thickness: size() });
+
+/** What alike pieces share. */
+const makeSchema = closed({
+  id: id(),
+  mark: text(),
+  made: Type.Union([
+    closed({ kind: Type.Literal('section'), section: text('designation as in the section tables') }),
+    closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: size(), topFlange: plate(), bottomFlange: plate() }),
+    closed({ kind: Type.Literal('plain'), what: text() }),
+  ]),
+  length: positive('m', undefined, { maximum: 200 }),
+  grade: text(),
+  yield: nullable(yieldStress()),
+  mass: nullable(positive('kg', 'bare, by drawing')),
+  allowance: nullable(nonNegative('1', 'fraction added to the mass; null: the rule set’s', { maximum: 1 })),
+  attachments: Type.Array(closed({ id: id(), what: text(), mass: nonNegative('kg'), at: nonNegative('m', 'from the first end') }), { maxItems: 200 }),
+});
+
+/** One real thing: its two ends where it is to be, along the underside of a beam and the axis of a column. */
+const pieceSchema = closed({
+  id: id(),
+  mark: text(),
+  make: id(),
+  weighed: nullable(positive('kg', 'bare, by scale or load cell')),
+  from: nullable(point()),
+  to: nullable(point()),
+});
+
+const spot = () => closed({ piece: id(), at: nonNegative('m', 'from the first end of the piece') });
+
+export const supportKinds = ['bearing', 'pocket', 'post', 'bent', 'anchors', 'jack', 'roller', 'prop', 'block', 'deck'] as const;
+/** Those that stand for a time only. */
+export const temporarySupports: readonly (typeof supportKinds)[number][] = ['bent', 'jack', 'prop', 'block', 'roller'];
+
+/** Where piece ends or points come to rest. It pushes only, unless it is told to hold down. */
+const supportSchema = closed({
+  id: id(),
+  name: text(),
+  kind: oneOf(supportKinds),
+  seats: Type.Array(spot(), { minItems: 1, maxItems: 40 }),
+  onBent: nullable(closed({ bent: id(), at: nonNegative('m', 'from the left end of its header') })),
+  level: nullable(real('m', { description: 'of the seat as drawn; null: under the piece as drawn' })),
+  measured: nullable(closed({ level: real('m'), by: text(), on: text('when, as a date') })),
+  spring: nullable(positive('N/m', 'null: it does not give')),
+  holdsDown: nullable(positive('N', 'null: it pushes only')),
+  twist: Type.Boolean({ description: 'joint, tie-down or end diaphragm there stops the piece from rolling over' }),
+  along: oneOf(['fixed', 'free'], 'whether it holds the piece along its length'),
+  seatLength: nullable(size('along the piece')),
+  seatWidth: nullable(size('across it')),
+  capacity: nullable(positive('N')),
+  capacityBasis: oneOf(['allowable', 'design'], 'allowable: against the plain load; design: against the factored load'),
+  anchors: nullable(
+    closed({
+      count: Type.Integer({ minimum: 0, maximum: 100 }),
+      lever: nullable(size('anchors in tension to the pressed edge')),
+      toe: nullable(size('axis of the column to the pressed edge')),
+      columnDepth: nullable(size('of the column')),
+      tension: nullable(positive('N', 'what those in tension together may pull, allowable')),
+      repairedBy: Type.Optional(text('who approved it, where an anchor was repaired, replaced or modified in the field')),
+      repaired: Type.Boolean(),
+    }),
+  ),
+  standsOn: standsOn(),
+});
+
+export const jointKinds = ['splice', 'onWeb', 'onColumn', 'seat'] as const;
+
+/** What meets: a point of one piece with a point of another. `a` is carried by `b` where it is no splice. */
+const jointSchema = closed({
+  id: id(),
+  name: text(),
+  kind: oneOf(jointKinds),
+  a: spot(),
+  b: spot(),
+  holes: nullable(Type.Integer({ minimum: 1, maximum: 2000, description: 'in all, of one side' })),
+  boltShear: nullable(positive('N', 'what one bolt of it may carry, by the rule set of the job')),
+  moment: nullable(positive('N·m', 'what it may carry filled and tight, by the engineer')),
+  shear: nullable(positive('N')),
+  traffic: Type.Boolean({ description: 'people or vehicles pass over or under it before it is filled' }),
+  sharesWith: nullable(id()),
+  oneStays: Type.Boolean({ description: 'where bolts are shared through a web: one stays wrench-tight in the first, or a seat is under the second' }),
+});
+
+/** What holds a piece sideways or against twist, for a time or for good. */
+const braceSchema = closed({
+  id: id(),
+  name: text(),
+  kind: oneOf(['crossFrame', 'diaphragm', 'strut', 'guy', 'knee', 'bridging', 'deck']),
+  a: spot(),
+  b: nullable(spot()),
+  anchoredTo: text('what it is tied to, where that is no piece'),
+  stops: oneOf(['sideways', 'twist', 'both']),
+  capacity: nullable(positive('N')),
+  stiffness: nullable(positive('N/m')),
+});
+
+/** Pieces that are joined, stand on supports and are held, for as many as there are. */
+export const structureSchema = closed({
+  makes: Type.Array(makeSchema, { maxItems: 5000 }),
+  pieces: Type.Array(pieceSchema, { maxItems: 5000 }),
+  supports: Type.Array(supportSchema, { maxItems: 5000 }),
+  joints: Type.Array(jointSchema, { maxItems: 20000 }),
+  braces: Type.Array(braceSchema, { maxItems: 20000 }),
+});
+
+export const noStructure = () => ({ makes: [], pieces: [], supports: [], joints: [], braces: [] });
+
+/** Moves done to the structure. */
+const common = { id: id(), note: Type.Optional(text()) };
+export const structureMoves = [
+  closed({ ...common, kind: Type.Literal('support.ready'), support: id() }),
+  closed({ ...common, kind: Type.Literal('support.level'), support: id(), level: real('m') }),
+  closed({ ...common, kind: Type.Literal('support.strike'), support: id() }),
+  closed({ ...common, kind: Type.Literal('piece.hang'), beam: id(), by: text('what holds it: crane, hoist, lifts, hands') }),
+  closed({ ...common, kind: Type.Literal('piece.letGo'), beam: id(), keeps: nonNegative('N', 'what the hook still pulls; 0: it lets go') }),
+  closed({
+    ...common,
+    kind: Type.Literal('joint.make'),
+    joint: id(),
+    pins: Type.Integer({ minimum: 0, maximum: 2000 }),
+    bolts: nullable(Type.Integer({ minimum: 0, maximum: 2000 })),
+    tight: nullable(Type.Boolean({ description: 'of the drawn size and grade, and wrench-tight; only such bolts count' })),
+    fit: oneOf(['asLies', 'drawn'], 'the ends are joined at the angle they lie, or drawn to none'),
+  }),
+  closed({ ...common, kind: Type.Literal('joint.free'), joint: id() }),
+  closed({ ...common, kind: Type.Literal('brace.fix'), brace: id() }),
+  closed({ ...common, kind: Type.Literal('brace.free'), brace: id() }),
+] as const;

@@ -1,0 +1,681 @@
+import { phrase, q } from '../../calc/work';
+import { baseAnchors } from '../../frame/base-anchors.calc';
+import { stageLine } from '../../stage/line.calc';
+import { releaseBolts } from '../../checks/release.calc';
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import { windRollover } from '../../strength/wind-rollover.calc';
+import type { AboutKind, Check, StationId } from '../check';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
+import { bendingCapacity, postCapacity, shearCapacity } from '../evaluate/section-strength';
+import { temporarySupports } from '../document/structure';
+import { Missing } from '../missing';
+import { saysSomething } from '../records';
+import type { Joint, Support } from '../schema';
+import { forcesOf, isStiff, MEET, type Line, type LoadCase, type StageChange } from './forces';
+import { heldOf, holdsOf, type Holds } from './held';
+import { pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
+import { beamAt, isMade, standsAt, type StructureMoment } from './state';
+import { WorstOf } from './worst';
+
+const AIR_DENSITY = 1.25;
+/** 300 lb [N] and 18 in [m], 29 CFR 1926.755(a)(2). */
+const TOP_LOAD = 1334.47;
+const TOP_ARM = 0.4572;
+const LEAST_ANCHORS = 4;
+/** A design strength given to a job run in allowable stress is met with the strength-level dead load, ASCE 7 2.3.1: 1.4 D. */
+const STRENGTH_DEAD_FACTOR = 1.4;
+/** Of the holes of a splice in the air, filled and pinned; three quarters where traffic is on it. */
+const FILLED = { usual: 0.5, traffic: 0.75, pinned: 0.25 } as const;
+const SPLICE_SOURCE =
+  'AASHTO LRFD Bridge Construction Specifications 6.5.2, 11.5 (from memory): half the holes filled, half of those pins; three quarters under traffic';
+
+interface Ground {
+  context: Context;
+  beams: Map<string, SettledBeam>;
+  by: Holds;
+  rows: WorstOf;
+}
+
+/** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
+export function structureChecks(context: Context): { checks: Check[]; changes: StageChange[]; beams: Map<string, SettledBeam>; onBents: Map<string, number> } {
+  const { plan, rules, replayed } = context;
+  const beams = settleBeams(plan, rules);
+  const onBents = new Map<string, number>();
+  if (plan.structure.pieces.length === 0) return { checks: [], changes: [], beams, onBents };
+  const ground: Ground = { context, beams, by: holdsOf(plan), rows: new WorstOf() };
+  const { changes } = forcesOf(
+    plan,
+    beams,
+    replayed.steps.map(({ after }) => after.structure),
+    rules,
+  );
+  const carried = new Map<string, Record<LoadCase, number>>();
+  for (const change of changes) {
+    const { move } = change;
+    if (move?.kind === 'support.strike')
+      ground.by.seats.forEach((list) => list.forEach(({ support, key }) => support.id === move.support && carried.delete(key)));
+    for (const line of change.lines) {
+      for (const key of line.carried.plain.keys())
+        carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
+      lineChecks(ground, line, change);
+      supportChecks(ground, line, change, carried, onBents);
+    }
+    if (move?.kind === 'piece.letGo' && move.keeps === 0) releaseChecks(ground, move.beam, change);
+  }
+  // Moves that change no force still let go of a piece, or fix nothing.
+  const seen = new Set(changes.map(({ at }) => at));
+  replayed.steps.forEach(({ move, after }, at) => {
+    if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
+  });
+  return { checks: [...ground.rows.all(), ...stillChecks(ground), ...leftOutOf(ground)], changes, beams, onBents };
+}
+
+const about = (kind: AboutKind, thing: { id: string }, name: string, part?: string) => on(kind, thing, name, part);
+const place = (id: string, of: ReturnType<typeof about>, move: string | null, calc: string, source: string, station: StationId = 'runSheet'): Place => ({
+  id,
+  ...of,
+  station,
+  move,
+  calc,
+  source,
+});
+
+/** A line as it stands after a move: whether it stands, what its pieces and joints feel, what holds it. */
+function lineChecks(ground: Ground, line: Line, { move, moment }: StageChange): void {
+  const { beams, rows, by, context } = ground;
+  const { rules } = context;
+  const moveId = move?.id ?? null;
+  const named = line.beams.map((id) => beams.get(id)!);
+  const mark = named.map(({ beam }) => beam.mark).join(' + ');
+  const first = named[0]!;
+  const at = (id: string, calc: string, source: string) => place(id, about('beam', first.beam, mark), moveId, calc, source);
+  if (line.asked !== null) return rows.put(missingCheck(at('line.stands', stageLine.id, stageLine.source.text), 'force', line.asked));
+  const { answers } = line;
+  if (!answers) return;
+  const stands = answers.plain.stable && answers.factored.stable && answers.light.stable;
+  if (!stands)
+    return rows.put(
+      flatStop(
+        at('line.stands', stageLine.id, stageLine.source.text),
+        'force',
+        told(
+          phrase`${mark} does not stand after this move: nothing under it or joined to it holds it up, or it tips. Set what carries it, or join it, before the hook lets go.`,
+        ),
+        [],
+      ),
+    );
+  rows.put(
+    ratioCheck(
+      at('line.stands', stageLine.id, stageLine.source.text),
+      { demand: 0, capacity: 1, quantity: 'count', caution: null },
+      told(phrase`${mark} stands on what holds it.`),
+      [],
+    ),
+  );
+  if (first.place?.upright) return columnStrength(ground, first, line, moveId);
+  const held = heldOf(line, moment, by);
+  const factored = rules.id === 'us-asd' ? answers.plain : answers.factored;
+  for (const settled of named) {
+    const { beam, section, fy } = settled;
+    const forces = factored.stable ? factored.pieces.get(beam.id) : undefined;
+    const free = held.get(beam.id);
+    if (!forces || !free || section instanceof Missing) continue;
+    const piece = (id: string, calc: string) =>
+      place(id, about('beam', beam, beam.mark), moveId, calc, sourced('The stage as it stands, and the length it stands free', rules, 'strengthCaution'));
+    if (!(fy > 0)) {
+      rows.put(
+        missingCheck(
+          piece('beam.bending', 'member.flexureAisc'),
+          'moment',
+          `What yield has ${beam.mark}? Its grade, “${settled.make.grade}”, is not in the tables.`,
+        ),
+      );
+      continue;
+    }
+    const moment_ = Math.max(forces.sagging, forces.hogging);
+    const bending = bendingCapacity(section, fy, rules, { length: free.free, factor: 1 });
+    const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
+    rows.put(
+      bending instanceof Missing
+        ? missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' '))
+        : ratioCheck(
+            piece('beam.bending', calc),
+            { demand: moment_, capacity: bending.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+            told(
+              phrase`${beam.mark} bends ${q(moment_, 'moment')}, ${q(free.free, 'length')} of it unbraced; that is good for ${q(bending.capacity, 'moment')}.`,
+            ),
+            bending.traces,
+          ),
+    );
+    const shear = shearCapacity(section, fy, rules);
+    rows.put(
+      shear instanceof Missing
+        ? missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' '))
+        : ratioCheck(
+            piece('beam.shear', rules.id === 'us-asd' ? 'member.shearAisc' : 'member.shearEn'),
+            { demand: forces.shear, capacity: shear.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+            told(phrase`${beam.mark} shears ${q(forces.shear, 'force')}; its web takes ${q(shear.capacity, 'force')}.`),
+            shear.traces,
+          ),
+    );
+  }
+  for (const id of line.beams)
+    for (const { joint, at: spot } of by.joints.get(id) ?? []) {
+      if (!isMade(moment.joints[joint.id])) continue;
+      if (joint.kind === 'splice') {
+        if (joint.a.piece !== id) continue;
+        const told_ = factored.stable ? factored.pieces.get(id) : undefined;
+        const span = line.spans.find((one) => one.id === id);
+        if (!told_ || !span) continue;
+        const firstEnd = spot < (span.to - span.from) / 2;
+        spliceCheck(ground, joint, firstEnd !== span.flipped ? told_.left : told_.right, moment, moveId);
+      } else if (joint.a.piece === id) hangCheck(ground, joint, line, moment, moveId);
+    }
+  const stood = held.get(first.beam.id);
+  if (stood && !stood.along)
+    rows.put(
+      missingCheck(
+        at('line.along', stageLine.id, 'Statics: every line is held along at every moment'),
+        'force',
+        `What holds ${mark} along its length? Say at which support it is fixed.`,
+      ),
+    );
+  if (stood && !stood.twist) rollCheck(ground, named, line, moment, moveId, mark);
+}
+
+/** A piece that nothing keeps from rolling over, in the wind that may come while it stands so. */
+function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[], line: Line, moment: StructureMoment, move: string | null, mark: string): void {
+  const { plan, rules } = context;
+  const where = place(
+    'line.roll',
+    about('beam', named[0]!.beam, mark),
+    move,
+    windRollover.id,
+    sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'),
+  );
+  const gust = plan.site.forecastGust;
+  const hooked = line.beams.some((id) => beamAt(moment, id).kept > 0);
+  if (hooked) return;
+  if (gust === null || gust === 0)
+    return rows.put(missingCheck(where, 'speed', `What gust may come while ${mark} stands with nothing that keeps it from rolling over?`));
+  const seats = line.beams.flatMap((id) => (by.seats.get(id) ?? []).filter(({ support }) => standsAt(moment, support.id)).map(({ support }) => support));
+  const unknown = seats.find((one) => one.seatWidth === null);
+  if (unknown || seats.length === 0)
+    return rows.put(
+      missingCheck(where, 'dimension', `How wide is the seat of ${unknown?.name ?? mark}? ${mark} stands on it with nothing that keeps it from rolling over.`),
+    );
+  const sections = named.flatMap(({ section }) => (section instanceof Missing ? [] : [section]));
+  const weight = named.reduce((sum, { light }) => sum + (light instanceof Missing ? 0 : light.total), 0);
+  const wide = Math.min(...seats.map((one) => one.seatWidth!), ...sections.map((one) => one.width));
+  const { outcome, traces } = traced(windRollover, {
+    weight,
+    length: named.reduce((sum, one) => sum + (one.place?.length ?? 0), 0),
+    depth: Math.max(...sections.map((one) => one.depth)),
+    bearingWidth: wide,
+    gust,
+    drag: rules.value('girderDrag'),
+    airDensity: AIR_DENSITY,
+  });
+  if (!outcome.ok) return rows.put(missingCheck(where, 'moment', outcome.error));
+  const { overturning, righting } = outcome.output;
+  const wanted = rules.value('rollover') * overturning;
+  rows.put(
+    ratioCheck(
+      where,
+      { demand: wanted, capacity: righting, quantity: 'moment', caution: null, inclusive: true },
+      told(
+        phrase`${mark} stands with nothing that keeps it from rolling over: a gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')}, its weight on ${q(wide, 'dimension')} gives ${q(righting, 'moment')}. Tie it down, guy it or brace it to its neighbour before the hook lets go.`,
+      ),
+      traces,
+    ),
+  );
+}
+
+function columnStrength({ context, rows }: Ground, settled: SettledBeam, line: Line, move: string | null): void {
+  const { rules } = context;
+  const { beam, section, fy, place: stands } = settled;
+  const axial = [...(rules.id === 'us-asd' ? line.carried.plain : line.carried.factored).values()][0] ?? 0;
+  const where = place(
+    'column.strength',
+    about('beam', beam, beam.mark),
+    move,
+    'member.columnAisc',
+    sourced('Effective length 2.1 for a column that stands from its foot (AISC 360 App. 7)', rules, 'strengthCaution'),
+  );
+  if (section instanceof Missing || stands === null) return;
+  if (!(fy > 0)) return rows.put(missingCheck(where, 'force', `What yield has ${beam.mark}? Its grade, “${settled.make.grade}”, is not in the tables.`));
+  const effective = 2.1 * stands.length;
+  const post = postCapacity(section, fy, { strong: effective, weak: effective }, rules);
+  if (post instanceof Missing) return rows.put(missingCheck(where, 'force', post.questions.join(' ')));
+  const { capacity } = post;
+  rows.put(
+    ratioCheck(
+      where,
+      { demand: axial, capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+      told(
+        phrase`${beam.mark} carries ${q(axial, 'force')} and stands from its foot, ${q(effective, 'length')} of effective length; that is good for ${q(capacity, 'force')}.`,
+      ),
+      post.traces,
+    ),
+  );
+}
+
+/** What the bolts that are in carry of what a splice feels at this move. */
+function spliceCheck({ context, rows }: Ground, joint: Joint, feels: { moment: number; shear: number }, moment: StructureMoment, move: string | null): void {
+  const { rules } = context;
+  const state = moment.joints[joint.id]!;
+  const where = (part: string) =>
+    place(
+      'joint.strength',
+      about('joint', joint, joint.name, part),
+      move,
+      'connection.splice',
+      sourced('Capacity by the share of the holes that is filled; the engineer’s figure for the whole', rules, 'strengthCaution'),
+    );
+  if (state.bolts === null || joint.holes === null)
+    return rows.put(missingCheck(where('moment'), 'count', `How many holes has ${joint.name}, and how many of them are filled?`));
+  const share = Math.min(1, (state.pins + state.bolts) / joint.holes);
+  if (isStiff(joint, moment))
+    rows.put(
+      joint.moment === null
+        ? missingCheck(
+            where('moment'),
+            'moment',
+            `What moment may ${joint.name} carry once it is filled? Ask the engineer: it bends ${Math.round(Math.abs(feels.moment))} N·m here.`,
+          )
+        : ratioCheck(
+            where('moment'),
+            { demand: Math.abs(feels.moment), capacity: share * joint.moment, quantity: 'moment', caution: rules.value('strengthCaution') },
+            told(
+              phrase`${joint.name} bends ${q(Math.abs(feels.moment), 'moment')}; ${q(share, 'fraction')} of its holes are filled, good for ${q(share * joint.moment, 'moment')}.`,
+            ),
+            [],
+          ),
+    );
+  rows.put(
+    joint.shear === null
+      ? missingCheck(where('shear'), 'force', `What shear may ${joint.name} carry once it is filled? Ask the engineer.`)
+      : ratioCheck(
+          where('shear'),
+          { demand: Math.abs(feels.shear), capacity: share * joint.shear, quantity: 'force', caution: rules.value('strengthCaution') },
+          told(
+            phrase`${joint.name} shears ${q(Math.abs(feels.shear), 'force')}; ${q(share, 'fraction')} of its holes are filled, good for ${q(share * joint.shear, 'force')}.`,
+          ),
+          [],
+        ),
+  );
+}
+
+/** What the bolts that are in carry of what a piece brings to the one it hangs on. */
+function hangCheck({ context, rows }: Ground, joint: Joint, line: Line, moment: StructureMoment, move: string | null): void {
+  const { rules } = context;
+  const state = moment.joints[joint.id]!;
+  const brings = (rules.id === 'us-asd' ? line.carried.plain : line.carried.factored).get(joint.id);
+  if (brings === undefined || joint.kind === 'seat') return;
+  const where = place(
+    'joint.bolts',
+    about('joint', joint, joint.name),
+    move,
+    'connection.boltGroup',
+    sourced('What the bolts that are in and tight carry', rules, 'strengthCaution'),
+  );
+  if (state.bolts === null) return rows.put(missingCheck(where, 'count', `How many bolts are in ${joint.name}?`));
+  if (joint.boltShear === null) return rows.put(missingCheck(where, 'force', `What may one bolt of ${joint.name} carry?`));
+  const capacity = (state.bolts + state.pins) * joint.boltShear;
+  rows.put(
+    ratioCheck(
+      where,
+      { demand: Math.abs(brings), capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+      told(
+        phrase`${joint.name} carries ${q(Math.abs(brings), 'force')} on ${String(state.bolts + state.pins)} bolts and pins that are good for ${q(capacity, 'force')}.`,
+      ),
+      [],
+    ),
+  );
+}
+
+/** Every support against the sum of all that rests on it at the move. */
+function supportChecks(
+  { context, rows, by }: Ground,
+  line: Line,
+  { move, moment }: StageChange,
+  carried: ReadonlyMap<string, Record<LoadCase, number>>,
+  onBents: Map<string, number>,
+): void {
+  const { rules } = context;
+  const touched = new Set(line.beams.flatMap((id) => (by.seats.get(id) ?? []).map(({ support }) => support)));
+  for (const support of touched) {
+    if (!standsAt(moment, support.id)) continue;
+    const sum = (which: LoadCase, sign: 1 | -1) =>
+      support.seats.reduce((total, _, n) => {
+        const force = carried.get(`${support.id}/${n}`)?.[which] ?? 0;
+        return total + Math.max(0, sign * force);
+      }, 0);
+    const plain = sum('plain', 1);
+    const factored = support.capacityBasis === 'design';
+    const demand = factored ? (rules.id === 'us-asd' ? STRENGTH_DEAD_FACTOR * plain : sum('factored', 1)) : plain;
+    if (support.onBent !== null) onBents.set(support.id, Math.max(onBents.get(support.id) ?? 0, sum('factored', 1)));
+    const where = (id: string) =>
+      place(
+        id,
+        about('support', support, support.name),
+        move?.id ?? null,
+        stageLine.id,
+        sourced(stageLine.source.text, rules, 'loadFactor', 'strengthCaution'),
+      );
+    if (plain > 0 || support.capacity !== null)
+      rows.put(
+        support.capacity === null
+          ? missingCheck(
+              where('support.load'),
+              'force',
+              `What may ${support.name} carry? ${support.seats.length > 1 ? 'All that rests on it counts together.' : ''}`.trim(),
+            )
+          : ratioCheck(
+              where('support.load'),
+              { demand, capacity: support.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
+              told(phrase`${support.name} carries ${q(demand, 'force')}${factored ? ', factored' : ''}; it may carry ${q(support.capacity, 'force')}.`),
+              [],
+            ),
+      );
+    const up = Math.max(sum('plain', -1), sum('factored', -1), sum('light', -1));
+    if (up > 1 && support.holdsDown !== null)
+      rows.put(
+        ratioCheck(
+          where('support.uplift'),
+          { demand: up, capacity: support.holdsDown, quantity: 'force', caution: rules.value('strengthCaution') },
+          told(phrase`${support.name} is pulled up with ${q(up, 'force')}; it holds down ${q(support.holdsDown, 'force')}.`),
+          [],
+        ),
+      );
+    if (plain < 1 && support.seats.some(({ piece }) => line.beams.includes(piece) && beamAt(moment, piece).where === 'set'))
+      rows.put({
+        ...ratioCheck(
+          where('support.touch'),
+          { demand: 0, capacity: 1, quantity: 'force', caution: null },
+          told(phrase`${support.name} stands and carries nothing: what lies over it does not touch.`),
+          [],
+        ),
+        verdict: 'tight',
+      });
+  }
+}
+
+/** Before the hook lets go of a piece for good: what holds each of its ends, and the piece alone. */
+function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move, moment }: StageChange): void {
+  const { rules } = context;
+  const settled = beams.get(id)!;
+  const { beam, place: stands } = settled;
+  const least = rules.value('boltsLeast');
+  if (!stands) return;
+  const where = (part: string) =>
+    place('release.ends', about('beam', beam, beam.mark, part), move?.id ?? null, releaseBolts.id, sourced(releaseBolts.source.text, rules, 'boltsLeast'));
+  for (const [name, edge] of [
+    ['first', 0],
+    ['second', stands.length],
+  ] as const) {
+    // A splice to a piece that has not come yet holds nothing and is not waited for: the piece is a cantilever until then.
+    const joints = (by.joints.get(id) ?? []).filter(
+      ({ at, joint, other }) => Math.abs(at - edge) < END && (joint.kind === 'splice' ? beamAt(moment, other).where !== 'away' : joint.a.piece === id),
+    );
+    const seats = (by.seats.get(id) ?? []).filter(({ at }) => Math.abs(at - edge) < SEAT_END);
+    const made = joints.filter(({ joint }) => isMade(moment.joints[joint.id]));
+    if (joints.length === 0 && seats.length === 0) continue;
+    if (made.length === 0 && !seats.some(({ support }) => standsAt(moment, support.id))) {
+      rows.put(
+        flatStop(
+          where(name),
+          'count',
+          told(
+            phrase`The hook lets go of ${beam.mark} and nothing holds its ${name} end: ${[...joints.map(({ joint }) => joint.name), ...seats.map(({ support }) => support.name)].join(', ')} is not there yet.`,
+          ),
+          [],
+        ),
+      );
+      continue;
+    }
+    for (const { joint } of made) {
+      const state = moment.joints[joint.id]!;
+      const bolted = (part: string) => ({ ...where(part), about: { kind: 'joint' as const, id: joint.id, part } });
+      if (state.bolts === null) rows.put(missingCheck(bolted(name), 'count', `How many bolts are in ${joint.name} before the hook lets go of ${beam.mark}?`));
+      else if (state.untold)
+        rows.put(missingCheck(bolted(name), 'count', `Are the bolts of ${joint.name} of the drawn size and grade, and wrench-tight? Only such bolts count.`));
+      else if (joint.kind !== 'splice') {
+        const { traces } = traced(releaseBolts, { bolts: state.bolts, least });
+        rows.put(
+          ratioCheck(
+            bolted(name),
+            { demand: least, capacity: state.bolts, quantity: 'count', caution: null, inclusive: true },
+            told(phrase`${joint.name} has ${String(state.bolts)} bolts tight when the hook lets go of ${beam.mark}; ${String(least)} are wanted.`),
+            traces,
+          ),
+        );
+      } else fillCheck(rows, joint, state.pins, state.bolts, move?.id ?? null, beam.mark);
+    }
+  }
+  if (stands.upright) anchorChecks(rows, settled, by.seats.get(id) ?? [], moment, move?.id ?? null, rules.value('strengthCaution'));
+}
+/** How near an end a joint and a seat count as its own [m]. */
+const END = 0.5;
+const SEAT_END = 1.5;
+
+/** A splice in the air: the published least of holes filled and pinned, beside what it feels. */
+function fillCheck(rows: WorstOf, joint: Joint, pins: number, bolts: number, move: string | null, mark: string): void {
+  const where = (part: string) => place('joint.filled', about('joint', joint, joint.name, part), move, releaseBolts.id, SPLICE_SOURCE);
+  if (joint.holes === null) return rows.put(missingCheck(where('holes'), 'count', `How many holes has ${joint.name}?`));
+  const wanted = Math.ceil((joint.traffic ? FILLED.traffic : FILLED.usual) * joint.holes - 1e-9);
+  rows.put(
+    ratioCheck(
+      where('holes'),
+      { demand: wanted, capacity: pins + bolts, quantity: 'count', caution: null, inclusive: true },
+      told(
+        phrase`${joint.name} has ${String(pins + bolts)} of its ${String(joint.holes)} holes filled when the hook lets go of ${mark}; ${String(wanted)} are wanted.`,
+      ),
+      [],
+    ),
+  );
+  const pinned = Math.ceil(FILLED.pinned * joint.holes - 1e-9);
+  rows.put(
+    ratioCheck(
+      where('pins'),
+      { demand: Math.min(pinned, joint.holes - bolts), capacity: pins, quantity: 'count', caution: null, inclusive: true },
+      told(phrase`${joint.name} has ${String(pins)} pins in when the hook lets go of ${mark}; half of the holes to be filled, ${String(pinned)}, take pins.`),
+      [],
+    ),
+  );
+}
+
+/** A column on its base before the hook goes: four anchors, and 300 lb at 18 in from its face at its top. */
+function anchorChecks(
+  rows: WorstOf,
+  settled: SettledBeam,
+  seats: readonly { support: Support }[],
+  moment: StructureMoment,
+  move: string | null,
+  caution: number,
+): void {
+  const { beam, light } = settled;
+  for (const { support } of seats) {
+    if (!standsAt(moment, support.id) || support.kind !== 'anchors') continue;
+    const where = (id: string) => place(id, about('support', support, support.name), move, baseAnchors.id, '29 CFR 1926.755(a)');
+    const { anchors } = support;
+    if (anchors === null) {
+      rows.put(missingCheck(where('anchors.count'), 'count', `How many anchors has ${support.name}, and where do they stand?`));
+      continue;
+    }
+    rows.put(
+      ratioCheck(
+        where('anchors.count'),
+        { demand: LEAST_ANCHORS, capacity: anchors.count, quantity: 'count', caution: null, inclusive: true },
+        told(phrase`${support.name} has ${String(anchors.count)} anchors; a column stands on at least ${String(LEAST_ANCHORS)} (29 CFR 1926.755(a)(1)).`),
+        [],
+      ),
+    );
+    if (anchors.repaired && !saysSomething(anchors.repairedBy ?? ''))
+      rows.put(
+        missingCheck(
+          where('anchors.repaired'),
+          'count',
+          `An anchor of ${support.name} was repaired, replaced or modified: who of the engineers of record approved it (29 CFR 1926.755(b))?`,
+        ),
+      );
+    const { lever, toe, columnDepth, tension } = anchors;
+    if (lever === null || toe === null || columnDepth === null || tension === null || light instanceof Missing) {
+      rows.put(
+        missingCheck(
+          where('anchors.hold'),
+          'force',
+          `Where do the anchors of ${support.name} stand, how deep is the column, and what may those in tension pull? It has to hold 300 lb at 18 in from the face of ${beam.mark}.`,
+        ),
+      );
+      continue;
+    }
+    const moment_ = TOP_LOAD * (TOP_ARM + columnDepth / 2);
+    const { outcome, traces } = traced(baseAnchors, { axial: light.total + TOP_LOAD, moment: moment_, lever, toe });
+    rows.put(
+      outcome.ok
+        ? ratioCheck(
+            where('anchors.hold'),
+            { demand: outcome.output.tension, capacity: tension, quantity: 'force', caution },
+            told(
+              phrase`300 lb at 18 in from the face of ${beam.mark} pull its anchors at ${support.name} with ${q(outcome.output.tension, 'force')}; they hold ${q(tension, 'force')}.`,
+            ),
+            traces,
+          )
+        : missingCheck(where('anchors.hold'), 'force', outcome.error),
+    );
+  }
+}
+
+/** What is asked of the structure as it is drawn, before any move. */
+function stillChecks({ context, beams, by }: Ground): Check[] {
+  const { plan, rules } = context;
+  const checks: Check[] = [];
+  const before = (id: string, of: ReturnType<typeof about>, source: string) => place(id, of, null, stageLine.id, source, 'steel');
+  for (const settled of beams.values()) {
+    const { beam, make, place: stands, section } = settled;
+    const of = about('beam', beam, beam.mark);
+    if (make.made.kind !== 'plain' && section instanceof Missing)
+      checks.push(missingCheck(before('beam.made', of, 'Section tables'), 'count', section.questions.join(' ')));
+    if (!stands) {
+      checks.push(
+        missingCheck(
+          before('beam.placed', of, 'Common practice: what is listed is placed'),
+          'length',
+          `${beam.mark} is listed and has no place. Where are its two ends to be?`,
+        ),
+      );
+      continue;
+    }
+    if (Math.abs(stands.length - make.length) > rules.value('lengthDifference'))
+      checks.push({
+        ...missingCheck(before('beam.length', of, sourced('Two statements of one length', rules, 'lengthDifference')), 'length', ''),
+        demand: stands.length,
+        finding: told(phrase`${beam.mark} is ${q(make.length, 'length')} long and its ends are drawn ${q(stands.length, 'length')} apart. Which is right?`),
+      });
+    const said = weightsSaid(settled);
+    const [most, fewest] = [Math.max(...said.map(({ mass }) => mass)), Math.min(...said.map(({ mass }) => mass))];
+    if (said.length > 1 && most / fewest - 1 > rules.value('statementChoice'))
+      checks.push({
+        ...missingCheck(before('beam.weight', of, sourced('Two statements of one weight', rules, 'statementChoice')), 'mass', ''),
+        demand: most,
+        finding: told([
+          ...phrase`${beam.mark} weighs `,
+          ...said.flatMap(({ by: who, mass }, i) => [...(i ? [', '] : []), ...phrase`${q(mass, 'mass')} by ${who}`]),
+          '. Which is right, who says so, and why?',
+        ]),
+      });
+    if (said.length === 0) checks.push(missingCheck(before('beam.weight', of, 'Common practice'), 'mass', `What does ${beam.mark} weigh?`));
+    if (!(by.seats.get(beam.id) || by.joints.get(beam.id)))
+      checks.push(
+        missingCheck(
+          before('beam.carried', of, 'Common practice: what stands on nothing falls'),
+          'count',
+          `What carries ${beam.mark}? No support is under it and nothing is joined to it.`,
+        ),
+      );
+  }
+  for (const joint of plan.structure.joints) {
+    const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {
+      const spot = beams.get(piece)?.place;
+      return spot ? pointAt(spot, at) : null;
+    });
+    if (!a || !b) continue;
+    // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
+    const gap = Math.hypot(a.x - b.x, a.y - b.y);
+    const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
+    const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : 0;
+    if (gap > reach || drop > MEET)
+      checks.push({
+        ...missingCheck(before('joint.meets', about('joint', joint, joint.name), 'Geometry: what is joined meets'), 'length', ''),
+        demand: Math.hypot(gap, drop),
+        finding: told(phrase`The two ends of ${joint.name} are drawn ${q(Math.hypot(gap, drop), 'length')} apart. Which of them is in the wrong place?`),
+      });
+    if (joint.kind === 'splice')
+      for (const spot of [joint.a, joint.b]) {
+        const length = beams.get(spot.piece)?.place?.length ?? 0;
+        if (Math.min(spot.at, Math.abs(length - spot.at)) > MEET)
+          checks.push(
+            missingCheck(
+              before('joint.end', about('joint', joint, joint.name, spot.piece), 'Geometry'),
+              'length',
+              `${joint.name} is a splice and is not at an end of ${beams.get(spot.piece)?.beam.mark}. Where is it?`,
+            ),
+          );
+      }
+  }
+  return checks;
+}
+
+const widthOf = (settled: SettledBeam | undefined): number =>
+  settled && !(settled.section instanceof Missing) ? Math.max(settled.section.width, settled.section.depth) : 0.3;
+
+/** What the structure has and no move does. */
+function leftOutOf({ context, beams }: Ground): Check[] {
+  const { plan, replayed } = context;
+  const { structure, moves } = plan;
+  const checks: Check[] = [];
+  const last = replayed.steps.at(-1)?.after.structure;
+  const ask = (id: string, of: ReturnType<typeof about>, question: string) =>
+    checks.push(missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question));
+  const done = new Set(
+    moves.map(
+      (move) =>
+        `${move.kind} ${'beam' in move ? move.beam : 'support' in move ? move.support : 'joint' in move ? move.joint : 'brace' in move ? move.brace : ''}`,
+    ),
+  );
+  for (const { beam, place: stands } of beams.values()) {
+    const of = about('beam', beam, beam.mark);
+    if (!stands) continue;
+    if (!done.has(`piece.hang ${beam.id}`)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
+    else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
+    else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
+  }
+  for (const move of moves)
+    if (move.kind === 'piece.hang' && !saysSomething(move.by)) {
+      const beam = beams.get(move.beam)!.beam;
+      checks.push(
+        missingCheck(
+          place('lift.by', about('beam', beam, beam.mark), move.id, sequenceNeeds.id, 'Common practice'),
+          'count',
+          `What lifts ${beam.mark} and holds it in place: crane, hoist, lifts or hands, and who has checked that lift?`,
+        ),
+      );
+    }
+  for (const support of structure.supports) {
+    const of = about('support', support, support.name);
+    if (!done.has(`support.ready ${support.id}`)) ask('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
+    else if (temporarySupports.includes(support.kind) && !done.has(`support.strike ${support.id}`))
+      ask('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
+  }
+  for (const joint of structure.joints) {
+    const of = about('joint', joint, joint.name);
+    const state = last?.joints[joint.id];
+    if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
+    else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
+      ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);
+  }
+  for (const brace of structure.braces)
+    if (!done.has(`brace.fix ${brace.id}`)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
+  return checks;
+}

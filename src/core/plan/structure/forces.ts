@@ -1,0 +1,389 @@
+import { solveLine, type LineAnswer, type LineJoint, type LinePiece, type LineSupport } from '../../stage/line';
+import type { Rules } from '../../rules/rule-sets';
+import { Missing } from '../missing';
+import type { Joint, Move, Plan, Support } from '../schema';
+import { heightAt, isInclined, type Load, type SettledBeam } from './model';
+import { beamAt, isMade, standsAt, type StructureMoment } from './state';
+
+/** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
+export const cases = ['plain', 'factored', 'light'] as const;
+export type LoadCase = (typeof cases)[number];
+
+/** Pieces end to end through joints that pass something on, or one piece alone. */
+export interface Line {
+  /** its pieces from one end to the other */
+  beams: string[];
+  /** where each lies along it; flipped: its first end is the further one */
+  spans: { id: string; from: number; to: number; flipped: boolean }[];
+  /** why no force can be given, if so */
+  asked: string | null;
+  answers: Record<LoadCase, LineAnswer> | null;
+  /** by key of the seat (`support/n`) or of the joint that carries: upwards [N] */
+  carried: Record<LoadCase, Map<string, number>>;
+}
+
+export interface StageChange {
+  move: Move | null;
+  /** number of the move, from 0 */
+  at: number;
+  moment: StructureMoment;
+  /** the lines that are another after this move */
+  lines: Line[];
+}
+
+/** Filled to this share of its holes a splice keeps its angle; under it, it is a pin. */
+export const HALF = 0.5;
+
+/** Whether a joint keeps the angle between its ends; null while nobody says how many holes it has. */
+export function isStiff(joint: Joint, moment: StructureMoment): boolean | null {
+  const state = moment.joints[joint.id];
+  if (!isMade(state)) return false;
+  if (joint.holes === null || state.bolts === null) return null;
+  return state.pins + state.bolts >= HALF * joint.holes - 1e-9;
+}
+
+interface Net {
+  beams: Map<string, SettledBeam>;
+  joints: Map<string, Joint>;
+  supports: Map<string, Support>;
+  /** splices at each piece */
+  splices: Map<string, Joint[]>;
+  /** joints by which a piece hangs on another, by the piece that hangs and by the one that carries */
+  hangs: Map<string, Joint[]>;
+  carries: Map<string, Joint[]>;
+  seats: Map<string, { key: string; support: Support; at: number }[]>;
+}
+
+function netOf({ structure }: Plan, beams: Map<string, SettledBeam>): Net {
+  const net: Net = { beams, joints: new Map(), supports: new Map(), splices: new Map(), hangs: new Map(), carries: new Map(), seats: new Map() };
+  const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
+  for (const support of structure.supports) {
+    net.supports.set(support.id, support);
+    support.seats.forEach(({ piece, at }, n) => push(net.seats, piece, { key: `${support.id}/${n}`, support, at }));
+  }
+  for (const joint of structure.joints) {
+    net.joints.set(joint.id, joint);
+    if (joint.kind === 'splice') {
+      push(net.splices, joint.a.piece, joint);
+      push(net.splices, joint.b.piece, joint);
+    } else {
+      push(net.hangs, joint.a.piece, joint);
+      push(net.carries, joint.b.piece, joint);
+    }
+  }
+  return net;
+}
+
+const emptyCases = <T>(make: () => T): Record<LoadCase, T> => ({ plain: make(), factored: make(), light: make() });
+
+const solved = new Map<string, LineAnswer>();
+/** Answers kept, by all that goes into them; past this many the oldest are forgotten. */
+const KEPT = 20000;
+
+/** The same line under the same loads is the same answer. */
+function answerOf(pieces: readonly LinePiece[], supports: readonly LineSupport[], joints: readonly LineJoint[]): LineAnswer {
+  const key = JSON.stringify([pieces, supports, joints]);
+  const before = solved.get(key);
+  if (before) return before;
+  const answer = solveLine(pieces, supports, joints);
+  if (solved.size >= KEPT) solved.delete(solved.keys().next().value!);
+  solved.set(key, answer);
+  return answer;
+}
+
+/** Two ends further apart than this do not meet [m]. */
+export const MEET = 0.06;
+
+/** The forces of the structure, move by move: what changed at each. `lines` after the last is how all of it stands. */
+export function forcesOf(plan: Plan, beams: Map<string, SettledBeam>, moments: readonly StructureMoment[], rules: Rules): { changes: StageChange[] } {
+  const net = netOf(plan, beams);
+  const factor = rules.value('loadFactor');
+  const lineOf = new Map<string, Line>();
+  const angles = new Map<string, number>();
+  const changes: StageChange[] = [];
+  moments.forEach((moment, at) => {
+    const move = plan.moves[at]!;
+    const before = moments[at - 1] ?? null;
+    if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
+      const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
+      const lines = [...new Set([brace.a.piece, ...(brace.b ? [brace.b.piece] : [])].flatMap((id) => lineOf.get(id) ?? []))];
+      if (lines.length > 0) changes.push({ move, at, moment, lines });
+      return;
+    }
+    const dirty = touched(net, move, moment, before);
+    if (dirty.size === 0) return;
+    if (move.kind === 'joint.make' && !angles.has(move.joint))
+      angles.set(move.joint, move.fit === 'drawn' ? 0 : angleNow(net.joints.get(move.joint)!, lineOf, net));
+    if (move.kind === 'joint.free') angles.delete(move.joint);
+    const lines = resolve(net, moment, dirty, lineOf, angles, factor);
+    if (lines.length > 0) changes.push({ move, at, moment, lines });
+  });
+  return { changes };
+}
+
+/** The pieces a move may change the forces of. */
+function touched(net: Net, move: Move, moment: StructureMoment, before: StructureMoment | null): Set<string> {
+  if (before === moment) return new Set();
+  switch (move.kind) {
+    case 'support.ready':
+    case 'support.level':
+    case 'support.strike':
+      return new Set(net.supports.get(move.support)!.seats.map(({ piece }) => piece));
+    case 'piece.hang':
+    case 'piece.letGo':
+      return new Set([move.beam, ...(net.carries.get(move.beam) ?? []).map(({ a }) => a.piece), ...(net.hangs.get(move.beam) ?? []).map(({ b }) => b.piece)]);
+    case 'joint.make':
+    case 'joint.free': {
+      const { a, b } = net.joints.get(move.joint)!;
+      return new Set([a.piece, b.piece]);
+    }
+    default:
+      return new Set();
+  }
+}
+
+const inForce = (moment: StructureMoment, id: string): boolean => beamAt(moment, id).where === 'set';
+
+/** All pieces of the line a piece is in now, from one end to the other. */
+function chainOf(net: Net, moment: StructureMoment, start: string): { id: string; by: Joint | null }[] {
+  const upright = (id: string): boolean => net.beams.get(id)?.place?.upright ?? false;
+  if (upright(start)) return [{ id: start, by: null }];
+  const next = (id: string, from: Joint | null): { id: string; by: Joint } | null => {
+    for (const joint of net.splices.get(id) ?? []) {
+      if (joint === from || !isMade(moment.joints[joint.id])) continue;
+      const other = joint.a.piece === id ? joint.b.piece : joint.a.piece;
+      if (inForce(moment, other) && !upright(other)) return { id: other, by: joint };
+    }
+    return null;
+  };
+  // Back to one end, then on to the other.
+  let head = start;
+  let by: Joint | null = null;
+  const seen = new Set([start]);
+  for (let step = next(head, by); step && !seen.has(step.id); step = next(head, by)) {
+    head = step.id;
+    by = step.by;
+    seen.add(head);
+  }
+  const chain: { id: string; by: Joint | null }[] = [{ id: head, by: null }];
+  const taken = new Set([head]);
+  by = null;
+  let at = head;
+  for (;;) {
+    const step: { id: string; by: Joint } | null = (net.splices.get(at) ?? []).reduce<{ id: string; by: Joint } | null>((found, joint) => {
+      if (found || joint === by || !isMade(moment.joints[joint.id])) return found;
+      const other = joint.a.piece === at ? joint.b.piece : joint.a.piece;
+      return inForce(moment, other) && !taken.has(other) && !upright(other) ? { id: other, by: joint } : null;
+    }, null);
+    if (!step) return chain;
+    chain.push(step);
+    taken.add(step.id);
+    at = step.id;
+    by = step.by;
+  }
+}
+
+/** What the right end leans more than the left before they are joined: as they lie, a hanging piece as straight as it is drawn. */
+function angleNow(joint: Joint, lineOf: Map<string, Line>, net: Net): number {
+  const slope = ({ piece, at }: Joint['a']): { slope: number; first: boolean } => {
+    const line = lineOf.get(piece);
+    const answer = line?.answers?.plain;
+    const { place } = net.beams.get(piece)!;
+    const first = place !== null && at < place.length / 2;
+    const told = answer?.stable ? answer.pieces.get(piece) : undefined;
+    return { slope: told ? (first ? told.left.slope : told.right.slope) : 0, first };
+  };
+  const [a, b] = [slope(joint.a), slope(joint.b)];
+  return a.first && !b.first ? a.slope - b.slope : b.slope - a.slope;
+}
+
+function resolve(
+  net: Net,
+  moment: StructureMoment,
+  dirty: ReadonlySet<string>,
+  lineOf: Map<string, Line>,
+  angles: Map<string, number>,
+  factor: number,
+): Line[] {
+  const changed = new Map<Line, true>();
+  const waiting = [...dirty];
+  for (let turn = 0; waiting.length > 0 && turn < 20000; turn += 1) {
+    const id = waiting.shift()!;
+    const old = lineOf.get(id);
+    if (!inForce(moment, id)) {
+      if (old) {
+        lineOf.delete(id);
+        waiting.push(...old.beams.filter((one) => one !== id && lineOf.get(one) === old));
+      }
+      continue;
+    }
+    const chain = chainOf(net, moment, id);
+    const line = lineFrom(net, moment, chain, lineOf, angles, factor);
+    // A line that fell apart leaves its other pieces to be solved too.
+    if (old) waiting.push(...old.beams.filter((one) => !line.beams.includes(one) && lineOf.get(one) === old));
+    const same = old !== undefined && sameLine(old, line);
+    for (const one of line.beams) {
+      const other = lineOf.get(one);
+      if (other && changed.has(other)) changed.delete(other);
+      lineOf.set(one, line);
+    }
+    changed.set(line, true);
+    if (!same && net.beams.get(id)?.place?.upright)
+      for (const joint of net.splices.get(id) ?? [])
+        if (isMade(moment.joints[joint.id]))
+          waiting.push(...[joint.a.piece, joint.b.piece].filter((one) => one !== id && inForce(moment, one) && lower(net, one, id)));
+    if (!same)
+      for (const one of line.beams)
+        for (const joint of net.hangs.get(one) ?? []) if (isMade(moment.joints[joint.id]) && inForce(moment, joint.b.piece)) waiting.push(joint.b.piece);
+  }
+  return [...changed.keys()];
+}
+
+/** Whether one piece stands lower than another. */
+const lower = (net: Net, one: string, than: string): boolean => (net.beams.get(one)?.place?.from.z ?? 0) < (net.beams.get(than)?.place?.from.z ?? 0);
+
+const sameLine = (a: Line, b: Line): boolean =>
+  a.asked === b.asked && cases.every((one) => a.answers?.[one] === b.answers?.[one]) && a.beams.join() === b.beams.join();
+
+/** One line as it stands, solved. */
+function lineFrom(
+  net: Net,
+  moment: StructureMoment,
+  chain: readonly { id: string; by: Joint | null }[],
+  lineOf: Map<string, Line>,
+  angles: Map<string, number>,
+  factor: number,
+): Line {
+  const line: Line = { beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()) };
+  const ask = (question: string): Line => ({ ...line, asked: question });
+  const pieces: { beam: SettledBeam; from: number; to: number; flipped: boolean }[] = [];
+  const joints: LineJoint[] = [];
+  for (const [n, { id, by }] of chain.entries()) {
+    const beam = net.beams.get(id)!;
+    const { place } = beam;
+    if (!place) return ask(`Where is ${beam.beam.mark} to be? Give the places of its two ends.`);
+    if (place.upright) return column(net, moment, line, beam, lineOf);
+    if (isInclined(place)) return ask(`${beam.beam.mark} is inclined: its forces are not worked out here. Who has checked it?`);
+    if (n === 0) {
+      // The first end of a chain is the one that meets nothing.
+      const next = chain[1]?.by;
+      const spot = next ? (next.a.piece === id ? next.a : next.b) : null;
+      const flipped = spot !== null && spot.at < place.length / 2;
+      pieces.push({ beam, from: 0, to: place.length, flipped });
+      continue;
+    }
+    const spot = by!.a.piece === id ? by!.a : by!.b;
+    const stiff = isStiff(by!, moment);
+    if (stiff === null) return ask(`How many holes has ${by!.name}, and how many of them are filled?`);
+    const start = pieces[n - 1]!.to;
+    joints.push({ x: start, angle: stiff ? (angles.get(by!.id) ?? 0) : null });
+    pieces.push({ beam, from: start, to: start + place.length, flipped: spot.at > place.length / 2 });
+  }
+  const run = (which: LoadCase): { answer: LineAnswer; carried: Map<string, number> } | string => {
+    const seats: LineSupport[] = [];
+    const line: LinePiece[] = [];
+    for (const { beam, from, to, flipped } of pieces) {
+      const { section, beam: one } = beam;
+      const place = beam.place!;
+      const load = which === 'light' ? beam.light : beam.heavy;
+      if (load instanceof Missing) return load.questions.join(' ');
+      if (section instanceof Missing) return section.questions.join(' ');
+      const times = which === 'factored' ? factor : 1;
+      const spot = (at: number) => (flipped ? to - Math.min(at, place.length) : from + Math.min(at, place.length));
+      const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(moment.joints[id]) && inForce(moment, a.piece));
+      const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
+      for (const joint of hung) {
+        const above = lineOf.get(joint.a.piece);
+        const force = above?.carried[which].get(joint.id);
+        if (force === undefined) return `What ${net.beams.get(joint.a.piece)!.beam.mark} brings to ${one.mark} at ${joint.name} is not known.`;
+        loads.push({ x: spot(joint.b.at), force });
+      }
+      const { kept } = beamAt(moment, one.id);
+      if (kept > 0) loads.push({ x: spot(balance(beam, load)), force: -Math.min(kept, load.total * times) });
+      line.push({ id: one.id, from, to, stretches: [{ to, stiffness: MODULUS * section.iStrong, load: load.perLength * times }], loads });
+      for (const { key, support, at } of net.seats.get(one.id) ?? []) {
+        if (!standsAt(moment, support.id)) continue;
+        const drawn = heightAt(place, at);
+        const level = moment.supports[support.id]?.level ?? support.measured?.level ?? support.level ?? drawn;
+        seats.push({ id: key, x: inside(spot(at), from, to, pieces), level: level - drawn, spring: support.spring, tie: support.holdsDown !== null });
+      }
+      for (const joint of net.hangs.get(one.id) ?? [])
+        if (isMade(moment.joints[joint.id]) && inForce(moment, joint.b.piece))
+          seats.push({ id: joint.id, x: inside(spot(joint.a.at), from, to, pieces), level: 0, spring: null, tie: joint.kind !== 'seat' });
+    }
+    const answer = answerOf(line, apart(seats), joints);
+    return { answer, carried: answer.stable ? answer.reactions : new Map() };
+  };
+  const answers: Partial<Record<LoadCase, LineAnswer>> = {};
+  const carried = emptyCases(() => new Map<string, number>());
+  for (const which of cases) {
+    const done = which === 'factored' && factor === 1 ? null : run(which);
+    if (typeof done === 'string') return ask(done);
+    answers[which] = done?.answer ?? answers.plain!;
+    carried[which] = done?.carried ?? carried.plain;
+  }
+  return {
+    ...line,
+    spans: pieces.map(({ beam, from, to, flipped }) => ({ id: beam.beam.id, from, to, flipped })),
+    answers: answers as Record<LoadCase, LineAnswer>,
+    carried,
+  };
+}
+
+/** E of structural steel, both schools [Pa]. */
+const MODULUS = 210e9;
+
+/** Balance point of a piece from its first end. */
+const balance = ({ make }: SettledBeam, { perLength, points, total }: Load): number =>
+  (perLength * make.length * (make.length / 2) + points.reduce((sum, one) => sum + one.force * one.x, 0)) / total;
+
+/** A seat exactly where two ends meet stands a millimetre under its own. */
+function inside(x: number, from: number, to: number, pieces: readonly { from: number; to: number }[]): number {
+  const meets = (edge: number) => pieces.filter((one) => Math.abs(one.from - edge) < 1e-9 || Math.abs(one.to - edge) < 1e-9).length > 1;
+  if (Math.abs(x - from) < 1e-6 && meets(from)) return from + 1e-3;
+  if (Math.abs(x - to) < 1e-6 && meets(to)) return to - 1e-3;
+  return Math.min(Math.max(x, from), to);
+}
+
+/** Two seats under one spot stand a millimetre apart. */
+function apart(seats: readonly LineSupport[]): LineSupport[] {
+  const sorted = [...seats].sort((a, b) => a.x - b.x);
+  return sorted.map((one, i) => (i > 0 && one.x - sorted[i - 1]!.x < 1e-6 ? { ...one, x: one.x - 1e-3 * i } : one));
+}
+
+/** A column: what comes into it goes down through it to what it stands on. */
+function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam, lineOf: Map<string, Line>): Line {
+  const carried = emptyCases(() => new Map<string, number>());
+  const place = beam.place!;
+  const foot = place.from.z <= place.to.z ? 0 : place.length;
+  const seat = (net.seats.get(beam.beam.id) ?? []).find(({ support, at }) => Math.abs(at - foot) < MEET && standsAt(moment, support.id));
+  const below = (net.splices.get(beam.beam.id) ?? []).find((joint) => {
+    const [own, other] = joint.a.piece === beam.beam.id ? [joint.a, joint.b] : [joint.b, joint.a];
+    return Math.abs(own.at - foot) < MEET && isMade(moment.joints[joint.id]) && inForce(moment, other.piece);
+  });
+  for (const which of cases) {
+    const load = which === 'light' ? beam.light : beam.heavy;
+    if (load instanceof Missing) return { ...line, beams: [beam.beam.id], asked: load.questions.join(' ') };
+    let sum = load.total - Math.min(beamAt(moment, beam.beam.id).kept, load.total);
+    for (const joint of net.carries.get(beam.beam.id) ?? []) {
+      if (!isMade(moment.joints[joint.id]) || !inForce(moment, joint.a.piece)) continue;
+      const force = lineOf.get(joint.a.piece)?.carried[which].get(joint.id);
+      if (force === undefined)
+        return {
+          ...line,
+          beams: [beam.beam.id],
+          asked: `What ${net.beams.get(joint.a.piece)!.beam.mark} brings to ${beam.beam.mark} at ${joint.name} is not known.`,
+        };
+      sum += force;
+    }
+    for (const joint of net.splices.get(beam.beam.id) ?? []) {
+      if (joint === below || !isMade(moment.joints[joint.id])) continue;
+      const other = joint.a.piece === beam.beam.id ? joint.b.piece : joint.a.piece;
+      sum += lineOf.get(other)?.carried[which].get(joint.id) ?? 0;
+    }
+    carried[which].set(seat ? seat.key : (below?.id ?? ''), sum);
+  }
+  const stands: LineAnswer =
+    seat || below ? { stable: true, reactions: carried.plain, sagging: 0, hogging: 0, pieces: new Map(), residual: 0 } : { stable: false };
+  return { ...line, beams: [beam.beam.id], answers: { plain: stands, factored: stands, light: stands }, carried };
+}

@@ -1,0 +1,146 @@
+import { attempt } from '../../calc/run';
+import type { Rules } from '../../rules/rule-sets';
+import { yieldOf } from '../../steel/grades';
+import { plateGirder } from '../../steel/plate-girder.calc';
+import type { SectionRow } from '../../steel/section-row';
+import { findSection } from '../../steel/sections';
+import { GRAVITY } from '../../units';
+import { Missing } from '../missing';
+import { STRONGEST } from '../reckoned-yield';
+import type { Beam, Make, Plan } from '../schema';
+
+export interface Point {
+  x: number;
+  y: number;
+  z: number;
+}
+
+/** A piece as it is reckoned with: what it is, where it is to be, what it weighs at the most and at the least. */
+export interface SettledBeam {
+  beam: Beam;
+  make: Make;
+  section: SectionRow | Missing;
+  fy: number;
+  /** null: listed, not placed */
+  place: Placed | null;
+  /** along the bare steel [N/m], and what hangs on it [N] */
+  heavy: Load | Missing;
+  light: Load | Missing;
+}
+export interface Placed {
+  from: Point;
+  to: Point;
+  length: number;
+  /** along the piece, seen from above; a column has none */
+  along: { x: number; y: number };
+  upright: boolean;
+}
+export interface Load {
+  perLength: number;
+  points: { x: number; force: number }[];
+  total: number;
+}
+
+/** Steeper than this a piece is a column [rise over length]. */
+const UPRIGHT = Math.cos((20 * Math.PI) / 180);
+/** Flatter than this a piece is a beam. */
+const FLAT = Math.sin((20 * Math.PI) / 180);
+
+export function placeOf({ from, to }: Beam): Placed | null {
+  if (from === null || to === null) return null;
+  const length = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+  const flat = Math.hypot(to.x - from.x, to.y - from.y);
+  if (length < 1e-6) return null;
+  return {
+    from,
+    to,
+    length,
+    along: flat > 0 ? { x: (to.x - from.x) / flat, y: (to.y - from.y) / flat } : { x: 0, y: 0 },
+    upright: Math.abs(to.z - from.z) / length > UPRIGHT,
+  };
+}
+
+/** Neither beam nor column: forces of inclined pieces are not worked out. */
+export const isInclined = (place: Placed): boolean => !place.upright && Math.abs(place.to.z - place.from.z) / place.length > FLAT;
+
+/** Height of the underside at a place along the piece. */
+export const heightAt = ({ from, to, length }: Placed, at: number): number => from.z + ((to.z - from.z) * at) / length;
+export const pointAt = ({ from, to, length }: Placed, at: number): Point => ({
+  x: from.x + ((to.x - from.x) * at) / length,
+  y: from.y + ((to.y - from.y) * at) / length,
+  z: from.z + ((to.z - from.z) * at) / length,
+});
+
+/** Three plates as a row of the section table: the flanges alike, or no answer where the formulas want them alike. */
+function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string): SectionRow | Missing {
+  const { kind: _, ...plates } = make;
+  const outcome = attempt(plateGirder, plates);
+  if (!outcome.ok) return new Missing(outcome.error);
+  const { webDepth, web, topFlange, bottomFlange } = make;
+  const { area, massPerLength, centroid, iStrong, iWeak, torsion } = outcome.output;
+  const depth = webDepth + topFlange.thickness + bottomFlange.thickness;
+  const even = Math.abs(topFlange.width - bottomFlange.width) < 1e-6 && Math.abs(topFlange.thickness - bottomFlange.thickness) < 1e-6;
+  const sStrong = iStrong / Math.max(centroid, depth - centroid);
+  const plastic = topFlange.width * topFlange.thickness * (webDepth + topFlange.thickness) + (web * webDepth ** 2) / 4;
+  return {
+    designation: `girder of ${mark}`,
+    // Doubly symmetric: the formulas of a rolled I hold for it; otherwise the elastic moment only.
+    family: even ? 'W' : 'PG',
+    massPerLength,
+    area,
+    depth,
+    width: Math.min(topFlange.width, bottomFlange.width),
+    flange: Math.min(topFlange.thickness, bottomFlange.thickness),
+    web,
+    k: topFlange.thickness,
+    iStrong,
+    iWeak,
+    sStrong,
+    zStrong: even ? plastic : null,
+    rStrong: Math.sqrt(iStrong / area),
+    rWeak: Math.sqrt(iWeak / area),
+    torsion,
+    warping: even ? (iWeak * (depth - topFlange.thickness) ** 2) / 4 : null,
+    basis: 'plates',
+  };
+}
+
+function sectionOf({ made, mark }: Make): SectionRow | Missing {
+  if (made.kind === 'section') return findSection(made.section) ?? new Missing(`“${made.section}” is not in the section tables. What is ${mark} made of?`);
+  if (made.kind === 'girder') return girderRow(made, mark);
+  return new Missing(`${mark} is given as a plain weight: its strength is not worked out. Who has checked it?`);
+}
+
+/** The heaviest and the lightest figure anybody gives for the bare steel, with and without the allowance. */
+function loadsOf(beam: Beam, make: Make, section: SectionRow | Missing, rules: Rules): { heavy: Load | Missing; light: Load | Missing } {
+  const said = [section instanceof Missing ? null : section.massPerLength * make.length, make.mass, beam.weighed].filter((one): one is number => one !== null);
+  if (said.length === 0) {
+    const asked = new Missing(`What does ${beam.mark} weigh?`);
+    return { heavy: asked, light: asked };
+  }
+  const load = (bare: number, allowance: number): Load => {
+    const points = make.attachments.map(({ at, mass }) => ({ x: at, force: mass * GRAVITY * (1 + allowance) }));
+    const spread = bare * GRAVITY * (1 + allowance);
+    return { perLength: spread / make.length, points, total: spread + points.reduce((sum, one) => sum + one.force, 0) };
+  };
+  return { heavy: load(Math.max(...said), make.allowance ?? rules.value('weightAllowance')), light: load(Math.min(...said), 0) };
+}
+
+/** Everything that was said of the bare steel of a piece [kg]. */
+export const weightsSaid = ({ beam, make, section }: SettledBeam): { by: string; mass: number }[] => [
+  ...(section instanceof Missing ? [] : [{ by: 'its section', mass: section.massPerLength * make.length }]),
+  ...(make.mass === null ? [] : [{ by: 'the drawing', mass: make.mass }]),
+  ...(beam.weighed === null ? [] : [{ by: 'the scale', mass: beam.weighed }]),
+];
+
+/** Every piece of the structure, by its id. Makes are worked out once each. */
+export function settleBeams({ structure }: Plan, rules: Rules): Map<string, SettledBeam> {
+  const makes = new Map(structure.makes.map((make) => [make.id, { make, section: sectionOf(make) }]));
+  return new Map(
+    structure.pieces.map((beam): [string, SettledBeam] => {
+      const { make, section } = makes.get(beam.make)!;
+      const fy = Math.min(make.yield ?? yieldOf(make.grade) ?? NaN, yieldOf(make.grade) ?? STRONGEST);
+      return [beam.id, { beam, make, section, fy, place: placeOf(beam), ...loadsOf(beam, make, section, rules) }];
+    }),
+  );
+}

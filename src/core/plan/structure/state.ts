@@ -1,0 +1,168 @@
+import type { Moment, Need } from '../replay';
+import type { Beam, Joint, Move, Plan, Support } from '../schema';
+import { temporarySupports } from '../document/structure';
+
+export interface BeamState {
+  where: 'away' | 'hanging' | 'set';
+  /** what the hook still pulls of a piece that is set [N] */
+  kept: number;
+}
+
+export interface JointState {
+  pins: number;
+  /** of the drawn size and grade and wrench-tight; null while a move does not say how many */
+  bolts: number | null;
+  /** bolts went in of which nobody says that they are as drawn and tight */
+  untold: boolean;
+  fit: 'asLies' | 'drawn';
+}
+
+/** What of the structure stands, hangs and is held after a move. */
+export interface StructureMoment {
+  beams: Readonly<Record<string, BeamState>>;
+  /** level: where a move brought it; null: as it was set */
+  supports: Readonly<Record<string, { stands: boolean; struck: boolean; level: number | null }>>;
+  joints: Readonly<Record<string, JointState>>;
+  braces: Readonly<Record<string, boolean>>;
+}
+
+export const nothingStands: StructureMoment = { beams: {}, supports: {}, joints: {}, braces: {} };
+const AWAY: BeamState = { where: 'away', kept: 0 };
+export const beamAt = (now: StructureMoment, id: string): BeamState => now.beams[id] ?? AWAY;
+export const standsAt = (now: StructureMoment, id: string): boolean => now.supports[id]?.stands ?? false;
+/** Something holds the two ends together. */
+export const isMade = (state: JointState | undefined): state is JointState =>
+  state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
+
+type StructureMove = Extract<
+  Move,
+  { kind: 'support.ready' | 'support.level' | 'support.strike' | 'piece.hang' | 'piece.letGo' | 'joint.make' | 'joint.free' | 'brace.fix' | 'brace.free' }
+>;
+
+interface Known {
+  beams: Map<string, Beam>;
+  supports: Map<string, Support>;
+  joints: Map<string, Joint>;
+  /** supports with a seat under each piece, and joints by which it is carried or met */
+  under: Map<string, Support[]>;
+  carriedBy: Map<string, Joint[]>;
+  /** place in the run sheet of the first move that makes a support ready */
+  readyAt: Map<string, number>;
+}
+
+const known = new WeakMap<Plan, Known>();
+function knownOf(plan: Plan): Known {
+  let found = known.get(plan);
+  if (!found) {
+    const { pieces, supports, joints } = plan.structure;
+    found = { beams: byId(pieces), supports: byId(supports), joints: byId(joints), under: new Map(), carriedBy: new Map(), readyAt: new Map() };
+    for (const support of supports) for (const { piece } of support.seats) push(found.under, piece, support);
+    for (const joint of joints) if (joint.kind !== 'splice') push(found.carriedBy, joint.a.piece, joint);
+    plan.moves.forEach((move, i) => {
+      if (move.kind === 'support.ready' && !found!.readyAt.has(move.support)) found!.readyAt.set(move.support, i);
+    });
+    known.set(plan, found);
+  }
+  return found;
+}
+const byId = <T extends { id: string }>(list: readonly T[]): Map<string, T> => new Map(list.map((one) => [one.id, one]));
+function push<T>(map: Map<string, T[]>, key: string, one: T): void {
+  const list = map.get(key);
+  if (list) list.push(one);
+  else map.set(key, [one]);
+}
+
+/** What a move of the structure needs of the moves before it. */
+export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment): Need[] {
+  const now = moment.structure;
+  const { beams, supports, joints, under, carriedBy, readyAt } = knownOf(plan);
+  const mark = (id: string): string => beams.get(id)?.mark || id;
+  switch (move.kind) {
+    case 'support.ready': {
+      const support = supports.get(move.support)!;
+      const bent = support.onBent === null ? undefined : plan.shoring.bents.find((one) => one.id === support.onBent!.bent);
+      return [
+        ...(bent ? [{ what: `${bent.name} under it is set`, done: moment.shoresSet[bent.id] ?? false }] : []),
+        ...(standsAt(now, support.id) ? [{ what: `${support.name} is not ready yet (it was made ready before)`, done: false }] : []),
+      ];
+    }
+    case 'support.level':
+    case 'support.strike': {
+      const support = supports.get(move.support)!;
+      return [{ what: `${support.name} stands`, done: standsAt(now, support.id) }];
+    }
+    case 'piece.hang': {
+      const at = plan.moves.indexOf(move);
+      // A prop or jack may come under it later; what it is to be landed on for good is there when it lands.
+      const seats = (under.get(move.beam) ?? []).filter((one) => !(temporarySupports.includes(one.kind) && (readyAt.get(one.id) ?? -1) > at));
+      return [
+        ...seats.map((one) => ({ what: `${one.name} is ready`, done: standsAt(now, one.id) })),
+        ...(carriedBy.get(move.beam) ?? []).map((one) => ({
+          what: `${mark(one.b.piece)} stands, which carries it at ${one.name}`,
+          done: beamAt(now, one.b.piece).where === 'set',
+        })),
+        ...(beamAt(now, move.beam).where === 'away' ? [] : [{ what: `${mark(move.beam)} is still to come (it was hung before)`, done: false }]),
+      ];
+    }
+    case 'piece.letGo':
+      return [{ what: `${mark(move.beam)} hangs in place`, done: beamAt(now, move.beam).where === 'hanging' || beamAt(now, move.beam).kept > 0 }];
+    case 'joint.make': {
+      const joint = joints.get(move.joint)!;
+      const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
+      return [
+        ...[joint.a.piece, joint.b.piece].map((id) => ({ what: `${mark(id)} is in place`, done: beamAt(now, id).where !== 'away' })),
+        ...(shared && isMade(now.joints[shared.id]) && !joint.oneStays
+          ? [{ what: `one wrench-tight bolt stays in ${shared.name}, or a seat is under the second piece (29 CFR 1926.756(c))`, done: false }]
+          : []),
+      ];
+    }
+    case 'joint.free':
+      return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(now.joints[move.joint]) }];
+    case 'brace.fix': {
+      const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
+      return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({ what: `${mark(piece)} is in place`, done: beamAt(now, piece).where !== 'away' }));
+    }
+    case 'brace.free':
+      return [{ what: 'the brace is in', done: now.braces[move.brace] ?? false }];
+  }
+}
+
+/** What a move makes of the structure. */
+export function structureAfter(move: StructureMove, now: StructureMoment): StructureMoment {
+  switch (move.kind) {
+    case 'support.ready':
+      return { ...now, supports: { ...now.supports, [move.support]: { stands: true, struck: false, level: null } } };
+    case 'support.level':
+      return {
+        ...now,
+        supports: { ...now.supports, [move.support]: { ...(now.supports[move.support] ?? { stands: false, struck: false }), level: move.level } },
+      };
+    case 'support.strike':
+      return { ...now, supports: { ...now.supports, [move.support]: { stands: false, struck: true, level: now.supports[move.support]?.level ?? null } } };
+    case 'piece.hang':
+      return { ...now, beams: { ...now.beams, [move.beam]: { where: 'hanging', kept: 0 } } };
+    case 'piece.letGo':
+      return { ...now, beams: { ...now.beams, [move.beam]: { where: 'set', kept: move.keeps } } };
+    case 'joint.make': {
+      const had = now.joints[move.joint];
+      const before = isMade(had) ? had : { pins: 0, bolts: 0 as number | null, untold: false, fit: move.fit };
+      // Bolts that are finger-tight, or not the drawn ones, are in the hole and count for nothing.
+      const put = move.tight === false ? 0 : move.bolts;
+      const state: JointState = {
+        pins: before.pins + move.pins,
+        bolts: put === null || before.bolts === null ? null : before.bolts + put,
+        untold: before.untold || (move.tight === null && move.bolts !== 0),
+        fit: before.fit,
+      };
+      return { ...now, joints: { ...now.joints, [move.joint]: state } };
+    }
+    case 'joint.free': {
+      const { [move.joint]: _, ...joints } = now.joints;
+      return { ...now, joints };
+    }
+    case 'brace.fix':
+      return { ...now, braces: { ...now.braces, [move.brace]: true } };
+    case 'brace.free':
+      return { ...now, braces: { ...now.braces, [move.brace]: false } };
+  }
+}

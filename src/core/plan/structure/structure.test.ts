@@ -1,0 +1,247 @@
+import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
+import type { Check } from '../check';
+import { describe as say } from '../describe';
+import { evaluate } from '../evaluate';
+import { openPlan } from '../open';
+import { report } from '../report';
+import { replay } from '../replay';
+import { rulesOf } from '../../rules/rule-sets';
+import type { Joint, Move, Plan } from '../schema';
+import { forcesOf, type Line } from './forces';
+import { settleBeams } from './model';
+
+const TODAY = '2026-11-27';
+const opened = (plan: Plan): Plan => {
+  const done = openPlan(plan);
+  if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
+  return done.plan;
+};
+const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|move|shore)\./;
+const checksOf = (plan: Plan): Check[] => evaluate(opened(plan), TODAY).checks.filter((check) => OURS.test(check.id));
+const bad = (plan: Plan): string[] =>
+  checksOf(plan)
+    .filter(({ verdict }) => verdict === 'stop' || verdict === 'missing')
+    .map((check) => `${check.verdict} ${check.id} ${say(check, 'metric').replace(/\u00a0/g, ' ')}`);
+const of = (plan: Plan, id: string, about: string): Check => {
+  const found = checksOf(plan).find((check) => check.id === id && check.about.id === about);
+  if (!found) throw new Error(`${id} ${about} is not there`);
+  return found;
+};
+const edited = (edit: (plan: Plan) => unknown, make = () => splicedGirder('us-asd')): Plan => {
+  const plan = make();
+  edit(plan);
+  return plan;
+};
+const nth = (plan: Plan, kind: Move['kind'], n = 0) => plan.moves.filter((move) => move.kind === kind)[n] as never as Record<string, unknown>;
+const without = (plan: Plan, move: unknown) => (plan.moves = plan.moves.filter((one) => one !== move));
+
+const joint = (changes: Partial<Joint> & Pick<Joint, 'id' | 'kind' | 'a' | 'b'>): Joint => ({
+  name: changes.id,
+  holes: 4,
+  boltShear: 50e3,
+  moment: null,
+  shear: null,
+  traffic: false,
+  sharesWith: null,
+  oneStays: false,
+  ...changes,
+});
+
+/** Two columns on anchors and a beam between them, carrying a joist at its middle. */
+function portal(): Plan {
+  const plan = bare('us-asd');
+  const steel = { grade: 'A992', yield: null, mass: null, allowance: null, attachments: [] };
+  const anchors = { count: 4, lever: 0.35, toe: 0.175, columnDepth: 0.2, tension: 60e3, repaired: false };
+  plan.structure = {
+    makes: [
+      { id: 'col', mark: 'C', made: { kind: 'section', section: 'W8x31' }, length: 4, ...steel },
+      { id: 'bm', mark: 'B', made: { kind: 'section', section: 'W12x40' }, length: 6, ...steel },
+      { id: 'js', mark: 'J', made: { kind: 'section', section: 'W10x22' }, length: 5, ...steel },
+    ],
+    pieces: [
+      { id: 'c1', mark: 'C1', make: 'col', weighed: null, from: { x: 0, y: 0, z: 0 }, to: { x: 0, y: 0, z: 4 } },
+      { id: 'c2', mark: 'C2', make: 'col', weighed: null, from: { x: 6, y: 0, z: 0 }, to: { x: 6, y: 0, z: 4 } },
+      { id: 'b1', mark: 'B1', make: 'bm', weighed: null, from: { x: 0, y: 0, z: 3.7 }, to: { x: 6, y: 0, z: 3.7 } },
+      { id: 'j1', mark: 'J1', make: 'js', weighed: null, from: { x: 3, y: 0, z: 3.7 }, to: { x: 3, y: 5, z: 3.7 } },
+    ],
+    supports: [
+      support('f1', 'Base 1', 'c1', 0, { kind: 'anchors', anchors, along: 'fixed' }),
+      support('f2', 'Base 2', 'c2', 0, { kind: 'anchors', anchors: { ...anchors }, along: 'fixed' }),
+      support('w', 'Wall pocket', 'j1', 5, { kind: 'pocket', along: 'fixed' }),
+    ],
+    joints: [
+      joint({ id: 'n1', kind: 'onColumn', a: { piece: 'b1', at: 0 }, b: { piece: 'c1', at: 3.8 } }),
+      joint({ id: 'n2', kind: 'onColumn', a: { piece: 'b1', at: 6 }, b: { piece: 'c2', at: 3.8 } }),
+      joint({ id: 'n3', kind: 'onWeb', a: { piece: 'j1', at: 0 }, b: { piece: 'b1', at: 3 } }),
+    ],
+    braces: [],
+  };
+  const set = (beam: string, ...joints: string[]) => [
+    { kind: 'piece.hang' as const, beam, by: 'mobile crane, lift card 3' },
+    ...joints.map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 4, tight: true, fit: 'drawn' as const })),
+    { kind: 'piece.letGo' as const, beam, keeps: 0 },
+  ];
+  plan.moves = moves(
+    ...['f1', 'f2', 'w'].map((one) => ({ kind: 'support.ready' as const, support: one })),
+    ...set('c1'),
+    ...set('c2'),
+    ...set('b1', 'n1', 'n2'),
+    ...set('j1', 'n3'),
+  );
+  return plan;
+}
+
+describe('one girder in two pieces, spliced in the air beside a bent that is then struck', () => {
+  test('stands at every move, and nothing is asked but the hold points', () => expect(bad(splicedGirder('us-asd'))).toEqual([]));
+
+  test('the loads at every move are those of statics', () => {
+    const plan = splicedGirder('us-asd');
+    // 0.9 m × 14 mm of web and two flanges of 400 × 30 mm, 36 600 mm² at 7 850 kg/m³; 5 % on it, 1.4 against a design strength.
+    const w = 0.0366 * 7850 * 9.80665 * 1.05;
+    // At the end 24 m lie on two piers 23.4 m apart, their middle in the middle.
+    expect(of(plan, 'support.load', 'A').demand!).toBeCloseTo(1.4 * w * 12, 0);
+    expect(of(plan, 'support.load', 'B').demand!).toBeCloseTo(1.4 * w * 12, 0);
+    // Joined as it lies the second piece leans on the pier and on the splice, less than on two supports of its own.
+    const bent = of(plan, 'support.load', 'T').demand! / 1.4;
+    expect(bent).toBeGreaterThan((w * 14 * 6.7) / 11.7);
+    expect(bent).toBeLessThan((w * 14 * 6.7) / 11.7 + (w * 5 * 13.7) / 11.7);
+    // Simple span between the piers with short ends past them: the moment at the splice, 13.7 m from the first.
+    const alone = evaluate(opened(edited((p) => (nth(p, 'joint.make').fit = 'drawn'))), TODAY).checks.find(
+      (one) => one.id === 'joint.strength' && one.about.part === 'moment',
+    )!;
+    expect(alone.demand!).toBeCloseTo(w * 12 * 13.7 - (w * 14 ** 2) / 2, -1);
+  });
+
+  test('at every move what stands on the ground is what stands', () => {
+    for (const plan of [splicedGirder(), portal(), edited((p) => (nth(p, 'piece.letGo').keeps = 20e3))]) {
+      const ready = opened(plan);
+      const rules = rulesOf(ready.job.ruleSet, {});
+      const beams = settleBeams(ready, rules);
+      const { changes } = forcesOf(
+        ready,
+        beams,
+        replay(ready).steps.map(({ after }) => after.structure),
+        rules,
+      );
+      const lines = new Map<string, Line>();
+      expect(changes.length).toBeGreaterThan(3);
+      for (const { moment, lines: changed } of changes) {
+        for (const line of changed) for (const id of line.beams) lines.set(id, line);
+        const set = [...beams.values()].filter(({ beam }) => moment.beams[beam.id]?.where === 'set');
+        const weight = set.reduce((sum, { beam, heavy }) => sum + ('total' in heavy ? heavy.total : NaN) - (moment.beams[beam.id]?.kept ?? 0), 0);
+        const ground = [...new Set(set.map(({ beam }) => lines.get(beam.id)!))].reduce(
+          (sum, line) => sum + [...line.carried.plain].reduce((all, [key, force]) => all + (key.includes('/') ? force : 0), 0),
+          0,
+        );
+        expect(ground / (weight || 1)).toBeCloseTo(set.length > 0 ? 1 : 0, 6);
+      }
+    }
+  });
+
+  test('moves tell only what changed', () => {
+    const { moves: told } = report(opened(splicedGirder()), TODAY);
+    expect(told[1]!.state).toEqual({ structure: { supports: { A: { stands: true, struck: false, level: null } } } });
+    expect(told[4]!.state).toEqual({ structure: { beams: { a: { where: 'hanging', kept: 0 } } } });
+  });
+
+  const faults: [string, (plan: Plan) => unknown, RegExp][] = [
+    ['the bent is struck before the splice', (p) => p.moves.splice(6, 0, p.moves.pop()!), /stop line.stands G1b \+ G1a|stop line.stands G1a/],
+    ['the second piece is let go before it is spliced', (p) => p.moves.splice(6, 0, ...p.moves.splice(7, 1)), /stop (line.stands|release.ends) .*G1b/],
+    ['too few holes are filled', (p) => (nth(p, 'joint.make').bolts = 6), /stop joint.filled Splice 1 has 18 of its 48/],
+    ['no pins', (p) => ((nth(p, 'joint.make').bolts = 24), (nth(p, 'joint.make').pins = 0)), /stop joint.filled Splice 1 has 0 pins/],
+    ['traffic under it', (p) => (p.structure.joints[0]!.traffic = true), /stop joint.filled .*36 are wanted/],
+    ['bolts not told tight', (p) => (nth(p, 'joint.make').tight = null), /missing release.ends Are the bolts of Splice 1/],
+    ['bolts not counted', (p) => (nth(p, 'joint.make').bolts = null), /missing/],
+    ['holes not known', (p) => (p.structure.joints[0]!.holes = null), /missing .*How many holes has Splice 1/],
+    ['the pier is not ready', (p) => p.moves.push(...p.moves.splice(2, 1)), /stop move.order .*Pier 2 is ready/],
+    ['the pier carries less', (p) => (p.structure.supports[2]!.capacity = 40e3), /stop support.load Pier 2/],
+    ['the bent carries less, for a while', (p) => (p.structure.supports[1]!.capacity = 50e3), /stop support.load Bent seat/],
+    ['nobody knows what the bent carries', (p) => (p.structure.supports[1]!.capacity = null), /missing support.load What may Bent seat carry/],
+    ['the splice is weak', (p) => (p.structure.joints[0]!.moment = 150e3), /stop joint.strength Splice 1 bends/],
+    ['the splice has no figure', (p) => (p.structure.joints[0]!.moment = null), /missing joint.strength What moment/],
+    ['the girder is slender', (p) => p.structure.makes.forEach((one) => (one.made = { kind: 'section', section: 'W12x26' })), /stop beam.bending/],
+    ['nothing keeps it from rolling', (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.forecastGust = 40)), /stop line.roll/],
+    [
+      'and nobody says what wind',
+      (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.forecastGust = null)),
+      /missing line.roll What gust/,
+    ],
+    [
+      'and the seats are of no width',
+      (p) => p.structure.supports.forEach((one) => Object.assign(one, { twist: false, seatWidth: null })),
+      /missing line.roll How wide/,
+    ],
+    ['nothing holds it along', (p) => p.structure.supports.forEach((one) => (one.along = 'free')), /missing line.along/],
+    ['the bent is never struck', (p) => p.moves.pop(), /missing moves.strike/],
+    ['the bent is never ready', (p) => without(p, nth(p, 'support.ready', 1)), /missing moves.support|stop move.order/],
+    [
+      'a piece is listed and not set',
+      (p) => p.structure.pieces.push({ ...p.structure.pieces[0]!, id: 'c', mark: 'G2' }),
+      /missing moves.beam No move hangs G2/,
+    ],
+    [
+      'a piece is listed and not placed',
+      (p) => p.structure.pieces.push({ ...p.structure.pieces[0]!, id: 'c', mark: 'G2', from: null, to: null }),
+      /missing beam.placed/,
+    ],
+    ['the hook never lets go', (p) => without(p, nth(p, 'piece.letGo', 1)), /missing moves.letGo/],
+    ['what lifts it is not said', (p) => (nth(p, 'piece.hang').by = ''), /missing lift.by/],
+    ['the splice stays half filled', (p) => without(p, nth(p, 'joint.make', 1)), /missing moves.fill Splice 1 ends with 12/],
+    ['the ends do not meet', (p) => (p.structure.pieces[1]!.from!.x = 14.4), /missing (joint.meets|beam.length)/],
+    ['the length is another', (p) => (p.structure.makes[1]!.length = 9.5), /refused|missing beam.length|missing joint/],
+    ['a scale says more', (p) => (p.structure.pieces[0]!.weighed = 9000), /missing beam.weight .*9 000 kg by the scale/],
+    ['a section nobody knows', (p) => (p.structure.makes[0]!.made = { kind: 'section', section: 'W999' }), /missing beam.made/],
+    ['a grade nobody knows', (p) => (p.structure.makes[0]!.grade = 'good'), /missing beam.bending What yield/],
+    ['the pier is 200 mm lower than drawn', (p) => (p.structure.supports[2]!.measured = { level: 4.8, by: 'T. Hale', on: '2026-11-20' }), /stop|support.touch/],
+  ];
+  test.each(faults)('%s', (_, edit, words) => {
+    const plan = edited(edit);
+    const refused = openPlan(plan);
+    const said = refused.ok
+      ? [
+          ...bad(plan),
+          ...checksOf(plan)
+            .filter(({ verdict }) => verdict === 'tight')
+            .map(({ id }) => id),
+        ]
+      : [`refused ${refused.faults[0]!.error}`];
+    expect(said.join('\n')).toMatch(words);
+  });
+
+  test('a hook that keeps part of the weight takes it off the seats', () => {
+    const eased = edited((p) => (nth(p, 'piece.letGo').keeps = 20e3));
+    expect(of(eased, 'support.load', 'T').demand!).toBeLessThan(of(splicedGirder('us-asd'), 'support.load', 'T').demand! + 1);
+    expect(bad(eased).join()).toContain('moves.letGo');
+  });
+});
+
+describe('columns, a beam between them and a joist on it', () => {
+  test('stand', () => expect(bad(portal())).toEqual([]));
+
+  test('loads sum downwards: what a base carries is its column, half the beam and a quarter of what the joist brings', () => {
+    const plan = portal();
+    const kg = (mass: number) => mass * 9.80665;
+    const allowance = 1 + (checksOf(plan).length > 0 ? 0.05 : 0);
+    const base = of(plan, 'support.load', 'f1').demand! / 1.4;
+    const perMetre = (demand: number) => demand;
+    expect(perMetre(base)).toBeGreaterThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * 0.99);
+    expect(perMetre(base)).toBeLessThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * allowance * 1.06);
+  });
+
+  const faults: [string, (plan: Plan) => unknown, RegExp][] = [
+    ['three anchors', (p) => (p.structure.supports[0]!.anchors!.count = 3), /stop anchors.count Base 1 has 3/],
+    ['weak anchors', (p) => (p.structure.supports[0]!.anchors!.tension = 400), /stop anchors.hold 300 lb/],
+    ['anchors nobody knows', (p) => (p.structure.supports[0]!.anchors!.lever = null), /missing anchors.hold/],
+    ['a repaired anchor', (p) => (p.structure.supports[0]!.anchors!.repaired = true), /missing anchors.repaired/],
+    ['no word of anchors', (p) => (p.structure.supports[0]!.anchors = null), /missing anchors.count/],
+    ['one bolt an end', (p) => (nth(p, 'joint.make').bolts = 1), /stop release.ends n1 has 1 bolts/],
+    ['an end not joined', (p) => without(p, nth(p, 'joint.make', 1)), /stop (release.ends|line.stands)/],
+    ['bolts that carry little', (p) => (p.structure.joints[0]!.boltShear = 300), /stop joint.bolts n1 carries/],
+    ['bolts nobody knows', (p) => (p.structure.joints[2]!.boltShear = null), /missing joint.bolts What may one bolt of n3/],
+    ['shared bolts', (p) => (p.structure.joints[1]!.sharesWith = 'n1'), /stop move.order .*one wrench-tight bolt stays/],
+    ['a base that carries too little', (p) => (p.structure.supports[1]!.capacity = 2e3), /stop support.load Base 2/],
+    ['the joist before its beam', (p) => p.moves.splice(3, 0, ...p.moves.splice(-3)), /stop move.order .*B1 stands, which carries it/],
+    ['the beam in the wrong place', (p) => (p.structure.pieces[2]!.from!.y = 3), /missing (joint.meets|beam.length)/],
+  ];
+  test.each(faults)('%s', (_, edit, words) => expect(bad(edited(edit, portal)).join('\n')).toMatch(words));
+});
