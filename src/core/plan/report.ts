@@ -2,6 +2,7 @@ import { siUnit } from '../units';
 import type { About, Check, Verdict } from './check';
 import { describe } from './describe';
 import { evaluate } from './evaluate';
+import { ledgerChanges } from './structure/ledger';
 import { moveWords } from './move-words';
 import type { Moment } from './replay';
 import type { Plan } from './schema';
@@ -24,7 +25,7 @@ export interface ReportMove {
   id: string;
   title: string;
   /** what this move changed; whole before the first move */
-  state: Partial<Moment>;
+  state: Partial<Omit<Moment, 'structure'>> & { structure?: object };
   checks: ReportCheck[];
 }
 
@@ -33,6 +34,9 @@ export interface Report {
   counts: Record<Verdict, number>;
   moves: ReportMove[];
 }
+
+/** The structure before anything stands, as it is printed. */
+const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {} };
 
 /** Where checks stand that belong to no move: before the first. */
 export const BEFORE = 'before';
@@ -47,7 +51,7 @@ export function report(plan: Plan, today: string | null): Report {
     verdict,
     counts,
     moves: [
-      { id: BEFORE, title: 'Before the first move', state: replay.before, checks: told(null) },
+      { id: BEFORE, title: 'Before the first move', state: { ...replay.before, structure: NOTHING }, checks: told(null) },
       ...replay.steps.map(({ move, after }, i) => ({
         id: move.id,
         title: moveWords(plan, move).title,
@@ -59,7 +63,7 @@ export function report(plan: Plan, today: string | null): Report {
 }
 
 /** Of a moment what differs from the one before: of two thousand moves on six hundred pieces the whole of each is not to be printed. */
-function changedSince(before: Moment, after: Moment): Partial<Moment> {
+function changedSince(before: Moment, after: Moment): ReportMove['state'] {
   const changed: Record<string, unknown> = {};
   for (const key of Object.keys(after) as (keyof Moment)[]) {
     const [was, is] = [before[key], after[key]];
@@ -67,14 +71,14 @@ function changedSince(before: Moment, after: Moment): Partial<Moment> {
     // The structure is lists of its own: of those too only what is another.
     if (key === 'structure')
       changed[key] = Object.fromEntries(
-        Object.entries(after.structure).flatMap(([list, now]) => {
-          const then = before.structure[list as keyof Moment['structure']];
-          return then === now ? [] : [[list, otherThan(then, now as object)]];
+        (Object.keys(after.structure) as (keyof Moment['structure'])[]).flatMap((list) => {
+          const [then, now] = [before.structure[list], after.structure[list]];
+          return then === now ? [] : [[list, ledgerChanges<unknown>(then, now)]];
         }),
       );
     else changed[key] = typeof is === 'object' && typeof was === 'object' ? otherThan(was, is) : is;
   }
-  return changed as Partial<Moment>;
+  return changed as ReportMove['state'];
 }
 
 const otherThan = (was: object, is: object): object =>

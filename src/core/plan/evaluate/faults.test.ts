@@ -222,7 +222,7 @@ describe('margins', () => {
     });
     // The heavier weight is what is carried; two lengths are a question.
     expect(names(plan, 'tight')).toEqual(['statement.mass TB1', 'rigging.tension TB1', 'lift.chart TB1']);
-    expect(names(plan, 'missing')).toEqual(['statement.length TB1', 'statement.span P1 to P2']);
+    expect(names(plan, 'missing')).toEqual(['statement.length TB1', 'statement.span P1 to P2', 'steel.twoLists TB1']);
     expect(say(of(plan, 'tight')[0]!, 'us').replace(/\u00a0/g, ' ')).toMatch(/make 1,82\d lb.*drawing says 1,984 lb/);
   });
 });

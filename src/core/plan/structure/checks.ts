@@ -1,6 +1,8 @@
 import { phrase, q } from '../../calc/work';
 import { baseAnchors } from '../../frame/base-anchors.calc';
 import { stageLine } from '../../stage/line.calc';
+import type { Rules } from '../../rules/rule-sets';
+import type { SectionRow } from '../../steel/section-row';
 import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
@@ -14,8 +16,8 @@ import type { Joint, Support } from '../schema';
 import { forcesOf, isStiff, MEET, type Line, type LoadCase, type StageChange } from './forces';
 import { heldOf, holdsOf, type Holds } from './held';
 import { pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
-import { beamAt, isMade, standsAt, type StructureMoment } from './state';
-import { WorstOf } from './worst';
+import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
+import { WorstOf, type Fared } from './worst';
 
 const AIR_DENSITY = 1.25;
 /** 300 lb [N] and 18 in [m], 29 CFR 1926.755(a)(2). */
@@ -34,15 +36,48 @@ interface Ground {
   beams: Map<string, SettledBeam>;
   by: Holds;
   rows: WorstOf;
+  /** ratio from which a strength is tight */
+  caution: number;
+  strengthOf: (settled: SettledBeam, section: SectionRow, free: number) => Strength;
+}
+
+interface Strength {
+  bending: ReturnType<typeof bendingCapacity>;
+  shear: ReturnType<typeof shearCapacity>;
+}
+
+/** Strengths by make and unbraced length, each worked out once. */
+function strengths(rules: Rules): Ground['strengthOf'] {
+  const known = new Map<string, Strength>();
+  return ({ make, fy }, section, free) => {
+    const key = `${make.id} ${free.toFixed(6)}`;
+    let found = known.get(key);
+    if (!found) {
+      found = { bending: bendingCapacity(section, fy, rules, { length: free, factor: 1 }), shear: shearCapacity(section, fy, rules) };
+      known.set(key, found);
+    }
+    return found;
+  };
 }
 
 /** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
-export function structureChecks(context: Context): { checks: Check[]; changes: StageChange[]; beams: Map<string, SettledBeam>; onBents: Map<string, number> } {
+export interface StructureAnswer {
+  checks: Check[];
+  /** how each check that is asked at many moves fared over them */
+  fared: ReadonlyMap<Check, Fared>;
+  changes: StageChange[];
+  beams: Map<string, SettledBeam>;
+  /** the most each support brings onto its bent [N] */
+  onBents: Map<string, number>;
+}
+
+/** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
+export function structureChecks(context: Context): StructureAnswer {
   const { plan, rules, replayed } = context;
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
-  if (plan.structure.pieces.length === 0) return { checks: [], changes: [], beams, onBents };
-  const ground: Ground = { context, beams, by: holdsOf(plan), rows: new WorstOf() };
+  if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), changes: [], beams, onBents };
+  const ground: Ground = { context, beams, by: holdsOf(plan), rows: new WorstOf(), caution: rules.value('strengthCaution'), strengthOf: strengths(rules) };
   const { changes } = forcesOf(
     plan,
     beams,
@@ -67,7 +102,8 @@ export function structureChecks(context: Context): { checks: Check[]; changes: S
   replayed.steps.forEach(({ move, after }, at) => {
     if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
-  return { checks: [...ground.rows.all(), ...stillChecks(ground), ...leftOutOf(ground)], changes, beams, onBents };
+  const { checks, fared } = ground.rows.all();
+  return { checks: [...checks, ...stillChecks(ground), ...leftOutOf(ground)], fared, changes, beams, onBents };
 }
 
 const about = (kind: AboutKind, thing: { id: string }, name: string, part?: string) => on(kind, thing, name, part);
@@ -104,13 +140,9 @@ function lineChecks(ground: Ground, line: Line, { move, moment }: StageChange): 
         [],
       ),
     );
-  rows.put(
-    ratioCheck(
-      at('line.stands', stageLine.id, stageLine.source.text),
-      { demand: 0, capacity: 1, quantity: 'count', caution: null },
-      told(phrase`${mark} stands on what holds it.`),
-      [],
-    ),
+  const upholds = { demand: 0, capacity: 1, quantity: 'count' as const, caution: null };
+  rows.ratio('line.stands', 'beam', first.beam.id, undefined, moveId, upholds, () =>
+    ratioCheck(at('line.stands', stageLine.id, stageLine.source.text), upholds, told(phrase`${mark} stands on what holds it.`), []),
   );
   if (first.place?.upright) return columnStrength(ground, first, line, moveId);
   const held = heldOf(line, moment, by);
@@ -132,36 +164,37 @@ function lineChecks(ground: Ground, line: Line, { move, moment }: StageChange): 
       );
       continue;
     }
-    const moment_ = Math.max(forces.sagging, forces.hogging);
-    const bending = bendingCapacity(section, fy, rules, { length: free.free, factor: 1 });
+    const bends = Math.max(forces.sagging, forces.hogging);
+    const { bending, shear } = ground.strengthOf(settled, section, free.free);
     const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
-    rows.put(
-      bending instanceof Missing
-        ? missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' '))
-        : ratioCheck(
-            piece('beam.bending', calc),
-            { demand: moment_, capacity: bending.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
-            told(
-              phrase`${beam.mark} bends ${q(moment_, 'moment')}, ${q(free.free, 'length')} of it unbraced; that is good for ${q(bending.capacity, 'moment')}.`,
-            ),
-            bending.traces,
-          ),
-    );
-    const shear = shearCapacity(section, fy, rules);
-    rows.put(
-      shear instanceof Missing
-        ? missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' '))
-        : ratioCheck(
-            piece('beam.shear', rules.id === 'us-asd' ? 'member.shearAisc' : 'member.shearEn'),
-            { demand: forces.shear, capacity: shear.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
-            told(phrase`${beam.mark} shears ${q(forces.shear, 'force')}; its web takes ${q(shear.capacity, 'force')}.`),
-            shear.traces,
-          ),
-    );
+    if (bending instanceof Missing) rows.put(missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' ')));
+    else {
+      const numbers = { demand: bends, capacity: bending.capacity, quantity: 'moment' as const, caution: ground.caution };
+      rows.ratio('beam.bending', 'beam', beam.id, undefined, moveId, numbers, () =>
+        ratioCheck(
+          piece('beam.bending', calc),
+          numbers,
+          told(phrase`${beam.mark} bends ${q(bends, 'moment')}, ${q(free.free, 'length')} of it unbraced; that is good for ${q(bending.capacity, 'moment')}.`),
+          bending.traces,
+        ),
+      );
+    }
+    if (shear instanceof Missing) rows.put(missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' ')));
+    else {
+      const numbers = { demand: forces.shear, capacity: shear.capacity, quantity: 'force' as const, caution: ground.caution };
+      rows.ratio('beam.shear', 'beam', beam.id, undefined, moveId, numbers, () =>
+        ratioCheck(
+          piece('beam.shear', rules.id === 'us-asd' ? 'member.shearAisc' : 'member.shearEn'),
+          numbers,
+          told(phrase`${beam.mark} shears ${q(forces.shear, 'force')}; its web takes ${q(shear.capacity, 'force')}.`),
+          shear.traces,
+        ),
+      );
+    }
   }
   for (const id of line.beams)
     for (const { joint, at: spot } of by.joints.get(id) ?? []) {
-      if (!isMade(moment.joints[joint.id])) continue;
+      if (!isMade(jointAt(moment, joint.id))) continue;
       if (joint.kind === 'splice') {
         if (joint.a.piece !== id) continue;
         const told_ = factored.stable ? factored.pieces.get(id) : undefined;
@@ -261,9 +294,15 @@ function columnStrength({ context, rows }: Ground, settled: SettledBeam, line: L
 }
 
 /** What the bolts that are in carry of what a splice feels at this move. */
-function spliceCheck({ context, rows }: Ground, joint: Joint, feels: { moment: number; shear: number }, moment: StructureMoment, move: string | null): void {
+function spliceCheck(
+  { context, rows, caution }: Ground,
+  joint: Joint,
+  feels: { moment: number; shear: number },
+  moment: StructureMoment,
+  move: string | null,
+): void {
   const { rules } = context;
-  const state = moment.joints[joint.id]!;
+  const state = jointAt(moment, joint.id)!;
   const where = (part: string) =>
     place(
       'joint.strength',
@@ -275,41 +314,30 @@ function spliceCheck({ context, rows }: Ground, joint: Joint, feels: { moment: n
   if (state.bolts === null || joint.holes === null)
     return rows.put(missingCheck(where('moment'), 'count', `How many holes has ${joint.name}, and how many of them are filled?`));
   const share = Math.min(1, (state.pins + state.bolts) / joint.holes);
-  if (isStiff(joint, moment))
-    rows.put(
-      joint.moment === null
-        ? missingCheck(
-            where('moment'),
-            'moment',
-            `What moment may ${joint.name} carry once it is filled? Ask the engineer: it bends ${Math.round(Math.abs(feels.moment))} N·m here.`,
-          )
-        : ratioCheck(
-            where('moment'),
-            { demand: Math.abs(feels.moment), capacity: share * joint.moment, quantity: 'moment', caution: rules.value('strengthCaution') },
-            told(
-              phrase`${joint.name} bends ${q(Math.abs(feels.moment), 'moment')}; ${q(share, 'fraction')} of its holes are filled, good for ${q(share * joint.moment, 'moment')}.`,
-            ),
-            [],
-          ),
-    );
-  rows.put(
-    joint.shear === null
-      ? missingCheck(where('shear'), 'force', `What shear may ${joint.name} carry once it is filled? Ask the engineer.`)
-      : ratioCheck(
-          where('shear'),
-          { demand: Math.abs(feels.shear), capacity: share * joint.shear, quantity: 'force', caution: rules.value('strengthCaution') },
-          told(
-            phrase`${joint.name} shears ${q(Math.abs(feels.shear), 'force')}; ${q(share, 'fraction')} of its holes are filled, good for ${q(share * joint.shear, 'force')}.`,
-          ),
-          [],
+  const feel = (part: 'moment' | 'shear', whole: number | null) => {
+    const demand = Math.abs(feels[part]);
+    const kind = part === 'moment' ? ('moment' as const) : ('force' as const);
+    if (whole === null) return rows.put(missingCheck(where(part), kind, `What ${part} may ${joint.name} carry once it is filled? Ask the engineer.`));
+    const numbers = { demand, capacity: share * whole, quantity: kind, caution };
+    rows.ratio('joint.strength', 'joint', joint.id, part, move, numbers, () =>
+      ratioCheck(
+        where(part),
+        numbers,
+        told(
+          phrase`${joint.name} ${part === 'moment' ? 'bends' : 'shears'} ${q(demand, kind)}; ${q(share, 'fraction')} of its holes are filled, good for ${q(share * whole, kind)}.`,
         ),
-  );
+        [],
+      ),
+    );
+  };
+  if (isStiff(joint, moment)) feel('moment', joint.moment);
+  feel('shear', joint.shear);
 }
 
 /** What the bolts that are in carry of what a piece brings to the one it hangs on. */
 function hangCheck({ context, rows }: Ground, joint: Joint, line: Line, moment: StructureMoment, move: string | null): void {
   const { rules } = context;
-  const state = moment.joints[joint.id]!;
+  const state = jointAt(moment, joint.id)!;
   const brings = (rules.id === 'us-asd' ? line.carried.plain : line.carried.factored).get(joint.id);
   if (brings === undefined || joint.kind === 'seat') return;
   const where = place(
@@ -336,7 +364,7 @@ function hangCheck({ context, rows }: Ground, joint: Joint, line: Line, moment: 
 
 /** Every support against the sum of all that rests on it at the move. */
 function supportChecks(
-  { context, rows, by }: Ground,
+  { context, rows, by, caution }: Ground,
   line: Line,
   { move, moment }: StageChange,
   carried: ReadonlyMap<string, Record<LoadCase, number>>,
@@ -363,21 +391,27 @@ function supportChecks(
         stageLine.id,
         sourced(stageLine.source.text, rules, 'loadFactor', 'strengthCaution'),
       );
-    if (plain > 0 || support.capacity !== null)
-      rows.put(
-        support.capacity === null
-          ? missingCheck(
-              where('support.load'),
-              'force',
-              `What may ${support.name} carry? ${support.seats.length > 1 ? 'All that rests on it counts together.' : ''}`.trim(),
-            )
-          : ratioCheck(
-              where('support.load'),
-              { demand, capacity: support.capacity, quantity: 'force', caution: rules.value('strengthCaution') },
-              told(phrase`${support.name} carries ${q(demand, 'force')}${factored ? ', factored' : ''}; it may carry ${q(support.capacity, 'force')}.`),
-              [],
-            ),
+    const { capacity } = support;
+    if (capacity === null) {
+      if (plain > 0)
+        rows.put(
+          missingCheck(
+            where('support.load'),
+            'force',
+            `What may ${support.name} carry? ${support.seats.length > 1 ? 'All that rests on it counts together.' : ''}`.trim(),
+          ),
+        );
+    } else {
+      const numbers = { demand, capacity, quantity: 'force' as const, caution };
+      rows.ratio('support.load', 'support', support.id, undefined, move?.id ?? null, numbers, () =>
+        ratioCheck(
+          where('support.load'),
+          numbers,
+          told(phrase`${support.name} carries ${q(demand, 'force')}${factored ? ', factored' : ''}; it may carry ${q(capacity, 'force')}.`),
+          [],
+        ),
       );
+    }
     const up = Math.max(sum('plain', -1), sum('factored', -1), sum('light', -1));
     if (up > 1 && support.holdsDown !== null)
       rows.put(
@@ -419,7 +453,7 @@ function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move,
       ({ at, joint, other }) => Math.abs(at - edge) < END && (joint.kind === 'splice' ? beamAt(moment, other).where !== 'away' : joint.a.piece === id),
     );
     const seats = (by.seats.get(id) ?? []).filter(({ at }) => Math.abs(at - edge) < SEAT_END);
-    const made = joints.filter(({ joint }) => isMade(moment.joints[joint.id]));
+    const made = joints.filter(({ joint }) => isMade(jointAt(moment, joint.id)));
     if (joints.length === 0 && seats.length === 0) continue;
     if (made.length === 0 && !seats.some(({ support }) => standsAt(moment, support.id))) {
       rows.put(
@@ -435,7 +469,7 @@ function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move,
       continue;
     }
     for (const { joint } of made) {
-      const state = moment.joints[joint.id]!;
+      const state = jointAt(moment, joint.id)!;
       const bolted = (part: string) => ({ ...where(part), about: { kind: 'joint' as const, id: joint.id, part } });
       if (state.bolts === null) rows.put(missingCheck(bolted(name), 'count', `How many bolts are in ${joint.name} before the hook lets go of ${beam.mark}?`));
       else if (state.untold)
@@ -670,7 +704,7 @@ function leftOutOf({ context, beams }: Ground): Check[] {
   }
   for (const joint of structure.joints) {
     const of = about('joint', joint, joint.name);
-    const state = last?.joints[joint.id];
+    const state = last && jointAt(last, joint.id);
     if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
     else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
       ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);

@@ -3,7 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Joint, Move, Plan, Support } from '../schema';
 import { heightAt, isInclined, type Load, type SettledBeam } from './model';
-import { beamAt, isMade, standsAt, type StructureMoment } from './state';
+import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
@@ -36,7 +36,7 @@ export const HALF = 0.5;
 
 /** Whether a joint keeps the angle between its ends; null while nobody says how many holes it has. */
 export function isStiff(joint: Joint, moment: StructureMoment): boolean | null {
-  const state = moment.joints[joint.id];
+  const state = jointAt(moment, joint.id);
   if (!isMade(state)) return false;
   if (joint.holes === null || state.bolts === null) return null;
   return state.pins + state.bolts >= HALF * joint.holes - 1e-9;
@@ -150,7 +150,7 @@ function chainOf(net: Net, moment: StructureMoment, start: string): { id: string
   if (upright(start)) return [{ id: start, by: null }];
   const next = (id: string, from: Joint | null): { id: string; by: Joint } | null => {
     for (const joint of net.splices.get(id) ?? []) {
-      if (joint === from || !isMade(moment.joints[joint.id])) continue;
+      if (joint === from || !isMade(jointAt(moment, joint.id))) continue;
       const other = joint.a.piece === id ? joint.b.piece : joint.a.piece;
       if (inForce(moment, other) && !upright(other)) return { id: other, by: joint };
     }
@@ -171,7 +171,7 @@ function chainOf(net: Net, moment: StructureMoment, start: string): { id: string
   let at = head;
   for (;;) {
     const step: { id: string; by: Joint } | null = (net.splices.get(at) ?? []).reduce<{ id: string; by: Joint } | null>((found, joint) => {
-      if (found || joint === by || !isMade(moment.joints[joint.id])) return found;
+      if (found || joint === by || !isMade(jointAt(moment, joint.id))) return found;
       const other = joint.a.piece === at ? joint.b.piece : joint.a.piece;
       return inForce(moment, other) && !taken.has(other) && !upright(other) ? { id: other, by: joint } : null;
     }, null);
@@ -230,11 +230,11 @@ function resolve(
     changed.set(line, true);
     if (!same && net.beams.get(id)?.place?.upright)
       for (const joint of net.splices.get(id) ?? [])
-        if (isMade(moment.joints[joint.id]))
+        if (isMade(jointAt(moment, joint.id)))
           waiting.push(...[joint.a.piece, joint.b.piece].filter((one) => one !== id && inForce(moment, one) && lower(net, one, id)));
     if (!same)
       for (const one of line.beams)
-        for (const joint of net.hangs.get(one) ?? []) if (isMade(moment.joints[joint.id]) && inForce(moment, joint.b.piece)) waiting.push(joint.b.piece);
+        for (const joint of net.hangs.get(one) ?? []) if (isMade(jointAt(moment, joint.id)) && inForce(moment, joint.b.piece)) waiting.push(joint.b.piece);
   }
   return [...changed.keys()];
 }
@@ -290,7 +290,7 @@ function lineFrom(
       if (section instanceof Missing) return section.questions.join(' ');
       const times = which === 'factored' ? factor : 1;
       const spot = (at: number) => (flipped ? to - Math.min(at, place.length) : from + Math.min(at, place.length));
-      const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(moment.joints[id]) && inForce(moment, a.piece));
+      const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(jointAt(moment, id)) && inForce(moment, a.piece));
       const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
       for (const joint of hung) {
         const above = lineOf.get(joint.a.piece);
@@ -304,11 +304,11 @@ function lineFrom(
       for (const { key, support, at } of net.seats.get(one.id) ?? []) {
         if (!standsAt(moment, support.id)) continue;
         const drawn = heightAt(place, at);
-        const level = moment.supports[support.id]?.level ?? support.measured?.level ?? support.level ?? drawn;
+        const level = supportAt(moment, support.id).level ?? support.measured?.level ?? support.level ?? drawn;
         seats.push({ id: key, x: inside(spot(at), from, to, pieces), level: level - drawn, spring: support.spring, tie: support.holdsDown !== null });
       }
       for (const joint of net.hangs.get(one.id) ?? [])
-        if (isMade(moment.joints[joint.id]) && inForce(moment, joint.b.piece))
+        if (isMade(jointAt(moment, joint.id)) && inForce(moment, joint.b.piece))
           seats.push({ id: joint.id, x: inside(spot(joint.a.at), from, to, pieces), level: 0, spring: null, tie: joint.kind !== 'seat' });
     }
     const answer = answerOf(line, apart(seats), joints);
@@ -359,14 +359,14 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
   const seat = (net.seats.get(beam.beam.id) ?? []).find(({ support, at }) => Math.abs(at - foot) < MEET && standsAt(moment, support.id));
   const below = (net.splices.get(beam.beam.id) ?? []).find((joint) => {
     const [own, other] = joint.a.piece === beam.beam.id ? [joint.a, joint.b] : [joint.b, joint.a];
-    return Math.abs(own.at - foot) < MEET && isMade(moment.joints[joint.id]) && inForce(moment, other.piece);
+    return Math.abs(own.at - foot) < MEET && isMade(jointAt(moment, joint.id)) && inForce(moment, other.piece);
   });
   for (const which of cases) {
     const load = which === 'light' ? beam.light : beam.heavy;
     if (load instanceof Missing) return { ...line, beams: [beam.beam.id], asked: load.questions.join(' ') };
     let sum = load.total - Math.min(beamAt(moment, beam.beam.id).kept, load.total);
     for (const joint of net.carries.get(beam.beam.id) ?? []) {
-      if (!isMade(moment.joints[joint.id]) || !inForce(moment, joint.a.piece)) continue;
+      if (!isMade(jointAt(moment, joint.id)) || !inForce(moment, joint.a.piece)) continue;
       const force = lineOf.get(joint.a.piece)?.carried[which].get(joint.id);
       if (force === undefined)
         return {
@@ -377,7 +377,7 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
       sum += force;
     }
     for (const joint of net.splices.get(beam.beam.id) ?? []) {
-      if (joint === below || !isMade(moment.joints[joint.id])) continue;
+      if (joint === below || !isMade(jointAt(moment, joint.id))) continue;
       const other = joint.a.piece === beam.beam.id ? joint.b.piece : joint.a.piece;
       sum += lineOf.get(other)?.carried[which].get(joint.id) ?? 0;
     }

@@ -1,6 +1,6 @@
 import type { Brace, Joint, Plan, Support } from '../schema';
 import type { Line } from './forces';
-import { beamAt, isMade, standsAt, type StructureMoment } from './state';
+import { beamAt, isMade, standsAt, jointAt, braceAt, type StructureMoment } from './state';
 
 /** Where a piece is held against rolling over and sideways, from its first end; `length` is the longest it stands free. */
 export interface Held {
@@ -27,14 +27,14 @@ export function heldOf(line: Line, moment: StructureMoment, by: Holds): Map<stri
       if (support.along === 'fixed') along = true;
     }
     for (const { joint, at, other } of by.joints.get(id) ?? []) {
-      if (!isMade(moment.joints[joint.id]) || beamAt(moment, other).where === 'away') continue;
+      if (!isMade(jointAt(moment, joint.id)) || beamAt(moment, other).where === 'away') continue;
       if (joint.kind !== 'splice') {
         if (joint.a.piece === id && joint.kind !== 'seat') spots.push({ beam: id, at });
         along = true;
       }
     }
     for (const { brace, at, other } of by.braces.get(id) ?? []) {
-      if (!(moment.braces[brace.id] ?? false)) continue;
+      if (!braceAt(moment, brace.id)) continue;
       const tied = other === null || beamAt(moment, other).where === 'set';
       if (tied && (other === null || brace.stops !== 'sideways')) spots.push({ beam: id, at });
       if (other === null && brace.kind === 'guy') along = true;

@@ -1,3 +1,4 @@
+import { emptyLedger, readLedger, writeLedger, type Ledger } from './ledger';
 import type { Moment, Need } from '../replay';
 import type { Beam, Joint, Move, Plan, Support } from '../schema';
 import { temporarySupports } from '../document/structure';
@@ -18,18 +19,29 @@ export interface JointState {
 }
 
 /** What of the structure stands, hangs and is held after a move. */
-export interface StructureMoment {
-  beams: Readonly<Record<string, BeamState>>;
-  /** level: where a move brought it; null: as it was set */
-  supports: Readonly<Record<string, { stands: boolean; struck: boolean; level: number | null }>>;
-  joints: Readonly<Record<string, JointState>>;
-  braces: Readonly<Record<string, boolean>>;
+export interface SupportState {
+  stands: boolean;
+  struck: boolean;
+  /** where a move brought it; null: as it was set */
+  level: number | null;
 }
 
-export const nothingStands: StructureMoment = { beams: {}, supports: {}, joints: {}, braces: {} };
+/** What of the structure stands, hangs and is held after a move. */
+export interface StructureMoment {
+  beams: Ledger<BeamState>;
+  supports: Ledger<SupportState>;
+  joints: Ledger<JointState>;
+  braces: Ledger<boolean>;
+}
+
+export const nothingStands: StructureMoment = { beams: emptyLedger, supports: emptyLedger, joints: emptyLedger, braces: emptyLedger };
 const AWAY: BeamState = { where: 'away', kept: 0 };
-export const beamAt = (now: StructureMoment, id: string): BeamState => now.beams[id] ?? AWAY;
-export const standsAt = (now: StructureMoment, id: string): boolean => now.supports[id]?.stands ?? false;
+const NOT_YET: SupportState = { stands: false, struck: false, level: null };
+export const beamAt = (now: StructureMoment, id: string): BeamState => readLedger(now.beams, id) ?? AWAY;
+export const supportAt = (now: StructureMoment, id: string): SupportState => readLedger(now.supports, id) ?? NOT_YET;
+export const standsAt = (now: StructureMoment, id: string): boolean => supportAt(now, id).stands;
+export const jointAt = (now: StructureMoment, id: string): JointState | undefined => readLedger(now.joints, id);
+export const braceAt = (now: StructureMoment, id: string): boolean => readLedger(now.braces, id) ?? false;
 /** Something holds the two ends together. */
 export const isMade = (state: JointState | undefined): state is JointState =>
   state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
@@ -111,19 +123,19 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
       return [
         ...[joint.a.piece, joint.b.piece].map((id) => ({ what: `${mark(id)} is in place`, done: beamAt(now, id).where !== 'away' })),
-        ...(shared && isMade(now.joints[shared.id]) && !joint.oneStays
+        ...(shared && isMade(jointAt(now, shared.id)) && !joint.oneStays
           ? [{ what: `one wrench-tight bolt stays in ${shared.name}, or a seat is under the second piece (29 CFR 1926.756(c))`, done: false }]
           : []),
       ];
     }
     case 'joint.free':
-      return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(now.joints[move.joint]) }];
+      return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)) }];
     case 'brace.fix': {
       const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
       return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({ what: `${mark(piece)} is in place`, done: beamAt(now, piece).where !== 'away' }));
     }
     case 'brace.free':
-      return [{ what: 'the brace is in', done: now.braces[move.brace] ?? false }];
+      return [{ what: 'the brace is in', done: braceAt(now, move.brace) }];
   }
 }
 
@@ -131,20 +143,17 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
 export function structureAfter(move: StructureMove, now: StructureMoment): StructureMoment {
   switch (move.kind) {
     case 'support.ready':
-      return { ...now, supports: { ...now.supports, [move.support]: { stands: true, struck: false, level: null } } };
+      return { ...now, supports: writeLedger(now.supports, move.support, { stands: true, struck: false, level: null }) };
     case 'support.level':
-      return {
-        ...now,
-        supports: { ...now.supports, [move.support]: { ...(now.supports[move.support] ?? { stands: false, struck: false }), level: move.level } },
-      };
+      return { ...now, supports: writeLedger(now.supports, move.support, { ...supportAt(now, move.support), level: move.level }) };
     case 'support.strike':
-      return { ...now, supports: { ...now.supports, [move.support]: { stands: false, struck: true, level: now.supports[move.support]?.level ?? null } } };
+      return { ...now, supports: writeLedger(now.supports, move.support, { ...supportAt(now, move.support), stands: false, struck: true }) };
     case 'piece.hang':
-      return { ...now, beams: { ...now.beams, [move.beam]: { where: 'hanging', kept: 0 } } };
+      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0 }) };
     case 'piece.letGo':
-      return { ...now, beams: { ...now.beams, [move.beam]: { where: 'set', kept: move.keeps } } };
+      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'set', kept: move.keeps }) };
     case 'joint.make': {
-      const had = now.joints[move.joint];
+      const had = jointAt(now, move.joint);
       const before = isMade(had) ? had : { pins: 0, bolts: 0 as number | null, untold: false, fit: move.fit };
       // Bolts that are finger-tight, or not the drawn ones, are in the hole and count for nothing.
       const put = move.tight === false ? 0 : move.bolts;
@@ -154,15 +163,13 @@ export function structureAfter(move: StructureMove, now: StructureMoment): Struc
         untold: before.untold || (move.tight === null && move.bolts !== 0),
         fit: before.fit,
       };
-      return { ...now, joints: { ...now.joints, [move.joint]: state } };
+      return { ...now, joints: writeLedger(now.joints, move.joint, state) };
     }
-    case 'joint.free': {
-      const { [move.joint]: _, ...joints } = now.joints;
-      return { ...now, joints };
-    }
+    case 'joint.free':
+      return { ...now, joints: writeLedger<JointState>(now.joints, move.joint, undefined) };
     case 'brace.fix':
-      return { ...now, braces: { ...now.braces, [move.brace]: true } };
+      return { ...now, braces: writeLedger(now.braces, move.brace, true) };
     case 'brace.free':
-      return { ...now, braces: { ...now.braces, [move.brace]: false } };
+      return { ...now, braces: writeLedger(now.braces, move.brace, false) };
   }
 }

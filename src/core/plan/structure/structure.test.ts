@@ -9,6 +9,7 @@ import { rulesOf } from '../../rules/rule-sets';
 import type { Joint, Move, Plan } from '../schema';
 import { forcesOf, type Line } from './forces';
 import { settleBeams } from './model';
+import { beamAt } from './state';
 
 const TODAY = '2026-11-27';
 const opened = (plan: Plan): Plan => {
@@ -127,8 +128,8 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       expect(changes.length).toBeGreaterThan(3);
       for (const { moment, lines: changed } of changes) {
         for (const line of changed) for (const id of line.beams) lines.set(id, line);
-        const set = [...beams.values()].filter(({ beam }) => moment.beams[beam.id]?.where === 'set');
-        const weight = set.reduce((sum, { beam, heavy }) => sum + ('total' in heavy ? heavy.total : NaN) - (moment.beams[beam.id]?.kept ?? 0), 0);
+        const set = [...beams.values()].filter(({ beam }) => beamAt(moment, beam.id).where === 'set');
+        const weight = set.reduce((sum, { beam, heavy }) => sum + ('total' in heavy ? heavy.total : NaN) - beamAt(moment, beam.id).kept, 0);
         const ground = [...new Set(set.map(({ beam }) => lines.get(beam.id)!))].reduce(
           (sum, line) => sum + [...line.carried.plain].reduce((all, [key, force]) => all + (key.includes('/') ? force : 0), 0),
           0,

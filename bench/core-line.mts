@@ -1,0 +1,80 @@
+/** bench:core. Speed of the core on a structure of 600 pieces and 2,000 moves; the last line is one JSON object. */
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { evaluate } from '../src/core/plan/evaluate';
+import { openPlan } from '../src/core/plan/open';
+import { replay } from '../src/core/plan/replay';
+import type { Plan } from '../src/core/plan/schema';
+import { solveLine } from '../src/core/stage/line';
+import { calculixCases } from '../tests/calculix-cases';
+import { girderLines } from './structure.mts';
+import { time, yardstick } from './timing.mts';
+
+const once = (work: () => void): number => {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+};
+const middle = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
+
+/** Another figure each time, so that no answer of before serves the whole of it. */
+let turn = 0;
+function edited(plan: Plan): Plan {
+  turn += 1;
+  const supports = plan.structure.supports.map((one, i) => (i === 17 ? { ...one, capacity: 400e3 + turn } : one));
+  return { ...plan, structure: { ...plan.structure, supports } };
+}
+const whole = (plan: Plan): number => middle([0, 1, 2].map(() => once(() => void evaluate(edited(structuredClone(plan)), '2026-11-27'))));
+
+const unit = time(yardstick, 100);
+const plan = girderLines(20, 30, 2000);
+const openMs = middle([0, 1, 2].map(() => once(() => void openPlan(structuredClone(plan)))));
+const replayMs = middle([0, 1, 2].map(() => once(() => void replay(structuredClone(plan)))));
+const wholeMs = whole(plan);
+evaluate(plan, '2026-11-27');
+const editMs = middle([0, 1, 2, 3, 4].map(() => once(() => void evaluate(edited(plan), '2026-11-27'))));
+// Twice the pieces, and twice the moves, over what they took: 2 is as they grow, 2.2 is n log n here.
+const growthPieces = whole(girderLines(20, 30)) / whole(girderLines(10, 30));
+const growthMoves = whole(girderLines(20, 30, 2000)) / whole(girderLines(20, 30, 1000));
+
+const stageMs = middle(calculixCases.map(({ pieces, supports, joints }) => time(() => void solveLine(pieces, supports, joints), 200)));
+const told = JSON.parse(readFileSync('src/core/stage/reference/calculix.json', 'utf8')) as { name: string; reactions: Record<string, number> }[];
+let stageWorstDifference = 0;
+for (const { name, pieces, supports, joints } of calculixCases) {
+  const answer = solveLine(pieces, supports, joints);
+  if (!answer.stable) throw new Error(`${name} does not stand`);
+  const total = [...answer.reactions.values()].reduce((sum, one) => sum + one, 0);
+  for (const [id, reaction] of Object.entries(told.find((one) => one.name === name)!.reactions))
+    stageWorstDifference = Math.max(stageWorstDifference, Math.abs(answer.reactions.get(id)! - reaction) / (reaction || total));
+}
+/** CalculiX's own figure for its solve, without reading the deck or starting; null where it is not installed. */
+function calculix(): number | null {
+  if (!existsSync('/usr/bin/ccx')) return null;
+  const times = calculixCases.map(({ name }) => {
+    const room = mkdtempSync(join(tmpdir(), 'bench-'));
+    execFileSync('cp', [`src/core/stage/reference/${name}.inp`, join(room, 'line.inp')]);
+    const said = execFileSync('ccx', ['line'], { cwd: room, encoding: 'utf8' });
+    return 1000 * Number(/Total CalculiX Time:\s*([\d.]+)/.exec(said)?.[1] ?? NaN);
+  });
+  return middle(times);
+}
+const calculixMs = calculix();
+const round = (value: number | null): number | null => (value === null ? null : Number(value.toPrecision(4)));
+console.log(`600 pieces, ${plan.moves.length} moves: whole ${(wholeMs / unit).toFixed(1)} yardsticks, one edit ${(editMs / unit).toFixed(1)}`);
+if (calculixMs !== null) console.log(`one stage: ${(calculixMs / stageMs).toFixed(0)} times as fast as CalculiX`);
+console.log(
+  JSON.stringify({
+    wholeMs: round(wholeMs),
+    editMs: round(editMs),
+    replayMs: round(replayMs),
+    openMs: round(openMs),
+    stageMs: round(stageMs),
+    calculixMs: round(calculixMs),
+    stageWorstDifference: round(stageWorstDifference),
+    growthPieces: round(growthPieces),
+    growthMoves: round(growthMoves),
+    yardstickMs: round(unit),
+  }),
+);
