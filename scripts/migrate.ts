@@ -10,6 +10,7 @@ const root = resolve(import.meta.dirname, '..');
 const demos = [
   { id: 'demo-luggage-hall', file: 'demo/luggage-hall.trestle.json' },
   { id: 'demo-ticket-hall', file: 'demo/ticket-hall.trestle.json' },
+  { id: 'demo-quay-footbridge', file: 'demo/quay-footbridge.trestle.json' },
 ];
 
 async function main(): Promise<void> {

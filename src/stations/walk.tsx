@@ -8,7 +8,7 @@ function about(id: StationId, counts: { pieces: number; legs: number; shores: nu
   const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   switch (id) {
     case 'measure':
-      return many(counts.bearings, 'bearing');
+      return many(counts.bearings, 'support');
     case 'steel':
       return many(counts.pieces, 'piece');
     case 'wayIn':
@@ -34,9 +34,9 @@ export function Walk() {
   const station = useJob((state) => state.station);
   const open = useJob((state) => state.openStation);
   const counts = {
-    pieces: plan.members.length,
+    pieces: plan.members.length + plan.structure.pieces.length,
     legs: plan.wayIn.legs.length,
-    bearings: plan.bearings.length,
+    bearings: plan.bearings.length + plan.structure.supports.length,
     shores: plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length,
     picks: plan.picks.length,
     moves: plan.moves.length,

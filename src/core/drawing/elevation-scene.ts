@@ -12,18 +12,28 @@ import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../plan/settle';
+import { placeOf } from '../plan/structure/model';
+import { structureBeside, type StructurePose } from './structure-shapes';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
 export type Look = 'beam' | 'boom' | 'across';
 
 /** The site from the side at a moment: x along the look, y height. At the shores the drawing is as close as they and their seats allow. */
-export function elevationScene(plan: SettledPlan, moment: Moment, look: Look, shores: ShoreMoment, about: StationId = 'runSheet'): Drawing {
+export function elevationScene(
+  plan: SettledPlan,
+  moment: Moment,
+  look: Look,
+  shores: ShoreMoment,
+  about: StationId = 'runSheet',
+  structure: StructurePose | null = null,
+): Drawing {
   const pose = poseAt(plan, moment);
   const axis = lookAxis(plan, pose, look);
   const along = (p: Vec): number => dot(p, axis);
   const close = about === 'shores' && hasShores(plan);
   const site = siteShapes(plan, along);
   const near: Shape[] = [
+    ...(structure ? structureBeside(plan, structure, along) : []),
     ...bearingShapes(plan, moment, along),
     ...shoresBeside(plan, along, shores),
     ...bentsBeside(plan, along, shores),
@@ -54,10 +64,20 @@ export function lookAxis(plan: SettledPlan, pose: Pose | null, look: Look): Vec 
   const set = plan.pieces[0]?.seat ?? plan.survey.openings[0];
   const left = plan.bearings.find((b) => b.id === set?.left);
   const right = plan.bearings.find((b) => b.id === set?.right);
-  if (!left || !right) return { x: 1, y: 0 };
+  if (!left || !right) return longestAlong(plan);
   const d = sub(right.at, left.at);
   const l = Math.hypot(d.x, d.y);
   return l > 0 ? scale(d, 1 / l) : { x: 1, y: 0 };
+}
+
+/** Direction of the longest piece of the structure; east where there is none. */
+function longestAlong({ structure }: SettledPlan): Vec {
+  let longest = { length: 0, along: { x: 1, y: 0 } };
+  for (const beam of structure.pieces) {
+    const place = placeOf(beam);
+    if (place && !place.upright && place.length > longest.length) longest = place;
+  }
+  return longest.along;
 }
 
 const span = (points: readonly Vec[], along: (p: Vec) => number): [number, number] => {

@@ -15,17 +15,29 @@ import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { poseAt, type Pose } from './moment-pose';
 import { powerLineShapes } from './power-line-shapes';
 import type { SettledPlan } from '../plan/settle';
+import { structureAbove, type StructurePose } from './structure-shapes';
 
 /**
  * The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow;
  * on the way in what stands there keeps its outline and loses its words.
  */
-export function planScene(plan: SettledPlan, moment: Moment, shores: ShoreMoment, about: StationId = 'runSheet', checks: readonly Check[] = []): Drawing {
+export function planScene(
+  plan: SettledPlan,
+  moment: Moment,
+  shores: ShoreMoment,
+  about: StationId = 'runSheet',
+  checks: readonly Check[] = [],
+  structure: StructurePose | null = null,
+): Drawing {
   const pose = poseAt(plan, moment);
   const close = about === 'shores' && hasShores(plan);
   const onWay = about === 'wayIn' && plan.wayIn.legs.length > 0;
   const standing = [...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
-  const near: Shape[] = [...bearingShapes(plan, moment), ...(onWay ? standing.filter((one) => one.shape !== 'label' && one.shape !== 'dimension') : standing)];
+  const near: Shape[] = [
+    ...(structure ? structureAbove(plan, structure) : []),
+    ...bearingShapes(plan, moment),
+    ...(onWay ? standing.filter((one) => one.shape !== 'label' && one.shape !== 'dimension') : standing),
+  ];
   const shapes: Shape[] = [
     ...siteShapes(plan, onWay),
     ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),

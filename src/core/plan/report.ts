@@ -1,10 +1,12 @@
 import { siUnit } from '../units';
 import type { About, Check, Verdict } from './check';
 import { describe } from './describe';
-import { evaluate } from './evaluate';
+import { evaluateWhole } from './evaluate';
+import type { StageChange } from './structure/forces';
 import { ledgerChanges } from './structure/ledger';
 import { moveWords } from './move-words';
-import type { Moment } from './replay';
+import { replay, type Moment } from './replay';
+import { settle } from './settle';
 import type { Plan } from './schema';
 
 export interface ReportCheck {
@@ -21,17 +23,42 @@ export interface ReportCheck {
   source: string;
 }
 
+/** One check over all the moves it concerns. */
+export interface ReportRow extends ReportCheck {
+  /** calculation, thing and case: the same from edit to edit */
+  key: string;
+  /** the move at which it is worst; null: before the first */
+  move: string | null;
+  /** the first move at which it is a stop or missing; null: none, or before the first */
+  firstBad: string | null;
+  /** at how many moves it is what */
+  moves: Record<Verdict, number>;
+}
+
 export interface ReportMove {
   id: string;
   title: string;
   /** what this move changed; whole before the first move */
   state: Partial<Omit<Moment, 'structure'>> & { structure?: object };
+  /** what the structure feels where this move changed it, as it is: upwards on supports and joints [N], moments and shears of pieces */
+  forces?: ReportForces;
   checks: ReportCheck[];
+}
+
+export interface ReportForces {
+  supports: Record<string, number>;
+  joints: Record<string, number>;
+  pieces: Record<string, { sagging: number; hogging: number; shear: number }>;
+  /** pieces that do not stand, or of which it is asked */
+  falls: string[];
 }
 
 export interface Report {
   verdict: Verdict;
+  /** of checks, not of moves */
   counts: Record<Verdict, number>;
+  /** one row a check, at its worst move */
+  checks: ReportRow[];
   moves: ReportMove[];
 }
 
@@ -43,23 +70,63 @@ export const BEFORE = 'before';
 
 /** The evaluation as plain JSON, in SI, with each sentence in the job's units. `today` is the day it is looked at, year-month-day. */
 export function report(plan: Plan, today: string | null): Report {
-  const { verdict, counts, checks, replay } = evaluate(plan, today);
+  const { evaluation, structure } = evaluateWhole(plan, today);
+  const { verdict, counts, checks, replay } = evaluation;
+  const forces = new Map(structure.changes.flatMap((change) => (change.move ? [[change.move.id, forcesOf(change)] as const] : [])));
   const byMove = new Map<string | null, ReportCheck[]>();
   for (const check of checks) byMove.set(check.move, [...(byMove.get(check.move) ?? []), reportCheck(check, plan)]);
   const told = (move: string | null) => byMove.get(move) ?? [];
   return {
     verdict,
     counts,
+    checks: checks.map((check): ReportRow => {
+      const fared = structure.fared.get(check);
+      const bad = check.verdict === 'stop' || check.verdict === 'missing';
+      return {
+        key: [check.id, check.about.kind, check.about.id, ...(check.about.part === undefined ? [] : [check.about.part])].join('/'),
+        ...reportCheck(check, plan),
+        move: check.move,
+        firstBad: fared ? fared.firstBad : bad ? check.move : null,
+        moves: fared?.counts ?? { stop: 0, missing: 0, tight: 0, clear: 0, [check.verdict]: 1 },
+      };
+    }),
     moves: [
       { id: BEFORE, title: 'Before the first move', state: { ...replay.before, structure: NOTHING }, checks: told(null) },
       ...replay.steps.map(({ move, after }, i) => ({
         id: move.id,
         title: moveWords(plan, move).title,
         state: changedSince(replay.steps[i - 1]?.after ?? replay.before, after),
+        ...(forces.has(move.id) ? { forces: forces.get(move.id)! } : {}),
         checks: told(move.id),
       })),
     ],
   };
+}
+
+/** Of a moment all of it, for one move asked for by its id; null: there is no such move. */
+export function reportMove(plan: Plan, today: string | null, id: string): (Omit<ReportMove, 'state'> & { state: object }) | null {
+  const { moves } = report(plan, today);
+  const told = moves.find((move) => move.id === id);
+  const at = replay(settle(plan)).steps.find(({ move }) => move.id === id);
+  if (!told || !at) return null;
+  const { structure, ...rest } = at.after;
+  const whole = Object.fromEntries((Object.keys(structure) as (keyof typeof structure)[]).map((list) => [list, Object.assign({}, ...structure[list])]));
+  return { ...told, state: { ...rest, structure: whole } };
+}
+
+function forcesOf({ lines }: StageChange): ReportForces {
+  const forces: ReportForces = { supports: {}, joints: {}, pieces: {}, falls: [] };
+  for (const line of lines) {
+    const answer = line.answers?.plain;
+    if (!answer?.stable) forces.falls.push(...line.beams);
+    for (const [key, force] of line.carried.plain) {
+      const [thing, seat] = key.split('/');
+      if (seat === undefined) forces.joints[key] = force;
+      else forces.supports[thing!] = (forces.supports[thing!] ?? 0) + force;
+    }
+    if (answer?.stable) for (const [id, { sagging, hogging, shear }] of answer.pieces) forces.pieces[id] = { sagging, hogging, shear };
+  }
+  return forces;
 }
 
 /** Of a moment what differs from the one before: of two thousand moves on six hundred pieces the whole of each is not to be printed. */

@@ -1,6 +1,7 @@
 import type { Moment } from './replay';
 import type { Check } from './check';
 import type { Plan } from './schema';
+import { beamAt, standsAt } from './structure/state';
 import { shoreState } from './shore-state';
 import { strikeGroups } from './strike-groups';
 import { formatQuantity } from '../units';
@@ -22,12 +23,29 @@ function seatLoads(checks: readonly Check[]): Map<string, number> {
   return known;
 }
 
+/** Of the structure: how many supports are ready, what hangs, what is set. */
+function structureStands({ structure }: Plan, { structure: now }: Moment): string[] {
+  const { supports, pieces } = structure;
+  if (pieces.length === 0) return [];
+  const marks = (where: 'hanging' | 'set') => pieces.filter((one) => beamAt(now, one.id).where === where).map((one) => one.mark);
+  const named = (list: string[]) => (list.length > MANY ? `${list.length} pieces` : list.join(', '));
+  const [hang, set] = [marks('hanging'), marks('set')];
+  return [
+    `${supports.filter((one) => standsAt(now, one.id)).length} of ${supports.length} supports stand`,
+    ...(set.length > 0 ? [`${named(set)} set`] : []),
+    ...(hang.length > 0 ? [`${named(hang)} on the hook`] : []),
+  ];
+}
+
 /** What stands, hangs and is loose at a moment, and what carries it, in one line. */
 export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): string {
   const ready = plan.bearings.filter((bearing) => moment.bearingsReady[bearing.id]).map((bearing) => bearing.name);
   const loads = seatLoads(checks);
   const bearings = new Map(plan.bearings.map((one) => [one.id, one]));
-  const parts = [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`];
+  const parts = [
+    ...(plan.bearings.length === 0 ? [] : [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`]),
+    ...structureStands(plan, moment),
+  ];
   for (const piece of plan.pieces) {
     const state = moment.pieces[piece.id]!;
     if (state.where === 'away' && plan.pieces.length > MANY) continue;

@@ -2,6 +2,7 @@ import { elevationScene, type Look } from '../drawing/elevation-scene';
 import type { Drawing } from '../drawing/draw-list';
 import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
+import { structurePose } from '../drawing/structure-shapes';
 import { shoreMoment } from '../drawing/shore-moment';
 import { verdicts, type StationId, type Verdict } from './check';
 import { replay } from './replay';
@@ -33,8 +34,9 @@ export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, ab
   const { replay } = evaluation;
   const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
   const shores = shoreMoment(plan, moment, evaluation.strike);
-  const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about);
-  return { above: planScene(plan, moment, shores, about, evaluation.checks), side };
+  const structure = structurePose(plan, replay, cursor);
+  const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about, structure);
+  return { above: planScene(plan, moment, shores, about, evaluation.checks, structure), side };
 }
 
 /** Before anything is worked out: nothing checked, nothing drawn, and therefore not clear. */

@@ -24,7 +24,7 @@ import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
 import { shoreChecks } from './shores';
-import { structureChecks } from '../structure/checks';
+import { structureChecks, type StructureAnswer } from '../structure/checks';
 import { bentsUnder } from '../structure/bents';
 import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
@@ -78,7 +78,10 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
  * Every check of the plan. Pure: the same plan on the same day gives the same answer.
  * @param today year-month-day; null where nobody can say: what depends on the calendar is then left to whoever can
  */
-export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
+export const evaluate = (drawn: Plan, today: string | null = null): Evaluation => evaluateWhole(drawn, today).evaluation;
+
+/** The same with what the structure felt at every move, which only a report of the whole wants. */
+export function evaluateWhole(drawn: Plan, today: string | null): { evaluation: Evaluation; structure: StructureAnswer } {
   const plan = settle(drawn);
   const context: Context = { plan, today, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
   const structure = structureChecks(context);
@@ -112,7 +115,7 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
   const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
-  return {
+  const evaluation: Evaluation = {
     verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
     counts,
     checks,
@@ -120,4 +123,5 @@ export function evaluate(drawn: Plan, today: string | null = null): Evaluation {
     replay: context.replayed,
     strike: shores.strike,
   };
+  return { evaluation, structure };
 }

@@ -1,23 +1,23 @@
 import { phrase, q } from '../../calc/work';
 import { baseAnchors } from '../../frame/base-anchors.calc';
 import { stageLine } from '../../stage/line.calc';
-import type { Rules } from '../../rules/rule-sets';
-import type { SectionRow } from '../../steel/section-row';
 import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import type { AboutKind, Check, StationId } from '../check';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
-import { bendingCapacity, postCapacity, shearCapacity } from '../evaluate/section-strength';
+import { postCapacity } from '../evaluate/section-strength';
 import { temporarySupports } from '../document/structure';
 import { Missing } from '../missing';
 import { saysSomething } from '../records';
 import type { Joint, Support } from '../schema';
 import { forcesOf, isStiff, MEET, type Line, type LoadCase, type StageChange } from './forces';
-import { heldOf, holdsOf, type Holds } from './held';
+import { heldOf, holdsOf } from './held';
 import { pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
 import { WorstOf, type Fared } from './worst';
+import { bracingChecks } from './bracing';
+import { freeLengths, strengths, type Ground } from './ground';
 
 const AIR_DENSITY = 1.25;
 /** 300 lb [N] and 18 in [m], 29 CFR 1926.755(a)(2). */
@@ -31,36 +31,6 @@ const FILLED = { usual: 0.5, traffic: 0.75, pinned: 0.25 } as const;
 const SPLICE_SOURCE =
   'AASHTO LRFD Bridge Construction Specifications 6.5.2, 11.5 (from memory): half the holes filled, half of those pins; three quarters under traffic';
 
-interface Ground {
-  context: Context;
-  beams: Map<string, SettledBeam>;
-  by: Holds;
-  rows: WorstOf;
-  /** ratio from which a strength is tight */
-  caution: number;
-  strengthOf: (settled: SettledBeam, section: SectionRow, free: number) => Strength;
-}
-
-interface Strength {
-  bending: ReturnType<typeof bendingCapacity>;
-  shear: ReturnType<typeof shearCapacity>;
-}
-
-/** Strengths by make and unbraced length, each worked out once. */
-function strengths(rules: Rules): Ground['strengthOf'] {
-  const known = new Map<string, Strength>();
-  return ({ make, fy }, section, free) => {
-    const key = `${make.id} ${free.toFixed(6)}`;
-    let found = known.get(key);
-    if (!found) {
-      found = { bending: bendingCapacity(section, fy, rules, { length: free, factor: 1 }), shear: shearCapacity(section, fy, rules) };
-      known.set(key, found);
-    }
-    return found;
-  };
-}
-
-/** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
 export interface StructureAnswer {
   checks: Check[];
   /** how each check that is asked at many moves fared over them */
@@ -77,7 +47,17 @@ export function structureChecks(context: Context): StructureAnswer {
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
   if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), changes: [], beams, onBents };
-  const ground: Ground = { context, beams, by: holdsOf(plan), rows: new WorstOf(), caution: rules.value('strengthCaution'), strengthOf: strengths(rules) };
+  const by = holdsOf(plan);
+  const ground: Ground = {
+    context,
+    beams,
+    by,
+    rows: new WorstOf(),
+    caution: rules.value('strengthCaution'),
+    latest: new Map(),
+    freeOf: freeLengths(by),
+    strengthOf: strengths(rules),
+  };
   const { changes } = forcesOf(
     plan,
     beams,
@@ -89,7 +69,9 @@ export function structureChecks(context: Context): StructureAnswer {
     const { move } = change;
     if (move?.kind === 'support.strike')
       ground.by.seats.forEach((list) => list.forEach(({ support, key }) => support.id === move.support && carried.delete(key)));
+    for (const line of change.lines) for (const id of line.beams) ground.latest.set(id, line);
     for (const line of change.lines) {
+      bracingChecks(ground, line, change.moment, move?.id ?? null);
       for (const key of line.carried.plain.keys())
         carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
       lineChecks(ground, line, change);

@@ -44,6 +44,8 @@ export function isStiff(joint: Joint, moment: StructureMoment): boolean | null {
 
 interface Net {
   beams: Map<string, SettledBeam>;
+  /** place of each piece in the plan */
+  order: Map<string, number>;
   joints: Map<string, Joint>;
   supports: Map<string, Support>;
   /** splices at each piece */
@@ -55,7 +57,16 @@ interface Net {
 }
 
 function netOf({ structure }: Plan, beams: Map<string, SettledBeam>): Net {
-  const net: Net = { beams, joints: new Map(), supports: new Map(), splices: new Map(), hangs: new Map(), carries: new Map(), seats: new Map() };
+  const net: Net = {
+    beams,
+    order: new Map(structure.pieces.map((one, i) => [one.id, i])),
+    joints: new Map(),
+    supports: new Map(),
+    splices: new Map(),
+    hangs: new Map(),
+    carries: new Map(),
+    seats: new Map(),
+  };
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
   for (const support of structure.supports) {
     net.supports.set(support.id, support);
@@ -175,12 +186,19 @@ function chainOf(net: Net, moment: StructureMoment, start: string): { id: string
       const other = joint.a.piece === at ? joint.b.piece : joint.a.piece;
       return inForce(moment, other) && !taken.has(other) && !upright(other) ? { id: other, by: joint } : null;
     }, null);
-    if (!step) return chain;
+    if (!step) return oneWay(net, chain);
     chain.push(step);
     taken.add(step.id);
     at = step.id;
     by = step.by;
   }
+}
+
+/** The same line runs the same way whoever asks: from the end that stands first in the plan. */
+function oneWay(net: Net, chain: { id: string; by: Joint | null }[]): { id: string; by: Joint | null }[] {
+  const [head, tail] = [chain[0]!.id, chain.at(-1)!.id];
+  if (net.order.get(head)! <= net.order.get(tail)!) return chain;
+  return chain.map((_, n) => ({ id: chain[chain.length - 1 - n]!.id, by: n === 0 ? null : chain[chain.length - n]!.by }));
 }
 
 /** What the right end leans more than the left before they are joined: as they lie, a hanging piece as straight as it is drawn. */

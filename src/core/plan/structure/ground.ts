@@ -1,0 +1,50 @@
+import type { Rules } from '../../rules/rule-sets';
+import type { SectionRow } from '../../steel/section-row';
+import type { Context } from '../evaluate/context';
+import { bendingCapacity, shearCapacity } from '../evaluate/section-strength';
+import type { Line } from './forces';
+import { heldOf, type Holds } from './held';
+import type { SettledBeam } from './model';
+import type { StructureMoment } from './state';
+import type { WorstOf } from './worst';
+
+/** What every check of the structure reads. */
+export interface Ground {
+  context: Context;
+  beams: Map<string, SettledBeam>;
+  by: Holds;
+  rows: WorstOf;
+  /** ratio from which a strength is tight */
+  caution: number;
+  /** each piece’s line as it stands now */
+  latest: Map<string, Line>;
+  /** longest stretch of a piece’s line that nothing holds */
+  freeOf: (line: Line, moment: StructureMoment, beam: string) => number;
+  strengthOf: (settled: SettledBeam, section: SectionRow, free: number) => Strength;
+}
+
+interface Strength {
+  bending: ReturnType<typeof bendingCapacity>;
+  shear: ReturnType<typeof shearCapacity>;
+}
+
+/** Strengths by make and unbraced length, each worked out once. */
+export function strengths(rules: Rules): Ground['strengthOf'] {
+  const known = new Map<string, Strength>();
+  return ({ make, fy }, section, free) => {
+    const key = `${make.id} ${free.toFixed(6)}`;
+    let found = known.get(key);
+    if (!found) {
+      found = { bending: bendingCapacity(section, fy, rules, { length: free, factor: 1 }), shear: shearCapacity(section, fy, rules) };
+      known.set(key, found);
+    }
+    return found;
+  };
+}
+
+/** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
+
+/** Longest free stretches, by the line at the moment. */
+export function freeLengths(by: Holds): Ground['freeOf'] {
+  return (line, moment, beam) => heldOf(line, moment, by).get(beam)?.free ?? 0;
+}
