@@ -9,7 +9,7 @@ import { replay } from '../src/core/plan/replay';
 import type { Plan } from '../src/core/plan/schema';
 import { solveLine } from '../src/core/stage/line';
 import { calculixCases } from '../tests/calculix-cases';
-import { girderLines } from './structure.mts';
+import { girderLines } from '../tests/girder-lines';
 import { time, yardstick } from './timing.mts';
 
 const once = (work: () => void): number => {

@@ -70,6 +70,7 @@ export function splicedGirder(ruleSet: Plan['job']['ruleSet'] = 'eu-ls'): Plan {
       },
     ],
     braces: [],
+    loads: [],
   };
   plan.moves = moves(
     { kind: 'support.ready', support: 'A' },

@@ -34,6 +34,7 @@ function possible(plan: Plan): Move[] {
   for (const one of structure.pieces) moves.push({ id: '', kind: 'piece.hang', beam: one.id, by: '' }, { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 });
   for (const one of structure.joints) moves.push({ id: '', kind: 'joint.make', joint: one.id, pins: 0, bolts: null, tight: null, fit: 'drawn' });
   for (const one of structure.braces) moves.push({ id: '', kind: 'brace.fix', brace: one.id }, { id: '', kind: 'brace.free', brace: one.id });
+  for (const one of structure.loads) moves.push({ id: '', kind: 'load.on', load: one.id }, { id: '', kind: 'load.off', load: one.id });
   moves.push({ id: '', kind: 'other', what: 'Hold point' });
   return moves;
 }

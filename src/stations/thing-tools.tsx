@@ -28,6 +28,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   supports: 'support',
   joints: 'joint',
   braces: 'brace',
+  putLoads: 'beam',
   trucks: 'job',
   turns: 'job',
   permits: 'job',

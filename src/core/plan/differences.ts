@@ -26,6 +26,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['support', plan.structure.supports],
   ['joint', plan.structure.joints],
   ['brace', plan.structure.braces],
+  ['load put on', plan.structure.loads],
   ['leg of the way in', plan.wayIn.legs],
   ['storey', plan.shoring.storeys],
   ['shore wall', plan.shoring.walls],

@@ -28,6 +28,8 @@ export const moveKindName: Record<MoveKind, string> = {
   'joint.free': 'Free a joint',
   'brace.fix': 'Brace',
   'brace.free': 'Take a brace out',
+  'load.on': 'Put a load on',
+  'load.off': 'Take a load off',
   other: 'Other',
 };
 
@@ -106,6 +108,11 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
     }
     case 'joint.free':
       return { title: `Free ${namedIn(plan.structure.joints, move.joint)}`, about: '' };
+    case 'load.on':
+    case 'load.off': {
+      const load = plan.structure.loads.find((one) => one.id === move.load);
+      return { title: `${move.kind === 'load.on' ? 'Put on' : 'Take off'} ${load?.what || move.load}`, about: load ? markIn(plan, load.piece) : '' };
+    }
     case 'brace.fix':
     case 'brace.free':
       return { title: `${move.kind === 'brace.fix' ? 'Fix' : 'Take out'} ${namedIn(plan.structure.braces, move.brace)}`, about: '' };

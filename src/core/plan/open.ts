@@ -97,6 +97,7 @@ function danglingFaults(plan: Plan): Fault[] {
     joint: ids(plan.structure.joints),
     brace: ids(plan.structure.braces),
     bent: ids(plan.shoring.bents),
+    load: ids(plan.structure.loads),
   };
   const need: Need = (kind, value, path) => {
     if (!known[kind].has(value))
@@ -193,6 +194,7 @@ function danglingFaults(plan: Plan): Fault[] {
     if ('beam' in move) need('beam', move.beam, `moves[${i}].beam`);
     if ('support' in move) need('support', move.support, `moves[${i}].support`);
     if ('joint' in move) need('joint', move.joint, `moves[${i}].joint`);
+    if ('load' in move) need('load', move.load, `moves[${i}].load`);
     if ('brace' in move) need('brace', move.brace, `moves[${i}].brace`);
   });
   return faults;
@@ -218,7 +220,8 @@ type Kind =
   | 'support'
   | 'joint'
   | 'brace'
-  | 'bent';
+  | 'bent'
+  | 'load';
 type Need = (kind: Kind, value: string, path: string) => void;
 
 /** Whatever of the structure points at nothing, or past the end of a piece. */
@@ -253,6 +256,7 @@ function structureFaults({ structure }: Plan, need: Need): Fault[] {
       faults.push({ path: `structure.joints[${i}].b.piece`, error: `${one.name}: a piece is joined to itself. Name two pieces.` });
     if (one.sharesWith !== null) need('joint', one.sharesWith, `structure.joints[${i}].sharesWith`);
   });
+  structure.loads.forEach((one, i) => spot(one, `structure.loads[${i}]`));
   structure.braces.forEach((one, i) => {
     spot(one.a, `structure.braces[${i}].a`);
     if (one.b !== null) spot(one.b, `structure.braces[${i}].b`);

@@ -204,6 +204,8 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'joint.free':
     case 'brace.fix':
     case 'brace.free':
+    case 'load.on':
+    case 'load.off':
       return structureNeeds(plan, move, now);
     case 'bearing.ready':
     case 'other':
@@ -291,6 +293,8 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
     case 'joint.free':
     case 'brace.fix':
     case 'brace.free':
+    case 'load.on':
+    case 'load.off':
       return { ...now, structure: structureAfter(move, now.structure) };
     case 'other':
       return now;

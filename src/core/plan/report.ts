@@ -63,7 +63,7 @@ export interface Report {
 }
 
 /** The structure before anything stands, as it is printed. */
-const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {} };
+const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {}, loads: {} };
 
 /** Where checks stand that belong to no move: before the first. */
 export const BEFORE = 'before';

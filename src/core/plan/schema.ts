@@ -410,6 +410,7 @@ export type Make = Structure['makes'][number];
 export type Beam = Structure['pieces'][number];
 export type Support = Structure['supports'][number];
 export type Joint = Structure['joints'][number];
+export type PutLoad = Structure['loads'][number];
 export type Brace = Structure['braces'][number];
 export type Move = Plan['moves'][number];
 export type MoveKind = Move['kind'];

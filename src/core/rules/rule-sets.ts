@@ -539,6 +539,16 @@ export const thresholds = {
     floor: null,
     source: both(practice()),
   },
+  tipping: {
+    key: 'tipping',
+    title: 'Safety of a piece with an overhang against tipping about its last support',
+    kind: 'factor',
+    value: { 'us-asd': 1.5, 'eu-ls': 1.1 / 0.9 },
+    least: 1,
+    most: 5,
+    floor: under({ 'eu-ls': bound(1.1 / 0.9, 'EN 1990 Table A1.2(A), EQU: 1.10 on what tips, 0.90 on what rights, from memory') }),
+    source: { 'us-asd': practice(), 'eu-ls': memory('EN 1990 Table A1.2(A), EQU: 1.10 and 0.90, as one factor') },
+  },
   girderDrag: {
     key: 'girderDrag',
     title: 'Drag coefficient of a girder standing alone',

@@ -22,6 +22,7 @@ import type {
   Piece,
   Plan,
   PowerLine,
+  PutLoad,
   SpanLine,
   ShoreRow,
   ShoreWall,
@@ -62,6 +63,7 @@ export interface Lists {
   supports: Support;
   joints: Joint;
   braces: Brace;
+  putLoads: PutLoad;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
@@ -153,6 +155,8 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
       return plan.structure[name];
     case 'beams':
       return plan.structure.pieces;
+    case 'putLoads':
+      return plan.structure.loads;
     case 'legs':
       return plan.wayIn.legs;
     case 'bents':
@@ -174,7 +178,7 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
   }
 };
 
-const structureWord = { makes: 1, beams: 1, supports: 1, joints: 1, braces: 1 } as const;
+const structureWord = { makes: 1, beams: 1, supports: 1, joints: 1, braces: 1, putLoads: 1 } as const;
 
 /** What a thing that went took with it: its pieces, what stood under them, joined and held them, and the moves of all these. */
 function dropLoose({ structure, moves }: Draft<Plan>): void {
@@ -189,7 +193,8 @@ function dropLoose({ structure, moves }: Draft<Plan>): void {
   structure.supports = structure.supports.filter((one) => one.seats.length > 0);
   structure.joints = structure.joints.filter((one) => beam(one.a.piece) && beam(one.b.piece));
   structure.braces = structure.braces.filter((one) => beam(one.a.piece) && (one.b === null || beam(one.b.piece)));
-  const [support, joint, brace] = [has(structure.supports), has(structure.joints), has(structure.braces)];
+  structure.loads = structure.loads.filter((one) => beam(one.piece));
+  const [support, joint, brace, load] = [has(structure.supports), has(structure.joints), has(structure.braces), has(structure.loads)];
   for (const one of structure.joints) if (one.sharesWith !== null && !joint(one.sharesWith)) one.sharesWith = null;
   const left = moves.filter(
     (move) =>
@@ -197,7 +202,8 @@ function dropLoose({ structure, moves }: Draft<Plan>): void {
         ('beam' in move && !beam(move.beam)) ||
         ('support' in move && !support(move.support)) ||
         ('joint' in move && !joint(move.joint)) ||
-        ('brace' in move && !brace(move.brace))
+        ('brace' in move && !brace(move.brace)) ||
+        ('load' in move && !load(move.load))
       ),
   );
   moves.splice(0, Infinity, ...left);
@@ -224,6 +230,7 @@ const listWord: Record<ListName, string> = {
   supports: 'support',
   joints: 'joint',
   braces: 'brace',
+  putLoads: 'load',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',

@@ -95,9 +95,21 @@ const braceSchema = closed({
   a: spot(),
   b: nullable(spot()),
   anchoredTo: text('what it is tied to, where that is no piece'),
+  towardsDeg: nullable(
+    real('deg', { minimum: -360, maximum: 360, description: 'in plan, from the piece to what it is anchored to; null: as its two ends lie, or not known' }),
+  ),
   stops: oneOf(['sideways', 'twist', 'both']),
   capacity: nullable(positive('N')),
   stiffness: nullable(positive('N/m')),
+});
+
+/** What is put on a piece while it is built: bundles of deck, packs, gear, people. */
+const loadSchema = closed({
+  id: id(),
+  what: text(),
+  piece: id(),
+  at: nonNegative('m', 'from the first end of the piece'),
+  force: positive('N', 'downwards'),
 });
 
 /** Pieces that are joined, stand on supports and are held, for as many as there are. */
@@ -107,9 +119,10 @@ export const structureSchema = closed({
   supports: Type.Array(supportSchema, { maxItems: 5000 }),
   joints: Type.Array(jointSchema, { maxItems: 20000 }),
   braces: Type.Array(braceSchema, { maxItems: 20000 }),
+  loads: Type.Array(loadSchema, { maxItems: 5000 }),
 });
 
-export const noStructure = () => ({ makes: [], pieces: [], supports: [], joints: [], braces: [] });
+export const noStructure = () => ({ makes: [], pieces: [], supports: [], joints: [], braces: [], loads: [] });
 
 /** Moves done to the structure. */
 const common = { id: id(), note: Type.Optional(text()) };
@@ -131,4 +144,6 @@ export const structureMoves = [
   closed({ ...common, kind: Type.Literal('joint.free'), joint: id() }),
   closed({ ...common, kind: Type.Literal('brace.fix'), brace: id() }),
   closed({ ...common, kind: Type.Literal('brace.free'), brace: id() }),
+  closed({ ...common, kind: Type.Literal('load.on'), load: id() }),
+  closed({ ...common, kind: Type.Literal('load.off'), load: id() }),
 ] as const;

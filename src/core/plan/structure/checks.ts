@@ -17,6 +17,7 @@ import { pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
 import { WorstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
+import { putLoadCheck, sidewaysChecks, tippingCheck } from './tipping';
 import { freeLengths, strengths, type Ground } from './ground';
 
 const AIR_DENSITY = 1.25;
@@ -72,18 +73,27 @@ export function structureChecks(context: Context): StructureAnswer {
     for (const line of change.lines) for (const id of line.beams) ground.latest.set(id, line);
     for (const line of change.lines) {
       bracingChecks(ground, line, change.moment, move?.id ?? null);
+      if (line.answers?.plain.stable) tippingCheck(ground, line, change.moment, move?.id ?? null);
       for (const key of line.carried.plain.keys())
         carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
       lineChecks(ground, line, change);
       supportChecks(ground, line, change, carried, onBents);
     }
-    if (move?.kind === 'piece.letGo' && move.keeps === 0) releaseChecks(ground, move.beam, change);
+    if (move?.kind === 'load.on') putLoadCheck(ground, move.load, change);
+    if (move?.kind === 'piece.letGo' && move.keeps === 0) {
+      releaseChecks(ground, move.beam, change);
+      sidewaysChecks(ground, move.beam, change.moment, move.id, false);
+    }
   }
   // Moves that change no force still let go of a piece, or fix nothing.
   const seen = new Set(changes.map(({ at }) => at));
   replayed.steps.forEach(({ move, after }, at) => {
     if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
+  const end = replayed.steps.at(-1);
+  if (end)
+    for (const [id, { place: stands }] of beams)
+      if (stands?.upright && beamAt(end.after.structure, id).where === 'set') sidewaysChecks(ground, id, end.after.structure, end.move.id, true);
   const { checks, fared } = ground.rows.all();
   return { checks: [...checks, ...stillChecks(ground), ...leftOutOf(ground)], fared, changes, beams, onBents };
 }
@@ -657,7 +667,7 @@ function leftOutOf({ context, beams }: Ground): Check[] {
   const done = new Set(
     moves.map(
       (move) =>
-        `${move.kind} ${'beam' in move ? move.beam : 'support' in move ? move.support : 'joint' in move ? move.joint : 'brace' in move ? move.brace : ''}`,
+        `${move.kind} ${'beam' in move ? move.beam : 'support' in move ? move.support : 'joint' in move ? move.joint : 'brace' in move ? move.brace : 'load' in move ? move.load : ''}`,
     ),
   );
   for (const { beam, place: stands } of beams.values()) {
@@ -691,6 +701,13 @@ function leftOutOf({ context, beams }: Ground): Check[] {
     else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
       ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);
   }
+  for (const load of structure.loads)
+    if (!done.has(`load.on ${load.id}`))
+      ask(
+        'moves.load',
+        about('beam', beams.get(load.piece)!.beam, load.what, load.id),
+        `No move puts ${load.what} on. When does it come, or is it not for this job?`,
+      );
   for (const brace of structure.braces)
     if (!done.has(`brace.fix ${brace.id}`)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
   return checks;

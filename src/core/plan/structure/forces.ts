@@ -1,9 +1,9 @@
 import { solveLine, type LineAnswer, type LineJoint, type LinePiece, type LineSupport } from '../../stage/line';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
-import type { Joint, Move, Plan, Support } from '../schema';
+import type { Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { heightAt, isInclined, type Load, type SettledBeam } from './model';
-import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
+import { beamAt, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
@@ -54,6 +54,8 @@ interface Net {
   hangs: Map<string, Joint[]>;
   carries: Map<string, Joint[]>;
   seats: Map<string, { key: string; support: Support; at: number }[]>;
+  /** what may be put on each piece */
+  puts: Map<string, PutLoad[]>;
 }
 
 function netOf({ structure }: Plan, beams: Map<string, SettledBeam>): Net {
@@ -66,7 +68,9 @@ function netOf({ structure }: Plan, beams: Map<string, SettledBeam>): Net {
     hangs: new Map(),
     carries: new Map(),
     seats: new Map(),
+    puts: new Map(),
   };
+  for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
   for (const support of structure.supports) {
     net.supports.set(support.id, support);
@@ -148,6 +152,9 @@ function touched(net: Net, move: Move, moment: StructureMoment, before: Structur
       const { a, b } = net.joints.get(move.joint)!;
       return new Set([a.piece, b.piece]);
     }
+    case 'load.on':
+    case 'load.off':
+      return new Set([...net.puts.values()].flat().flatMap((one) => (one.id === move.load ? [one.piece] : [])));
     default:
       return new Set();
   }
@@ -310,6 +317,9 @@ function lineFrom(
       const spot = (at: number) => (flipped ? to - Math.min(at, place.length) : from + Math.min(at, place.length));
       const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(jointAt(moment, id)) && inForce(moment, a.piece));
       const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
+      // What is put on is there or not: for what weight holds down it is left out.
+      if (which !== 'light')
+        for (const put of net.puts.get(one.id) ?? []) if (loadAt(moment, put.id)) loads.push({ x: spot(put.at), force: put.force * times });
       for (const joint of hung) {
         const above = lineOf.get(joint.a.piece);
         const force = above?.carried[which].get(joint.id);
@@ -383,6 +393,7 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
     const load = which === 'light' ? beam.light : beam.heavy;
     if (load instanceof Missing) return { ...line, beams: [beam.beam.id], asked: load.questions.join(' ') };
     let sum = load.total - Math.min(beamAt(moment, beam.beam.id).kept, load.total);
+    if (which !== 'light') for (const put of net.puts.get(beam.beam.id) ?? []) if (loadAt(moment, put.id)) sum += put.force;
     for (const joint of net.carries.get(beam.beam.id) ?? []) {
       if (!isMade(jointAt(moment, joint.id)) || !inForce(moment, joint.a.piece)) continue;
       const force = lineOf.get(joint.a.piece)?.carried[which].get(joint.id);

@@ -32,9 +32,10 @@ export interface StructureMoment {
   supports: Ledger<SupportState>;
   joints: Ledger<JointState>;
   braces: Ledger<boolean>;
+  loads: Ledger<boolean>;
 }
 
-export const nothingStands: StructureMoment = { beams: emptyLedger, supports: emptyLedger, joints: emptyLedger, braces: emptyLedger };
+export const nothingStands: StructureMoment = { beams: emptyLedger, supports: emptyLedger, joints: emptyLedger, braces: emptyLedger, loads: emptyLedger };
 const AWAY: BeamState = { where: 'away', kept: 0 };
 const NOT_YET: SupportState = { stands: false, struck: false, level: null };
 export const beamAt = (now: StructureMoment, id: string): BeamState => readLedger(now.beams, id) ?? AWAY;
@@ -42,13 +43,27 @@ export const supportAt = (now: StructureMoment, id: string): SupportState => rea
 export const standsAt = (now: StructureMoment, id: string): boolean => supportAt(now, id).stands;
 export const jointAt = (now: StructureMoment, id: string): JointState | undefined => readLedger(now.joints, id);
 export const braceAt = (now: StructureMoment, id: string): boolean => readLedger(now.braces, id) ?? false;
+export const loadAt = (now: StructureMoment, id: string): boolean => readLedger(now.loads, id) ?? false;
 /** Something holds the two ends together. */
 export const isMade = (state: JointState | undefined): state is JointState =>
   state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
 
 type StructureMove = Extract<
   Move,
-  { kind: 'support.ready' | 'support.level' | 'support.strike' | 'piece.hang' | 'piece.letGo' | 'joint.make' | 'joint.free' | 'brace.fix' | 'brace.free' }
+  {
+    kind:
+      | 'support.ready'
+      | 'support.level'
+      | 'support.strike'
+      | 'piece.hang'
+      | 'piece.letGo'
+      | 'joint.make'
+      | 'joint.free'
+      | 'brace.fix'
+      | 'brace.free'
+      | 'load.on'
+      | 'load.off';
+  }
 >;
 
 interface Known {
@@ -134,6 +149,15 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
       return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({ what: `${mark(piece)} is in place`, done: beamAt(now, piece).where !== 'away' }));
     }
+    case 'load.on': {
+      const load = plan.structure.loads.find((one) => one.id === move.load)!;
+      return [
+        { what: `${mark(load.piece)} is set and let go of`, done: beamAt(now, load.piece).where === 'set' && beamAt(now, load.piece).kept === 0 },
+        ...(loadAt(now, load.id) ? [{ what: `${load.what} is not on it yet`, done: false }] : []),
+      ];
+    }
+    case 'load.off':
+      return [{ what: 'the load is on', done: loadAt(now, move.load) }];
     case 'brace.free':
       return [{ what: 'the brace is in', done: braceAt(now, move.brace) }];
   }
@@ -171,5 +195,9 @@ export function structureAfter(move: StructureMove, now: StructureMoment): Struc
       return { ...now, braces: writeLedger(now.braces, move.brace, true) };
     case 'brace.free':
       return { ...now, braces: writeLedger(now.braces, move.brace, false) };
+    case 'load.on':
+      return { ...now, loads: writeLedger(now.loads, move.load, true) };
+    case 'load.off':
+      return { ...now, loads: writeLedger(now.loads, move.load, false) };
   }
 }

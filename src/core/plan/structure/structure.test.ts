@@ -1,3 +1,4 @@
+import { girderLines } from '../../../../tests/girder-lines';
 import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
 import type { Check } from '../check';
 import { describe as say } from '../describe';
@@ -6,10 +7,10 @@ import { openPlan } from '../open';
 import { report } from '../report';
 import { replay } from '../replay';
 import { rulesOf } from '../../rules/rule-sets';
-import type { Joint, Move, Plan } from '../schema';
+import type { Brace, Joint, Move, Plan } from '../schema';
 import { forcesOf, type Line } from './forces';
 import { settleBeams } from './model';
-import { beamAt } from './state';
+import { beamAt, loadAt } from './state';
 
 const TODAY = '2026-11-27';
 const opened = (plan: Plan): Plan => {
@@ -17,7 +18,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
   return done.plan;
 };
-const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|move|shore)\./;
+const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|move|shore|frame|group|brace|load)\./;
 const checksOf = (plan: Plan): Check[] => evaluate(opened(plan), TODAY).checks.filter((check) => OURS.test(check.id));
 const bad = (plan: Plan): string[] =>
   checksOf(plan)
@@ -48,6 +49,19 @@ const joint = (changes: Partial<Joint> & Pick<Joint, 'id' | 'kind' | 'a' | 'b'>)
   ...changes,
 });
 
+const guy = (id: string, towardsDeg: number): Brace => ({
+  id,
+  name: id,
+  kind: 'guy',
+  a: { piece: 'c1', at: 3.5 },
+  b: null,
+  anchoredTo: 'block',
+  towardsDeg,
+  stops: 'sideways',
+  capacity: 20e3,
+  stiffness: null,
+});
+
 /** Two columns on anchors and a beam between them, carrying a joist at its middle. */
 function portal(): Plan {
   const plan = bare('us-asd');
@@ -75,7 +89,8 @@ function portal(): Plan {
       joint({ id: 'n2', kind: 'onColumn', a: { piece: 'b1', at: 6 }, b: { piece: 'c2', at: 3.8 } }),
       joint({ id: 'n3', kind: 'onWeb', a: { piece: 'j1', at: 0 }, b: { piece: 'b1', at: 3 } }),
     ],
-    braces: [],
+    braces: [guy('y1', 0), guy('y2', 90)],
+    loads: [{ id: 'deck', what: 'Bundle of deck', piece: 'b1', at: 3, force: 9000 }],
   };
   const set = (beam: string, ...joints: string[]) => [
     { kind: 'piece.hang' as const, beam, by: 'mobile crane, lift card 3' },
@@ -87,7 +102,10 @@ function portal(): Plan {
     ...set('c1'),
     ...set('c2'),
     ...set('b1', 'n1', 'n2'),
+    { kind: 'brace.fix', brace: 'y1' },
+    { kind: 'brace.fix', brace: 'y2' },
     ...set('j1', 'n3'),
+    { kind: 'load.on', load: 'deck' },
   );
   return plan;
 }
@@ -129,7 +147,9 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       for (const { moment, lines: changed } of changes) {
         for (const line of changed) for (const id of line.beams) lines.set(id, line);
         const set = [...beams.values()].filter(({ beam }) => beamAt(moment, beam.id).where === 'set');
-        const weight = set.reduce((sum, { beam, heavy }) => sum + ('total' in heavy ? heavy.total : NaN) - beamAt(moment, beam.id).kept, 0);
+        const weight =
+          set.reduce((sum, { beam, heavy }) => sum + ('total' in heavy ? heavy.total : NaN) - beamAt(moment, beam.id).kept, 0) +
+          ready.structure.loads.reduce((sum, one) => sum + (loadAt(moment, one.id) ? one.force : 0), 0);
         const ground = [...new Set(set.map(({ beam }) => lines.get(beam.id)!))].reduce(
           (sum, line) => sum + [...line.carried.plain].reduce((all, [key, force]) => all + (key.includes('/') ? force : 0), 0),
           0,
@@ -225,8 +245,8 @@ describe('columns, a beam between them and a joist on it', () => {
     const allowance = 1 + (checksOf(plan).length > 0 ? 0.05 : 0);
     const base = of(plan, 'support.load', 'f1').demand! / 1.4;
     const perMetre = (demand: number) => demand;
-    expect(perMetre(base)).toBeGreaterThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * 0.99);
-    expect(perMetre(base)).toBeLessThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * allowance * 1.06);
+    expect(perMetre(base) - 4500).toBeGreaterThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * 0.99);
+    expect(perMetre(base) - 4500).toBeLessThan(kg(31 * 1.488 * 4 + (40 * 1.488 * 6) / 2 + (22 * 1.488 * 5) / 4) * allowance * 1.06);
   });
 
   const faults: [string, (plan: Plan) => unknown, RegExp][] = [
@@ -241,8 +261,158 @@ describe('columns, a beam between them and a joist on it', () => {
     ['bolts nobody knows', (p) => (p.structure.joints[2]!.boltShear = null), /missing joint.bolts What may one bolt of n3/],
     ['shared bolts', (p) => (p.structure.joints[1]!.sharesWith = 'n1'), /stop move.order .*one wrench-tight bolt stays/],
     ['a base that carries too little', (p) => (p.structure.supports[1]!.capacity = 2e3), /stop support.load Base 2/],
-    ['the joist before its beam', (p) => p.moves.splice(3, 0, ...p.moves.splice(-3)), /stop move.order .*B1 stands, which carries it/],
+    ['the joist before its beam', (p) => p.moves.splice(3, 0, ...p.moves.splice(-4, 3)), /stop move.order .*B1 stands, which carries it/],
+    ['no guy square to the beam', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways Nothing holds C1, C2 sideways, square to B1/],
+    ['no guy at all', (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix')), /stop frame.sideways Nothing holds C1, C2 sideways, along B1/],
+    ['a guy of which nobody says which way', (p) => (p.structure.braces[1]!.towardsDeg = null), /missing frame.sideways Which way/],
+    ['a guy nobody has rated', (p) => (p.structure.braces[0]!.capacity = null), /missing brace.force What may y1 carry/],
+    ['deck on a beam that hangs', (p) => p.moves.splice(8, 0, p.moves.pop()!), /stop (move.order|load.held)/],
+    ['deck nobody puts on', (p) => p.moves.pop(), /missing moves.load/],
+    ['deck too heavy', (p) => (p.structure.loads[0]!.force = 120e3), /stop (beam.bending|joint.bolts|support.load)/],
     ['the beam in the wrong place', (p) => (p.structure.pieces[2]!.from!.y = 3), /missing (joint.meets|beam.length)/],
   ];
   test.each(faults)('%s', (_, edit, words) => expect(bad(edited(edit, portal)).join('\n')).toMatch(words));
+});
+
+describe('overhangs, pairs and braces', () => {
+  /** The first piece alone with its far end hanging free past the bent. */
+  const alone = (at: number): Plan =>
+    edited((p) => {
+      p.structure.pieces.pop();
+      p.structure.makes.pop();
+      p.structure.joints = [];
+      p.structure.supports = p.structure.supports.filter(({ id }) => id !== 'B');
+      p.structure.supports[1]!.seats[0]!.at = at;
+      p.structure.supports[1]!.kind = 'bearing';
+      p.moves = moves(
+        { kind: 'support.ready', support: 'A' },
+        { kind: 'support.ready', support: 'T' },
+        { kind: 'piece.hang', beam: 'a', by: 'crane' },
+        { kind: 'piece.letGo', beam: 'a', keeps: 0 },
+      );
+    });
+
+  test('an overhang that nearly tips stops before it tips, and a hold-down rights it', () => {
+    // 14 m long: a support at 7.5 m leaves 6.5 m past it and 7.5 m behind, the lighter by the allowance.
+    expect(bad(alone(11)).join()).toBe('');
+    const near = alone(7.5);
+    expect(bad(near).join('\n')).toMatch(/stop line.tip G1a hangs over its last support/);
+    const w = 0.0366 * 7850 * 9.80665;
+    const tip = checksOf(near).find(({ id, about }) => id === 'line.tip' && about.part === 'last')!;
+    expect(tip.demand!).toBeCloseTo(1.5 * 1.05 * w * 6.5 ** 2 * 0.5, -1);
+    expect(tip.capacity!).toBeCloseTo(w * 7.5 ** 2 * 0.5, -1);
+    near.structure.supports[0]!.holdsDown = 60e3;
+    expect(bad(near).join()).not.toContain('line.tip');
+    expect(bad(alone(6.5)).join('\n')).toMatch(/stop line.stands G1a does not stand/);
+  });
+
+  /** Two girders of one piece beside each other, tied by cross-frames and to nothing else. */
+  const pair = (spacing: number): Plan => {
+    const plan = alone(13.5);
+    const { structure } = plan;
+    structure.pieces.push({ ...structure.pieces[0]!, id: 'c', mark: 'G2a', from: { x: 0, y: spacing, z: 5 }, to: { x: 14, y: spacing, z: 5 } });
+    structure.supports.push(support('A2', 'Pier 1, second', 'c', 0.3, { along: 'fixed' }), support('T2', 'Pier 2, second', 'c', 13.5));
+    structure.braces.push({
+      ...guy('x', 0),
+      name: 'Cross-frame',
+      kind: 'crossFrame',
+      a: { piece: 'a', at: 7 },
+      b: { piece: 'c', at: 7 },
+      towardsDeg: null,
+      stops: 'both',
+    });
+    plan.moves.push(
+      ...moves(
+        { kind: 'support.ready', support: 'A2' },
+        { kind: 'support.ready', support: 'T2' },
+        { kind: 'piece.hang', beam: 'c', by: 'crane' },
+        { kind: 'brace.fix', brace: 'x' },
+        { kind: 'piece.letGo', beam: 'c', keeps: 0 },
+      ),
+    );
+    return plan;
+  };
+
+  test('two girders tied to each other are checked as a pair, the nearer the worse', () => {
+    const ratio = (spacing: number) => checksOf(pair(spacing)).find(({ id }) => id === 'group.system')!.ratio!;
+    expect(bad(pair(2.4)).join()).toBe('');
+    expect(ratio(1.2) / ratio(2.4)).toBeCloseTo(2, 6);
+  });
+
+  test('a brace halves the unbraced length; taken out again it does not', () => {
+    const bends = (plan: Plan) => say(of(plan, 'beam.bending', 'c'), 'metric').replace(/\u00a0/g, ' ');
+    expect(bends(pair(2.4))).toContain('6.70 m of it unbraced');
+    const loose = pair(2.4);
+    loose.moves.push(...moves({ kind: 'brace.free', brace: 'x' }));
+    expect(bends(loose)).toContain('13.20 m of it unbraced');
+    expect(of(loose, 'beam.bending', 'c').ratio!).toBeGreaterThanOrEqual(of(pair(2.4), 'beam.bending', 'c').ratio!);
+  });
+
+  test('a brace that carries too little, and one that is too soft', () => {
+    const weak = pair(2.4);
+    weak.structure.braces[0]!.capacity = 100;
+    expect(bad(weak).join()).toContain('stop brace.force');
+    const soft = pair(2.4);
+    soft.structure.braces[0]!.stiffness = 10;
+    expect(bad(soft).join()).toContain('stop brace.stiffness');
+  });
+});
+
+describe('whatever the order', () => {
+  const lines = () => girderLines(2, 3);
+  const end = (plan: Plan) =>
+    Object.fromEntries(
+      checksOf(plan)
+        .filter(({ id }) => id === 'support.load')
+        .map(({ about, demand }) => [about.id, Math.round(demand! * 1000) / 1000]),
+    );
+
+  test('two lines built turn about stand as one after the other', () => {
+    const plan = lines();
+    const half = plan.moves.length / 2;
+    const [one, two] = [plan.moves.slice(0, half), plan.moves.slice(half)];
+    const turned = { ...lines(), moves: one.flatMap((move, i) => [move, two[i]!]) };
+    expect(end(turned)).toEqual(end(plan));
+  });
+
+  test('a hook that keeps nothing is no hook, and the moves so far give the forces so far', () => {
+    const plan = opened(lines());
+    const states = (upTo: number) => {
+      const cut = { ...plan, moves: plan.moves.slice(0, upTo) };
+      const rules = rulesOf(plan.job.ruleSet, {});
+      return forcesOf(
+        cut,
+        settleBeams(cut, rules),
+        replay(cut).steps.map(({ after }) => after.structure),
+        rules,
+      ).changes;
+    };
+    const whole = states(plan.moves.length);
+    for (const upTo of [5, 9, 14]) {
+      const part = states(upTo);
+      expect(part.map(({ at, lines: told }) => [at, told.map(({ carried }) => [...carried.plain])])).toEqual(
+        whole.filter(({ at }) => at < upTo).map(({ at, lines: told }) => [at, told.map(({ carried }) => [...carried.plain])]),
+      );
+    }
+  });
+
+  test('mirrored it carries the same', () => {
+    const plan = lines();
+    const mirrored = lines();
+    for (const one of mirrored.structure.pieces) {
+      one.from!.x = -one.from!.x;
+      one.to!.x = -one.to!.x;
+    }
+    expect(end(mirrored)).toEqual(end(plan));
+  });
+
+  test('turned end for end a piece carries the same', () => {
+    const turned = splicedGirder('us-asd');
+    const b = turned.structure.pieces[1]!;
+    [b.from, b.to] = [b.to, b.from];
+    turned.structure.supports[2]!.seats[0]!.at = 0.3;
+    turned.structure.joints[0]!.b.at = 10;
+    expect(bad(turned)).toEqual([]);
+    expect(end(turned)).toEqual(end(splicedGirder('us-asd')));
+  });
 });

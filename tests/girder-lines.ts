@@ -1,5 +1,5 @@
 import type { Move, Plan } from '../src/core/plan/schema';
-import { bare, support } from '../tests/spliced-girder';
+import { bare, support } from './spliced-girder';
 
 const LONG = 12;
 type Bare = Move extends infer M ? (M extends Move ? Omit<M, 'id'> : never) : never;
