@@ -14,7 +14,7 @@ export const support = (id: string, name: string, piece: string, at: number, cha
   seats: [{ piece, at }],
   onBent: null,
   level: null,
-  measured: null,
+  measured: { level: 5, by: 'T. Hale', on: '2026-11-20' },
   spring: null,
   holdsDown: null,
   twist: true,
@@ -24,6 +24,7 @@ export const support = (id: string, name: string, piece: string, at: number, cha
   capacity: 400e3,
   capacityBasis: 'design',
   anchors: null,
+  footing: { kind: 'concrete', intended: 30e6, result: 28e6, by: 'K. Osei', on: '2026-11-18' },
   standsOn: [],
   ...changes,
 });

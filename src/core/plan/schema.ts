@@ -8,6 +8,7 @@ import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
 import { unsaid } from './document/unsaid';
+import { footing } from './document/footing';
 import { wayInSchema } from './document/way-in';
 import { holdIds } from './hold-ids';
 
@@ -51,25 +52,7 @@ const bearingSchema = closed({
     }),
   ),
   standsOn: standsOn(),
-  footing: Type.Union([
-    closed({
-      kind: Type.Literal('concrete'),
-      intended: nullable(positive('Pa', 'intended compressive strength')),
-      result: nullable(nonNegative('Pa', 'latest test result')),
-      by: text('who gave the result'),
-      on: text('when, as a date'),
-      erection: Type.Optional(
-        nullable(
-          closed({
-            strength: positive('Pa', 'enough for the loads of the erection, where that is less than the share of the intended strength'),
-            by: text('the engineer who signed it'),
-            on: text('when, as a date'),
-          }),
-        ),
-      ),
-    }),
-    closed({ kind: Type.Literal('other'), what: text() }),
-  ]),
+  footing: footing(),
 });
 
 const pieceSchema = closed({

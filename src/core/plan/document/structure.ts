@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import { closed, nullable, oneOf, yieldStress } from '../../calc/fields';
+import { footing } from './footing';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
 
 const point = () => closed({ ...place().properties, z: real('m') });
@@ -66,6 +67,7 @@ const supportSchema = closed({
       repaired: Type.Boolean(),
     }),
   ),
+  footing: nullable(footing()),
   standsOn: standsOn(),
 });
 

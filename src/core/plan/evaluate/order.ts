@@ -83,14 +83,33 @@ function releaseCheck({ plan, rules }: Context, piece: Piece, state: PieceState,
 }
 
 /** Concrete that has not reached its strength stops the move that calls its bearing ready. */
-export function concreteCheck({ plan, rules, today }: Context, bearing: Bearing): Check[] {
-  if (bearing.footing.kind !== 'concrete') return otherFooting(plan, bearing);
+export const concreteCheck = (context: Context, bearing: Bearing): Check[] =>
+  footingChecks(context, {
+    id: bearing.id,
+    name: bearing.name,
+    footing: bearing.footing,
+    kind: 'bearing',
+    move: moveFor(context.plan, 'bearing.ready', bearing.id),
+  });
+
+/** Something that stands on a footing, and the move that calls it ready. */
+export interface Footed {
+  id: string;
+  name: string;
+  footing: Bearing['footing'];
+  kind: 'bearing' | 'support';
+  move: string | null;
+}
+
+/** The same for whatever stands on a footing. */
+export function footingChecks({ rules, today }: Context, bearing: Footed): Check[] {
+  if (bearing.footing.kind !== 'concrete') return otherFooting(bearing);
   const { intended, result, by, on: day } = bearing.footing;
   const place = {
     id: 'bearing.concrete',
-    ...on('bearing', bearing, bearing.name),
+    ...on(bearing.kind, bearing, bearing.name),
     station: 'measure' as const,
-    move: moveFor(plan, 'bearing.ready', bearing.id),
+    move: bearing.move,
     calc: concreteGate.id,
     source: sourced(concreteGate.source.text, rules, 'concreteShare'),
   };
@@ -127,13 +146,13 @@ export function concreteCheck({ plan, rules, today }: Context, bearing: Bearing)
 const CONCRETE = /concrete|grout|mortar|screed|cement|beton|béton|hormig|calcestruzzo|mörtel|betong|beton/i;
 
 /** A footing that is no concrete says what it is; one called green concrete, or grout, is concrete and wants its strength. */
-function otherFooting(plan: Context['plan'], bearing: Bearing): Check[] {
+function otherFooting(bearing: Footed): Check[] {
   const what = bearing.footing.kind === 'other' ? bearing.footing.what.trim() : '';
   const place = {
     id: 'bearing.concrete',
-    ...on('bearing', bearing, bearing.name),
+    ...on(bearing.kind, bearing, bearing.name),
     station: 'measure' as const,
-    move: moveFor(plan, 'bearing.ready', bearing.id),
+    move: bearing.move,
     calc: concreteGate.id,
     source: concreteGate.source.text,
   };

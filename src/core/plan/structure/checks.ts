@@ -5,15 +5,16 @@ import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import type { AboutKind, Check, StationId } from '../check';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
+import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
 import { postCapacity } from '../evaluate/section-strength';
 import { temporarySupports } from '../document/structure';
 import { Missing } from '../missing';
-import { saysSomething } from '../records';
+import { dayFault, namesPerson, saysSomething } from '../records';
+import { footingChecks } from '../evaluate/order';
 import type { Joint, Support } from '../schema';
 import { forcesOf, isStiff, MEET, type Line, type LoadCase, type StageChange } from './forces';
 import { heldOf, holdsOf } from './held';
-import { pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
+import { heightAt, pointAt, settleBeams, weightsSaid, type SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
 import { WorstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
@@ -620,6 +621,63 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
           `What carries ${beam.mark}? No support is under it and nothing is joined to it.`,
         ),
       );
+  }
+  for (const support of plan.structure.supports) {
+    const of = about('support', support, support.name);
+    const permanent = !temporarySupports.includes(support.kind);
+    if (support.footing !== null)
+      checks.push(
+        ...footingChecks(context, {
+          id: support.id,
+          name: support.name,
+          footing: support.footing,
+          kind: 'support',
+          move: moveFor(plan, 'support.ready', support.id),
+        }),
+      );
+    else if (support.onBent === null && support.standsOn.length === 0)
+      checks.push(
+        missingCheck(
+          { ...before('support.footing', of, 'Common practice: a load path ends in the ground'), station: 'measure' },
+          'count',
+          `What does ${support.name} stand on?`,
+        ),
+      );
+    if (!permanent) continue;
+    const { measured } = support;
+    const fault = measured === null ? null : dayFault(measured.on, context.today);
+    if (measured === null)
+      checks.push(
+        missingCheck(
+          { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
+          'length',
+          `${support.name} is as drawn. What level did the survey find, and who took it?`,
+        ),
+      );
+    else if (!namesPerson(measured.by) || fault !== null)
+      checks.push(
+        missingCheck(
+          { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
+          'length',
+          `The level of ${support.name} ${fault ?? 'has no name'}. Who took it, and when?`,
+        ),
+      );
+    else {
+      const [seat] = support.seats;
+      const drawn = support.level ?? (seat && beams.get(seat.piece)?.place ? heightAt(beams.get(seat.piece)!.place!, seat.at) : null);
+      if (drawn === null) continue;
+      const most = rules.value('surveyTolerance');
+      checks.push(
+        ratioCheck(
+          { ...before('support.measured', of, sourced('Survey against drawing', rules, 'surveyTolerance')), station: 'measure' },
+          { demand: Math.abs(measured.level - drawn), capacity: most, quantity: 'dimension', caution: null, inclusive: true },
+          told(
+            phrase`${support.name} is drawn at ${q(drawn, 'length')} and was found at ${q(measured.level, 'length')}; ${q(most, 'dimension')} may be. Shim it, or bring the seat to level.`,
+          ),
+          [],
+        ),
+      );
+    }
   }
   for (const joint of plan.structure.joints) {
     const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {

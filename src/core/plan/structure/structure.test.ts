@@ -18,7 +18,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
   return done.plan;
 };
-const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|move|shore|frame|group|brace|load)\./;
+const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|bearing|move|shore|frame|group|brace|load)\./;
 const checksOf = (plan: Plan): Check[] => evaluate(opened(plan), TODAY).checks.filter((check) => OURS.test(check.id));
 const bad = (plan: Plan): string[] =>
   checksOf(plan)
@@ -80,9 +80,9 @@ function portal(): Plan {
       { id: 'j1', mark: 'J1', make: 'js', weighed: null, from: { x: 3, y: 0, z: 3.7 }, to: { x: 3, y: 5, z: 3.7 } },
     ],
     supports: [
-      support('f1', 'Base 1', 'c1', 0, { kind: 'anchors', anchors, along: 'fixed' }),
-      support('f2', 'Base 2', 'c2', 0, { kind: 'anchors', anchors: { ...anchors }, along: 'fixed' }),
-      support('w', 'Wall pocket', 'j1', 5, { kind: 'pocket', along: 'fixed' }),
+      support('f1', 'Base 1', 'c1', 0, { kind: 'anchors', anchors, along: 'fixed', measured: { level: 0, by: 'T. Hale', on: '2026-11-20' } }),
+      support('f2', 'Base 2', 'c2', 0, { kind: 'anchors', anchors: { ...anchors }, along: 'fixed', measured: { level: 0, by: 'T. Hale', on: '2026-11-20' } }),
+      support('w', 'Wall pocket', 'j1', 5, { kind: 'pocket', along: 'fixed', measured: { level: 3.7, by: 'T. Hale', on: '2026-11-20' } }),
     ],
     joints: [
       joint({ id: 'n1', kind: 'onColumn', a: { piece: 'b1', at: 0 }, b: { piece: 'c1', at: 3.8 } }),
@@ -213,7 +213,17 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
     ['a scale says more', (p) => (p.structure.pieces[0]!.weighed = 9000), /missing beam.weight .*9 000 kg by the scale/],
     ['a section nobody knows', (p) => (p.structure.makes[0]!.made = { kind: 'section', section: 'W999' }), /missing beam.made/],
     ['a grade nobody knows', (p) => (p.structure.makes[0]!.grade = 'good'), /missing beam.bending What yield/],
-    ['the pier is 200 mm lower than drawn', (p) => (p.structure.supports[2]!.measured = { level: 4.8, by: 'T. Hale', on: '2026-11-20' }), /stop|support.touch/],
+    [
+      'the pier is 200 mm lower than drawn',
+      (p) => (p.structure.supports[2]!.measured = { level: 4.8, by: 'T. Hale', on: '2026-11-20' }),
+      /stop support.measured Pier 2 is drawn at 5.00 m and was found at 4.80 m/,
+    ],
+    ['a pier nobody surveyed', (p) => (p.structure.supports[0]!.measured = null), /missing support.measured Pier 1 is as drawn/],
+    ['surveyed by nobody', (p) => (p.structure.supports[0]!.measured!.by = 'x'), /missing support.measured/],
+    ['surveyed tomorrow', (p) => (p.structure.supports[0]!.measured!.on = '2026-12-24'), /missing support.measured/],
+    ['green concrete', (p) => Object.assign(p.structure.supports[0]!.footing!, { result: 12e6 }), /stop bearing.concrete/],
+    ['concrete nobody tested', (p) => Object.assign(p.structure.supports[0]!.footing!, { result: null }), /missing bearing.concrete/],
+    ['a pier on nothing', (p) => (p.structure.supports[0]!.footing = null), /missing support.footing What does Pier 1 stand on/],
   ];
   test.each(faults)('%s', (_, edit, words) => {
     const plan = edited(edit);
