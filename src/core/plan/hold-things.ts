@@ -1,3 +1,4 @@
+import { temporarySupports } from './document/structure';
 import { distance } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
 import { memberSize } from './member-weight';
@@ -19,13 +20,16 @@ export interface HoldThing {
 
 const spanOf = (left: Bearing | undefined, right: Bearing | undefined): number | null => (left && right ? distance(left.at, right.at) : null);
 
+/** Supports of the structure that stand for a time only. */
+const temporaryOf = ({ structure }: SettledPlan) => structure.supports.filter((one) => temporarySupports.includes(one.kind));
+
 /** The things of a plan a hold point reads: each pour, each span, each shore, each pocket, each step of the strike. */
 export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of']): HoldThing[] {
   const bearing = (id: string) => plan.bearings.find((one) => one.id === id);
   switch (of) {
     case 'pours':
-      return plan.bearings.flatMap(({ id, name, footing }) =>
-        footing.kind === 'concrete'
+      return [...plan.bearings, ...plan.structure.supports].flatMap(({ id, name, footing }) =>
+        footing?.kind === 'concrete'
           ? [{ id, name, says: footing.result, least: footing.intended === null ? null : footing.intended * rules.value('concreteShare') }]
           : [],
       );
@@ -50,7 +54,12 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
       }));
     }
     case 'shores':
-      return [...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents].map(({ id, name }) => ({ id, name, says: null, least: null }));
+      return [...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents, ...temporaryOf(plan)].map(({ id, name }) => ({
+        id,
+        name,
+        says: null,
+        least: null,
+      }));
     case 'lineShores':
       return [...plan.shoring.walls, ...plan.shoring.rows].map(({ id, name }) => ({ id, name, says: null, least: null }));
     case 'pockets':
@@ -62,7 +71,7 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
         return [{ id: opening.id, name: opening.name, says: opening.bay.width, least: packed }];
       });
     case 'strikeSteps':
-      return strikeGroups(plan).map(({ id, name }) => ({ id, name, says: null, least: null }));
+      return [...strikeGroups(plan), ...temporaryOf(plan)].map(({ id, name }) => ({ id, name, says: null, least: null }));
   }
 }
 

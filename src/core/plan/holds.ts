@@ -1,4 +1,5 @@
 import type { QuantityKind } from '../units';
+import { temporarySupports } from './document/structure';
 import type { HoldId } from './hold-ids';
 import type { MoveKind, Plan } from './schema';
 
@@ -27,8 +28,8 @@ export interface Hold {
   before: readonly MoveKind[] | 'any';
 }
 
-const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set'];
-const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set'];
+const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set', 'piece.hang'];
+const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set', 'support.ready', 'piece.hang'];
 
 export const holds: readonly Hold[] = [
   {
@@ -111,7 +112,7 @@ export const holds: readonly Hold[] = [
     asked: 'shores',
     reading: { what: 'load allowed on it in all', kind: 'force', of: 'shores' },
     after: [],
-    before: ['line.open', 'piece.land'],
+    before: ['line.open', 'piece.land', 'piece.hang'],
   },
   {
     id: 'HP12',
@@ -141,14 +142,16 @@ export const holds: readonly Hold[] = [
     asked: 'shores',
     reading: { what: 'reading before it is struck', kind: 'dimension', of: 'strikeSteps' },
     after: ['HP12', 'HP13'],
-    before: ['shore.strike'],
+    before: ['shore.strike', 'support.strike'],
   },
 ];
 
 /** The hold points a plan is asked for. */
 export const holdsOf = (plan: Plan): readonly Hold[] => {
   const shored = plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
-  return holds.filter((hold) => hold.asked === 'always' || shored);
+  // Where steel alone stands for a time there is no line to open and no pocket; there is temporary works to check and to strike.
+  const temporary = plan.structure.supports.some((one) => temporarySupports.includes(one.kind));
+  return holds.filter((hold) => hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26')));
 };
 
 /** The first move of the run sheet that waits for a hold point; null when none does. */

@@ -124,3 +124,16 @@ test('the demo is of the version of today, and a later one is refused', () => {
   expect(ticketHall().version).toBe(PLAN_VERSION);
   expect(openPlan({ ...ticketHall(), version: PLAN_VERSION + 1 })).toMatchObject({ ok: false, faults: [{ path: 'version' }] });
 });
+
+describe('version 4', () => {
+  test.each(['luggage-hall', 'ticket-hall'])('%s opens with an empty structure, and nothing of it is lost', (name) => {
+    const old = JSON.parse(readFileSync(`tests/files/${name}-v4.trestle.json`, 'utf8')) as Record<string, unknown>;
+    const opened = openPlan(old);
+    if (!opened.ok) throw new Error(opened.faults[0]?.error);
+    const { structure, version, ...rest } = opened.plan;
+    expect(version).toBe(PLAN_VERSION);
+    expect(structure).toEqual({ makes: [], pieces: [], supports: [], joints: [], braces: [], loads: [] });
+    const { version: _, ...before } = old;
+    expect(rest).toEqual(before);
+  });
+});

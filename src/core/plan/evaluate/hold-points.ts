@@ -74,14 +74,19 @@ function recordFaults({ today }: Context, hold: Hold, record: HoldRecord): strin
 function follows(plan: Context['plan'], hold: Hold): { on: string; what: string }[] {
   const signed = hold.after.flatMap((id) => plan.holds.filter((one) => one.id === id).map((one) => ({ on: one.on, what: id })));
   const measured = [
-    ...plan.bearings.flatMap((one) => (one.measured ? [{ on: one.measured.on, what: `the measure of ${one.name}` }] : [])),
+    ...[...plan.bearings, ...plan.structure.supports].flatMap((one) => (one.measured ? [{ on: one.measured.on, what: `the measure of ${one.name}` }] : [])),
     ...plan.survey.openings.map((one) => ({ on: one.on, what: `the measure of ${one.name}` })),
   ];
   switch (hold.id) {
     case 'HP5':
       return [...signed, { on: plan.survey.strippedOn, what: 'the strip-out' }, ...measured];
     case 'HP7':
-      return [...signed, ...plan.bearings.flatMap((one) => (one.footing.kind === 'concrete' ? [{ on: one.footing.on, what: `the test of ${one.name}` }] : []))];
+      return [
+        ...signed,
+        ...[...plan.bearings, ...plan.structure.supports].flatMap((one) =>
+          one.footing?.kind === 'concrete' ? [{ on: one.footing.on, what: `the test of ${one.name}` }] : [],
+        ),
+      ];
     case 'HP8':
       return [...signed, ...measured];
     default:
