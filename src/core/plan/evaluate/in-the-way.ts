@@ -1,12 +1,13 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
-import { add, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
+import { add, angleOf, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { craneOf, pickOfPiece } from '../lookups';
 import { Missing } from '../missing';
 import { pieceWeight } from '../piece-weight';
 import type { Piece } from '../schema';
 import { seatOf } from '../seat-geometry';
+import { isInclined, settleBeams } from '../structure/model';
 import { flatStop, moveFor, on, told, type Context, type Place } from './context';
 
 /** What a thing takes up: its outline from above, and from where to where it reaches in height. */
@@ -55,6 +56,7 @@ export function inTheWayChecks(context: Context): Check[] {
       const place = placeOf('set.inTheWay', on('piece', piece, piece.mark), 'steel', pick ? moveFor(plan, 'piece.land', pick.id) : null);
       return clash(body, place, [...things, ...set.slice(0, i)], 'is set into');
     }),
+    ...beamsInTheWay(context, things, set, clash),
     ...plan.stands.flatMap((stand) => {
       const crane = craneOf(plan, stand.crane);
       const body: Body = { id: stand.id, name: stand.name, outline: shrunk(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg), from: KERB, to: 3 };
@@ -78,6 +80,61 @@ export function inTheWayChecks(context: Context): Check[] {
     }),
   ];
 }
+
+/** The pieces of the structure where they are to be: against what stands on the site, what is set, and each other where they are not joined. */
+function beamsInTheWay(
+  { plan, rules }: Context,
+  things: readonly Body[],
+  set: readonly Body[],
+  clash: (body: Body, place: Place, among: readonly Body[], does: string) => Check[],
+): Check[] {
+  const { structure } = plan;
+  if (structure.pieces.length === 0) return [];
+  const joined = new Map<string, Set<string>>();
+  for (const { a, b } of structure.joints)
+    for (const [one, other] of [
+      [a.piece, b.piece],
+      [b.piece, a.piece],
+    ] as const)
+      joined.set(one, (joined.get(one) ?? new Set()).add(other));
+  // Drawn to centre lines, what meets at one column or beam overlaps there, and so does what is joined.
+  const meet = (one: string, other: string): boolean => {
+    const [mine, theirs] = [joined.get(one), joined.get(other)];
+    return mine !== undefined && (mine.has(other) || (theirs !== undefined && [...mine].some((id) => theirs.has(id))));
+  };
+  const bodies = [...settleBeams(plan, rules).values()].flatMap(({ beam, place, section }): Body[] => {
+    if (!place || section instanceof Missing || isInclined(place)) return [];
+    if (place.upright)
+      return [
+        {
+          id: beam.id,
+          name: beam.mark,
+          outline: shrunk(place.from, section.depth, section.width, 0),
+          from: Math.min(place.from.z, place.to.z),
+          to: Math.max(place.from.z, place.to.z),
+        },
+      ];
+    const middle = { x: (place.from.x + place.to.x) / 2, y: (place.from.y + place.to.y) / 2 };
+    const level = Math.max(place.from.z, place.to.z);
+    return [
+      { id: beam.id, name: beam.mark, outline: shrunk(middle, place.length, section.width, angleOf(place.along)), from: level, to: level + section.depth },
+    ];
+  });
+  const placed = [...bodies].sort((a, b) => reach(a)[0] - reach(b)[0]);
+  return placed.flatMap((body, i) => {
+    const [, right] = reach(body);
+    // In the order of x: whatever begins past this one's end cannot be in it, nor can what comes after that.
+    const near: Body[] = [];
+    for (let n = i + 1; n < placed.length && reach(placed[n]!)[0] <= right; n += 1) if (!meet(body.id, placed[n]!.id)) near.push(placed[n]!);
+    const place = placeOf('beam.inTheWay', on('beam', { id: body.id }, body.name), 'steel', moveFor(plan, 'piece.hang', body.id));
+    return clash(body, place, [...things, ...set, ...near], 'is set into');
+  });
+}
+
+const reach = ({ outline }: Body): [number, number] => {
+  const xs = outline.map(({ x }) => x);
+  return [Math.min(...xs), Math.max(...xs)];
+};
 
 const placeOf = (id: string, about: ReturnType<typeof on>, station: Place['station'], move: string | null): Place => ({
   id,

@@ -218,6 +218,16 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       (p) => (p.structure.supports[2]!.measured = { level: 4.8, by: 'T. Hale', on: '2026-11-20' }),
       /stop support.measured Pier 2 is drawn at 5.00 m and was found at 4.80 m/,
     ],
+    [
+      'a wall where it is to lie',
+      (p) => p.site.obstructions.push({ id: 'o', name: 'a gantry', at: { x: 6, y: 0 }, length: 1, width: 1, azimuthDeg: 0, height: 8 }),
+      /stop beam.inTheWay G1a is set into a gantry/,
+    ],
+    [
+      'another piece in its place',
+      (p) => p.structure.pieces.push({ ...p.structure.pieces[0]!, id: 'c', mark: 'G9', from: { x: 3, y: -1, z: 5.2 }, to: { x: 3, y: 13, z: 5.2 } }),
+      /stop beam.inTheWay (G1a is set into G9|G9 is set into G1a)/,
+    ],
     ['a pier nobody surveyed', (p) => (p.structure.supports[0]!.measured = null), /missing support.measured Pier 1 is as drawn/],
     ['surveyed by nobody', (p) => (p.structure.supports[0]!.measured!.by = 'x'), /missing support.measured/],
     ['surveyed tomorrow', (p) => (p.structure.supports[0]!.measured!.on = '2026-12-24'), /missing support.measured/],
@@ -279,6 +289,11 @@ describe('columns, a beam between them and a joist on it', () => {
     ['deck on a beam that hangs', (p) => p.moves.splice(8, 0, p.moves.pop()!), /stop (move.order|load.held)/],
     ['deck nobody puts on', (p) => p.moves.pop(), /missing moves.load/],
     ['deck too heavy', (p) => (p.structure.loads[0]!.force = 120e3), /stop (beam.bending|joint.bolts|support.load)/],
+    [
+      'a column through the joist',
+      (p) => Object.assign(p.structure.pieces[1]!, { from: { x: 3, y: 2.5, z: 0 }, to: { x: 3, y: 2.5, z: 4 } }),
+      /stop beam.inTheWay|missing joint.meets/,
+    ],
     ['the beam in the wrong place', (p) => (p.structure.pieces[2]!.from!.y = 3), /missing (joint.meets|beam.length)/],
   ];
   test.each(faults)('%s', (_, edit, words) => expect(bad(edited(edit, portal)).join('\n')).toMatch(words));
