@@ -18,7 +18,7 @@ import { heightAt, pointAt, settleBeams, weightsSaid, type SettledBeam } from '.
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
 import { WorstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
-import { putLoadCheck, sidewaysChecks, tippingCheck } from './tipping';
+import { fixedTwiceCheck, putLoadCheck, sidewaysChecks, tippingCheck, unfinishedCheck } from './tipping';
 import { freeLengths, strengths, type Ground } from './ground';
 
 const AIR_DENSITY = 1.25;
@@ -74,7 +74,10 @@ export function structureChecks(context: Context): StructureAnswer {
     for (const line of change.lines) for (const id of line.beams) ground.latest.set(id, line);
     for (const line of change.lines) {
       bracingChecks(ground, line, change.moment, move?.id ?? null);
-      if (line.answers?.plain.stable) tippingCheck(ground, line, change.moment, move?.id ?? null);
+      if (line.answers?.plain.stable) {
+        tippingCheck(ground, line, change.moment, move?.id ?? null);
+        fixedTwiceCheck(ground, line, change.moment, move?.id ?? null);
+      }
       for (const key of line.carried.plain.keys())
         carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
       lineChecks(ground, line, change);
@@ -84,6 +87,7 @@ export function structureChecks(context: Context): StructureAnswer {
     if (move?.kind === 'piece.letGo' && move.keeps === 0) {
       releaseChecks(ground, move.beam, change);
       sidewaysChecks(ground, move.beam, change.moment, move.id, false);
+      unfinishedCheck(ground, change.moment, move.id);
     }
   }
   // Moves that change no force still let go of a piece, or fix nothing.

@@ -228,6 +228,11 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       (p) => p.structure.pieces.push({ ...p.structure.pieces[0]!, id: 'c', mark: 'G9', from: { x: 3, y: -1, z: 5.2 }, to: { x: 3, y: 13, z: 5.2 } }),
       /stop beam.inTheWay (G1a is set into G9|G9 is set into G1a)/,
     ],
+    [
+      'held along at both piers',
+      (p) => (p.structure.supports[2]!.along = 'fixed'),
+      /missing line.fixedTwice Pier 1 and Pier 2 both hold G1a along, 23.40 m apart: a warm day wants 7 mm/,
+    ],
     ['a pier nobody surveyed', (p) => (p.structure.supports[0]!.measured = null), /missing support.measured Pier 1 is as drawn/],
     ['surveyed by nobody', (p) => (p.structure.supports[0]!.measured!.by = 'x'), /missing support.measured/],
     ['surveyed tomorrow', (p) => (p.structure.supports[0]!.measured!.on = '2026-12-24'), /missing support.measured/],
@@ -247,6 +252,34 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
         ]
       : [`refused ${refused.faults[0]!.error}`];
     expect(said.join('\n')).toMatch(words);
+  });
+
+  test('a bent that is raised takes load from the piers, one that is lowered gives it back', () => {
+    const at = (level: number | null) => {
+      const plan = edited((p) => {
+        p.moves.pop();
+        p.structure.supports[1]!.capacity = 4e6;
+        if (level !== null) p.moves.push(...moves({ kind: 'support.level', support: 'T', level }));
+      });
+      const told = report(opened(plan), TODAY).moves.at(-1)!.forces!;
+      return told.supports;
+    };
+    const still = report(opened(edited((p) => p.moves.splice(-2))), TODAY).moves.find(({ forces }) => forces?.supports.B !== undefined)!.forces!.supports;
+    const [up, down] = [at(5.001), at(4.995)];
+    expect(up.T!).toBeGreaterThan(still.T! + 3000);
+    expect(down.T!).toBeLessThan(still.T! - 1000);
+    for (const one of [up, down]) expect(one.A! + one.T! + one.B!).toBeCloseTo(still.A! + still.T! + still.B!, 3);
+  });
+
+  test('a support that gives carries less than one that does not', () => {
+    const load = (spring: number | null) =>
+      of(
+        edited((p) => (p.moves.pop(), (p.structure.supports[1]!.spring = spring))),
+        'support.load',
+        'T',
+      ).demand!;
+    expect(load(2e6)).toBeLessThan(load(1e9));
+    expect(load(1e12)).toBeCloseTo(load(null), 0);
   });
 
   test('a hook that keeps part of the weight takes it off the seats', () => {
@@ -282,6 +315,15 @@ describe('columns, a beam between them and a joist on it', () => {
     ['shared bolts', (p) => (p.structure.joints[1]!.sharesWith = 'n1'), /stop move.order .*one wrench-tight bolt stays/],
     ['a base that carries too little', (p) => (p.structure.supports[1]!.capacity = 2e3), /stop support.load Base 2/],
     ['the joist before its beam', (p) => p.moves.splice(3, 0, ...p.moves.splice(-4, 3)), /stop move.order .*B1 stands, which carries it/],
+    [
+      'too much steel over unfinished bolts',
+      (p) => {
+        for (const one of p.structure.makes) if (one.id === 'col') one.length = 16;
+        for (const one of p.structure.pieces.slice(0, 2)) one.to!.z = 20;
+        nth(p, 'joint.make').bolts = 3;
+      },
+      /stop frame.unfinished 16.30 m of steel stand above n1/,
+    ],
     ['no guy square to the beam', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways Nothing holds C1, C2 sideways, square to B1/],
     ['no guy at all', (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix')), /stop frame.sideways Nothing holds C1, C2 sideways, along B1/],
     ['a guy of which nobody says which way', (p) => (p.structure.braces[1]!.towardsDeg = null), /missing frame.sideways Which way/],

@@ -1,6 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../evaluate/context';
+import { fitThermal } from '../../fit/thermal.calc';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
 import { Missing } from '../missing';
 import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';
@@ -219,4 +220,73 @@ export function sidewaysChecks(ground: Ground, start: string, moment: StructureM
         ),
       );
   }
+}
+
+/** 48 ft of unfinished bolting above what is finished, 29 CFR 1926.754(b)(2) [m]. */
+const UNFINISHED = 14.63;
+
+/** How much steel stands above the lowest joint that is not filled yet. */
+export function unfinishedCheck(ground: Ground, moment: StructureMoment, move: string | null): void {
+  const { context, beams, rows } = ground;
+  let [low, high] = [Infinity, -Infinity];
+  let lowest: { name: string; id: string } | null = null;
+  for (const { beam, place: stands } of beams.values())
+    if (stands && beamAt(moment, beam.id).where === 'set') high = Math.max(high, stands.from.z, stands.to.z);
+  for (const joint of context.plan.structure.joints) {
+    const state = jointAt(moment, joint.id);
+    const stands = beams.get(joint.a.piece)?.place;
+    if (!isMade(state) || !stands || (joint.holes !== null && state.bolts !== null && state.bolts >= joint.holes)) continue;
+    const { z } = pointAt(stands, joint.a.at);
+    if (z < low) [low, lowest] = [z, joint];
+  }
+  if (!lowest || high - low < 0) return;
+  const numbers = { demand: high - low, capacity: UNFINISHED, quantity: 'length' as const, caution: null, inclusive: true };
+  const joint = lowest;
+  rows.ratio('frame.unfinished', 'job', 'structure', undefined, move, numbers, () =>
+    ratioCheck(
+      place(
+        'frame.unfinished',
+        on('job', { id: 'structure' }, 'Structure'),
+        move,
+        '29 CFR 1926.754(b)(2): no more than four floors or 48 ft of unfinished bolting',
+      ),
+      numbers,
+      told(phrase`${q(high - low, 'length')} of steel stand above ${joint.name}, whose holes are not all filled; ${q(UNFINISHED, 'length')} may.`),
+      [],
+    ),
+  );
+}
+
+/** Warmer or colder by this much within a job [K], a hot day after a cold night. */
+const SWING = 25;
+
+/** A line held along at more than one place cannot grow: what it presses with is asked, not guessed. */
+export function fixedTwiceCheck(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
+  const { beams, by, rows } = ground;
+  const fixed = line.spans.flatMap(({ id, from, to, flipped }) =>
+    (by.seats.get(id) ?? [])
+      .filter(({ support }) => support.along === 'fixed' && standsAt(moment, support.id))
+      .map(({ support, at }) => ({ support, x: flipped ? to - at : from + at })),
+  );
+  if (fixed.length < 2) return;
+  const apart = Math.max(...fixed.map(({ x }) => x)) - Math.min(...fixed.map(({ x }) => x));
+  const { outcome, traces } = traced(fitThermal, { length: Math.max(apart, 0.01), deltaT: SWING, coefficient: 12e-6 });
+  const head = beams.get(line.beams[0]!)!.beam;
+  rows.put({
+    ...missingCheck(
+      place(
+        'line.fixedTwice',
+        on('beam', head, line.beams.map((id) => beams.get(id)!.beam.mark).join(' + ')),
+        move,
+        'αLΔT; common practice: one place holds a line along',
+      ),
+      'length',
+      '',
+      traces,
+    ),
+    demand: outcome.ok ? Math.abs(outcome.output.change) : null,
+    finding: told(
+      phrase`${fixed.map(({ support }) => support.name).join(' and ')} both hold ${head.mark} along, ${q(apart, 'length')} apart: a warm day wants ${q(outcome.ok ? Math.abs(outcome.output.change) : 0, 'dimension')} between them. Which of them lets it move, or who has checked what it presses?`,
+    ),
+  });
 }
