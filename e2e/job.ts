@@ -1,5 +1,6 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { demoPlan, ticketHall } from '../tests/demo-plan';
+import { demoPlan, quayFootbridge, ticketHall } from '../tests/demo-plan';
 import type { Plan } from '../src/core/plan/schema';
 
 export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
@@ -35,17 +36,30 @@ export async function standing(thing: Locator): Promise<{ x: number; y: number; 
   if (!last) throw new Error('it is not drawn');
   return last;
 }
+/** Nothing on the page that the accessibility rules of WCAG 2.2 AA find. */
+export const accessible = async (page: Page) => {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(
+    violations.map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 4)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+};
 export const saved = (page: Page) => expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
 export const planOf = async (request: APIRequestContext, id: string): Promise<Plan> =>
   (await (await request.get(`/api/jobs/${id}/plan`, { maxRetries: 3 })).json()) as Plan;
 
 /** A page with a job of its own, made from the demo. A script error anywhere fails the test. */
-export const test = base.extend<{ job: string; demo: 'luggage hall' | 'ticket hall' }>({
+export const test = base.extend<{ job: string; demo: 'luggage hall' | 'ticket hall' | 'quay footbridge' }>({
   demo: ['luggage hall', { option: true }],
   job: async ({ page, request, demo }, hand) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
-    const id = await makeJob(request, undefined, demo === 'ticket hall' ? ticketHall() : demoPlan());
+    const id = await makeJob(request, undefined, { 'luggage hall': demoPlan, 'ticket hall': ticketHall, 'quay footbridge': quayFootbridge }[demo]());
     await openJob(page, id);
     await hand(id);
     expect(errors).toEqual([]);

@@ -1,19 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { check, count, expect, field, move, openJob, saved, station, test } from './job';
-
-const accessible = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(
-    violations.map(
-      (one) =>
-        `${one.id}: ${one.nodes
-          .map((node) => node.target.join(' '))
-          .slice(0, 4)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-};
+import { accessible, check, count, expect, field, move, openJob, saved, station, test } from './job';
 
 test('the jobs table shows the demo and how it stands', async ({ page }) => {
   await page.goto('/');

@@ -8,6 +8,9 @@ export const demoPlan = (): Plan => planIn('demo/luggage-hall.trestle.json');
 /** The ticket hall demo, fresh for each test. */
 export const ticketHall = (): Plan => planIn('demo/ticket-hall.trestle.json');
 
+/** The quay footbridge demo, fresh for each test. */
+export const quayFootbridge = (): Plan => planIn('demo/quay-footbridge.trestle.json');
+
 function planIn(file: string): Plan {
   const opened = openPlanText(readFileSync(file, 'utf8'));
   if (!opened.ok) throw new Error(opened.faults.map((fault) => `${fault.path}: ${fault.error}`).join('\n'));

@@ -16,6 +16,7 @@ import { OverlayFields, newOverlay } from './overlay-fields';
 import { Group, Panel, SmallButton } from './panel';
 import { PatternFields, newPattern } from './pattern-fields';
 import { useField } from './use-edit';
+import { SupportList } from './structure-fields';
 import { useInputs } from './use-inputs';
 
 /** The tape: openings, bearing points, anchor bolts and what everything stands on, drawn beside measured. */
@@ -97,6 +98,7 @@ export function MeasureStation() {
         {plan.bearings.map((bearing) => (
           <BearingFields key={bearing.id} bearing={bearing} />
         ))}
+        <SupportList />
         {plan.survey.patterns.map((pattern) => (
           <PatternFields key={pattern.id} pattern={pattern} />
         ))}

@@ -5,6 +5,7 @@ import { moveWords } from '@/core/plan/move-words';
 import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
+import { StructureMoveFields } from './structure-fields';
 import { useInputs } from './use-inputs';
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
@@ -53,6 +54,7 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
             ],
             (answer) => edit({ tight: answer === 'open' ? null : answer === 'yes' }, 'tight'),
           )}
+        <StructureMoveFields move={move} />
         {move.kind === 'other' && words('What is done', move.what, (what) => edit({ what }, 'what'))}
         <div className="col-span-2">{words('Note for the crew', move.note ?? '', (note) => edit({ note }, 'note'))}</div>
       </Group>

@@ -11,6 +11,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel, SmallButton } from './panel';
+import { SteelOfStructure } from './structure-fields';
 import { WeightChoice } from './weight-choice';
 import { useInputs } from './use-inputs';
 
@@ -18,7 +19,12 @@ import { useInputs } from './use-inputs';
 export function SteelStation() {
   const plan = usePlan();
   const piece = plan.pieces[0];
-  if (!piece) return <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel" />;
+  if (!piece)
+    return (
+      <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel">
+        <SteelOfStructure />
+      </Panel>
+    );
   return <PieceFields key={piece.id} piece={piece} />;
 }
 
@@ -75,6 +81,7 @@ function PieceFields({ piece }: { piece: Piece }) {
       </Group>
       <WeightChoice piece={piece} />
       <PackingFields piece={piece} />
+      <SteelOfStructure />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">
         {figure('Middle, east', 'length', saidOf(piece, 'start', piece.start.x), (x) => edit({ start: { ...piece.start, x } }, 'start x'))}

@@ -112,7 +112,20 @@ export interface CommandArguments {
   addMove: { move: Move; at: number };
   /** one step, however many */
   addMoves: { moves: Move[]; at: number };
-  editMove: { id: string; changes: { bolts?: number | null; tight?: boolean | null; note?: string; what?: string } };
+  editMove: {
+    id: string;
+    changes: {
+      bolts?: number | null;
+      tight?: boolean | null;
+      note?: string;
+      what?: string;
+      by?: string;
+      keeps?: number;
+      level?: number;
+      pins?: number;
+      fit?: 'asLies' | 'drawn';
+    };
+  };
   shiftMove: { id: string; to: number };
   removeMove: { id: string };
 }

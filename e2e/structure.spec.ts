@@ -1,0 +1,58 @@
+import { accessible, check, expect, field, move, planOf, saved, station, test } from './job';
+
+test.use({ demo: 'quay footbridge' });
+
+test('the moves of two girders are walked: on the hook, set, spliced, the bent struck, and what each support carries', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  const elevation = page.locator('[data-sheet="Elevation"]');
+  await move(page, 'm7').click();
+  await expect(elevation.getByText('G1a on the hook')).toBeVisible();
+  await move(page, 'm15').click();
+  await expect(elevation.getByText(/Bent, girder 1 42.7/)).toBeVisible();
+  await expect(page.getByText('6 of 6 supports stand')).toBeVisible();
+  await move(page, 'm23').click();
+  await expect(elevation.getByText('Bent, girder 1, struck')).toBeVisible();
+  await expect(elevation.getByText(/Pier 1, girder 1 36/)).toBeVisible();
+});
+
+test('a bent that may carry less is a stop at the move that loads it most', async ({ page, job, request }) => {
+  await station(page, 'Measure');
+  await page.getByRole('button', { name: /^Bent, girder 1/ }).click();
+  await field(page, 'May carry').fill('40');
+  await saved(page);
+  expect((await planOf(request, job)).structure.supports.find((one) => one.id === 't-1')!.capacity).toBe(40000);
+  await move(page, 'm15').click();
+  await expect(check(page, 'support.load', 'Bent, girder 1')).toHaveAttribute('data-verdict', 'stop');
+});
+
+test('a splice with too few pins is a stop when the hook lets go; what holds the piece is asked', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm14').click();
+  await field(page, 'Pins driven').fill('4');
+  await move(page, 'm15').click();
+  await expect(check(page, 'joint.filled').first()).toHaveAttribute('data-verdict', 'stop');
+  await move(page, 'm13').click();
+  await field(page, 'Held by').fill('');
+  await expect(check(page, 'lift.by')).toHaveAttribute('data-verdict', 'missing');
+});
+
+test('the bent struck too early is a stop that says what does not stand', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm22').click();
+  for (let n = 0; n < 8; n += 1) await page.getByRole('button', { name: 'Put earlier' }).click();
+  await expect(
+    page
+      .locator('[data-sheet="Elevation"]')
+      .getByText(/does not stand/)
+      .first(),
+  ).toBeVisible();
+  await expect(check(page, 'line.stands').first()).toHaveAttribute('data-verdict', 'stop');
+});
+
+test('the stations of a structure pass the accessibility checks', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  for (const name of ['Measure', 'Steel', 'Run sheet']) {
+    await station(page, name);
+    await accessible(page);
+  }
+});
