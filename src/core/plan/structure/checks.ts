@@ -69,8 +69,6 @@ export function structureChecks(context: Context): StructureAnswer {
   const carried = new Map<string, Record<LoadCase, number>>();
   for (const change of changes) {
     const { move } = change;
-    if (move?.kind === 'support.strike')
-      ground.by.seats.forEach((list) => list.forEach(({ support, key }) => support.id === move.support && carried.delete(key)));
     for (const line of change.lines) for (const id of line.beams) ground.latest.set(id, line);
     for (const line of change.lines) {
       bracingChecks(ground, line, change.moment, move?.id ?? null);
@@ -83,6 +81,7 @@ export function structureChecks(context: Context): StructureAnswer {
       lineChecks(ground, line, change);
       supportChecks(ground, line, change, carried, onBents);
     }
+    if (move?.kind === 'piece.letGo' && move.keeps > 0) easedCheck(ground, move.beam, move.keeps, move.id);
     if (move?.kind === 'load.on') putLoadCheck(ground, move.load, change);
     if (move?.kind === 'piece.letGo' && move.keeps === 0) {
       releaseChecks(ground, move.beam, change);
@@ -432,6 +431,19 @@ function supportChecks(
   }
 }
 
+/** A hook that keeps as much as the piece weighs has let go of nothing. */
+function easedCheck({ beams, rows }: Ground, id: string, keeps: number, move: string): void {
+  const { beam, light } = beams.get(id)!;
+  if (light instanceof Missing || keeps < light.total) return;
+  rows.put({
+    ...missingCheck(place('release.keeps', about('beam', beam, beam.mark), move, stageLine.id, stageLine.source.text), 'force', ''),
+    demand: keeps,
+    finding: told(
+      phrase`The hook is to keep ${q(keeps, 'force')} of ${beam.mark}, which weighs ${q(light.total, 'force')}: nothing of it comes on its seats. What is it to keep?`,
+    ),
+  });
+}
+
 /** Before the hook lets go of a piece for good: what holds each of its ends, and the piece alone. */
 function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move, moment }: StageChange): void {
   const { rules } = context;
@@ -647,6 +659,26 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
           `What does ${support.name} stand on?`,
         ),
       );
+    const spots = support.seats.flatMap(({ piece, at }) => {
+      const stands = beams.get(piece)?.place;
+      return stands ? [pointAt(stands, at)] : [];
+    });
+    const spread = Math.max(0, ...spots.map((one) => Math.hypot(one.x - spots[0]!.x, one.y - spots[0]!.y)));
+    if (spread > ONE_SUPPORT)
+      checks.push({
+        ...missingCheck({ ...before('support.seats', of, 'Geometry: the seats of one support lie together'), station: 'measure' }, 'length', ''),
+        demand: spread,
+        finding: told(phrase`The seats of ${support.name} lie ${q(spread, 'length')} apart. Is it one support?`),
+      });
+    const off = Math.max(0, ...spots.map((one) => (support.level === null ? 0 : Math.abs(one.z - support.level))));
+    if (off > rules.value('surveyTolerance'))
+      checks.push({
+        ...missingCheck({ ...before('support.level', of, sourced('Two statements of one level', rules, 'surveyTolerance')), station: 'measure' }, 'length', ''),
+        demand: off,
+        finding: told(
+          phrase`${support.name} is drawn at ${q(support.level ?? 0, 'length')} and what rests on it ${q(off, 'dimension')} from there. Which is right?`,
+        ),
+      });
     if (!permanent) continue;
     const { measured } = support;
     const fault = measured === null ? null : dayFault(measured.on, context.today);
@@ -715,6 +747,9 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
   return checks;
 }
 
+/** The seats of one pier or bent lie within this of each other [m]. */
+const ONE_SUPPORT = 3;
+
 const widthOf = (settled: SettledBeam | undefined): number =>
   settled && !(settled.section instanceof Missing) ? Math.max(settled.section.width, settled.section.depth) : 0.3;
 
@@ -760,6 +795,8 @@ function leftOutOf({ context, beams }: Ground): Check[] {
     const of = about('joint', joint, joint.name);
     const state = last && jointAt(last, joint.id);
     if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
+    else if (joint.holes !== null && state && state.bolts !== null && state.bolts > joint.holes)
+      ask('joint.holes', of, `${joint.name} has ${joint.holes} holes and ends with ${state.bolts} bolts. Which of the two is wrong?`);
     else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
       ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);
   }

@@ -1,5 +1,8 @@
 import { girderLines } from '../../../../tests/girder-lines';
 import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
+import { twoPostBent } from '../../../../tests/shores';
+import { settle } from '../settle';
+import { bentsUnder } from './bents';
 import type { Check } from '../check';
 import { describe as say } from '../describe';
 import { evaluate } from '../evaluate';
@@ -233,6 +236,20 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       (p) => (p.structure.supports[2]!.along = 'fixed'),
       /missing line.fixedTwice Pier 1 and Pier 2 both hold G1a along, 23.40 m apart: a warm day wants 7 mm/,
     ],
+    ['more bolts than holes', (p) => (nth(p, 'joint.make', 1).bolts = 60), /missing joint.holes Splice 1 has 48 holes and ends with 72 bolts/],
+    ['the hook keeps more than the piece weighs', (p) => (nth(p, 'piece.letGo').keeps = 80e3), /missing release.keeps The hook is to keep 80.0 kN of G1a/],
+    [
+      'two piers called one',
+      (p) => p.structure.supports[0]!.seats.push(p.structure.supports[2]!.seats[0]!),
+      /missing support.seats The seats of Pier 1 lie 23.40 m apart/,
+    ],
+    ['the seat drawn at another level', (p) => (p.structure.supports[0]!.level = 4.7), /missing support.level Pier 1 is drawn at 4.70 m/],
+    [
+      'a quarter of the holes is a pin: it folds when the bent goes',
+      (p) => ((nth(p, 'joint.make').bolts = 0), without(p, nth(p, 'joint.make', 1))),
+      /stop line.stands G1a \+ G1b does not stand/,
+    ],
+    ['bolts finger-tight', (p) => (nth(p, 'joint.make').tight = false), /stop joint.filled Splice 1 has 12 of its 48/],
     ['a pier nobody surveyed', (p) => (p.structure.supports[0]!.measured = null), /missing support.measured Pier 1 is as drawn/],
     ['surveyed by nobody', (p) => (p.structure.supports[0]!.measured!.by = 'x'), /missing support.measured/],
     ['surveyed tomorrow', (p) => (p.structure.supports[0]!.measured!.on = '2026-12-24'), /missing support.measured/],
@@ -341,6 +358,89 @@ describe('columns, a beam between them and a joist on it', () => {
   test.each(faults)('%s', (_, edit, words) => expect(bad(edited(edit, portal)).join('\n')).toMatch(words));
 });
 
+describe('figures', () => {
+  test('limit states are solved factored anew, allowable stress as it is', () => {
+    const [us, eu] = [of(splicedGirder('us-asd'), 'beam.bending', 'a').demand!, of(splicedGirder('eu-ls'), 'beam.bending', 'a').demand!];
+    expect(eu / us).toBeCloseTo(rulesOf('eu-ls', {}).value('loadFactor'), 4);
+    expect(rulesOf('eu-ls', {}).value('loadFactor')).toBeGreaterThan(1.3);
+  });
+
+  test('the heaviest that anybody says is carried', () => {
+    const heavy = edited((p) => (p.structure.pieces[0]!.weighed = 4400));
+    const w = 0.0366 * 7850 * 14;
+    expect(of(heavy, 'support.load', 'T').demand! / of(splicedGirder('us-asd'), 'support.load', 'T').demand!).toBeGreaterThan(1.02);
+    expect(4400 / w).toBeLessThan(1.1);
+  });
+
+  test('half the holes are half the strength', () => {
+    const shear = checksOf(splicedGirder('us-asd')).find(({ id, about }) => id === 'joint.strength' && about.part === 'shear')!;
+    expect(shear.capacity! === 450e3 || shear.ratio! > shear.demand! / 900e3).toBe(true);
+    const half = edited((p) => without(p, nth(p, 'joint.make', 1)));
+    expect(checksOf(half).find(({ id, about }) => id === 'joint.strength' && about.part === 'moment')!.capacity).toBe(1.2e6);
+  });
+
+  test('two pieces on one support come down on it together', () => {
+    const one = edited((p) => {
+      p.structure.joints = [];
+      p.moves = p.moves.filter((move) => move.kind !== 'joint.make' && move.kind !== 'support.strike');
+      p.structure.supports[1]!.kind = 'bearing';
+      p.structure.supports[1]!.seats = [
+        { piece: 'a', at: 13.8 },
+        { piece: 'b', at: 0.2 },
+      ];
+    });
+    const w = 0.0366 * 7850 * 9.80665 * 1.05;
+    expect(bad(one)).toEqual(['missing line.along What holds G1b along its length? Say at which support it is fixed.']);
+    expect(of(one, 'support.load', 'T').demand!).toBeCloseTo(1.4 * ((w * 14 * (7 - 0.3)) / 13.5 + (w * 10 * (9.7 - 5)) / 9.5), 0);
+  });
+
+  test('a column stands from its foot: 2.1 times its height', () =>
+    expect(say(of(portal(), 'column.strength', 'c1'), 'metric').replace(/\u00a0/g, ' ')).toContain('8.40 m of effective length'));
+
+  test('a strut that lies level between two columns holds neither up against sway', () => {
+    const level = edited((p) => {
+      p.structure.braces[0] = { ...p.structure.braces[0]!, kind: 'strut', b: { piece: 'c2', at: 3.5 }, towardsDeg: null };
+    }, portal);
+    expect(bad(level).join('\n')).toMatch(/stop frame.sideways Nothing holds C1, C2 sideways, along B1/);
+    level.structure.braces[0]!.b!.at = 0.2;
+    expect(bad(level).join('\n')).not.toMatch(/frame.sideways/);
+  });
+
+  test('what weight holds down counts at its lightest, without allowance and without what may be taken off', () => {
+    const plan = edited((p) => {
+      p.structure.pieces.pop();
+      p.structure.makes.pop();
+      p.structure.joints = [];
+      p.structure.supports.pop();
+      p.structure.supports[0]!.holdsDown = 100e3;
+      Object.assign(p.structure.supports[1]!, { kind: 'bearing', seats: [{ piece: 'a', at: 5 }] });
+      p.structure.loads = [{ id: 'w', what: 'Counterweight', piece: 'a', at: 1, force: 40e3 }];
+      p.moves = moves(
+        { kind: 'support.ready', support: 'A' },
+        { kind: 'support.ready', support: 'T' },
+        { kind: 'piece.hang', beam: 'a', by: 'crane' },
+        { kind: 'load.on', load: 'w' },
+        { kind: 'piece.letGo', beam: 'a', keeps: 0 },
+      );
+    });
+    const w = 0.0366 * 7850 * 9.80665;
+    // Supports at 0.3 and 5 m, its middle at 7 m: pulled up by w·14·2/4.7 without the counterweight.
+    expect(of(plan, 'support.uplift', 'A').demand!).toBeCloseTo((w * 14 * 2) / 4.7, 0);
+  });
+
+  test('the most a support brings onto its bent comes on the header', () => {
+    const plan = opened(splicedGirder());
+    const bent = twoPostBent();
+    plan.shoring.bents.push(bent);
+    plan.structure.supports[1]!.onBent = { bent: bent.id, at: 1 };
+    const under = bentsUnder(settle(plan), new Map([['T', 55e3]]));
+    expect(under.shoring.bents[0]!.loads.slice(bent.loads.length)).toEqual([
+      { id: 'structure-T', what: 'Bent seat', at: 1, force: 55e3, bearing: 0.4, from: 1, to: null },
+    ]);
+    expect(bentsUnder(settle(plan), new Map()).shoring.bents[0]).toBe(bent);
+  });
+});
+
 describe('overhangs, pairs and braces', () => {
   /** The first piece alone with its far end hanging free past the bent. */
   const alone = (at: number): Plan =>
@@ -404,6 +504,18 @@ describe('overhangs, pairs and braces', () => {
     const ratio = (spacing: number) => checksOf(pair(spacing)).find(({ id }) => id === 'group.system')!.ratio!;
     expect(bad(pair(2.4)).join()).toBe('');
     expect(ratio(1.2) / ratio(2.4)).toBeCloseTo(2, 6);
+  });
+
+  test('in allowable stress a pair is held against its limit at 1.67 times the load', () => {
+    const plan = pair(2.4);
+    const [system, a, c] = [checksOf(plan).find(({ id }) => id === 'group.system')!, of(plan, 'beam.bending', 'a'), of(plan, 'beam.bending', 'c')];
+    expect(system.demand! / (a.demand! + c.demand!)).toBeCloseTo(1.67, 6);
+  });
+
+  test('a strut between two loose girders keeps neither from buckling', () => {
+    const plan = pair(2.4);
+    plan.structure.braces[0]!.stops = 'sideways';
+    expect(say(of(plan, 'beam.bending', 'c'), 'metric').replace(/\u00a0/g, ' ')).toContain('13.20 m of it unbraced');
   });
 
   test('a brace halves the unbraced length; taken out again it does not', () => {
