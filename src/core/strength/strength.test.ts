@@ -173,3 +173,54 @@ describe('shear', () => {
     expect(runCalc('member.shearEn', { ...base, depth: 0.04 })).toMatchObject({ ok: false, path: 'depth' });
   });
 });
+
+describe('a bolt group', () => {
+  const bolts = [
+    { x: 0, y: 0 },
+    { x: 0, y: 0.1 },
+  ];
+  test('a force through its middle is shared alike; one off it turns the group', () => {
+    const through = runCalc('connection.boltGroup', { bolts, fx: 0, fy: -20e3, at: { x: 0, y: 0.05 } });
+    expect(through).toMatchObject({ ok: true, output: { force: [10e3, 10e3], most: 10e3 } });
+    const off = runCalc('connection.boltGroup', { bolts, fx: 0, fy: -20e3, at: { x: 0.05, y: 0.05 } });
+    // M = 1 kNm on two bolts 100 mm apart: 10 kN more square to the direct share.
+    expect(off).toMatchObject({ ok: true, output: { most: expect.closeTo(Math.hypot(10e3, 10e3), 6) } });
+  });
+  test('one bolt takes what goes through it and nothing else; two in one hole are refused', () => {
+    const one = [{ x: 0.2, y: 0.1 }];
+    expect(runCalc('connection.boltGroup', { bolts: one, fx: 3e3, fy: 4e3, at: { x: 0.2, y: 0.1 } })).toMatchObject({
+      ok: true,
+      output: { force: [5e3], most: 5e3 },
+    });
+    expect(runCalc('connection.boltGroup', { bolts: one, fx: 3e3, fy: 4e3, at: { x: 0.3, y: 0.1 } })).toMatchObject({ ok: false, path: 'bolts' });
+    expect(runCalc('connection.boltGroup', { bolts: [...one, ...one], fx: 0, fy: 1, at: { x: 0, y: 0 } })).toMatchObject({ ok: false, path: 'bolts[1]' });
+  });
+});
+
+describe('bases, guys and closures', () => {
+  test('a base that is pressed enough pulls no anchor; one that is lifted whole is refused', () => {
+    expect(runCalc('frame.baseAnchors', { axial: 50e3, moment: 5e3, lever: 0.3, toe: 0.15 })).toMatchObject({
+      ok: true,
+      output: { tension: 0, presses: 50e3 },
+    });
+    expect(runCalc('frame.baseAnchors', { axial: -20e3, moment: 0, lever: 0.3, toe: 0.15 })).toMatchObject({ ok: false, path: 'axial' });
+    expect(runCalc('frame.baseAnchors', { axial: -2e3, moment: 3e3, lever: 0.3, toe: 0.15 })).toMatchObject({
+      ok: true,
+      output: { tension: expect.closeTo(11e3, 6), presses: expect.closeTo(9e3, 6) },
+    });
+  });
+  test('a block that is just heavy enough does not hold', () => {
+    const guy = { horizontal: 1000, slopeDeg: 0, awayDeg: 0, friction: 0.5 };
+    expect(runCalc('frame.guy', { ...guy, block: 2000 })).toMatchObject({ ok: true, output: { tension: 1000, down: 0, needsBlock: 2000, holds: false } });
+    expect(runCalc('frame.guy', { ...guy, block: 2001 })).toMatchObject({ ok: true, output: { holds: true } });
+    expect(runCalc('frame.guy', { ...guy, awayDeg: 90, block: 1 })).toMatchObject({ ok: false });
+  });
+  test('a gap that warmth shuts presses, and arms without length never shut it', () => {
+    const gap = { gap: 0.002, left: 40, right: 60, deltaT: 5, coefficient: 12e-6, stiffness: [1e8, 1e8] };
+    expect(runCalc('fit.closure', gap)).toMatchObject({
+      ok: true,
+      output: { gap: expect.closeTo(-0.004, 9), force: 0, thrust: expect.closeTo(200e3, 3), closesAt: expect.closeTo(1.6667, 3) },
+    });
+    expect(runCalc('fit.closure', { ...gap, left: 0, right: 0 })).toMatchObject({ ok: true, output: { gap: 0.002, closesAt: null } });
+  });
+});
