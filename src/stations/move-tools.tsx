@@ -32,6 +32,7 @@ function possible(plan: Plan): Move[] {
   const { structure } = plan;
   for (const one of structure.supports) moves.push({ id: '', kind: 'support.ready', support: one.id }, { id: '', kind: 'support.strike', support: one.id });
   for (const one of structure.pieces) moves.push({ id: '', kind: 'piece.hang', beam: one.id, by: '' }, { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 });
+  for (const one of structure.pieces) moves.push({ id: '', kind: 'beam.plumb', beam: one.id, off: null });
   for (const one of structure.joints) moves.push({ id: '', kind: 'joint.make', joint: one.id, pins: 0, bolts: null, tight: null, fit: 'drawn' });
   for (const one of structure.braces) moves.push({ id: '', kind: 'brace.fix', brace: one.id }, { id: '', kind: 'brace.free', brace: one.id });
   for (const one of structure.loads) moves.push({ id: '', kind: 'load.on', load: one.id }, { id: '', kind: 'load.off', load: one.id });

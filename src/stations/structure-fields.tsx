@@ -180,6 +180,8 @@ export function StructureMoveFields({ move }: { move: Move }) {
       return words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' });
     case 'piece.letGo':
       return figure('The hook still pulls', 'force', move.keeps, (keeps) => edit({ keeps }, 'keeps'));
+    case 'beam.plumb':
+      return open('Out of plumb or level, as read', 'dimension', move.off, (off) => edit({ off }, 'off'));
     case 'support.level':
       return figure('Brought to level', 'length', move.level, (level) => edit({ level }, 'level'));
     case 'joint.make':

@@ -24,6 +24,7 @@ export const moveKindName: Record<MoveKind, string> = {
   'support.strike': 'Strike support',
   'piece.hang': 'Hang in place',
   'piece.letGo': 'Let the hook go',
+  'beam.plumb': 'Plumb and level',
   'joint.make': 'Join',
   'joint.free': 'Free a joint',
   'brace.fix': 'Brace',
@@ -99,6 +100,8 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
         title: move.keeps > 0 ? `Ease the hook of ${markIn(plan, move.beam)}` : `Let go of ${markIn(plan, move.beam)}`,
         about: move.keeps > 0 ? 'part of it kept' : '',
       };
+    case 'beam.plumb':
+      return { title: `Plumb ${markIn(plan, move.beam)}`, about: move.off === null ? 'not read yet' : 'read' };
     case 'joint.make': {
       const { pins, bolts } = move;
       return {

@@ -200,6 +200,7 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'support.strike':
     case 'piece.hang':
     case 'piece.letGo':
+    case 'beam.plumb':
     case 'joint.make':
     case 'joint.free':
     case 'brace.fix':
@@ -289,6 +290,7 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
     case 'support.strike':
     case 'piece.hang':
     case 'piece.letGo':
+    case 'beam.plumb':
     case 'joint.make':
     case 'joint.free':
     case 'brace.fix':

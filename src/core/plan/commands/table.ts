@@ -122,6 +122,7 @@ export interface CommandArguments {
       by?: string;
       keeps?: number;
       level?: number;
+      off?: number | null;
       pins?: number;
       fit?: 'asLies' | 'drawn';
     };

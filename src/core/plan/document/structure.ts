@@ -136,6 +136,12 @@ export const structureMoves = [
   closed({ ...common, kind: Type.Literal('piece.letGo'), beam: id(), keeps: nonNegative('N', 'what the hook still pulls; 0: it lets go') }),
   closed({
     ...common,
+    kind: Type.Literal('beam.plumb'),
+    beam: id(),
+    off: nullable(nonNegative('m', 'out of plumb over its height, or out of level over its length, as read')),
+  }),
+  closed({
+    ...common,
     kind: Type.Literal('joint.make'),
     joint: id(),
     pins: Type.Integer({ minimum: 0, maximum: 2000 }),

@@ -94,6 +94,7 @@ export function structureChecks(context: Context): StructureAnswer {
   replayed.steps.forEach(({ move, after }, at) => {
     if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
+  for (const move of plan.moves) if (move.kind === 'beam.plumb') plumbCheck(ground, move.beam, move.off, move.id);
   const end = replayed.steps.at(-1);
   if (end)
     for (const [id, { place: stands }] of beams)
@@ -429,6 +430,26 @@ function supportChecks(
         verdict: 'tight',
       });
   }
+}
+
+/** A column may lean one in five hundred, AISC 303 7.13.1.1, from memory. */
+const LEAN = 500;
+
+/** What the plumbing of a piece found. */
+function plumbCheck({ beams, rows }: Ground, id: string, off: number | null, move: string): void {
+  const { beam, place: stands } = beams.get(id)!;
+  const where = place('plumb.read', about('beam', beam, beam.mark), move, stageLine.id, 'AISC 303 7.13.1.1: 1/500, from memory');
+  if (off === null) return rows.put(missingCheck(where, 'dimension', `How far is ${beam.mark} out of plumb or level, as read?`));
+  if (!stands) return;
+  const numbers = { demand: off, capacity: stands.length / LEAN, quantity: 'dimension' as const, caution: null, inclusive: true };
+  rows.put(
+    ratioCheck(
+      where,
+      numbers,
+      told(phrase`${beam.mark} is ${q(off, 'dimension')} out over ${q(stands.length, 'length')}; ${q(stands.length / LEAN, 'dimension')} may be.`),
+      [],
+    ),
+  );
 }
 
 /** A hook that keeps as much as the piece weighs has let go of nothing. */
@@ -771,6 +792,8 @@ function leftOutOf({ context, beams }: Ground): Check[] {
     const of = about('beam', beam, beam.mark);
     if (!stands) continue;
     if (!done.has(`piece.hang ${beam.id}`)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
+    else if (stands.upright && !done.has(`beam.plumb ${beam.id}`))
+      ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
     else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
     else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
   }

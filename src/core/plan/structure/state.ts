@@ -7,6 +7,8 @@ export interface BeamState {
   where: 'away' | 'hanging' | 'set';
   /** what the hook still pulls of a piece that is set [N] */
   kept: number;
+  /** plumbed and levelled since it was set */
+  plumbed?: boolean;
 }
 
 export interface JointState {
@@ -57,6 +59,7 @@ type StructureMove = Extract<
       | 'support.strike'
       | 'piece.hang'
       | 'piece.letGo'
+      | 'beam.plumb'
       | 'joint.make'
       | 'joint.free'
       | 'brace.fix'
@@ -65,6 +68,9 @@ type StructureMove = Extract<
       | 'load.off';
   }
 >;
+
+/** Steeper than two in one: a column. */
+const isUpright = ({ from, to }: Beam): boolean => from !== null && to !== null && Math.abs(to.z - from.z) > 2 * Math.hypot(to.x - from.x, to.y - from.y);
 
 interface Known {
   beams: Map<string, Beam>;
@@ -135,14 +141,21 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       return [{ what: `${mark(move.beam)} hangs in place`, done: beamAt(now, move.beam).where === 'hanging' || beamAt(now, move.beam).kept > 0 }];
     case 'joint.make': {
       const joint = joints.get(move.joint)!;
+      const had = jointAt(now, joint.id);
+      const filled = joint.holes !== null && (had?.bolts ?? 0) + (move.tight === false ? 0 : (move.bolts ?? 0)) >= joint.holes;
+      // Filled and tight, what leans stays leaning: columns are plumbed while their joints are loose.
+      const leaning = filled ? [joint.a.piece, joint.b.piece].filter((id) => isUpright(beams.get(id)!) && !beamAt(now, id).plumbed) : [];
       const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
       return [
         ...[joint.a.piece, joint.b.piece].map((id) => ({ what: `${mark(id)} is in place`, done: beamAt(now, id).where !== 'away' })),
+        ...leaning.map((id) => ({ what: `${mark(id)} is plumbed before the last bolts of ${joint.name} are tight`, done: false })),
         ...(shared && isMade(jointAt(now, shared.id)) && !joint.oneStays
           ? [{ what: `one wrench-tight bolt stays in ${shared.name}, or a seat is under the second piece (29 CFR 1926.756(c))`, done: false }]
           : []),
       ];
     }
+    case 'beam.plumb':
+      return [{ what: `${mark(move.beam)} is set`, done: beamAt(now, move.beam).where === 'set' }];
     case 'joint.free':
       return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)) }];
     case 'brace.fix': {
@@ -175,7 +188,9 @@ export function structureAfter(move: StructureMove, now: StructureMoment): Struc
     case 'piece.hang':
       return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0 }) };
     case 'piece.letGo':
-      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'set', kept: move.keeps }) };
+      return { ...now, beams: writeLedger(now.beams, move.beam, { ...beamAt(now, move.beam), where: 'set', kept: move.keeps }) };
+    case 'beam.plumb':
+      return { ...now, beams: writeLedger(now.beams, move.beam, { ...beamAt(now, move.beam), plumbed: true }) };
     case 'joint.make': {
       const had = jointAt(now, move.joint);
       const before = isMade(had) ? had : { pins: 0, bolts: 0 as number | null, untold: false, fit: move.fit };

@@ -21,7 +21,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
   return done.plan;
 };
-const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|bearing|move|shore|frame|group|brace|load)\./;
+const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|bearing|move|shore|frame|group|brace|load|plumb)\./;
 const checksOf = (plan: Plan): Check[] => evaluate(opened(plan), TODAY).checks.filter((check) => OURS.test(check.id));
 const bad = (plan: Plan): string[] =>
   checksOf(plan)
@@ -104,9 +104,14 @@ function portal(): Plan {
     ...['f1', 'f2', 'w'].map((one) => ({ kind: 'support.ready' as const, support: one })),
     ...set('c1'),
     ...set('c2'),
-    ...set('b1', 'n1', 'n2'),
+    { kind: 'piece.hang', beam: 'b1', by: 'mobile crane, lift card 3' },
+    ...['n1', 'n2'].map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 2, tight: true, fit: 'drawn' as const })),
+    { kind: 'piece.letGo', beam: 'b1', keeps: 0 },
     { kind: 'brace.fix', brace: 'y1' },
     { kind: 'brace.fix', brace: 'y2' },
+    { kind: 'beam.plumb', beam: 'c1', off: 0.004 },
+    { kind: 'beam.plumb', beam: 'c2', off: 0.002 },
+    ...['n1', 'n2'].map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 2, tight: true, fit: 'drawn' as const })),
     ...set('j1', 'n3'),
     { kind: 'load.on', load: 'deck' },
   );
@@ -341,6 +346,10 @@ describe('columns, a beam between them and a joist on it', () => {
       },
       /stop frame.unfinished 16.30 m of steel stand above n1/,
     ],
+    ['tight before plumb', (p) => (nth(p, 'joint.make').bolts = 4), /stop move.order .*C1 is plumbed before the last bolts of n1 are tight/],
+    ['a column nobody plumbs', (p) => without(p, nth(p, 'beam.plumb')), /missing moves.plumb No move plumbs C1/],
+    ['a column plumbed and not read', (p) => (nth(p, 'beam.plumb').off = null), /missing plumb.read How far is C1 out/],
+    ['a column that leans', (p) => (nth(p, 'beam.plumb').off = 0.02), /stop plumb.read C1 is 20 mm out over 4.00 m; 8 mm may be/],
     ['no guy square to the beam', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways Nothing holds C1, C2 sideways, square to B1/],
     ['no guy at all', (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix')), /stop frame.sideways Nothing holds C1, C2 sideways, along B1/],
     ['a guy of which nobody says which way', (p) => (p.structure.braces[1]!.towardsDeg = null), /missing frame.sideways Which way/],
