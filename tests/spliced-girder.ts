@@ -23,6 +23,7 @@ export const support = (id: string, name: string, piece: string, at: number, cha
   seatWidth: 0.4,
   capacity: 400e3,
   capacityBasis: 'design',
+  stiffened: true,
   anchors: null,
   footing: { kind: 'concrete', intended: 30e6, result: 28e6, by: 'K. Osei', on: '2026-11-18' },
   standsOn: [],

@@ -56,6 +56,7 @@ const supportSchema = closed({
   seatWidth: nullable(size('across it')),
   capacity: nullable(positive('N')),
   capacityBasis: oneOf(['allowable', 'design'], 'allowable: against the plain load; design: against the factored load'),
+  stiffened: nullable(Type.Boolean({ description: 'stiffeners in the web of the piece over it; null: not said' })),
   anchors: nullable(
     closed({
       count: Type.Integer({ minimum: 0, maximum: 100 }),

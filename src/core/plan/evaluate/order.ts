@@ -114,6 +114,19 @@ export function footingChecks({ rules, today }: Context, bearing: Footed): Check
     source: sourced(concreteGate.source.text, rules, 'concreteShare'),
   };
   if (intended === null) return [missingCheck(place, 'strength', `What strength is ${bearing.name}’s concrete meant to reach?`)];
+  const odd =
+    [intended, result ?? intended].find((one) => one < PLAUSIBLE.least || one > PLAUSIBLE.most) ??
+    (result !== null && result > PLAUSIBLE.over * intended ? result : undefined);
+  if (odd !== undefined)
+    return [
+      {
+        ...missingCheck(place, 'strength', ''),
+        demand: odd,
+        finding: told(
+          phrase`${bearing.name}’s concrete is said to have ${q(odd, 'strength')}, against ${q(intended, 'strength')} intended: no concrete has. Which unit was meant?`,
+        ),
+      },
+    ];
   if (result === null) return [missingCheck(place, 'strength', `No strength result for ${bearing.name}’s concrete. Who tested it, and when?`)];
   const fault = dayFault(day, today);
   if (!saysSomething(by) || fault !== null)
@@ -141,6 +154,9 @@ export function footingChecks({ rules, today }: Context, bearing: Footed): Check
     ),
   ];
 }
+
+/** Between these lies the strength of any concrete steel is set on; a result is never so many times what was intended [Pa]. */
+const PLAUSIBLE = { least: 2e6, most: 150e6, over: 3 } as const;
 
 /** Concrete by another name: in the languages of the lists that come in. */
 const CONCRETE = /concrete|grout|mortar|screed|cement|beton|béton|hormig|calcestruzzo|mörtel|betong|beton/i;

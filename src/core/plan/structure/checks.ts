@@ -5,8 +5,9 @@ import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import type { AboutKind, Check, StationId } from '../check';
+import { yieldOf } from '../../steel/grades';
 import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
-import { postCapacity } from '../evaluate/section-strength';
+import { postCapacity, webCapacity } from '../evaluate/section-strength';
 import { temporarySupports } from '../document/structure';
 import { Missing } from '../missing';
 import { dayFault, namesPerson, saysSomething } from '../records';
@@ -80,6 +81,7 @@ export function structureChecks(context: Context): StructureAnswer {
         carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
       lineChecks(ground, line, change);
       supportChecks(ground, line, change, carried, onBents);
+      webChecks(ground, line, change);
     }
     if (move?.kind === 'piece.letGo' && move.keeps > 0) easedCheck(ground, move.beam, move.keeps, move.id);
     if (move?.kind === 'load.on') putLoadCheck(ground, move.load, change);
@@ -208,6 +210,14 @@ function lineChecks(ground: Ground, line: Line, { move, moment }: StageChange): 
         at('line.along', stageLine.id, 'Statics: every line is held along at every moment'),
         'force',
         `What holds ${mark} along its length? Say at which support it is fixed.`,
+      ),
+    );
+  if (stood && stood.places.length < 2 && !line.beams.some((id) => beamAt(moment, id).kept > 0))
+    rows.put(
+      missingCheck(
+        at('line.twist', stageLine.id, 'Statics: a beam buckles sideways as it is reckoned only where it is kept from rolling over at two places'),
+        'count',
+        `${mark} is kept from rolling over at ${stood.places.length === 0 ? 'no place' : 'one place'}. What ties it down, braces it or stiffens its ends, and where?`,
       ),
     );
   if (stood && !stood.twist) rollCheck(ground, named, line, moment, moveId, mark);
@@ -465,6 +475,50 @@ function easedCheck({ beams, rows }: Ground, id: string, keeps: number, move: st
   });
 }
 
+/** The web of a piece over each support that pushes on it, where no stiffeners are. */
+function webChecks({ context, beams, by, rows, caution }: Ground, line: Line, { move, moment }: StageChange): void {
+  const { rules } = context;
+  for (const id of line.beams) {
+    const { beam, section, fy, place: stands } = beams.get(id)!;
+    if (section instanceof Missing || !stands || stands.upright || !(fy > 0)) continue;
+    for (const { support, at, key } of by.seats.get(id) ?? []) {
+      const force = (rules.id === 'us-asd' ? line.carried.plain : line.carried.factored).get(key) ?? 0;
+      if (force < 1 || !standsAt(moment, support.id) || support.stiffened === true) continue;
+      const where = () =>
+        place(
+          'support.web',
+          about('support', support, support.name, id),
+          move?.id ?? null,
+          'member.webAisc',
+          sourced('AISC 360 J10.2, J10.3; EN 1993-1-5 section 6', rules, 'strengthCaution'),
+        );
+      if (support.stiffened === null) {
+        rows.put(missingCheck(where(), 'force', `Has the web of ${beam.mark} stiffeners over ${support.name}?`));
+        continue;
+      }
+      if (support.seatLength === null) {
+        rows.put(missingCheck(where(), 'dimension', `How long is the seat of ${support.name}, along ${beam.mark}? Its web has no stiffeners there.`));
+        continue;
+      }
+      const past = Math.max(0, Math.min(at, stands.length - at) - support.seatLength / 2);
+      const web = webCapacity(section, fy, { length: support.seatLength, past, atEnd: past < section.depth }, rules);
+      if (web instanceof Missing) {
+        rows.put(missingCheck(where(), 'force', web.questions.join(' ')));
+        continue;
+      }
+      const numbers = { demand: force, capacity: web.capacity, quantity: 'force' as const, caution };
+      rows.ratio('support.web', 'support', support.id, id, move?.id ?? null, numbers, () =>
+        ratioCheck(
+          where(),
+          numbers,
+          told(phrase`${support.name} presses ${q(force, 'force')} into the web of ${beam.mark}, which takes ${q(web.capacity, 'force')} without stiffeners.`),
+          web.traces,
+        ),
+      );
+    }
+  }
+}
+
 /** Before the hook lets go of a piece for good: what holds each of its ends, and the piece alone. */
 function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move, moment }: StageChange): void {
   const { rules } = context;
@@ -661,7 +715,6 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
   }
   for (const support of plan.structure.supports) {
     const of = about('support', support, support.name);
-    const permanent = !temporarySupports.includes(support.kind);
     if (support.footing !== null)
       checks.push(
         ...footingChecks(context, {
@@ -700,7 +753,8 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
           phrase`${support.name} is drawn at ${q(support.level ?? 0, 'length')} and what rests on it ${q(off, 'dimension')} from there. Which is right?`,
         ),
       });
-    if (!permanent) continue;
+    // Props, rollers and blocks are packed to what lies on them; all else has a level that somebody took.
+    if (support.kind === 'prop' || support.kind === 'roller' || support.kind === 'block') continue;
     const { measured } = support;
     const fault = measured === null ? null : dayFault(measured.on, context.today);
     if (measured === null)
@@ -736,6 +790,41 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
       );
     }
   }
+  for (const make of plan.structure.makes) {
+    const of = about('make', make, make.mark);
+    const known = yieldOf(make.grade);
+    if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
+      checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
+    if (known !== null && make.yield !== null && Math.abs(make.yield / known - 1) > GRADE_OFF)
+      checks.push({
+        ...missingCheck(before('make.grade', of, 'Two statements of one strength'), 'stress', ''),
+        demand: make.yield,
+        finding: told(
+          phrase`${make.mark} is ${make.grade}, which yields at ${q(known, 'stress')}, and is said to yield at ${q(make.yield, 'stress')}. Which is right?`,
+        ),
+      });
+  }
+  for (const brace of plan.structure.braces) {
+    const of = about('brace', brace, brace.name);
+    if (brace.b === null) {
+      if (!saysSomething(brace.anchoredTo))
+        checks.push(missingCheck(before('brace.tied', of, 'Statics: a brace ties to something'), 'count', `What is ${brace.name} tied to at its other end?`));
+      continue;
+    }
+    const [from, to] = [beams.get(brace.a.piece)?.place, beams.get(brace.b.piece)?.place];
+    if (!from || !to || from.upright || to.upright || brace.kind === 'knee' || brace.kind === 'guy') continue;
+    const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
+    const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
+    const across = Math.abs((b.y - a.y) * from.along.x - (b.x - a.x) * from.along.y);
+    if (along > across)
+      checks.push({
+        ...missingCheck(before('brace.meets', of, 'Geometry: a brace goes across'), 'length', ''),
+        demand: along,
+        finding: told(
+          phrase`${brace.name} runs ${q(along, 'length')} along the pieces and ${q(across, 'length')} across between them. Are both its places right?`,
+        ),
+      });
+  }
   for (const joint of plan.structure.joints) {
     const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {
       const spot = beams.get(piece)?.place;
@@ -768,11 +857,20 @@ function stillChecks({ context, beams, by }: Ground): Check[] {
   return checks;
 }
 
+/** A yield this far from that of its grade is of another grade. */
+const GRADE_OFF = 0.05;
+
 /** The seats of one pier or bent lie within this of each other [m]. */
 const ONE_SUPPORT = 3;
 
 const widthOf = (settled: SettledBeam | undefined): number =>
   settled && !(settled.section instanceof Missing) ? Math.max(settled.section.width, settled.section.depth) : 0.3;
+
+/** The same words for what holds a piece, whatever the number of the card. */
+const sameGear = (a: string, b: string): boolean => {
+  const bare = (text: string) => text.toLowerCase().replace(/[^\p{L}]/gu, '');
+  return bare(a) === bare(b);
+};
 
 /** What the structure has and no move does. */
 function leftOutOf({ context, beams }: Ground): Check[] {
@@ -797,6 +895,23 @@ function leftOutOf({ context, beams }: Ground): Check[] {
     else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
     else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
   }
+  replayed.steps.forEach(({ move, after }) => {
+    if (move.kind !== 'piece.hang') return;
+    const others = moves.filter(
+      (one): one is typeof move =>
+        one.kind === 'piece.hang' && one.beam !== move.beam && beamAt(after.structure, one.beam).where === 'hanging' && sameGear(one.by, move.by),
+    );
+    const [other] = others;
+    if (!other) return;
+    const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
+    checks.push(
+      missingCheck(
+        place('lift.hooks', about('beam', beam, beam.mark, hung.id), move.id, sequenceNeeds.id, 'Common practice: one hook holds one load'),
+        'count',
+        `${hung.mark} still hangs when ${beam.mark} is hung, both by ${move.by.trim() || 'nothing named'}. Is it another hook, or does the first let go before?`,
+      ),
+    );
+  });
   for (const move of moves)
     if (move.kind === 'piece.hang' && !saysSomething(move.by)) {
       const beam = beams.get(move.beam)!.beam;
@@ -818,6 +933,7 @@ function leftOutOf({ context, beams }: Ground): Check[] {
     const of = about('joint', joint, joint.name);
     const state = last && jointAt(last, joint.id);
     if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
+    else if (state?.untold) ask('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
     else if (joint.holes !== null && state && state.bolts !== null && state.bolts > joint.holes)
       ask('joint.holes', of, `${joint.name} has ${joint.holes} holes and ends with ${state.bolts} bolts. Which of the two is wrong?`);
     else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)

@@ -122,7 +122,19 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
     case 'support.level':
     case 'support.strike': {
       const support = supports.get(move.support)!;
-      return [{ what: `${support.name} stands`, done: standsAt(now, support.id) }];
+      const stands = { what: `${support.name} stands`, done: standsAt(now, support.id) };
+      if (move.kind === 'support.level' || !temporarySupports.includes(support.kind)) return [stands];
+      // Bents are lowered when the splices of what lies on them are filled and tight.
+      const resting = new Set(support.seats.map(({ piece }) => piece));
+      const open = plan.structure.joints.filter(
+        (one) =>
+          one.kind === 'splice' &&
+          (resting.has(one.a.piece) || resting.has(one.b.piece)) &&
+          isMade(jointAt(now, one.id)) &&
+          one.holes !== null &&
+          (jointAt(now, one.id)!.bolts ?? one.holes) < one.holes,
+      );
+      return [stands, ...open.map((one) => ({ what: `${one.name} is filled and tight`, done: false }))];
     }
     case 'piece.hang': {
       const at = plan.moves.indexOf(move);

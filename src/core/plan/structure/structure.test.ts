@@ -21,7 +21,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
   return done.plan;
 };
-const OURS = /^(line|beam|support|joint|anchors|column|release|moves|lift|bearing|move|shore|frame|group|brace|load|plumb)\./;
+const OURS = /^(line|beam|support|joint|anchors|column|release|make|moves|lift|bearing|move|shore|frame|group|brace|load|plumb)\./;
 const checksOf = (plan: Plan): Check[] => evaluate(opened(plan), TODAY).checks.filter((check) => OURS.test(check.id));
 const bad = (plan: Plan): string[] =>
   checksOf(plan)
@@ -255,6 +255,42 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
       /stop line.stands G1a \+ G1b does not stand/,
     ],
     ['bolts finger-tight', (p) => (nth(p, 'joint.make').tight = false), /stop joint.filled Splice 1 has 12 of its 48/],
+    [
+      'a grade against its yield',
+      (p) => (p.structure.makes[0]!.yield = 250e6),
+      /missing make.grade G1a is A992, which yields at 345 MPa, and is said to yield at 250 MPa/,
+    ],
+    ['no grade', (p) => Object.assign(p.structure.makes[0]!, { grade: '', yield: 345e6 }), /missing make.grade Of what grade is G1a/],
+    [
+      'a web without stiffeners',
+      (p) => (
+        (p.structure.supports[1]!.stiffened = false),
+        (p.structure.supports[1]!.seatLength = 0.01),
+        (p.structure.makes[0]!.made = { kind: 'section', section: 'W24x55' })
+      ),
+      /support.web|beam.bending/,
+    ],
+    ['nobody says whether stiffened', (p) => (p.structure.supports[1]!.stiffened = null), /missing support.web Has the web of G1a stiffeners over Bent seat/],
+    [
+      'a seat of no length',
+      (p) => Object.assign(p.structure.supports[1]!, { stiffened: false, seatLength: null }),
+      /missing support.web How long is the seat of Bent seat/,
+    ],
+    ['bolts not told tight at the end', (p) => (nth(p, 'joint.make', 1).tight = null), /missing moves.tight Are all bolts of Splice 1/],
+    [
+      'concrete of 28 kPa',
+      (p) => Object.assign(p.structure.supports[0]!.footing!, { result: 28e3, intended: 30e3 }),
+      /missing bearing.concrete .*no concrete has/,
+    ],
+    ['concrete of 2 800 MPa', (p) => Object.assign(p.structure.supports[0]!.footing!, { result: 2800e6 }), /missing bearing.concrete .*no concrete has/],
+    ['a bent nobody surveyed', (p) => (p.structure.supports[1]!.measured = null), /missing support.measured Bent seat is as drawn/],
+    ['a second piece on the same hook', (p) => p.moves.splice(4, 0, ...p.moves.splice(5, 1)), /missing lift.hooks G1a still hangs when G1b is hung/],
+    ['the bent struck before the splice is filled', (p) => p.moves.splice(8, 0, p.moves.pop()!), /stop move.order .*Splice 1 is filled and tight/],
+    [
+      'held against rolling at one place only',
+      (p) => (p.structure.supports[1]!.twist = false),
+      /missing line.twist G1a is kept from rolling over at one place/,
+    ],
     ['a pier nobody surveyed', (p) => (p.structure.supports[0]!.measured = null), /missing support.measured Pier 1 is as drawn/],
     ['surveyed by nobody', (p) => (p.structure.supports[0]!.measured!.by = 'x'), /missing support.measured/],
     ['surveyed tomorrow', (p) => (p.structure.supports[0]!.measured!.on = '2026-12-24'), /missing support.measured/],
@@ -534,6 +570,15 @@ describe('overhangs, pairs and braces', () => {
     loose.moves.push(...moves({ kind: 'brace.free', brace: 'x' }));
     expect(bends(loose)).toContain('13.20 m of it unbraced');
     expect(of(loose, 'beam.bending', 'c').ratio!).toBeGreaterThanOrEqual(of(pair(2.4), 'beam.bending', 'c').ratio!);
+  });
+
+  test('a cross-frame whose ends are far from each other, and one tied to nothing, are asked', () => {
+    const skew = pair(2.4);
+    skew.structure.braces[0]!.a.at = 0.1;
+    expect(bad(skew).join()).toContain('missing brace.meets Cross-frame runs 6.90 m along the pieces');
+    const loose = pair(2.4);
+    Object.assign(loose.structure.braces[0]!, { b: null, anchoredTo: '' });
+    expect(bad(loose).join()).toContain('missing brace.tied What is Cross-frame tied to');
   });
 
   test('a brace that carries too little, and one that is too soft', () => {
