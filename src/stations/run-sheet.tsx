@@ -5,7 +5,7 @@ import { moveWords } from '@/core/plan/move-words';
 import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
-import { StructureMoveFields } from './structure-fields';
+import { StructureMoveFields, TightChoice } from './structure-fields';
 import { useInputs } from './use-inputs';
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
@@ -27,7 +27,7 @@ export function RunSheetStation() {
 function MovePanel({ move, number }: { move: Move; number: number }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, words, choice } = useInputs();
+  const { open, words } = useInputs();
   const { title, about } = moveWords(plan, move);
   const edit = (changes: { bolts?: number | null; tight?: boolean | null; note?: string; what?: string }, field: string) =>
     act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
@@ -43,17 +43,7 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
         }
       >
         {move.kind === 'end.bolt' && open('Bolts put in', 'count', move.bolts, (bolts) => edit({ bolts }, 'bolts'))}
-        {move.kind === 'end.bolt' &&
-          choice<'yes' | 'no' | 'open'>(
-            'Drawn size and grade, wrench-tight',
-            move.tight === true ? 'yes' : move.tight === false ? 'no' : 'open',
-            [
-              ['open', 'not known'],
-              ['yes', 'yes'],
-              ['no', 'no: they do not count'],
-            ],
-            (answer) => edit({ tight: answer === 'open' ? null : answer === 'yes' }, 'tight'),
-          )}
+        {move.kind === 'end.bolt' && <TightChoice tight={move.tight ?? null} onTight={(tight) => edit({ tight }, 'tight')} />}
         <StructureMoveFields move={move} />
         {move.kind === 'other' && words('What is done', move.what, (what) => edit({ what }, 'what'))}
         <div className="col-span-2">{words('Note for the crew', move.note ?? '', (note) => edit({ note }, 'note'))}</div>

@@ -1,4 +1,5 @@
 'use client';
+import type { Fault } from '@/core/calc/schema';
 import type { Beam, Brace, Joint, Make, Move, Support } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -170,6 +171,21 @@ function BraceFields({ brace }: { brace: Brace }) {
   );
 }
 
+/** Whether the bolts a move puts in count. */
+export function TightChoice({ tight, onTight }: { tight: boolean | null; onTight: (tight: boolean | null) => Fault[] | null }) {
+  const { choice } = useInputs();
+  return choice<'yes' | 'no' | 'open'>(
+    'Drawn size and grade, wrench-tight',
+    tight === true ? 'yes' : tight === false ? 'no' : 'open',
+    [
+      ['open', 'not known'],
+      ['yes', 'yes'],
+      ['no', 'no: they do not count'],
+    ],
+    (answer) => onTight(answer === 'open' ? null : answer === 'yes'),
+  );
+}
+
 /** What can be changed in a move of the structure. */
 export function StructureMoveFields({ move }: { move: Move }) {
   const act = useAct();
@@ -189,16 +205,7 @@ export function StructureMoveFields({ move }: { move: Move }) {
         <>
           {whole('Pins driven', move.pins, 0, (pins) => edit({ pins }, 'pins'))}
           {open('Bolts put in', 'count', move.bolts, (bolts) => edit({ bolts: bolts === null ? null : Math.max(0, Math.round(bolts)) }, 'bolts'))}
-          {choice<'yes' | 'no' | 'open'>(
-            'Drawn size and grade, wrench-tight',
-            move.tight === true ? 'yes' : move.tight === false ? 'no' : 'open',
-            [
-              ['open', 'not known'],
-              ['yes', 'yes'],
-              ['no', 'no: they do not count'],
-            ],
-            (answer) => edit({ tight: answer === 'open' ? null : answer === 'yes' }, 'tight'),
-          )}
+          <TightChoice tight={move.tight} onTight={(tight) => edit({ tight }, 'tight')} />
           {choice<'asLies' | 'drawn'>(
             'The ends are joined',
             move.fit,

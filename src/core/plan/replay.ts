@@ -1,7 +1,7 @@
 import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
-import { nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
+import { isStructureMove, nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -96,6 +96,7 @@ export function replay(plan: Plan): Replay {
 }
 
 function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
+  if (isStructureMove(move)) return structureNeeds(plan, move, now);
   switch (move.kind) {
     case 'piece.sling':
     case 'pick.trial':
@@ -195,19 +196,6 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
       return below.map((one) => ({ what: `${one.name} under it is set and tightened`, done: now.shoresSet[one.id] ?? false }));
     }
-    case 'support.ready':
-    case 'support.level':
-    case 'support.strike':
-    case 'piece.hang':
-    case 'piece.letGo':
-    case 'beam.plumb':
-    case 'joint.make':
-    case 'joint.free':
-    case 'brace.fix':
-    case 'brace.free':
-    case 'load.on':
-    case 'load.off':
-      return structureNeeds(plan, move, now);
     case 'bearing.ready':
     case 'other':
       return [];
@@ -228,6 +216,7 @@ function raise(state: PieceState, where: Whereabouts): PieceState {
 }
 
 function apply(plan: Plan, move: Move, now: Moment): Moment {
+  if (isStructureMove(move)) return { ...now, structure: structureAfter(move, now.structure) };
   const change = (piece: string, edit: (state: PieceState) => PieceState): Moment => ({ ...now, pieces: { ...now.pieces, [piece]: edit(now.pieces[piece]!) } });
   const reach = (pick: string, where: Whereabouts) => change(pickOf(plan, pick).piece, (state) => raise(state, where));
   switch (move.kind) {
@@ -285,19 +274,6 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
       const group = strikeGroups(plan).find((one) => one.steps.some((step) => step.id === move.step));
       return group ? { ...now, struck: { ...now.struck, [group.id]: true } } : now;
     }
-    case 'support.ready':
-    case 'support.level':
-    case 'support.strike':
-    case 'piece.hang':
-    case 'piece.letGo':
-    case 'beam.plumb':
-    case 'joint.make':
-    case 'joint.free':
-    case 'brace.fix':
-    case 'brace.free':
-    case 'load.on':
-    case 'load.off':
-      return { ...now, structure: structureAfter(move, now.structure) };
     case 'other':
       return now;
   }

@@ -50,24 +50,23 @@ export const loadAt = (now: StructureMoment, id: string): boolean => readLedger(
 export const isMade = (state: JointState | undefined): state is JointState =>
   state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
 
-type StructureMove = Extract<
-  Move,
-  {
-    kind:
-      | 'support.ready'
-      | 'support.level'
-      | 'support.strike'
-      | 'piece.hang'
-      | 'piece.letGo'
-      | 'beam.plumb'
-      | 'joint.make'
-      | 'joint.free'
-      | 'brace.fix'
-      | 'brace.free'
-      | 'load.on'
-      | 'load.off';
-  }
->;
+/** Every kind of move that is done to the structure. */
+const structureKinds = {
+  'support.ready': true,
+  'support.level': true,
+  'support.strike': true,
+  'piece.hang': true,
+  'piece.letGo': true,
+  'beam.plumb': true,
+  'joint.make': true,
+  'joint.free': true,
+  'brace.fix': true,
+  'brace.free': true,
+  'load.on': true,
+  'load.off': true,
+} as const;
+export type StructureMove = Extract<Move, { kind: keyof typeof structureKinds }>;
+export const isStructureMove = (move: Move): move is StructureMove => move.kind in structureKinds;
 
 /** Steeper than two in one: a column. */
 const isUpright = ({ from, to }: Beam): boolean => from !== null && to !== null && Math.abs(to.z - from.z) > 2 * Math.hypot(to.x - from.x, to.y - from.y);
