@@ -520,7 +520,8 @@ function webChecks({ context, beams, by, rows, caution }: Ground, line: Line, { 
 }
 
 /** Before the hook lets go of a piece for good: what holds each of its ends, and the piece alone. */
-function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move, moment }: StageChange): void {
+function releaseChecks(ground: Ground, id: string, { move, moment }: StageChange): void {
+  const { context, beams, by, rows } = ground;
   const { rules } = context;
   const settled = beams.get(id)!;
   const { beam, place: stands } = settled;
@@ -568,7 +569,8 @@ function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move,
             traces,
           ),
         );
-      } else fillCheck(rows, joint, state.pins, state.bolts, move?.id ?? null, beam.mark);
+      } else if (stands.upright) columnSpliceCheck(ground, settled, joint, state.pins + state.bolts, move?.id ?? null);
+      else fillCheck(rows, joint, state.pins, state.bolts, move?.id ?? null, beam.mark);
     }
   }
   if (stands.upright) anchorChecks(rows, settled, by.seats.get(id) ?? [], moment, move?.id ?? null, rules.value('strengthCaution'));
@@ -576,6 +578,35 @@ function releaseChecks({ context, beams, by, rows }: Ground, id: string, { move,
 /** How near an end a joint and a seat count as its own [m]. */
 const END = 0.5;
 const SEAT_END = 1.5;
+
+/** A column on a column before the hook goes: 300 lb at 18 in from its face at its top, by the bolts that are in. */
+function columnSpliceCheck({ rows, caution }: Ground, { beam, section }: SettledBeam, joint: Joint, filled: number, move: string | null): void {
+  const where = place('column.splice', about('joint', joint, joint.name), move, baseAnchors.id, '29 CFR 1926.756(d)');
+  if (joint.holes === null || joint.moment === null || section instanceof Missing)
+    return rows.put(
+      missingCheck(
+        where,
+        'moment',
+        `How many holes has ${joint.name}, and what moment may it carry filled? It has to hold 300 lb at 18 in from the face of ${beam.mark}.`,
+      ),
+    );
+  const numbers = {
+    demand: TOP_LOAD * (TOP_ARM + section.depth / 2),
+    capacity: Math.min(1, filled / joint.holes) * joint.moment,
+    quantity: 'moment' as const,
+    caution,
+  };
+  rows.put(
+    ratioCheck(
+      where,
+      numbers,
+      told(
+        phrase`300 lb at 18 in from the face of ${beam.mark} bend ${joint.name} with ${q(numbers.demand, 'moment')}; what is filled takes ${q(numbers.capacity, 'moment')}.`,
+      ),
+      [],
+    ),
+  );
+}
 
 /** A splice in the air: the published least of holes filled and pinned, beside what it feels. */
 function fillCheck(rows: WorstOf, joint: Joint, pins: number, bolts: number, move: string | null, mark: string): void {

@@ -403,6 +403,36 @@ describe('columns, a beam between them and a joist on it', () => {
   test.each(faults)('%s', (_, edit, words) => expect(bad(edited(edit, portal)).join('\n')).toMatch(words));
 });
 
+describe('a column on a column', () => {
+  const stacked = (moment: number | null, bolts = 8): Plan =>
+    edited((p) => {
+      const { structure } = p;
+      structure.pieces.push({ id: 'c3', mark: 'C3', make: 'col', weighed: null, from: { x: 0, y: 0, z: 4 }, to: { x: 0, y: 0, z: 8 } });
+      structure.joints.push(joint({ id: 'sp', kind: 'splice', a: { piece: 'c3', at: 0 }, b: { piece: 'c1', at: 4 }, holes: 8, moment, shear: 80e3 }));
+      p.moves.push(
+        ...moves(
+          { kind: 'piece.hang', beam: 'c3', by: 'mobile crane, lift card 5' },
+          { kind: 'joint.make', joint: 'sp', pins: 0, bolts, tight: true, fit: 'drawn' },
+          { kind: 'piece.letGo', beam: 'c3', keeps: 0 },
+          { kind: 'beam.plumb', beam: 'c3', off: 0.003 },
+        ),
+      );
+    }, portal);
+
+  test('its weight goes down to the base, and its splice holds 300 lb at 18 in from its face', () => {
+    const plan = stacked(40e3);
+    const own = 31 * 1.48816 * 4 * 9.80665 * 1.05;
+    expect((of(plan, 'support.load', 'f1').demand! - of(portal(), 'support.load', 'f1').demand!) / 1.4).toBeCloseTo(own, -1);
+    expect(of(plan, 'column.splice', 'sp').demand!).toBeCloseTo(1334.47 * (0.4572 + 0.2032 / 2), 0);
+    expect(bad(plan).filter((one) => !one.includes('C3 is plumbed before'))).toEqual([]);
+  });
+  test('a weak splice stops it, half of its bolts are half of it, and one nobody knows is asked', () => {
+    expect(bad(stacked(700)).join()).toContain('stop column.splice');
+    expect(of(stacked(40e3, 4), 'column.splice', 'sp').capacity).toBe(20e3);
+    expect(bad(stacked(null)).join()).toContain('missing column.splice');
+  });
+});
+
 describe('figures', () => {
   test('limit states are solved factored anew, allowable stress as it is', () => {
     const [us, eu] = [of(splicedGirder('us-asd'), 'beam.bending', 'a').demand!, of(splicedGirder('eu-ls'), 'beam.bending', 'a').demand!];
