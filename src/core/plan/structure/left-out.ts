@@ -1,0 +1,93 @@
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import type { Check } from '../check';
+import { missingCheck } from '../evaluate/context';
+import { temporarySupports } from '../document/structure';
+import { saysSomething } from '../records';
+import { beamAt, jointAt } from './state';
+import type { Ground } from './ground';
+import { about, place } from './places';
+
+/** The same words for what holds a piece, whatever the number of the card. */
+const sameGear = (a: string, b: string): boolean => {
+  const bare = (text: string) => text.toLowerCase().replace(/[^\p{L}]/gu, '');
+  return bare(a) === bare(b);
+};
+
+/** What the structure has and no move does. */
+export function leftOutOf({ context, beams }: Ground): Check[] {
+  const { plan, replayed } = context;
+  const { structure, moves } = plan;
+  const checks: Check[] = [];
+  const last = replayed.steps.at(-1)?.after.structure;
+  const ask = (id: string, of: ReturnType<typeof about>, question: string) =>
+    checks.push(missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question));
+  const done = new Set(
+    moves.map(
+      (move) =>
+        `${move.kind} ${'beam' in move ? move.beam : 'support' in move ? move.support : 'joint' in move ? move.joint : 'brace' in move ? move.brace : 'load' in move ? move.load : ''}`,
+    ),
+  );
+  for (const { beam, place: stands } of beams.values()) {
+    const of = about('beam', beam, beam.mark);
+    if (!stands) continue;
+    if (!done.has(`piece.hang ${beam.id}`)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
+    else if (stands.upright && !done.has(`beam.plumb ${beam.id}`))
+      ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
+    else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
+    else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
+  }
+  replayed.steps.forEach(({ move, after }) => {
+    if (move.kind !== 'piece.hang') return;
+    const others = moves.filter(
+      (one): one is typeof move =>
+        one.kind === 'piece.hang' && one.beam !== move.beam && beamAt(after.structure, one.beam).where === 'hanging' && sameGear(one.by, move.by),
+    );
+    const [other] = others;
+    if (!other) return;
+    const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
+    checks.push(
+      missingCheck(
+        place('lift.hooks', about('beam', beam, beam.mark, hung.id), move.id, sequenceNeeds.id, 'Common practice: one hook holds one load'),
+        'count',
+        `${hung.mark} still hangs when ${beam.mark} is hung, both by ${move.by.trim() || 'nothing named'}. Is it another hook, or does the first let go before?`,
+      ),
+    );
+  });
+  for (const move of moves)
+    if (move.kind === 'piece.hang' && !saysSomething(move.by)) {
+      const beam = beams.get(move.beam)!.beam;
+      checks.push(
+        missingCheck(
+          place('lift.by', about('beam', beam, beam.mark), move.id, sequenceNeeds.id, 'Common practice'),
+          'count',
+          `What lifts ${beam.mark} and holds it in place: crane, hoist, lifts or hands, and who has checked that lift?`,
+        ),
+      );
+    }
+  for (const support of structure.supports) {
+    const of = about('support', support, support.name);
+    if (!done.has(`support.ready ${support.id}`)) ask('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
+    else if (temporarySupports.includes(support.kind) && !done.has(`support.strike ${support.id}`))
+      ask('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
+  }
+  for (const joint of structure.joints) {
+    const of = about('joint', joint, joint.name);
+    const state = last && jointAt(last, joint.id);
+    if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
+    else if (state?.untold) ask('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
+    else if (joint.holes !== null && state && state.bolts !== null && state.bolts > joint.holes)
+      ask('joint.holes', of, `${joint.name} has ${joint.holes} holes and ends with ${state.bolts} bolts. Which of the two is wrong?`);
+    else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
+      ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);
+  }
+  for (const load of structure.loads)
+    if (!done.has(`load.on ${load.id}`))
+      ask(
+        'moves.load',
+        about('beam', beams.get(load.piece)!.beam, load.what, load.id),
+        `No move puts ${load.what} on. When does it come, or is it not for this job?`,
+      );
+  for (const brace of structure.braces)
+    if (!done.has(`brace.fix ${brace.id}`)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
+  return checks;
+}
