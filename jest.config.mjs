@@ -24,6 +24,8 @@ const shared = {
 const config = {
   // every core: a suite that waits for one of two takes twice as long
   maxWorkers: '100%',
+  // a loaded machine is slow, not wrong
+  testTimeout: 30_000,
   projects: [
     { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/{core,ui,stations}/**/*.test.ts?(x)', '<rootDir>/scripts/**/*.test.ts'] },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/src/{server,app}/**/*.test.ts'] },

@@ -60,7 +60,7 @@ test('killed in the middle, restored and compared: every job, revision and hash 
   for (const n of [1, 2, 3]) await save(n);
   const before = await everything();
   const file = join(data, 'a.dump');
-  expect(sh('backup.sh', file)).toMatch(/2 jobs with every revision/);
+  expect(sh('backup.sh', file)).toMatch(/3 jobs with every revision/);
   // Later saves and a lost table, then a kill.
   await save(4);
   await all('delete from revisions where job = (select id from jobs order by id desc limit 1)');
