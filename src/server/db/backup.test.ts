@@ -67,7 +67,7 @@ test('killed in the middle, restored and compared: every job, revision and hash 
   process.kill(holder(), 'SIGKILL');
   sh('db.sh', 'start');
   expect(await everything()).not.toEqual(before);
-  expect(sh('restore.sh', file)).toMatch(/2 jobs are back/);
+  expect(sh('restore.sh', file)).toMatch(/3 jobs are back/);
   expect(await everything()).toEqual(before);
   // What was there before is kept beside it.
   const kept = new Client({ connectionString: url().replace(/keen_trestle$/, 'keen_trestle_before_restore') });
