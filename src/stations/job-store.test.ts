@@ -301,6 +301,24 @@ describe('in a browser', () => {
     expect([worker.ended(), closing.size]).toEqual([1, 0]);
   });
 
+  test('the page opens at the move of the first verdict, unless somebody went to another meanwhile', async () => {
+    for (const [goes, to] of [
+      [null, 6],
+      [9, 9],
+    ] as const) {
+      const worker = withWorker();
+      const store = createJobStore({ id: 'j1', revision: 1, plan: demoPlan(), survey: null, cursor: -1, station: 'steel' });
+      const stop = store.start();
+      await settle();
+      expect(store.getState().reckoning).toBe(true);
+      if (goes !== null) store.getState().goTo(goes);
+      worker.asked[0]!.answer(survey.evaluation);
+      await settle();
+      expect([store.getState().reckoning, store.getState().cursor]).toEqual([false, to]);
+      stop();
+    }
+  });
+
   test('a page closed before it was saved leaves a draft and one last save; one that was saved leaves nothing', async () => {
     withWorker();
     const store = opened();

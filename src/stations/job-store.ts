@@ -127,6 +127,8 @@ export interface FirstState {
 export function createJobStore(first: FirstState) {
   let worker: Remote<SurveyWorker> | null = null;
   let surveyed = 0;
+  /** somebody went to a move: the page no longer chooses one */
+  let went = false;
   let checking = false;
   let waiting: Plan | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
@@ -153,7 +155,8 @@ export function createJobStore(first: FirstState) {
       waiting = null;
       if (newer) return void resurvey(newer);
       if (ticket !== surveyed) return;
-      const opening = get().reckoning;
+      // Whoever has gone to a move meanwhile stays there.
+      const opening = get().reckoning && !went;
       set((state) => ({ survey: { ...state.survey, evaluation }, reckoning: false, ...(opening ? { cursor: openingMove(plan, evaluation) } : {}) }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
@@ -248,6 +251,7 @@ export function createJobStore(first: FirstState) {
       undo: () => changed(undo(get().history)),
       redo: () => changed(redo(get().history)),
       goTo(cursor) {
+        went = true;
         set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)) });
         void redraw();
       },
