@@ -11,7 +11,6 @@ import { beamAt, braceAt, standsAt, type StructureMoment } from './state';
 
 /** Strength-level demand of a job run in allowable stress. */
 const OMEGA = 1.67;
-const MODULUS = 200e9;
 
 const place = (id: string, about: ReturnType<typeof on>, move: string | null, calc: string, source: string): Place => ({
   id,
@@ -72,7 +71,18 @@ function braceChecks(ground: Ground, line: Line, moment: StructureMoment, move: 
           traced(braceBeam, input).traces,
         ),
       );
-      if (brace.stiffness === null) continue;
+      // Of a cross-frame the stiffness against twist is not worked out; a brace to what is anchored has to be stiff enough to be one.
+      if (brace.stiffness === null) {
+        if (other === null && input.moment > 1)
+          rows.put(
+            missingCheck(
+              { ...where(), id: 'brace.stiffness' },
+              'forcePerLength',
+              `How stiff is ${brace.name}? It holds ${settled.beam.mark} only if it is stiff enough.`,
+            ),
+          );
+        continue;
+      }
       const stiff = { demand: stiffness, capacity: brace.stiffness, quantity: 'forcePerLength' as const, caution: null, inclusive: true };
       rows.ratio('brace.stiffness', 'brace', brace.id, undefined, move, stiff, () =>
         ratioCheck(
@@ -93,9 +103,19 @@ function pairCheck(ground: Ground, line: Line, moment: StructureMoment, move: st
   const { beams, context, rows } = ground;
   const ties = [...tiedTo(ground, line, moment)];
   const [first] = ties;
-  if (!first || ties.length !== 1) return;
+  if (!first) return;
   const [other, braces] = first;
-  if (tiedTo(ground, other, moment).size !== 1) return;
+  // Three and more buckle as a system of their own, which the rule for a pair does not tell.
+  if (ties.length !== 1 || tiedTo(ground, other, moment).size !== 1) {
+    const { beam } = beams.get(line.beams[0]!)!;
+    return rows.put(
+      missingCheck(
+        place('group.system', on('beam', beam, beam.mark), move, pairGlobal.id, pairGlobal.source.text),
+        'moment',
+        `${beam.mark} is one of more than two girders tied together: whether they buckle as a system is not worked out here. Who has checked it?`,
+      ),
+    );
+  }
   const names = [...line.beams, ...other.beams].map((id) => beams.get(id)!.beam.mark);
   const head = beams.get(line.beams[0]!)!;
   const sections = [...line.beams, ...other.beams].flatMap((id) => {
@@ -113,7 +133,13 @@ function pairCheck(ground: Ground, line: Line, moment: StructureMoment, move: st
   const spacing = Math.hypot(to.x - from.x, to.y - from.y);
   const length = Math.max(longestSpan(ground, line, moment), longestSpan(ground, other, moment));
   if (!(spacing > 0.05) || !(length > 0)) return;
-  const { outcome, traces } = traced(pairGlobal, { modulus: MODULUS, iStrong: weakest.iStrong, iEffective: weakest.iWeak, spacing, length });
+  const { outcome, traces } = traced(pairGlobal, {
+    modulus: context.rules.steel.modulus,
+    iStrong: weakest.iStrong,
+    iEffective: weakest.iWeak,
+    spacing,
+    length,
+  });
   if (!outcome.ok) return;
   const demand = (momentOf(ground, line) + momentOf(ground, other)) * (context.rules.id === 'us-asd' ? OMEGA : 1);
   const numbers = { demand, capacity: outcome.output.limit, quantity: 'moment' as const, caution: ground.caution };

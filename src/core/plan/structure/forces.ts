@@ -44,6 +44,9 @@ export function isStiff(joint: Joint, moment: StructureMoment): boolean | null {
 
 interface Net {
   beams: Map<string, SettledBeam>;
+  /** on loads in limit states, and E of the steel [Pa], both by the rule set */
+  factor: number;
+  modulus: number;
   /** place of each piece in the plan */
   order: Map<string, number>;
   joints: Map<string, Joint>;
@@ -58,9 +61,11 @@ interface Net {
   puts: Map<string, PutLoad[]>;
 }
 
-function netOf({ structure }: Plan, beams: Map<string, SettledBeam>): Net {
+function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
   const net: Net = {
     beams,
+    factor: rules.value('loadFactor'),
+    modulus: rules.steel.modulus,
     order: new Map(structure.pieces.map((one, i) => [one.id, i])),
     joints: new Map(),
     supports: new Map(),
@@ -111,8 +116,7 @@ export const MEET = 0.06;
 
 /** The forces of the structure, move by move: what changed at each. `lines` after the last is how all of it stands. */
 export function forcesOf(plan: Plan, beams: Map<string, SettledBeam>, moments: readonly StructureMoment[], rules: Rules): { changes: StageChange[] } {
-  const net = netOf(plan, beams);
-  const factor = rules.value('loadFactor');
+  const net = netOf(plan, beams, rules);
   const lineOf = new Map<string, Line>();
   const angles = new Map<string, number>();
   const changes: StageChange[] = [];
@@ -127,10 +131,11 @@ export function forcesOf(plan: Plan, beams: Map<string, SettledBeam>, moments: r
     }
     const dirty = touched(net, move, moment, before);
     if (dirty.size === 0) return;
-    if (move.kind === 'joint.make' && !angles.has(move.joint))
+    // The angle is held from the move on that fills enough holes; until then the ends turn about their pins.
+    if (move.kind === 'joint.make' && !angles.has(move.joint) && isStiff(net.joints.get(move.joint)!, moment))
       angles.set(move.joint, move.fit === 'drawn' ? 0 : angleNow(net.joints.get(move.joint)!, lineOf, net));
     if (move.kind === 'joint.free') angles.delete(move.joint);
-    const lines = resolve(net, moment, dirty, lineOf, angles, factor);
+    const lines = resolve(net, moment, dirty, lineOf, angles);
     if (lines.length > 0) changes.push({ move, at, moment, lines });
   });
   return { changes };
@@ -222,14 +227,7 @@ function angleNow(joint: Joint, lineOf: Map<string, Line>, net: Net): number {
   return a.first && !b.first ? a.slope - b.slope : b.slope - a.slope;
 }
 
-function resolve(
-  net: Net,
-  moment: StructureMoment,
-  dirty: ReadonlySet<string>,
-  lineOf: Map<string, Line>,
-  angles: Map<string, number>,
-  factor: number,
-): Line[] {
+function resolve(net: Net, moment: StructureMoment, dirty: ReadonlySet<string>, lineOf: Map<string, Line>, angles: Map<string, number>): Line[] {
   const changed = new Map<Line, true>();
   const waiting = [...dirty];
   for (let turn = 0; waiting.length > 0 && turn < 20000; turn += 1) {
@@ -243,7 +241,7 @@ function resolve(
       continue;
     }
     const chain = chainOf(net, moment, id);
-    const line = lineFrom(net, moment, chain, lineOf, angles, factor);
+    const line = lineFrom(net, moment, chain, lineOf, angles);
     // A line that fell apart leaves its other pieces to be solved too.
     if (old) waiting.push(...old.beams.filter((one) => !line.beams.includes(one) && lineOf.get(one) === old));
     const same = old !== undefined && sameLine(old, line);
@@ -277,7 +275,6 @@ function lineFrom(
   chain: readonly { id: string; by: Joint | null }[],
   lineOf: Map<string, Line>,
   angles: Map<string, number>,
-  factor: number,
 ): Line {
   const line: Line = { beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()) };
   const ask = (question: string): Line => ({ ...line, asked: question });
@@ -313,7 +310,7 @@ function lineFrom(
       const load = which === 'light' ? beam.light : beam.heavy;
       if (load instanceof Missing) return load.questions.join(' ');
       if (section instanceof Missing) return section.questions.join(' ');
-      const times = which === 'factored' ? factor : 1;
+      const times = which === 'factored' ? net.factor : 1;
       const spot = (at: number) => (flipped ? to - Math.min(at, place.length) : from + Math.min(at, place.length));
       const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(jointAt(moment, id)) && inForce(moment, a.piece));
       const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
@@ -328,7 +325,7 @@ function lineFrom(
       }
       const { kept } = beamAt(moment, one.id);
       if (kept > 0) loads.push({ x: spot(balance(beam, load)), force: -Math.min(kept, load.total * times) });
-      line.push({ id: one.id, from, to, stretches: [{ to, stiffness: MODULUS * section.iStrong, load: load.perLength * times }], loads });
+      line.push({ id: one.id, from, to, stretches: [{ to, stiffness: net.modulus * section.iStrong, load: load.perLength * times }], loads });
       for (const { key, support, at } of net.seats.get(one.id) ?? []) {
         if (!standsAt(moment, support.id)) continue;
         const drawn = heightAt(place, at);
@@ -345,7 +342,7 @@ function lineFrom(
   const answers: Partial<Record<LoadCase, LineAnswer>> = {};
   const carried = emptyCases(() => new Map<string, number>());
   for (const which of cases) {
-    const done = which === 'factored' && factor === 1 ? null : run(which);
+    const done = which === 'factored' && net.factor === 1 ? null : run(which);
     if (typeof done === 'string') return ask(done);
     answers[which] = done?.answer ?? answers.plain!;
     carried[which] = done?.carried ?? carried.plain;
@@ -357,9 +354,6 @@ function lineFrom(
     carried,
   };
 }
-
-/** E of structural steel, both schools [Pa]. */
-const MODULUS = 210e9;
 
 /** Balance point of a piece from its first end. */
 const balance = ({ make }: SettledBeam, { perLength, points, total }: Load): number =>
@@ -392,8 +386,10 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
   for (const which of cases) {
     const load = which === 'light' ? beam.light : beam.heavy;
     if (load instanceof Missing) return { ...line, beams: [beam.beam.id], asked: load.questions.join(' ') };
-    let sum = load.total - Math.min(beamAt(moment, beam.beam.id).kept, load.total);
-    if (which !== 'light') for (const put of net.puts.get(beam.beam.id) ?? []) if (loadAt(moment, put.id)) sum += put.force;
+    const times = which === 'factored' ? net.factor : 1;
+    const own = load.total * times;
+    let sum = own - Math.min(beamAt(moment, beam.beam.id).kept, own);
+    if (which !== 'light') for (const put of net.puts.get(beam.beam.id) ?? []) if (loadAt(moment, put.id)) sum += put.force * times;
     for (const joint of net.carries.get(beam.beam.id) ?? []) {
       if (!isMade(jointAt(moment, joint.id)) || !inForce(moment, joint.a.piece)) continue;
       const force = lineOf.get(joint.a.piece)?.carried[which].get(joint.id);

@@ -440,6 +440,30 @@ describe('figures', () => {
     expect(rulesOf('eu-ls', {}).value('loadFactor')).toBeGreaterThan(1.3);
   });
 
+  test('a column is factored too: its own weight, and what is put on it', () => {
+    const base = (ruleSet: 'us-asd' | 'eu-ls', basis: 'allowable' | 'design') => {
+      const plan = edited((p) => {
+        p.structure.supports[0]!.capacityBasis = basis;
+        p.structure.loads.push({ id: 'kit', what: 'Kit', piece: 'c1', at: 2, force: 3000 });
+        p.moves.push(...moves({ kind: 'load.on', load: 'kit' }));
+        p.job.ruleSet = ruleSet;
+      }, portal);
+      return of(plan, 'support.load', 'f1').demand!;
+    };
+    expect(base('eu-ls', 'design') / base('eu-ls', 'allowable')).toBeCloseTo(rulesOf('eu-ls', {}).value('loadFactor'), 6);
+  });
+
+  test('pinned first and filled later the ends keep the angle they had on their pins', () => {
+    const late = edited((p) => {
+      nth(p, 'joint.make').bolts = 0;
+      p.moves.pop();
+    });
+    // Filling moves no load: what each support carries after it is what it carried on the pins.
+    const told = report(opened(late), TODAY).moves;
+    const [pinned, filled] = [told.find(({ title }) => title === 'Let go of G1b')!, told.at(-1)!].map(({ forces }) => forces!.supports);
+    for (const id of ['A', 'T', 'B']) expect(filled![id]!).toBeCloseTo(pinned![id]!, 2);
+  });
+
   test('the heaviest that anybody says is carried', () => {
     const heavy = edited((p) => (p.structure.pieces[0]!.weighed = 4400));
     const w = 0.0366 * 7850 * 14;
@@ -609,6 +633,32 @@ describe('overhangs, pairs and braces', () => {
     const loose = pair(2.4);
     Object.assign(loose.structure.braces[0]!, { b: null, anchoredTo: '' });
     expect(bad(loose).join()).toContain('missing brace.tied What is Cross-frame tied to');
+  });
+
+  test('a third girder tied to the pair is a system that is asked about', () => {
+    const three = pair(2.4);
+    const { structure } = three;
+    structure.pieces.push({ ...structure.pieces[0]!, id: 'd', mark: 'G3a', from: { x: 0, y: 4.8, z: 5 }, to: { x: 14, y: 4.8, z: 5 } });
+    structure.supports.push(support('A3', 'Pier 1, third', 'd', 0.3, { along: 'fixed' }), support('T3', 'Pier 2, third', 'd', 13.5));
+    structure.braces.push({ ...structure.braces[0]!, id: 'y', a: { piece: 'c', at: 7 }, b: { piece: 'd', at: 7 } });
+    three.moves.push(
+      ...moves(
+        { kind: 'support.ready', support: 'A3' },
+        { kind: 'support.ready', support: 'T3' },
+        { kind: 'piece.hang', beam: 'd', by: 'crane' },
+        { kind: 'brace.fix', brace: 'y' },
+        { kind: 'piece.letGo', beam: 'd', keeps: 0 },
+      ),
+    );
+    expect(bad(three).join()).toMatch(/missing group.system G\da is one of more than two girders/);
+  });
+
+  test('a brace to what is anchored says how stiff it is', () => {
+    const held = pair(2.4);
+    Object.assign(held.structure.braces[0]!, { b: null, anchoredTo: 'the quay wall', kind: 'strut', stops: 'both', towardsDeg: 90 });
+    expect(bad(held).join()).toContain('missing brace.stiffness How stiff is Cross-frame');
+    held.structure.braces[0]!.stiffness = 1e9;
+    expect(bad(held).join()).not.toContain('brace.stiffness');
   });
 
   test('a brace that carries too little, and one that is too soft', () => {
