@@ -13,6 +13,8 @@ export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => 
 export async function openJob(page: Page, id: string): Promise<void> {
   await page.goto(`/jobs/${id}`);
   await expect(page.locator('[data-saving]')).toContainText('Saved');
+  // The strip goes to the opening move when the verdict comes: nothing is pressed on it before.
+  await expect(page.getByText('Working out the checks')).toHaveCount(0);
 }
 
 export const station = (page: Page, name: string) =>

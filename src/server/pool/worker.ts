@@ -15,7 +15,7 @@ function open(plan: Plan, today: string): Tasks['open']['output'] {
 const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] | Promise<Tasks[N]['output']> } = {
   summary: ({ plan, today }) => {
     const { verdict, counts } = evaluate(plan, today);
-    return { verdict, counts, pieces: plan.pieces.map((piece) => piece.mark), moves: plan.moves.length };
+    return { verdict, counts, pieces: [...plan.pieces, ...plan.structure.pieces].map((piece) => piece.mark), moves: plan.moves.length };
   },
   open: ({ plan, today }) => open(plan, today),
   sheet: async ({ name, job, paper, port }) => {
