@@ -58,11 +58,24 @@ export const on = (kind: AboutKind, thing: { id: string }, subject: string, part
   about: { kind, id: thing.id, ...(part === undefined ? {} : { part }) },
 });
 
-/** The first move of a kind done to a thing; null when the run sheet has none. */
-export function moveFor(plan: Plan, kind: MoveKind, about: string): string | null {
-  const found = plan.moves.find((move) => move.kind === kind && Object.entries(move).some(([key, value]) => key !== 'id' && key !== 'note' && value === about));
-  return found?.id ?? null;
+/** The first move of each kind done to each thing, by `kind thing`; worked out once for each run sheet. */
+const firstMoves = new WeakMap<Plan['moves'], ReadonlyMap<string, string>>();
+function firstMovesOf({ moves }: Plan): ReadonlyMap<string, string> {
+  const known = firstMoves.get(moves);
+  if (known) return known;
+  const found = new Map<string, string>();
+  for (const move of moves)
+    for (const [key, value] of Object.entries(move)) {
+      if (key === 'id' || key === 'note' || key === 'kind' || typeof value !== 'string') continue;
+      const of = `${move.kind} ${value}`;
+      if (!found.has(of)) found.set(of, move.id);
+    }
+  firstMoves.set(moves, found);
+  return found;
 }
+
+/** The first move of a kind done to a thing; null when the run sheet has none. */
+export const moveFor = (plan: Plan, kind: MoveKind, about: string): string | null => firstMovesOf(plan).get(`${kind} ${about}`) ?? null;
 
 /** Run a calculation and keep the evidence. */
 export function traced<I extends TObject, O extends TObject>(calc: Calc<I, O>, input: Static<I>): { outcome: Outcome<Static<O>>; traces: Trace[] } {
@@ -84,8 +97,15 @@ export function ratioCheck(
     numbers.ratio === undefined
       ? judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive)
       : judge(numbers.ratio, 1, numbers.caution, numbers.inclusive);
+  // Each field by its name: a spread of so many shapes costs more than all the rest of a check.
   return {
-    ...place,
+    id: place.id,
+    subject: place.subject,
+    about: place.about,
+    station: place.station,
+    move: place.move,
+    calc: place.calc,
+    source: place.source,
     demand: numbers.demand,
     capacity: numbers.capacity,
     quantity: numbers.quantity,

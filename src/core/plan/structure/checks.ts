@@ -6,7 +6,8 @@ import { settleBeams, type SettledBeam } from './model';
 import { beamAt } from './state';
 import { WorstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
-import { fixedTwiceCheck, putLoadCheck, sidewaysChecks, tippingCheck, unfinishedCheck } from './tipping';
+import { fixedTwiceCheck, putLoadCheck, sidewaysChecks, tippingCheck } from './tipping';
+import { Unfinished } from './unfinished';
 import { freeLengths, strengths, type Ground } from './ground';
 import { lineChecks } from './line-checks';
 import { supportChecks, webChecks } from './supports';
@@ -68,12 +69,14 @@ export function structureChecks(context: Context): StructureAnswer {
     if (move?.kind === 'piece.letGo' && move.keeps === 0) {
       releaseChecks(ground, move.beam, change);
       sidewaysChecks(ground, move.beam, change.moment, move.id, false);
-      unfinishedCheck(ground, change.moment, move.id);
     }
   }
   // Moves that change no force still let go of a piece, or fix nothing.
   const seen = new Set(changes.map(({ at }) => at));
+  const unfinished = new Unfinished(ground);
   replayed.steps.forEach(({ move, after }, at) => {
+    unfinished.after(move, after.structure);
+    if (move.kind === 'piece.letGo' && move.keeps === 0) unfinished.check(move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
   for (const move of plan.moves) if (move.kind === 'beam.plumb') plumbCheck(ground, move.beam, move.off, move.id);

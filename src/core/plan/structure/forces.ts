@@ -1,7 +1,8 @@
-import { solveLine, type LineAnswer, type LineJoint, type LinePiece, type LineSupport } from '../../stage/line';
+import type { LineAnswer, LineJoint, LinePiece, LineSupport } from '../../stage/line';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
-import type { Joint, Move, Plan, PutLoad, Support } from '../schema';
+import { answerOf } from './answers';
+import type { Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { heightAt, isInclined, type Load, type SettledBeam } from './model';
 import { beamAt, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
 
@@ -57,8 +58,10 @@ interface Net {
   hangs: Map<string, Joint[]>;
   carries: Map<string, Joint[]>;
   seats: Map<string, { key: string; support: Support; at: number }[]>;
-  /** what may be put on each piece */
+  /** what may be put on each piece, and on which */
   puts: Map<string, PutLoad[]>;
+  loads: Map<string, PutLoad>;
+  braces: Map<string, Brace>;
 }
 
 function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
@@ -74,6 +77,8 @@ function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rule
     carries: new Map(),
     seats: new Map(),
     puts: new Map(),
+    loads: new Map(structure.loads.map((one) => [one.id, one])),
+    braces: new Map(structure.braces.map((one) => [one.id, one])),
   };
   for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
@@ -96,21 +101,6 @@ function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rule
 
 const emptyCases = <T>(make: () => T): Record<LoadCase, T> => ({ plain: make(), factored: make(), light: make() });
 
-const solved = new Map<string, LineAnswer>();
-/** Answers kept, by all that goes into them; past this many the oldest are forgotten. */
-const KEPT = 20000;
-
-/** The same line under the same loads is the same answer. */
-function answerOf(pieces: readonly LinePiece[], supports: readonly LineSupport[], joints: readonly LineJoint[]): LineAnswer {
-  const key = JSON.stringify([pieces, supports, joints]);
-  const before = solved.get(key);
-  if (before) return before;
-  const answer = solveLine(pieces, supports, joints);
-  if (solved.size >= KEPT) solved.delete(solved.keys().next().value!);
-  solved.set(key, answer);
-  return answer;
-}
-
 /** Two ends further apart than this do not meet [m]. */
 export const MEET = 0.06;
 
@@ -124,7 +114,7 @@ export function forcesOf(plan: Plan, beams: Map<string, SettledBeam>, moments: r
     const move = plan.moves[at]!;
     const before = moments[at - 1] ?? null;
     if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
-      const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
+      const brace = net.braces.get(move.brace)!;
       const lines = [...new Set([brace.a.piece, ...(brace.b ? [brace.b.piece] : [])].flatMap((id) => lineOf.get(id) ?? []))];
       if (lines.length > 0) changes.push({ move, at, moment, lines });
       return;
@@ -159,7 +149,7 @@ function touched(net: Net, move: Move, moment: StructureMoment, before: Structur
     }
     case 'load.on':
     case 'load.off':
-      return new Set([...net.puts.values()].flat().flatMap((one) => (one.id === move.load ? [one.piece] : [])));
+      return new Set([net.loads.get(move.load)!.piece]);
     default:
       return new Set();
   }

@@ -3,6 +3,7 @@ import type { Check } from '../check';
 import { missingCheck } from '../evaluate/context';
 import { temporarySupports } from '../document/structure';
 import { saysSomething } from '../records';
+import type { Move } from '../schema';
 import { beamAt, jointAt } from './state';
 import type { Ground } from './ground';
 import { about, place } from './places';
@@ -36,13 +37,12 @@ export function leftOutOf({ context, beams }: Ground): Check[] {
     else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
     else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
   }
+  const hanging = new Map<string, Extract<Move, { kind: 'piece.hang' }>>();
   replayed.steps.forEach(({ move, after }) => {
+    if (move.kind === 'piece.letGo' && beamAt(after.structure, move.beam).where !== 'hanging') hanging.delete(move.beam);
     if (move.kind !== 'piece.hang') return;
-    const others = moves.filter(
-      (one): one is typeof move =>
-        one.kind === 'piece.hang' && one.beam !== move.beam && beamAt(after.structure, one.beam).where === 'hanging' && sameGear(one.by, move.by),
-    );
-    const [other] = others;
+    const other = [...hanging.values()].find((one) => one.beam !== move.beam && sameGear(one.by, move.by));
+    hanging.set(move.beam, move);
     if (!other) return;
     const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
     checks.push(

@@ -78,8 +78,10 @@ interface Known {
   /** supports with a seat under each piece, and joints by which it is carried or met */
   under: Map<string, Support[]>;
   carriedBy: Map<string, Joint[]>;
-  /** place in the run sheet of the first move that makes a support ready */
+  splices: Map<string, Joint[]>;
+  /** place in the run sheet of the first move that makes a support ready, and of each move */
   readyAt: Map<string, number>;
+  placeOf: Map<string, number>;
 }
 
 const known = new WeakMap<Plan, Known>();
@@ -87,10 +89,14 @@ function knownOf(plan: Plan): Known {
   let found = known.get(plan);
   if (!found) {
     const { pieces, supports, joints } = plan.structure;
-    found = { beams: byId(pieces), supports: byId(supports), joints: byId(joints), under: new Map(), carriedBy: new Map(), readyAt: new Map() };
+    found = { beams: byId(pieces), supports: byId(supports), joints: byId(joints), under: new Map(), carriedBy: new Map(), splices: new Map(), readyAt: new Map(), placeOf: new Map() };
     for (const support of supports) for (const { piece } of support.seats) push(found.under, piece, support);
-    for (const joint of joints) if (joint.kind !== 'splice') push(found.carriedBy, joint.a.piece, joint);
+    for (const joint of joints) {
+      if (joint.kind !== 'splice') push(found.carriedBy, joint.a.piece, joint);
+      else for (const piece of new Set([joint.a.piece, joint.b.piece])) push(found.splices, piece, joint);
+    }
     plan.moves.forEach((move, i) => {
+      found!.placeOf.set(move.id, i);
       if (move.kind === 'support.ready' && !found!.readyAt.has(move.support)) found!.readyAt.set(move.support, i);
     });
     known.set(plan, found);
@@ -107,7 +113,7 @@ function push<T>(map: Map<string, T[]>, key: string, one: T): void {
 /** What a move of the structure needs of the moves before it. */
 export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment): Need[] {
   const now = moment.structure;
-  const { beams, supports, joints, under, carriedBy, readyAt } = knownOf(plan);
+  const { beams, supports, joints, under, carriedBy, splices, readyAt, placeOf } = knownOf(plan);
   const mark = (id: string): string => beams.get(id)?.mark || id;
   switch (move.kind) {
     case 'support.ready': {
@@ -125,10 +131,8 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       if (move.kind === 'support.level' || !temporarySupports.includes(support.kind)) return [stands];
       // Bents are lowered when the splices of what lies on them are filled and tight.
       const resting = new Set(support.seats.map(({ piece }) => piece));
-      const open = plan.structure.joints.filter(
+      const open = [...new Set([...resting].flatMap((piece) => splices.get(piece) ?? []))].filter(
         (one) =>
-          one.kind === 'splice' &&
-          (resting.has(one.a.piece) || resting.has(one.b.piece)) &&
           isMade(jointAt(now, one.id)) &&
           one.holes !== null &&
           (jointAt(now, one.id)!.bolts ?? one.holes) < one.holes,
@@ -136,7 +140,7 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       return [stands, ...open.map((one) => ({ what: `${one.name} is filled and tight`, done: false }))];
     }
     case 'piece.hang': {
-      const at = plan.moves.indexOf(move);
+      const at = placeOf.get(move.id)!;
       // A prop or jack may come under it later; what it is to be landed on for good is there when it lands.
       const seats = (under.get(move.beam) ?? []).filter((one) => !(temporarySupports.includes(one.kind) && (readyAt.get(one.id) ?? -1) > at));
       return [

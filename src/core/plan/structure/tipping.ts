@@ -26,7 +26,7 @@ interface About {
 
 /** Loads of a line at the moment, downwards: the heaviest anybody says, and the lightest without allowance. */
 function loadsOn(ground: Ground, line: Line, moment: StructureMoment): { from: number; to: number; x: number; heavy: number; light: number }[] {
-  const { beams, by, latest, context } = ground;
+  const { beams, by, latest } = ground;
   return line.spans.flatMap(({ id, from, to, flipped }) => {
     const { heavy, light } = beams.get(id)!;
     if (heavy instanceof Missing || light instanceof Missing) return [];
@@ -37,9 +37,7 @@ function loadsOn(ground: Ground, line: Line, moment: StructureMoment): { from: n
       const above = latest.get(joint.a.piece);
       return [{ x: spot(at), heavy: above?.carried.plain.get(joint.id) ?? 0, light: above?.carried.light.get(joint.id) ?? 0 }];
     });
-    const put = context.plan.structure.loads.flatMap((one) =>
-      one.piece === id && loadAt(moment, one.id) ? [{ x: spot(one.at), heavy: one.force, light: 0 }] : [],
-    );
+    const put = (by.puts.get(id) ?? []).flatMap((one) => (loadAt(moment, one.id) ? [{ x: spot(one.at), heavy: one.force, light: 0 }] : []));
     const fixed = heavy.points.map(({ x, force }, n) => ({ x: spot(x), heavy: force, light: light.points[n]?.force ?? 0 }));
     return [
       { from, to, x: (from + to) / 2, heavy: spread(heavy), light: spread(light) },
@@ -220,41 +218,6 @@ export function sidewaysChecks(ground: Ground, start: string, moment: StructureM
         ),
       );
   }
-}
-
-/** 48 ft of unfinished bolting above what is finished, 29 CFR 1926.754(b)(2) [m]. */
-const UNFINISHED = 14.63;
-
-/** How much steel stands above the lowest joint that is not filled yet. */
-export function unfinishedCheck(ground: Ground, moment: StructureMoment, move: string | null): void {
-  const { context, beams, rows } = ground;
-  let [low, high] = [Infinity, -Infinity];
-  let lowest: { name: string; id: string } | null = null;
-  for (const { beam, place: stands } of beams.values())
-    if (stands && beamAt(moment, beam.id).where === 'set') high = Math.max(high, stands.from.z, stands.to.z);
-  for (const joint of context.plan.structure.joints) {
-    const state = jointAt(moment, joint.id);
-    const stands = beams.get(joint.a.piece)?.place;
-    if (!isMade(state) || !stands || (joint.holes !== null && state.bolts !== null && state.bolts >= joint.holes)) continue;
-    const { z } = pointAt(stands, joint.a.at);
-    if (z < low) [low, lowest] = [z, joint];
-  }
-  if (!lowest || high - low < 0) return;
-  const numbers = { demand: high - low, capacity: UNFINISHED, quantity: 'length' as const, caution: null, inclusive: true };
-  const joint = lowest;
-  rows.ratio('frame.unfinished', 'job', 'structure', undefined, move, numbers, () =>
-    ratioCheck(
-      place(
-        'frame.unfinished',
-        on('job', { id: 'structure' }, 'Structure'),
-        move,
-        '29 CFR 1926.754(b)(2): no more than four floors or 48 ft of unfinished bolting',
-      ),
-      numbers,
-      told(phrase`${q(high - low, 'length')} of steel stand above ${joint.name}, whose holes are not all filled; ${q(UNFINISHED, 'length')} may.`),
-      [],
-    ),
-  );
 }
 
 /** Warmer or colder by this much within a job [K], a hot day after a cold night. */
