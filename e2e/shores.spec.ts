@@ -191,7 +191,7 @@ test('a bent for new steel: asked for its loads, then it holds or tips', async (
   await expect(check(page, 'shore.seat', 'Bent 1, Girder 1')).toHaveAttribute('data-verdict', 'clear');
   await page.getByRole('button', { name: 'Guy', exact: true }).click();
   await field(page, 'Wind sees, of it and its load').fill('4');
-  await field(page, 'Gust forecast').fill('15');
+  await field(page, 'Gust that may come while it stands').fill('15');
   await expect(check(page, 'shore.guy', 'Bent 1, Guy 1')).toHaveAttribute('data-verdict', 'missing');
   await field(page, 'May pull').fill('10');
   await expect(check(page, 'shore.lateral', 'Bent 1')).toHaveAttribute('data-verdict', 'clear');

@@ -38,7 +38,7 @@ export function girderLines(lines: number, each: number, most = Infinity): Plan 
         structure.supports.push(support(seat, `Pier ${line + 1}.${n + 1}.${k}`, id, at, { along: n === 0 && k === 0 ? 'fixed' : 'free' }));
         moves.push({ kind: 'support.ready', support: seat });
       });
-      moves.push({ kind: 'piece.hang', beam: id, by: 'mobile crane' });
+      moves.push({ kind: 'piece.hang', beam: id, by: 'mobile crane', checkedBy: 'L. Marsh' });
       if (n > 0) {
         const joint = `${id}j`;
         structure.joints.push({

@@ -4,7 +4,7 @@ import type { Move, Plan, Support } from '../src/core/plan/schema';
 /** A plan of the harbour footbridge: nothing but what the structure has. */
 export function bare(ruleSet: Plan['job']['ruleSet'] = 'eu-ls'): Plan {
   const plan = newPlan({ name: 'Quay footbridge, girder', place: 'Wrenholm ferry terminal', units: 'metric', ruleSet });
-  return { ...plan, bearings: [], pieces: [], cranes: [], stands: [], picks: [], moves: [], site: { ...plan.site, forecastGust: 15 } };
+  return { ...plan, bearings: [], pieces: [], cranes: [], stands: [], picks: [], moves: [], site: { ...plan.site, forecastGust: 6, standingGust: 15 } };
 }
 
 export const support = (id: string, name: string, piece: string, at: number, changes: Partial<Support> = {}): Support => ({
@@ -78,9 +78,9 @@ export function splicedGirder(ruleSet: Plan['job']['ruleSet'] = 'eu-ls'): Plan {
     { kind: 'support.ready', support: 'A' },
     { kind: 'support.ready', support: 'T' },
     { kind: 'support.ready', support: 'B' },
-    { kind: 'piece.hang', beam: 'a', by: 'mobile crane, lift card 1' },
+    { kind: 'piece.hang', beam: 'a', by: 'mobile crane, lift card 1', checkedBy: 'L. Marsh' },
     { kind: 'piece.letGo', beam: 'a', keeps: 0 },
-    { kind: 'piece.hang', beam: 'b', by: 'mobile crane, lift card 2' },
+    { kind: 'piece.hang', beam: 'b', by: 'mobile crane, lift card 2', checkedBy: 'L. Marsh' },
     { kind: 'joint.make', joint: 's', pins: 12, bolts: 12, tight: true, fit: 'asLies' },
     { kind: 'piece.letGo', beam: 'b', keeps: 0 },
     { kind: 'joint.make', joint: 's', pins: 0, bolts: 36, tight: true, fit: 'asLies' },

@@ -28,6 +28,7 @@ export function usedTraces(): Map<string, Trace[]> {
     edited((p) => {
       p.shoring.bents.push(twoPostBent());
       p.site.forecastGust = 14;
+      p.site.standingGust = 14;
     }),
     edited((p) => {
       for (const storey of p.shoring.storeys) storey.joists.over = 'through';

@@ -31,7 +31,15 @@ function collector() {
   };
   const test = (name, run) => add(name, run);
   const grouped = (name, body) => describe(name, body);
-  return { tests, before, globals: { describe: Object.assign(describe, { each: rows(grouped) }), test: Object.assign(test, { each: rows(test) }), beforeAll: (run) => before.push(run) } };
+  return {
+    tests,
+    before,
+    globals: {
+      describe: Object.assign(describe, { each: rows(grouped) }),
+      test: Object.assign(test, { each: rows(test) }),
+      beforeAll: (run) => before.push(run),
+    },
+  };
 }
 
 class BundleRunner {
@@ -76,7 +84,7 @@ class BundleRunner {
     // The quick ones first: most mutants die of one of them.
     const spent = new Map(results.map(({ id, timeSpentMs }) => [id, timeSpentMs]));
     this.tests.sort((a, b) => spent.get(a.id) - spent.get(b.id));
-    return { status: 'complete', tests: results, mutantCoverage: space.mutantCoverage };
+    return { status: 'complete', tests: results, mutantCoverage: runtimeOnly(space.mutantCoverage) };
   }
 
   async mutantRun({ activeMutant, testFilter, hitLimit }) {
@@ -95,6 +103,12 @@ class BundleRunner {
       space.activeMutant = undefined;
     }
   }
+}
+
+/** What is also reached while the tests run is judged by them; only what runs at loading alone is static. */
+function runtimeOnly(coverage) {
+  const reached = new Set(Object.values(coverage.perTest).flatMap((counts) => Object.keys(counts)));
+  return { perTest: coverage.perTest, static: Object.fromEntries(Object.entries(coverage.static).filter(([id]) => !reached.has(id))) };
 }
 
 async function told(run) {

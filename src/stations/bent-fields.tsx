@@ -166,7 +166,7 @@ function SidewaysFields({ bent }: { bent: Bent }) {
     <div className="mt-2">
       <Pair>
         {open('Wind sees, of it and its load', 'floorArea', bent.sail, (sail) => edit({ sail }, 'sail'))}
-        {open('Gust forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
+        {open('Gust that may come while it stands', 'speed', plan.site.standingGust ?? null, (gust) => act('setStandingGust', { gust }, 'standing'))}
         {open('Bracing and ties hold', 'force', bent.lateral, (lateral) => edit({ lateral }, 'lateral'))}
         <span className="self-end text-right">
           <SmallButton

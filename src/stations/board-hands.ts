@@ -29,7 +29,7 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
     case 'powerLineEnd':
       return plan.site.powerLines.find((one) => one.id === ref.id)?.[ref.end] ?? null;
     case 'start': {
-      const start = plan.pieces.find((one) => one.id === ref.id)?.start;
+      const start = plan.pieces.find((one) => one.id === ref.id)?.start ?? plan.structure.pieces.find((one) => one.id === ref.id)?.lies;
       return start ? { x: start.x, y: start.y } : null;
     }
     default:
@@ -73,12 +73,16 @@ export function boardHands(store: JobStore, step: number) {
     else if (ref.kind === 'shore') {
       const move = shoreTo(plan(), ref.id, at, 0);
       if (move) act({ name: 'editIn', args: { ...move, id: ref.id } } as Command, group);
-    } else if (ref.kind === 'start') act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
+    } else if (ref.kind === 'start') {
+      const beam = plan().structure.pieces.find((one) => one.id === ref.id);
+      if (beam) act({ name: 'editIn', args: { list: 'beams', id: ref.id, changes: { lies: { azimuthDeg: 0, level: 0, ...beam.lies, ...at } } } }, group);
+      else act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
+    }
   };
   /** A pick slides along the piece; in the turned elevation the piece may run the other way. */
   const slide = (ref: Ref, shift: number, group: string, from: number, free: boolean): void => {
     if (ref.kind !== 'pickPoint') return;
-    const along = store.getState().look === 'beam' ? 1 : lookAxis(settle(plan()), null, 'beam').x;
+    const along = store.getState().look === 'beam' ? 1 : lookAxis(settle(plan()), [], 'beam').x;
     const distance = from + (ref.end === 'left' ? shift : -shift) * Math.sign(along || 1);
     const value = Math.max(0, free ? distance : snap(distance, step));
     store.getState().act({ name: 'editPick', args: { id: ref.id, changes: ref.end === 'left' ? { left: value } : { right: value } } }, group);

@@ -1,34 +1,115 @@
 'use client';
+import { Fragment } from 'react';
 import { Plus } from 'lucide-react';
 import { saidOf } from '@/core/plan/document/unsaid';
+import { markLifted } from '@/core/plan/lookups';
+import { unknownCrane } from '@/core/plan/new-plan';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { ChartTable } from './chart-table';
 import { ChartChecked } from './chart-checked';
 import { ChartDialog } from './chart-dialog';
+import { Fold } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
 import { SiteFields } from './site-fields';
+import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 
-/** The crane, its chart, where it stands, and what is in its way. */
+/** The cranes, their charts, where they stand, and what is in their way. */
 export function GearStation() {
   const plan = usePlan();
-  const stand = plan.stands[0];
-  const crane = plan.cranes.find((one) => one.id === stand?.crane) ?? plan.cranes[0];
-  if (!stand || !crane)
+  const { cranes, stands } = plan;
+  if (cranes.length === 0)
     return (
       <Panel title="Gear" about="No crane in this job: lifted by hand or by lifts" station="gear">
+        <NewGear />
+        <SiteFields />
+      </Panel>
+    );
+  const [crane, ...more] = cranes;
+  const [stand, ...places] = stands;
+  if (crane && stand && more.length + places.length === 0)
+    return (
+      <Panel title={`Gear · ${crane.name}`} about={`At ${stand.name}; drag it on the plan`} station="gear">
+        <StandFields stand={stand} />
+        <ChartFields crane={crane} />
+        <CraneFields crane={crane} />
+        <NewGear />
         <SiteFields />
       </Panel>
     );
   return (
-    <Panel title={`Gear · ${crane.name}`} about={`At ${stand.name}; drag it on the plan`} station="gear">
-      <StandFields stand={stand} />
-      <ChartFields crane={crane} />
-      <CraneFields crane={crane} />
+    <Panel
+      title="Gear"
+      about={`${cranes.length === 1 ? 'One crane' : `${cranes.length} cranes`} at ${stands.length} stands; drag them on the plan`}
+      station="gear"
+    >
+      <div className="border-b border-line">
+        {stands.map((one) => (
+          <Fold
+            key={one.id}
+            thing={one.id}
+            title={one.name || 'Stand'}
+            note={cranes.find(({ id }) => id === one.crane)?.name}
+            tools={<ThingTools station="gear" list="stands" thing={one} needed={plan.picks.some((pick) => pick.stand === one.id)} />}
+          >
+            <div className="pb-3">
+              <StandFields stand={one} />
+            </div>
+          </Fold>
+        ))}
+        {cranes.map((one) => (
+          <Fold
+            key={one.id}
+            thing={one.id}
+            title={one.name || 'Crane'}
+            note={one.chart ? one.chartSource : 'no chart yet'}
+            tools={<ThingTools station="gear" list="cranes" thing={one} needed={stands.some(({ crane: of }) => of === one.id)} />}
+          >
+            <div className="space-y-4 pb-3">
+              <ChartFields crane={one} />
+              <CraneFields crane={one} />
+            </div>
+          </Fold>
+        ))}
+      </div>
+      <NewGear />
       <SiteFields />
     </Panel>
+  );
+}
+
+/** Another stand of a crane, another crane. What a new one measures is asked. */
+function NewGear() {
+  const plan = usePlan();
+  const act = useAct();
+  const addCrane = () => act('addTo', { list: 'cranes', thing: { ...unknownCrane(), id: freshId('c'), name: `Crane ${plan.cranes.length + 1}` } });
+  const addStand = (crane: Crane) =>
+    act('addTo', {
+      list: 'stands',
+      thing: {
+        id: freshId('s'),
+        name: `Stand ${plan.stands.length + 1}`,
+        crane: crane.id,
+        at: { x: (plan.stands[plan.stands.length - 1]?.at.x ?? 0) + 8, y: plan.stands[plan.stands.length - 1]?.at.y ?? -8 },
+        azimuthDeg: 0,
+        padArea: null,
+        groundAllowable: null,
+      },
+    });
+  return (
+    <div className="flex flex-wrap gap-1.5">
+      {plan.cranes.map((crane) => (
+        <SmallButton key={crane.id} onClick={() => addStand(crane)}>
+          <Plus size={13} aria-hidden /> Another stand of {crane.name}
+        </SmallButton>
+      ))}
+      <SmallButton onClick={addCrane}>
+        <Plus size={13} aria-hidden /> {plan.cranes.length === 0 ? 'A crane' : 'Another crane'}
+      </SmallButton>
+    </div>
   );
 }
 
@@ -36,14 +117,20 @@ function StandFields({ stand }: { stand: Stand }) {
   const plan = usePlan();
   const act = useAct();
   const { open, figure } = useInputs();
-  const pick = plan.picks.find((one) => one.stand === stand.id);
+  const picks = plan.picks.filter((one) => one.stand === stand.id);
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
   return (
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', stand.at.x, (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
       {figure('North', 'length', stand.at.y, (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
       {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
-      {pick && figure('Boom', 'length', pick.boom, (boom) => act('editPick', { id: pick.id, changes: { boom } }, 'boom'))}
+      {picks.map((pick) => (
+        <Fragment key={pick.id}>
+          {figure(picks.length > 1 ? `Boom for ${markLifted(plan, pick)}` : 'Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) =>
+            act('editPick', { id: pick.id, changes: { boom } }, `boom ${pick.id}`),
+          )}
+        </Fragment>
+      ))}
       {open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
       {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
     </Group>

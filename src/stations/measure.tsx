@@ -29,16 +29,19 @@ export function MeasureStation() {
   const { lookedOver } = plan.survey;
   const derived = useJob((state) => state.survey.evaluation.derived);
   const figures = derived.filter((one) => one.id !== 'splice');
-  const piece = plan.pieces[0];
-  const seat = piece ? seatOf(settle(plan), piece) : null;
-  const known = seat && !(seat instanceof Missing) ? seat : null;
+  const settled = settle(plan);
+  const seats = plan.pieces.map((piece) => {
+    const seat = seatOf(settled, piece);
+    return { piece, known: seat instanceof Missing ? null : seat };
+  });
+  const only = seats.length === 1 ? (seats.find(({ known }) => known)?.known ?? null) : null;
   const [first, second] = plan.bearings;
   return (
     <Panel
       title="Measure"
       about={
-        known
-          ? `${formatQuantity(known.clear, 'length', system)} clear, ${formatQuantity(known.span, 'length', system)} between centres`
+        only
+          ? `${formatQuantity(only.clear, 'length', system)} clear, ${formatQuantity(only.span, 'length', system)} between centres`
           : 'What the tape found goes before what is drawn'
       }
       station="measure"
@@ -49,20 +52,20 @@ export function MeasureStation() {
           <DerivedList figures={figures} system={system} />
         </section>
       )}
-      {piece && (
-        <Group title={`${piece.mark} on its seats`}>
+      {seats.map(({ piece, known }) => (
+        <Group key={piece.id} title={`${piece.mark} on its seats`}>
           {open(
             `Bearing at ${plan.bearings.find((b) => b.id === piece.seat.left)?.name ?? 'the left'}`,
             'dimension',
             piece.seat.leftBearing,
-            (leftBearing) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, leftBearing } } }, 'left bearing'),
+            (leftBearing) => act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, leftBearing } } }, `left bearing ${piece.id}`),
             { note: known ? `leaves ${formatQuantity(known.bearing.right, 'dimension', system)} at ${known.right.name}` : undefined },
           )}
           {open('Span by drawing', 'length', piece.seat.statedSpan, (statedSpan) =>
-            act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, 'stated span'),
+            act('editPiece', { id: piece.id, changes: { seat: { ...piece.seat, statedSpan } } }, `stated span ${piece.id}`),
           )}
         </Group>
-      )}
+      ))}
       <Group title="Before the tape">
         {words('Last strip-out on', plan.survey.strippedOn, (strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped'), {
           type: 'date',

@@ -1,6 +1,7 @@
 'use client';
 import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
+import { liftedBy } from '@/core/plan/lookups';
 import { moveKindName, moveWords } from '@/core/plan/move-words';
 import type { Move, Plan } from '@/core/plan/schema';
 import { strikeGroups } from '@/core/plan/strike-groups';
@@ -13,15 +14,13 @@ function possible(plan: Plan): Move[] {
   for (const bearing of plan.bearings) moves.push({ id: '', kind: 'bearing.ready', bearing: bearing.id });
   for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.set', stand: stand.id });
   for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.deliver', piece: piece.id });
+  const ofStructure = new Map(plan.picks.map((pick) => [pick.piece, pick.id]));
+  const picks = plan.picks.filter((pick) => liftedBy(plan, pick).kind === 'piece');
   for (const pick of plan.picks)
-    moves.push(
-      { id: '', kind: 'piece.sling', pick: pick.id },
-      { id: '', kind: 'pick.trial', pick: pick.id },
-      { id: '', kind: 'pick.lift', pick: pick.id },
-      { id: '', kind: 'piece.land', pick: pick.id },
-    );
+    moves.push({ id: '', kind: 'piece.sling', pick: pick.id }, { id: '', kind: 'pick.trial', pick: pick.id }, { id: '', kind: 'pick.lift', pick: pick.id });
+  for (const pick of picks) moves.push({ id: '', kind: 'piece.land', pick: pick.id });
   for (const piece of plan.pieces) for (const end of ['left', 'right'] as const) moves.push({ id: '', kind: 'end.bolt', piece: piece.id, end, bolts: null });
-  for (const pick of plan.picks) moves.push({ id: '', kind: 'hook.release', pick: pick.id });
+  for (const pick of picks) moves.push({ id: '', kind: 'hook.release', pick: pick.id });
   for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.plumb', piece: piece.id }, { id: '', kind: 'piece.tighten', piece: piece.id });
   for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.leave', stand: stand.id });
   const { walls, rows, bents, opening } = plan.shoring;
@@ -31,7 +30,11 @@ function possible(plan: Plan): Move[] {
   for (const group of strikeGroups(plan)) moves.push({ id: '', kind: 'shore.strike', step: group.id });
   const { structure } = plan;
   for (const one of structure.supports) moves.push({ id: '', kind: 'support.ready', support: one.id }, { id: '', kind: 'support.strike', support: one.id });
-  for (const one of structure.pieces) moves.push({ id: '', kind: 'piece.hang', beam: one.id, by: '' }, { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 });
+  for (const one of structure.pieces)
+    moves.push(
+      { id: '', kind: 'piece.hang', beam: one.id, by: ofStructure.has(one.id) ? 'crane' : '', pick: ofStructure.get(one.id) ?? null },
+      { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 },
+    );
   for (const one of structure.pieces) moves.push({ id: '', kind: 'beam.plumb', beam: one.id, off: null });
   for (const one of structure.joints) moves.push({ id: '', kind: 'joint.make', joint: one.id, pins: 0, bolts: null, tight: null, fit: 'drawn' });
   for (const one of structure.braces) moves.push({ id: '', kind: 'brace.fix', brace: one.id }, { id: '', kind: 'brace.free', brace: one.id });

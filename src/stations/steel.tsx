@@ -12,20 +12,49 @@ import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel, SmallButton } from './panel';
 import { SteelOfStructure } from './structure-fields';
+import { Fold } from '@/ui/workings/fold';
 import { WeightChoice } from './weight-choice';
 import { useInputs } from './use-inputs';
 
-/** The piece: what it is, what is packed and bolted to it, and what others say it weighs. */
+/** Each piece: what it is, what is packed and bolted to it, and what others say it weighs. */
 export function SteelStation() {
   const plan = usePlan();
-  const piece = plan.pieces[0];
-  if (!piece)
+  const [only, ...others] = plan.pieces;
+  if (!only)
     return (
       <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel">
         <SteelOfStructure />
       </Panel>
     );
-  return <PieceFields key={piece.id} piece={piece} />;
+  if (others.length === 0)
+    return (
+      <Panel title={`Steel · ${only.mark}`} about={<AboutPiece piece={only} />} station="steel">
+        <PieceFields piece={only} />
+        <SteelOfStructure />
+      </Panel>
+    );
+  return (
+    <Panel title="Steel" about={`${plan.pieces.length} pieces on bearings`} station="steel">
+      <div className="border-b border-line">
+        {plan.pieces.map((piece) => (
+          <Fold key={piece.id} thing={piece.id} title={piece.mark} note={<AboutPiece piece={piece} />}>
+            <div className="space-y-4 pb-3">
+              <PieceFields piece={piece} />
+            </div>
+          </Fold>
+        ))}
+      </div>
+      <SteelOfStructure />
+    </Panel>
+  );
+}
+
+function AboutPiece({ piece }: { piece: Piece }) {
+  const { job } = usePlan();
+  const weight = pieceWeight(piece, rulesOf(job.ruleSet, job.thresholds));
+  return weight instanceof Missing
+    ? weight.questions[0]
+    : `${formatQuantity(weight.mass, 'mass', job.units)} with allowance, ${formatQuantity(weight.weight, 'force', job.units)}`;
 }
 
 function PieceFields({ piece }: { piece: Piece }) {
@@ -37,15 +66,10 @@ function PieceFields({ piece }: { piece: Piece }) {
   const listed = useJob((state) => state.listed ?? false);
   const showList = useJob((state) => state.showList);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const weight = pieceWeight(piece, rules);
-  const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, field);
+  const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, `${piece.id} ${field}`);
   const grade = grades.find((one) => one.name === piece.grade)?.name ?? 'other';
-  const about =
-    weight instanceof Missing
-      ? weight.questions[0]
-      : `${formatQuantity(weight.mass, 'mass', system)} with allowance, ${formatQuantity(weight.weight, 'force', system)}`;
   return (
-    <Panel title={`Steel · ${piece.mark}`} about={about} station="steel">
+    <>
       <span className="flex gap-1.5">
         <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
       </span>
@@ -81,7 +105,6 @@ function PieceFields({ piece }: { piece: Piece }) {
       </Group>
       <WeightChoice piece={piece} />
       <PackingFields piece={piece} />
-      <SteelOfStructure />
       <AttachmentFields piece={piece} />
       <Group title="Where it lies before the lift">
         {figure('Middle, east', 'length', saidOf(piece, 'start', piece.start.x), (x) => edit({ start: { ...piece.start, x } }, 'start x'))}
@@ -89,7 +112,7 @@ function PieceFields({ piece }: { piece: Piece }) {
         {figure('Turned from east', 'angle', piece.start.azimuthDeg, (azimuthDeg) => edit({ start: { ...piece.start, azimuthDeg } }, 'start turn'))}
         {figure('Underside level', 'length', saidOf(piece, 'start', piece.start.level), (level) => edit({ start: { ...piece.start, level } }, 'start level'))}
       </Group>
-    </Panel>
+    </>
   );
 }
 

@@ -1,4 +1,5 @@
 'use client';
+import { Fragment } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import type { Beam, Brace, Joint, Make, Move, Support } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
@@ -126,10 +127,27 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
       <Pair>
         {words('Mark', beam.mark, (mark) => edit({ mark }, 'mark'))}
         {open('Bare weight, on the scale', 'mass', beam.weighed, (weighed) => edit({ weighed }, 'weighed'))}
+        {(
+          [
+            ['x', 'Lies before the lift, east', 'length'],
+            ['y', 'Lies before the lift, north', 'length'],
+            ['azimuthDeg', 'First to second end from east', 'angle'],
+            ['level', 'Underside there above ground', 'length'],
+          ] as const
+        ).map(([key, label, kind]) => (
+          <Fragment key={key}>
+            {open(label, kind, beam.lies?.[key] ?? null, (value) =>
+              edit({ lies: value === null ? null : { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`),
+            )}
+          </Fragment>
+        ))}
       </Pair>
     </Fold>
   );
 }
+
+/** Where nobody has said more than one of its figures: on the ground, along the east. */
+const unlaid = { x: 0, y: 0, azimuthDeg: 0, level: 0 };
 
 function JointFields({ joint }: { joint: Joint }) {
   const edit = useEdit('joints', joint.id);
@@ -189,11 +207,25 @@ export function TightChoice({ tight, onTight }: { tight: boolean | null; onTight
 /** What can be changed in a move of the structure. */
 export function StructureMoveFields({ move }: { move: Move }) {
   const act = useAct();
+  const plan = usePlan();
+  const picks = plan.picks.map(({ id, piece, stand }) => ({ id, piece, stand: plan.stands.find((one) => one.id === stand)?.name ?? stand }));
   const { open, figure, words, choice, whole } = useInputs();
   const edit = (changes: Parameters<typeof act<'editMove'>>[1]['changes'], field: string) => act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
   switch (move.kind) {
     case 'piece.hang':
-      return words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' });
+      return (
+        <>
+          {words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' })}
+          {choice<string>(
+            'Lifted by the pick',
+            move.pick ?? '',
+            [['', 'none of this plan'], ...picks.filter((one) => one.piece === move.beam).map(({ id, stand }): [string, string] => [id, `from ${stand}`])],
+            (pick) => edit({ pick: pick === '' ? null : pick }, 'pick'),
+          )}
+          {!move.pick &&
+            words('That lift was worked out by', move.checkedBy ?? '', (checkedBy) => edit({ checkedBy }, 'checked by'), { placeholder: 'nobody yet' })}
+        </>
+      );
     case 'piece.letGo':
       return figure('The hook still pulls', 'force', move.keeps, (keeps) => edit({ keeps }, 'keeps'));
     case 'beam.plumb':

@@ -40,7 +40,7 @@ export function Walk() {
     shores: plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length,
     picks: plan.picks.length,
     moves: plan.moves.length,
-    crane: plan.cranes[0]?.name ?? 'no crane',
+    crane: plan.cranes.length === 1 ? plan.cranes.map(({ name }) => name).join() : plan.cranes.length === 0 ? 'no crane' : `${plan.cranes.length} cranes`,
   };
   const unmade = walk.filter((one) => !one.made).map((one) => one.name);
   return (

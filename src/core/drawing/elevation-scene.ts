@@ -10,7 +10,7 @@ import { bentsBeside } from './bent-shapes';
 import type { ShoreMoment } from './shore-moment';
 import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
-import { poseAt, type Pose } from './moment-pose';
+import { posesAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../plan/settle';
 import { placeOf } from '../plan/structure/model';
 import { structureBeside, type StructurePose } from './structure-shapes';
@@ -27,8 +27,8 @@ export function elevationScene(
   about: StationId = 'runSheet',
   structure: StructurePose | null = null,
 ): Drawing {
-  const pose = poseAt(plan, moment);
-  const axis = lookAxis(plan, pose, look);
+  const poses = posesAt(plan, moment);
+  const axis = lookAxis(plan, poses, look);
   const along = (p: Vec): number => dot(p, axis);
   const close = about === 'shores' && hasShores(plan);
   const site = siteShapes(plan, along);
@@ -39,9 +39,11 @@ export function elevationScene(
     ...bentsBeside(plan, along, shores),
     ...openingsBeside(plan, along, shores.memberIn),
   ];
-  const lifted: Shape[] = pose
-    ? [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along), ...measureShapes(plan, pose, along)]
-    : [];
+  const lifted: Shape[] = poses.flatMap((pose) =>
+    pose.pieceOnly
+      ? pieceShapes(pose, along)
+      : [...craneShapes(pose, along), ...pieceShapes(pose, along), ...hookShapes(pose, along), ...measureShapes(plan, pose, along)],
+  );
   const shapes: Shape[] = [...(close ? site.filter((shape) => shape.shape !== 'label') : site), ...lifted, ...near];
   const points = (close ? near : shapes).flatMap((shape) =>
     shape.shape === 'polygon' || (shape.shape === 'line' && shape.style.stroke !== 'ground') ? shape.points : [],
@@ -59,21 +61,21 @@ export function elevationScene(
   return { shapes, extent };
 }
 
-export function lookAxis(plan: SettledPlan, pose: Pose | null, look: Look): Vec {
-  if (look === 'boom' && pose?.hook) return direction(pose.hook.station.bearingDeg);
-  const set = plan.pieces[0]?.seat ?? plan.survey.openings[0];
-  const left = plan.bearings.find((b) => b.id === set?.left);
-  const right = plan.bearings.find((b) => b.id === set?.right);
-  if (!left || !right) return longestAlong(plan);
-  const d = sub(right.at, left.at);
-  const l = Math.hypot(d.x, d.y);
-  return l > 0 ? scale(d, 1 / l) : { x: 1, y: 0 };
-}
-
-/** Direction of the longest piece of the structure; east where there is none. */
-function longestAlong({ structure }: SettledPlan): Vec {
+/** Along the boom that has something in hand, or along the longest thing that spans: a piece, an opening, a piece of the structure. */
+export function lookAxis(plan: SettledPlan, poses: readonly Pose[], look: Look): Vec {
+  const swings = poses.filter((pose) => pose.hook && !pose.pieceOnly);
+  const boom = swings.find((pose) => pose.craneThere && pose.hook!.loaded) ?? swings.find((pose) => pose.craneThere) ?? swings[0];
+  if (look === 'boom' && boom?.hook) return direction(boom.hook.station.bearingDeg);
   let longest = { length: 0, along: { x: 1, y: 0 } };
-  for (const beam of structure.pieces) {
+  for (const set of [...plan.pieces.map(({ seat }) => seat), ...plan.survey.openings]) {
+    const left = plan.bearings.find((one) => one.id === set.left);
+    const right = plan.bearings.find((one) => one.id === set.right);
+    if (!left || !right) continue;
+    const across = sub(right.at, left.at);
+    const length = Math.hypot(across.x, across.y);
+    if (length > longest.length) longest = { length, along: scale(across, 1 / length) };
+  }
+  for (const beam of plan.structure.pieces) {
     const place = placeOf(beam);
     if (place && !place.upright && place.length > longest.length) longest = place;
   }

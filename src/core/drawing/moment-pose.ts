@@ -1,12 +1,15 @@
 import { add, direction, scale, type Vec } from '../geometry/plane';
-import { pickContext } from '../plan/evaluate';
+import { pickContext } from '../plan/pick-context';
 import type { PickContext } from '../plan/evaluate/context';
 import { travelHeight, type Travel } from '../plan/evaluate/crane';
 import type { Station } from '../plan/lift-path';
 import { Missing } from '../plan/missing';
 import type { Moment, PieceState } from '../plan/replay';
 import { rulesOf } from '../rules/rule-sets';
+import type { Pick } from '../plan/schema';
 import type { SettledPlan } from '../plan/settle';
+import { standOf } from '../plan/lookups';
+import { beamAt } from '../plan/structure/state';
 
 /** Where a piece and its crane are at a moment, for drawing. */
 export interface Pose {
@@ -18,14 +21,67 @@ export interface Pose {
   hook: { station: Station; height: number; loaded: boolean } | null;
   travel: Travel | null;
   craneThere: boolean;
+  /** set before: its crane has another in hand */
+  pieceOnly?: boolean;
 }
 
-export function poseAt(plan: SettledPlan, moment: Moment): Pose | null {
-  const pick = plan.picks[0];
-  if (!pick) return null;
+/**
+ * One pose for each crane, of the pick it has in hand or comes to next, and one of each piece that a crane has set before. A piece of the
+ * structure that hangs in place or is set is drawn with the structure.
+ */
+export function posesAt(plan: SettledPlan, moment: Moment): Pose[] {
+  const byCrane = new Map<string, Pick[]>();
+  for (const pick of plan.picks) {
+    const { crane } = standOf(plan, pick.stand);
+    byCrane.set(crane, [...(byCrane.get(crane) ?? []), pick]);
+  }
+  const inHand = new Set([...byCrane.values()].map((picks) => inHandOf(picks, moment)));
+  const drawn = new Set([...inHand].map((pick) => pick.piece));
+  const poses = [...inHand].map((pick) => poseOf(plan, pick, moment));
+  for (const pick of plan.picks) {
+    if (drawn.has(pick.piece) || !moment.pieces[pick.piece]) continue;
+    drawn.add(pick.piece);
+    const pose = poseOf(plan, pick, moment);
+    if (pose.state.where === 'free' || pose.state.where === 'landed') poses.push({ ...pose, pieceOnly: true });
+  }
+  return poses;
+}
+
+/** What the hook of a crane has in hand: what hangs on it, else what it lifts next, else what it lifted last. */
+function inHandOf(picks: readonly Pick[], moment: Moment): Pick {
+  const where = (pick: Pick) => stateOf(pick, moment).where;
+  const there = picks.filter((pick) => moment.cranesSet[pick.stand]);
+  const todo = (pick: Pick) => where(pick) !== 'free';
+  return picks.find((pick) => ['slung', 'hanging', 'landed'].includes(where(pick))) ?? there.find(todo) ?? picks.find(todo) ?? picks[picks.length - 1]!;
+}
+
+const NOTHING_DONE = {
+  hooks: [],
+  bolts: { left: 0, right: 0 },
+  boltedMoves: { left: false, right: false },
+  untold: { left: false, right: false },
+  plumbed: false,
+  tightened: false,
+};
+
+/** Where what a pick lifts is: a piece of the structure hangs in place until it is let go. */
+function stateOf(pick: Pick, moment: Moment): PieceState {
+  const state = moment.pieces[pick.piece];
+  if (state) return state;
+  const beam = beamAt(moment.structure, pick.piece);
+  if (beam.where === 'away') return { ...NOTHING_DONE, where: 'delivered' };
+  return { ...NOTHING_DONE, where: beam.where === 'hanging' || beam.kept > 0 ? 'landed' : 'free' };
+}
+
+function poseOf(plan: SettledPlan, pick: Pick, moment: Moment): Pose {
+  const pose = piecePose(plan, pick, moment);
+  return moment.pieces[pick.piece] || pose.state.where === 'delivered' ? pose : { ...pose, piece: null };
+}
+
+function piecePose(plan: SettledPlan, pick: Pick, moment: Moment): Pose {
   const context = pickContext(plan, pick);
   const { piece, path, seat, weight, hanging } = context;
-  const state = moment.pieces[piece.id]!;
+  const state = stateOf(pick, moment);
   const craneThere = moment.cranesSet[pick.stand] ?? false;
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   const atStart = { leftEnd: startEnd, azimuthDeg: piece.start.azimuthDeg, underside: piece.start.level, tiltDeg: 0 };
@@ -33,7 +89,7 @@ export function poseAt(plan: SettledPlan, moment: Moment): Pose | null {
   const level = known ? Math.max(seat.left.level, seat.right.level) : 0;
   const atSeat = known ? { leftEnd: seat.leftEnd, azimuthDeg: seat.azimuthDeg, underside: level, tiltDeg: 0 } : null;
   if (path instanceof Missing || weight instanceof Missing) return { context, state, piece: atStart, hook: null, travel: null, craneThere };
-  const travel = travelHeight(plan, context, path, weight, rulesOf(plan.job.ruleSet, plan.job.thresholds).value('loadClearance'));
+  const travel = travelHeight(plan, context, path, weight, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const first = path.stations[0]!;
   const last = path.stations[path.stations.length - 1]!;

@@ -12,7 +12,7 @@ import { bentsAbove } from './bent-shapes';
 import type { ShoreMoment } from './shore-moment';
 import { hasShores, shoresAbove } from './shore-shapes';
 import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
-import { poseAt, type Pose } from './moment-pose';
+import { posesAt, type Pose } from './moment-pose';
 import { powerLineShapes } from './power-line-shapes';
 import type { SettledPlan } from '../plan/settle';
 import { structureAbove, type StructurePose } from './structure-shapes';
@@ -29,7 +29,7 @@ export function planScene(
   checks: readonly Check[] = [],
   structure: StructurePose | null = null,
 ): Drawing {
-  const pose = poseAt(plan, moment);
+  const poses = posesAt(plan, moment);
   const close = about === 'shores' && hasShores(plan);
   const onWay = about === 'wayIn' && plan.wayIn.legs.length > 0;
   const standing = [...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
@@ -40,8 +40,10 @@ export function planScene(
   ];
   const shapes: Shape[] = [
     ...siteShapes(plan, onWay),
-    ...(pose ? [...pathShapes(plan, pose), ...craneShapes(pose), ...pieceShapes(pose)] : []),
-    ...(pose ? measureShapes(plan, pose) : []),
+    ...poses.flatMap((pose) => (pose.pieceOnly ? [] : pathShapes(plan, pose))),
+    ...poses.flatMap((pose) => (pose.pieceOnly ? [] : craneShapes(pose))),
+    ...poses.flatMap((pose) => pieceShapes(pose)),
+    ...poses.flatMap((pose) => (pose.pieceOnly ? [] : measureShapes(plan, pose))),
     ...near,
     ...(about === 'wayIn' ? carriedShapes(plan) : []),
     ...(close ? [] : wayShapes(plan, onWay, checks)),
@@ -115,6 +117,9 @@ function pieceShapes(pose: Pose): Shape[] {
   const width = weight instanceof Missing ? 0.2 : weight.section.width;
   const shapes: Shape[] = [];
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
+  // A piece of the structure is drawn with it once it hangs in place, and nowhere before while nobody says where it lies.
+  if (context.lifted.kind === 'beam' && (at === null || !context.lifted.beam.lies)) return shapes;
+  const ofPiece = context.lifted.kind === 'beam' ? ({ kind: 'start', id: piece.id } as const) : ({ kind: 'piece', id: piece.id } as const);
   const onTruck = state.where === 'away' || state.where === 'delivered' || state.where === 'slung';
   shapes.push({
     shape: 'polygon',
@@ -142,7 +147,7 @@ function pieceShapes(pose: Pose): Shape[] {
       shape: 'polygon',
       points: outline(seat.leftEnd, seat.azimuthDeg, piece.length, width),
       style: { stroke: 'steel', width: 1, dash: 'dash' },
-      of: { kind: 'piece', id: piece.id },
+      of: ofPiece,
     });
     shapes.push({
       shape: 'label',
@@ -158,7 +163,7 @@ function pieceShapes(pose: Pose): Shape[] {
       shape: 'polygon',
       points: outline(at.leftEnd, at.azimuthDeg, piece.length, width),
       style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
-      of: onTruck ? { kind: 'start', id: piece.id } : { kind: 'piece', id: piece.id },
+      of: onTruck ? { kind: 'start', id: piece.id } : ofPiece,
       solid: true,
     });
     if (!onTruck)

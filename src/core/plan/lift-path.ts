@@ -1,7 +1,7 @@
 import { add, angleOf, direction, distance, leftOf, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
 import { standOf } from './lookups';
 import type { Pick, Piece, Stand } from './schema';
-import type { Seat } from './seat-geometry';
+import type { Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
 
 /** One instant of the lift seen from above. */
@@ -39,7 +39,7 @@ function slewAngle(from: number, to: number, swing: Pick['swing']): number {
 }
 
 /** The way of the hook from where the piece lies to its seat: raise, boom to the swing radius, slew, boom to the set radius, lower. */
-export function liftPath(plan: SettledPlan, pick: Pick, piece: Piece, cgX: number, seat: Seat): LiftPath {
+export function liftPath(plan: SettledPlan, pick: Pick, piece: Piece, cgX: number, seat: Target): LiftPath {
   const stand = standOf(plan, pick.stand);
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   const from = hookOver(startEnd, piece.start.azimuthDeg, cgX);
@@ -78,8 +78,18 @@ export interface Overflown {
 }
 
 /** The tallest thing the piece passes over on its way; null when it passes over nothing. */
-export function tallestUnder(plan: SettledPlan, path: LiftPath, piece: Piece, cgX: number, width: number): Overflown | null {
-  const things = plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) }));
+export function tallestUnder(
+  plan: SettledPlan,
+  path: LiftPath,
+  piece: Piece,
+  cgX: number,
+  width: number,
+  standing: readonly { name: string; to: number; outline: Vec[] }[] = [],
+): Overflown | null {
+  const things = [
+    ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
+    ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
+  ];
   let tallest: Overflown | null = null;
   for (const station of path.stations) {
     const outline = outlineAt(station, piece, cgX, width);

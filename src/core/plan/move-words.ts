@@ -1,4 +1,4 @@
-import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
+import { bearingOf, markLifted, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
 
@@ -129,7 +129,7 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
     case 'pick.trial':
     case 'pick.lift':
     case 'hook.release': {
-      const { mark } = pieceOf(plan, pickOf(plan, move.pick).piece);
+      const mark = markLifted(plan, pickOf(plan, move.pick));
       return { title: move.kind === 'piece.sling' ? `Sling ${mark}` : title, about: mark };
     }
   }

@@ -1,6 +1,6 @@
 import { yieldOf } from '../steel/grades';
 import { bearingMore, nothingYet } from './migrations';
-import { PLAN_VERSION, type Plan } from './schema';
+import { PLAN_VERSION, type Crane, type Plan } from './schema';
 
 export interface NewPlan {
   name: string;
@@ -8,6 +8,25 @@ export interface NewPlan {
   units: Plan['job']['units'];
   ruleSet: Plan['job']['ruleSet'];
 }
+
+/** A crane of which nobody has said anything yet: its measures only serve to draw it. */
+export const unknownCrane = (): Omit<Crane, 'id'> => ({
+  unsaid: ['pivotBack', 'pivotHeight', 'boomDepth', 'boomWidth', 'hookDrop', 'baseLength', 'baseWidth', 'tailRadius'],
+  name: 'Crane',
+  chart: null,
+  chartSource: '',
+  chartGust: null,
+  pivotBack: 1,
+  pivotHeight: 2,
+  boomDepth: 0.6,
+  boomWidth: 0.5,
+  hookBlockMass: null,
+  hookDrop: 1.5,
+  baseLength: 6,
+  baseWidth: 6,
+  tailRadius: 3,
+  parts: [],
+});
 
 /**
  * One beam on two bearings with one crane: geometry to drag into place, and every figure that only the site,
@@ -51,26 +70,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
         seat: { left: 'p1', right: 'p2', leftBearing: 0.2, statedSpan: null },
       },
     ],
-    cranes: [
-      {
-        id: 'c1',
-        unsaid: ['pivotBack', 'pivotHeight', 'boomDepth', 'boomWidth', 'hookDrop', 'baseLength', 'baseWidth', 'tailRadius'],
-        name: 'Crane',
-        chart: null,
-        chartSource: '',
-        chartGust: null,
-        pivotBack: 1,
-        pivotHeight: 2,
-        boomDepth: 0.6,
-        boomWidth: 0.5,
-        hookBlockMass: null,
-        hookDrop: 1.5,
-        baseLength: 6,
-        baseWidth: 6,
-        tailRadius: 3,
-        parts: [],
-      },
-    ],
+    cranes: [{ ...unknownCrane(), id: 'c1' }],
     stands: [{ id: 's1', name: 'S1', crane: 'c1', at: { x: 8, y: -6 }, azimuthDeg: 180, padArea: null, groundAllowable: null }],
     picks: [
       {

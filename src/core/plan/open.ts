@@ -89,6 +89,7 @@ function danglingFaults(plan: Plan): Fault[] {
     crane: ids(plan.cranes),
     stand: ids(plan.stands),
     pick: ids(plan.picks),
+    lifted: ids([...plan.pieces, ...plan.structure.pieces]),
     truck: ids(plan.transport.trucks),
     permit: ids(plan.transport.permits),
     make: ids(plan.structure.makes),
@@ -103,7 +104,7 @@ function danglingFaults(plan: Plan): Fault[] {
     if (!known[kind].has(value))
       faults.push({
         path,
-        error: `${path} names ${kind === 'shoring' ? 'shore' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
+        error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
       });
   };
   const { walls, rows, bents } = plan.shoring;
@@ -180,14 +181,22 @@ function danglingFaults(plan: Plan): Fault[] {
   faults.push(...structureFaults(plan, need));
   plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));
   plan.picks.forEach((pick, i) => {
-    need('piece', pick.piece, `picks[${i}].piece`);
+    need('lifted', pick.piece, `picks[${i}].piece`);
+    if (known.piece.has(pick.piece) && known.beam.has(pick.piece))
+      faults.push({
+        path: `picks[${i}].piece`,
+        error: `picks[${i}].piece names “${pick.piece}”, which is both a piece on bearings and one of the structure: give one of them another id.`,
+      });
     need('stand', pick.stand, `picks[${i}].stand`);
   });
   plan.moves.forEach((move, i) => {
     if ('bearing' in move) need('bearing', move.bearing, `moves[${i}].bearing`);
     if ('stand' in move) need('stand', move.stand, `moves[${i}].stand`);
     if ('piece' in move) need('piece', move.piece, `moves[${i}].piece`);
-    if ('pick' in move) need('pick', move.pick, `moves[${i}].pick`);
+    if ('pick' in move && typeof move.pick === 'string') {
+      need('pick', move.pick, `moves[${i}].pick`);
+      faults.push(...pickFaults(plan, move, move.pick, `moves[${i}].pick`));
+    }
     if ('shore' in move) need('shoring', move.shore, `moves[${i}].shore`);
     if ('opening' in move) need('opening', move.opening, `moves[${i}].opening`);
     if ('step' in move) need('step', move.step, `moves[${i}].step`);
@@ -198,6 +207,17 @@ function danglingFaults(plan: Plan): Fault[] {
     if ('brace' in move) need('brace', move.brace, `moves[${i}].brace`);
   });
   return faults;
+}
+
+/** A pick lifts what the move says, and a piece of the structure is landed and let go by moves of its own. */
+function pickFaults(plan: Plan, move: Plan['moves'][number], id: string, path: string): Fault[] {
+  const pick = plan.picks.find((one) => one.id === id);
+  const beam = plan.structure.pieces.find((one) => one.id === pick?.piece);
+  if (move.kind === 'piece.hang' && pick && pick.piece !== move.beam)
+    return [{ path, error: `${path} names a pick that lifts another piece: name one that lifts “${move.beam}”, or none.` }];
+  if (beam && (move.kind === 'piece.land' || move.kind === 'hook.release'))
+    return [{ path, error: `${path} lifts ${beam.mark}, a piece of the structure: it is set by “piece.hang” and let go by “piece.letGo”.` }];
+  return [];
 }
 
 type Kind =
@@ -213,6 +233,7 @@ type Kind =
   | 'crane'
   | 'stand'
   | 'pick'
+  | 'lifted'
   | 'truck'
   | 'permit'
   | 'make'

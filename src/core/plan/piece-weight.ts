@@ -55,8 +55,7 @@ export function chosenWeight(piece: Piece, statements: readonly Statement[]): St
  * heaviest with the allowance is what must be carried, and the lightest without allowance is what holds down. A weighing that was
  * chosen needs no allowance. Missing when the section is not known.
  */
-export function pieceWeight(piece: Piece, rules: Rules): PieceWeight | Missing {
-  const section = findSection(piece.section);
+export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | undefined = findSection(piece.section)): PieceWeight | Missing {
   if (!section) return new Missing(`“${piece.section}” is not in the section tables. What is ${piece.mark} made of?`);
   const statements: Statement[] = [
     { by: 'computed', mass: section.massPerLength * piece.length },

@@ -10,7 +10,7 @@ import { perform, redo, seal, startHistory, undo } from './history';
 import { liftPath } from './lift-path';
 import { newPlan } from './new-plan';
 import { openPlan, openPlanText } from './open';
-import { pickContext } from './evaluate';
+import { pickContext } from './pick-context';
 import { replay } from './replay';
 import { report } from './report';
 import { planSchema, type Plan } from './schema';
@@ -101,6 +101,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editStand: { id: 's1', changes: { azimuthDeg: 90 } },
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   setForecast: { gust: null },
+  setStandingGust: { gust: 18 },
   addObstruction: { obstruction: { id: 'n3', name: 'a kiosk', at: { x: 1, y: 1 }, length: 1, width: 1, azimuthDeg: 0, height: 2 } },
   editObstruction: { id: 'o1', changes: { height: 5 } },
   removeObstruction: { id: 'o1' },

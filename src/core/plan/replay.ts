@@ -1,7 +1,7 @@
-import { bearingOf, pickOf, pieceOf, standOf } from './lookups';
+import { bearingOf, liftedBy, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
-import { isStructureMove, nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
+import { beamAt, isStructureMove, nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -96,7 +96,7 @@ export function replay(plan: Plan): Replay {
 }
 
 function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
-  if (isStructureMove(move)) return structureNeeds(plan, move, now);
+  if (isStructureMove(move)) return [...structureNeeds(plan, move, now), ...craneNeeds(plan, move, now)];
   switch (move.kind) {
     case 'piece.sling':
     case 'pick.trial':
@@ -104,10 +104,17 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'piece.land':
     case 'hook.release': {
       const pick = pickOf(plan, move.pick);
-      const piece = pieceOf(plan, pick.piece);
-      const state = now.pieces[piece.id]!;
       const stand = standOf(plan, pick.stand);
       const craneSet: Need = { what: `the crane is set at ${stand.name}`, done: now.cranesSet[pick.stand] ?? false };
+      const beam = plan.structure.pieces.find((one) => one.id === pick.piece);
+      if (beam)
+        return [
+          craneSet,
+          ...hookNeeds(plan, pick, now),
+          ...(beamAt(now.structure, beam.id).where === 'away' ? [] : [{ what: `${beam.mark} is still to come (it was hung before)`, done: false }]),
+        ];
+      const piece = pieceOf(plan, pick.piece);
+      const state = now.pieces[piece.id]!;
       const held: Need = { what: `${piece.mark} hangs on the hook of this pick`, done: state.hooks.includes(pick.id) };
       const notSetYet: Need = { what: `${piece.mark} is still to be set (it was let go before)`, done: state.where !== 'free' };
       if (move.kind === 'piece.sling')
@@ -157,8 +164,16 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       ];
     }
     case 'crane.leave': {
-      const hung = plan.picks.filter((pick) => pick.stand === move.stand).map((pick) => pieceOf(plan, pick.piece));
-      return hung.map((piece) => ({ what: `the hook has let go of ${piece.mark}`, done: atLeast(now.pieces[piece.id]!, 'free') }));
+      const here = plan.picks.filter((pick) => pick.stand === move.stand);
+      return here.map((pick) => {
+        const lifted = liftedBy(plan, pick);
+        return lifted.kind === 'piece'
+          ? { what: `the hook has let go of ${lifted.piece.mark}`, done: atLeast(now.pieces[lifted.piece.id]!, 'free') }
+          : {
+              what: `the hook has let go of ${lifted.beam.mark}`,
+              done: beamAt(now.structure, lifted.beam.id).where === 'set' && beamAt(now.structure, lifted.beam.id).kept === 0,
+            };
+      });
     }
     case 'line.open': {
       const { walls, rows } = plan.shoring;
@@ -205,10 +220,23 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
 /** One hook holds one load: what else hangs on the hook of the same crane. */
 function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
   const { crane } = standOf(plan, pick.stand);
-  const own = new Set(plan.picks.filter((one) => standOf(plan, one.stand).crane === crane).map((one) => one.id));
-  return plan.pieces
-    .filter((piece) => now.pieces[piece.id]!.hooks.some((id) => own.has(id) && id !== pick.id))
-    .map((piece) => ({ what: `the hook has let go of ${piece.mark}`, done: false }));
+  return plan.picks.flatMap((one) => {
+    if (one.id === pick.id || standOf(plan, one.stand).crane !== crane) return [];
+    const lifted = liftedBy(plan, one);
+    const holds = lifted.kind === 'piece' ? now.pieces[lifted.piece.id]!.hooks.includes(one.id) : beamAt(now.structure, lifted.beam.id).pick === one.id;
+    return holds ? [{ what: `the hook has let go of ${lifted.kind === 'piece' ? lifted.piece.mark : lifted.beam.mark}`, done: false }] : [];
+  });
+}
+
+/** What a lift of the structure needs of the crane that makes it. */
+function craneNeeds(plan: Plan, move: Move, now: Moment): Need[] {
+  const held = move.kind === 'piece.letGo' ? beamAt(now.structure, move.beam).pick : move.kind === 'piece.hang' ? move.pick : null;
+  if (held === null || held === undefined) return [];
+  const pick = pickOf(plan, held);
+  return [
+    { what: `the crane is set at ${standOf(plan, pick.stand).name}`, done: now.cranesSet[pick.stand] ?? false },
+    ...(move.kind === 'piece.hang' ? hookNeeds(plan, pick, now) : []),
+  ];
 }
 
 function raise(state: PieceState, where: Whereabouts): PieceState {
@@ -230,12 +258,14 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
       return change(move.piece, (state) => raise(state, 'delivered'));
     case 'piece.sling': {
       const { piece } = pickOf(plan, move.pick);
+      if (!now.pieces[piece]) return now;
       return change(piece, (state) => ({ ...raise(state, 'slung'), hooks: [...state.hooks.filter((id) => id !== move.pick), move.pick] }));
     }
     case 'pick.trial':
       return now;
     case 'pick.lift': {
       const { piece } = pickOf(plan, move.pick);
+      if (!now.pieces[piece]) return now;
       return change(piece, (state) => ({ ...raise(state, 'hanging'), hooks: state.hooks.includes(move.pick) ? state.hooks : [...state.hooks, move.pick] }));
     }
     case 'piece.land':

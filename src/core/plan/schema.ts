@@ -315,7 +315,8 @@ export const planSchema = Type.Object(
           ),
         }),
       ),
-      forecastGust: nullable(nonNegative('m/s')),
+      forecastGust: nullable(nonNegative('m/s', 'for the shift of the lift')),
+      standingGust: Type.Optional(nullable(nonNegative('m/s', 'that may come while steel stands that is not braced yet'))),
     }),
     moves: Type.Array(moveSchema, { maxItems: 20000 }),
     survey: closed({

@@ -58,3 +58,13 @@ export function seatOf(plan: SettledPlan, piece: Piece): Seat | Missing {
     trace: { calc: bearingLength.id, input, output: outcome.output },
   };
 }
+
+/** Where a lift puts its piece down: the plan place and direction of its first end, and what is under its two ends. */
+export interface Target {
+  leftEnd: Vec;
+  azimuthDeg: number;
+  /** between what is under its two ends */
+  span: number;
+  left: { at: Vec; level: number };
+  right: { at: Vec; level: number };
+}

@@ -59,7 +59,7 @@ export function openingMove(plan: Plan, { checks }: Pick<Evaluation, 'checks'>):
     if (at !== undefined && at < (first.get(verdict) ?? Infinity)) first.set(verdict, at);
   }
   const worst = verdicts.find((verdict) => verdict !== 'clear' && first.has(verdict));
-  return worst ? (first.get(worst) ?? -1) : plan.moves.findIndex((move) => move.kind === 'pick.lift');
+  return worst ? (first.get(worst) ?? -1) : plan.moves.findIndex((move) => move.kind === 'pick.lift' || move.kind === 'piece.hang');
 }
 
 export function surveyPlan(plan: Plan, today: string | null, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {

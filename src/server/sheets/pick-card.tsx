@@ -4,7 +4,9 @@ import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
 import type { Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
-import { pickContext } from '@/core/plan/evaluate';
+import { liftMove } from '@/core/plan/evaluate/context';
+import { markLifted } from '@/core/plan/lookups';
+import { pickContext } from '@/core/plan/pick-context';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
 import type { Pick } from '@/core/plan/schema';
@@ -79,13 +81,17 @@ export function pickCardPages({ head, paper, evaluation }: SheetWork): ReactElem
 function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {
   const plan = settle(head.plan);
   const { checks, replay } = evaluation;
-  const piece = plan.pieces.find((one) => one.id === pick.piece)!;
-  const at = replay.steps.find((step) => step.move.kind === 'pick.lift' && step.move.pick === pick.id)?.after ?? replay.before;
+  const lift = liftMove(plan, pick);
+  const at = replay.steps.find((step) => step.move.id === lift)?.after ?? replay.before;
+  const mark = markLifted(plan, pick);
   const { load, crane, rigging } = figures(plan, pick, checks);
   // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
-  const mineBy: Partial<Record<Check['about']['kind'], string>> = { pick: pick.id, piece: piece.id };
+  const mineBy: Partial<Record<Check['about']['kind'], string>> = { pick: pick.id, piece: pick.piece, beam: pick.piece };
   const aboutPick = ({ about, station }: Check) =>
-    mineBy[about.kind] === about.id || about.part === pick.id || about.part === piece.id || (station === 'measure' && about.kind !== 'piece');
+    mineBy[about.kind] === about.id ||
+    about.part === pick.id ||
+    about.part === pick.piece ||
+    (station === 'measure' && about.kind !== 'piece' && about.kind !== 'beam');
   const mine = worstFirst(checks.filter((check) => check.verdict !== 'clear' || aboutPick(check)));
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
   const told = mine.filter((check, i) => check.verdict !== 'clear' || i < TOLD[paper]);
@@ -101,7 +107,7 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
     </View>
   );
   return (
-    <SheetPage paper={paper} title={`Pick card · ${piece.mark}`} head={head}>
+    <SheetPage paper={paper} title={`Pick card · ${mark}`} head={head}>
       {bad.length > 0 && (
         <Text style={{ fontSize: 11, fontWeight: 700, marginTop: 5 }}>
           {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Do not lift on this card.'}

@@ -64,12 +64,14 @@ export interface Lists {
   joints: Joint;
   braces: Brace;
   putLoads: PutLoad;
+  cranes: Crane;
+  stands: Stand;
+  picks: Pick;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
 }
 export type ListName = keyof Lists;
-type ListCommand<How> = { [N in ListName]: { list: N } & How }[ListName];
 
 /** Every way a plan may be changed: name → arguments. Small and serialisable; undo, saving and the audit trail all use them. */
 export interface CommandArguments {
@@ -79,7 +81,7 @@ export interface CommandArguments {
   setThreshold: { key: string; /** null: back to the rule set's own */ value: number | null };
   addTo: { [N in ListName]: { list: N; thing: Lists[N] } }[ListName];
   editIn: { [N in ListName]: { list: N; id: string; changes: Changes<Lists[N]> } }[ListName];
-  removeFrom: ListCommand<{ id: string }>;
+  removeFrom: { list: ListName; id: string };
   /** one step, however many */
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
@@ -103,6 +105,7 @@ export interface CommandArguments {
   editStand: { id: string; changes: Changes<Stand> };
   editPick: { id: string; changes: Changes<Pick> };
   setForecast: { gust: number | null };
+  setStandingGust: { gust: number | null };
   addObstruction: { obstruction: Obstruction };
   editObstruction: { id: string; changes: Changes<Obstruction> };
   removeObstruction: { id: string };
@@ -120,6 +123,8 @@ export interface CommandArguments {
       note?: string;
       what?: string;
       by?: string;
+      pick?: string | null;
+      checkedBy?: string;
       keeps?: number;
       level?: number;
       off?: number | null;
@@ -195,7 +200,8 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
 const structureWord = { makes: 1, beams: 1, supports: 1, joints: 1, braces: 1, putLoads: 1 } as const;
 
 /** What a thing that went took with it: its pieces, what stood under them, joined and held them, and the moves of all these. */
-function dropLoose({ structure, moves }: Draft<Plan>): void {
+function dropLoose(plan: Draft<Plan>): void {
+  const { structure, moves } = plan;
   const has = <T extends { id: string }>(list: readonly T[]) => {
     const ids = new Set(list.map((one) => one.id));
     return (id: string) => ids.has(id);
@@ -210,9 +216,16 @@ function dropLoose({ structure, moves }: Draft<Plan>): void {
   structure.loads = structure.loads.filter((one) => beam(one.piece));
   const [support, joint, brace, load] = [has(structure.supports), has(structure.joints), has(structure.braces), has(structure.loads)];
   for (const one of structure.joints) if (one.sharesWith !== null && !joint(one.sharesWith)) one.sharesWith = null;
+  plan.stands = plan.stands.filter((one) => has(plan.cranes)(one.crane));
+  plan.picks = plan.picks.filter((one) => has(plan.stands)(one.stand) && (beam(one.piece) || has(plan.pieces)(one.piece)));
+  const [stand, pick] = [has(plan.stands), has(plan.picks)];
+  // A piece whose pick went is still hung: by what, is asked.
+  for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
   const left = moves.filter(
     (move) =>
       !(
+        ('stand' in move && !stand(move.stand)) ||
+        ('pick' in move && typeof move.pick === 'string' && !pick(move.pick)) ||
         ('beam' in move && !beam(move.beam)) ||
         ('support' in move && !support(move.support)) ||
         ('joint' in move && !joint(move.joint)) ||
@@ -245,6 +258,9 @@ const listWord: Record<ListName, string> = {
   joints: 'joint',
   braces: 'brace',
   putLoads: 'load',
+  cranes: 'crane',
+  stands: 'stand',
+  picks: 'pick',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',
@@ -260,7 +276,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editIn: (plan, { list, id, changes }) => change(within(listOf(plan, list), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
     without(listOf(plan, list), id, listWord[list]);
-    if (list in structureWord) dropLoose(plan);
+    if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks') dropLoose(plan);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.
     if (list === 'storeys')
@@ -313,6 +329,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editStand: (plan, { id, changes }) => change(within(plan.stands, id, 'stand'), changes),
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
+  setStandingGust: (plan, { gust }) => void (plan.site.standingGust = gust),
   addObstruction: (plan, { obstruction }) => void plan.site.obstructions.push(obstruction),
   editObstruction: (plan, { id, changes }) => change(within(plan.site.obstructions, id, 'obstruction'), changes),
   removeObstruction: (plan, { id }) => without(plan.site.obstructions, id, 'obstruction'),
@@ -355,6 +372,7 @@ export const commandTitle: Record<CommandName, string> = {
   editStand: 'Move the stand',
   editPick: 'Change the pick',
   setForecast: 'Change the forecast',
+  setStandingGust: 'Change the gust that may come',
   addObstruction: 'Add an obstruction',
   editObstruction: 'Change an obstruction',
   removeObstruction: 'Remove an obstruction',

@@ -31,6 +31,15 @@ const pieceSchema = closed({
   weighed: nullable(positive('kg', 'bare, by scale or load cell')),
   from: nullable(point()),
   to: nullable(point()),
+  lies: Type.Optional(
+    nullable(
+      closed({
+        ...place().properties,
+        azimuthDeg: real('deg', { description: 'first end to second end, where it lies before it is lifted' }),
+        level: real('m', { description: 'of its underside there' }),
+      }),
+    ),
+  ),
 });
 
 const spot = () => closed({ piece: id(), at: nonNegative('m', 'from the first end of the piece') });
@@ -133,7 +142,14 @@ export const structureMoves = [
   closed({ ...common, kind: Type.Literal('support.ready'), support: id() }),
   closed({ ...common, kind: Type.Literal('support.level'), support: id(), level: real('m') }),
   closed({ ...common, kind: Type.Literal('support.strike'), support: id() }),
-  closed({ ...common, kind: Type.Literal('piece.hang'), beam: id(), by: text('what holds it: crane, hoist, lifts, hands') }),
+  closed({
+    ...common,
+    kind: Type.Literal('piece.hang'),
+    beam: id(),
+    by: text('what holds it: crane, hoist, lifts, hands'),
+    pick: Type.Optional(nullable(id())),
+    checkedBy: Type.Optional(text('who worked this lift out, where no pick of this plan does')),
+  }),
   closed({ ...common, kind: Type.Literal('piece.letGo'), beam: id(), keeps: nonNegative('N', 'what the hook still pulls; 0: it lets go') }),
   closed({
     ...common,

@@ -13,18 +13,20 @@ import type { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import type { Replay } from '../replay';
 import type { Crane, MoveKind, Pick, Piece, Plan, Stand } from '../schema';
-import type { Seat } from '../seat-geometry';
+import type { Lifted } from '../lookups';
+import type { Target } from '../seat-geometry';
 import type { SettledPlan } from '../settle';
 import type { Static, TObject } from 'typebox';
 
 /** All that the checks of one pick share. */
 export interface PickContext {
   pick: Pick;
+  lifted: Lifted;
   piece: Piece;
   stand: Stand;
   crane: Crane;
   weight: PieceWeight | Missing;
-  seat: Seat | Missing;
+  seat: Target | Missing;
   hanging: HangingResult;
   path: LiftPath | Missing;
   /** all below the boom tip: what must be carried, and the least it may weigh */
@@ -127,3 +129,6 @@ export function sourced(text: string, rules: Rules, ...keys: ThresholdKey[]): st
   const bases = keys.map((key) => rules.source(key).text);
   return [text, ...new Set(bases)].join(' · ');
 }
+
+/** The move at which a pick is on the hook: its lift, or for a piece of the structure the move that hangs it. */
+export const liftMove = (plan: Plan, pick: Pick): string | null => moveFor(plan, 'pick.lift', pick.id) ?? moveFor(plan, 'piece.hang', pick.id);

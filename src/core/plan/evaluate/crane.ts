@@ -2,18 +2,19 @@ import { boomLine, belowBoom } from '../../cranes/boom-geometry';
 import { chartLookup } from '../../cranes/chart-lookup';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
-import { grossLoad } from '../../cranes/gross-load.calc';
 import { headRoom } from '../../cranes/head-room.calc';
 import { craneWindLimit } from '../../cranes/wind-limit.calc';
 import { clip, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { boomFrame, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
+import { standingBefore } from '../bodies';
+import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import { chartAuditChecks } from './chart-audit';
 import { phrase, q } from '../../calc/work';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, told } from './context';
+import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, on, told } from './context';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -27,7 +28,7 @@ export function radiiToRead(path: LiftPath, chartRadii: readonly number[]): numb
 export function craneChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
   const { pick, piece, crane, path, weight, hanging } = picked;
-  const lift = moveFor(plan, 'pick.lift', pick.id);
+  const lift = liftMove(plan, pick);
   const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({
     id,
     ...on('pick', pick, piece.mark),
@@ -51,7 +52,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
       missingCheck(at('lift.boomGap', craneBoom), 'length', `The gap to the boom cannot be worked out. ${why}`),
     ];
   }
-  const travel = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
+  const travel = travelHeight(plan, picked, path, weight, rules);
   checks.push(
     headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),
     ...boomGapChecks(context, picked, path, weight, hanging, travel, at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution')),
@@ -98,10 +99,11 @@ export interface Travel {
 }
 
 /** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(plan: SettledPlan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, clearance: number): Travel {
+export function travelHeight(plan: SettledPlan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
+  const clearance = rules.value('loadClearance');
   const seats = seat instanceof Missing ? 0 : Math.max(seat.left.level, seat.right.level);
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
-  const tallest = tallestUnder(plan, path, piece, weight.cg.x, weight.section.width);
+  const tallest = tallestUnder(plan, path, piece, weight.cg.x, weight.section.width, standingBefore(plan, rules, pick));
   if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
   return { underside, over: null };
 }
@@ -235,25 +237,4 @@ function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContex
     { code: 'lift.wind', gust: plan.site.forecastGust, limit },
     traces,
   );
-}
-
-/** Everything below the boom tip, each line visible. */
-export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight'>): PickContext['gross'] {
-  const { crane, piece, pick, weight } = picked;
-  if (weight instanceof Missing) return weight;
-  if (pick.riggingMass === null || pick.riggingMass === 0) return new Missing('What do slings and shackles weigh together? They weigh something.');
-  if (crane.hookBlockMass === null || crane.hookBlockMass === 0) return new Missing(`What does the hook block of ${crane.name} weigh? It weighs something.`);
-  const bare = weight.bareMass + weight.packingMass + weight.attachmentMass;
-  const { outcome, traces } = traced(grossLoad, {
-    parts: [
-      { what: `${piece.mark}, bare steel${weight.by === 'computed' ? '' : weight.by === 'drawing' ? ', by drawing' : ', weighed'}`, mass: weight.bareMass },
-      { what: 'Packing', mass: weight.packingMass },
-      { what: 'Plates, bolts, brackets left on', mass: weight.attachmentMass },
-      { what: 'Allowance', mass: weight.mass - bare },
-      { what: 'Slings and shackles', mass: pick.riggingMass },
-      { what: 'Hook block', mass: crane.hookBlockMass },
-    ],
-  });
-  const least = weight.light.mass + pick.riggingMass + crane.hookBlockMass;
-  return outcome.ok ? { mass: outcome.output.mass, least, trace: traces[0]! } : new Missing(outcome.error);
 }

@@ -1,29 +1,21 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
-import { add, angleOf, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
+import { add, direction, overlap, scale } from '../../geometry/plane';
 import type { Check } from '../check';
+import { beamBodies, shrunk, TOUCH, type Body } from '../bodies';
 import { craneOf, pickOfPiece } from '../lookups';
 import { Missing } from '../missing';
 import { pieceWeight } from '../piece-weight';
 import type { Piece } from '../schema';
 import { seatOf } from '../seat-geometry';
-import { isInclined, settleBeams } from '../structure/model';
+import { wayOutChecks } from './way-out';
 import { flatStop, moveFor, on, told, type Context, type Place } from './context';
 
-/** What a thing takes up: its outline from above, and from where to where it reaches in height. */
-interface Body {
-  id: string;
-  name: string;
-  outline: Vec[];
-  from: number;
-  to: number;
-}
-
 const SOURCE = 'Geometry: two things cannot be in one place';
-/** Things that touch are not in one another [m]. */
-const TOUCH = 0.005;
 /** What lies this low a truck drives over and an outrigger is packed on [m]. */
 const KERB = 0.15;
+/** A carrier and its outriggers reach up to here [m]. */
+const CARRIER = 3;
 const TRUCK = { wide: 2.4, past: 0.3 };
 
 /** What is set, what stands and what drives in, against everything that stands there at that moment. */
@@ -36,6 +28,12 @@ export function inTheWayChecks(context: Context): Check[] {
     .filter((one) => one.level > KERB)
     .map((one) => ({ id: one.id, name: one.name, outline: shrunk(one.at, one.seatLength, one.seatWidth, 0), from: 0, to: one.level }));
   const set = plan.pieces.flatMap((piece) => setBody(context, piece) ?? []);
+  const beams = beamBodies(plan, context.rules);
+  const low = beams.filter(({ from, to }) => from < CARRIER && to > KERB);
+  const hung = new Map(plan.moves.flatMap((move, at) => (move.kind === 'piece.hang' ? [[move.beam, at]] : [])));
+  // To the end where it never leaves; a crane that no move sets stands nowhere yet.
+  const left = new Map(plan.moves.flatMap((move) => (move.kind === 'crane.set' ? [[move.stand, Infinity]] : [])));
+  plan.moves.forEach((move, at) => move.kind === 'crane.leave' && left.set(move.stand, at));
   const clash = (body: Body, place: Place, among: readonly Body[], does: string): Check[] =>
     among
       .filter((one) => one.id !== body.id && one.from < body.to - TOUCH && one.to > body.from + TOUCH && overlap(body.outline, one.outline))
@@ -56,14 +54,16 @@ export function inTheWayChecks(context: Context): Check[] {
       const place = placeOf('set.inTheWay', on('piece', piece, piece.mark), 'steel', pick ? moveFor(plan, 'piece.land', pick.id) : null);
       return clash(body, place, [...things, ...set.slice(0, i)], 'is set into');
     }),
-    ...beamsInTheWay(context, things, set, clash),
+    ...beamsInTheWay(context, beams, things, set, clash),
+    ...wayOutChecks(context, (at) => [...things, ...posts, ...low.filter(({ id }) => (hung.get(id) ?? Infinity) < at)]),
     ...plan.stands.flatMap((stand) => {
       const crane = craneOf(plan, stand.crane);
       const body: Body = { id: stand.id, name: stand.name, outline: shrunk(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg), from: KERB, to: 3 };
       return clash(
         body,
         placeOf('stand.inTheWay', on('stand', stand, stand.name), 'gear', moveFor(plan, 'crane.set', stand.id)),
-        [...things, ...posts],
+        // A column that comes after the crane has left is not in its way.
+        [...things, ...posts, ...low.filter(({ id }) => (hung.get(id) ?? Infinity) < (left.get(stand.id) ?? Infinity) && left.has(stand.id))],
         'stands on',
       );
     }),
@@ -83,7 +83,8 @@ export function inTheWayChecks(context: Context): Check[] {
 
 /** The pieces of the structure where they are to be: against what stands on the site, what is set, and each other where they are not joined. */
 function beamsInTheWay(
-  { plan, rules }: Context,
+  { plan }: Context,
+  bodies: readonly Body[],
   things: readonly Body[],
   set: readonly Body[],
   clash: (body: Body, place: Place, among: readonly Body[], does: string) => Check[],
@@ -102,24 +103,6 @@ function beamsInTheWay(
     const [mine, theirs] = [joined.get(one), joined.get(other)];
     return mine !== undefined && (mine.has(other) || (theirs !== undefined && [...mine].some((id) => theirs.has(id))));
   };
-  const bodies = [...settleBeams(plan, rules).values()].flatMap(({ beam, place, section }): Body[] => {
-    if (!place || section instanceof Missing || isInclined(place)) return [];
-    if (place.upright)
-      return [
-        {
-          id: beam.id,
-          name: beam.mark,
-          outline: shrunk(place.from, section.depth, section.width, 0),
-          from: Math.min(place.from.z, place.to.z),
-          to: Math.max(place.from.z, place.to.z),
-        },
-      ];
-    const middle = { x: (place.from.x + place.to.x) / 2, y: (place.from.y + place.to.y) / 2 };
-    const level = Math.max(place.from.z, place.to.z);
-    return [
-      { id: beam.id, name: beam.mark, outline: shrunk(middle, place.length, section.width, angleOf(place.along)), from: level, to: level + section.depth },
-    ];
-  });
   const placed = [...bodies].sort((a, b) => reach(a)[0] - reach(b)[0]);
   return placed.flatMap((body, i) => {
     const [, right] = reach(body);
@@ -144,9 +127,6 @@ const placeOf = (id: string, about: ReturnType<typeof on>, station: Place['stati
   calc: sequenceNeeds.id,
   source: SOURCE,
 });
-
-const shrunk = (at: Vec, length: number, width: number, azimuthDeg: number): Vec[] =>
-  rectangle(at, Math.max(length - 2 * TOUCH, TOUCH), Math.max(width - 2 * TOUCH, TOUCH), azimuthDeg);
 
 /** A piece as it lies on its seats. */
 function setBody({ plan, rules }: Context, piece: Piece): Body | null {

@@ -1,16 +1,14 @@
 import { rulesOf } from '../../rules/rule-sets';
 import { settle } from '../settle';
 import { worst, type Check, type Verdict } from '../check';
-import { hangPiece } from '../hanging';
-import { liftPath } from '../lift-path';
-import { craneOf, pickOfPiece, pieceOf, standOf } from '../lookups';
-import { Missing } from '../missing';
+import { pickContext } from '../pick-context';
+import { pickOfPiece } from '../lookups';
 import { pieceWeight } from '../piece-weight';
 import { replay, type Replay } from '../replay';
-import type { Pick, Piece, Plan } from '../schema';
+import type { Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
-import { moveFor, type Context, type PickContext } from './context';
-import { craneChecks, grossOf } from './crane';
+import { moveFor, type Context } from './context';
+import { craneChecks } from './crane';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
@@ -37,7 +35,6 @@ import { inTheWayChecks } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
-import type { SettledPlan } from '../settle';
 
 export interface Evaluation {
   verdict: Verdict;
@@ -48,18 +45,6 @@ export interface Evaluation {
   replay: Replay;
   /** what each shore carries, step by step; null when it cannot be worked out */
   strike: StrikeAnswer | null;
-}
-
-/** What the checks of one pick share, worked out once. */
-export function pickContext(plan: SettledPlan, pick: Pick): PickContext {
-  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const piece = pieceOf(plan, pick.piece);
-  const stand = standOf(plan, pick.stand);
-  const crane = craneOf(plan, stand.crane);
-  const weight = pieceWeight(piece, rules);
-  const seat = seatOf(plan, piece);
-  const path = weight instanceof Missing ? weight : seat instanceof Missing ? seat : liftPath(plan, pick, piece, weight.cg.x, seat);
-  return { pick, piece, stand, crane, weight, seat, hanging: hangPiece(piece, pick, weight), path, gross: grossOf({ crane, piece, pick, weight }) };
 }
 
 function pieceChecks(context: Context, piece: Piece): Check[] {

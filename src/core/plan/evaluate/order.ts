@@ -2,7 +2,7 @@ import { concreteGate } from '../../checks/concrete-gate.calc';
 import { releaseBolts } from '../../checks/release.calc';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
-import { bearingOf, pickOf, pieceOf, standOf } from '../lookups';
+import { bearingOf, markLifted, pickOf, pieceOf, standOf } from '../lookups';
 import { phrase, q } from '../../calc/work';
 import { moveWords } from '../move-words';
 import { dayFault, namesPerson, saysSomething } from '../records';
@@ -46,7 +46,7 @@ export function orderChecks(context: Context): Check[] {
 /** The name of what a move is done to. */
 function subjectOf(plan: Plan, move: Move): string | null {
   if ('piece' in move) return pieceOf(plan, move.piece).mark;
-  if ('pick' in move) return pieceOf(plan, pickOf(plan, move.pick).piece).mark;
+  if ('pick' in move && typeof move.pick === 'string') return markLifted(plan, pickOf(plan, move.pick));
   if ('stand' in move) return standOf(plan, move.stand).name;
   return 'bearing' in move ? bearingOf(plan, move.bearing).name : null;
 }

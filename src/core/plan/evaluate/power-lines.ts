@@ -47,7 +47,7 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
     const why = path instanceof Missing ? path.questions : weight instanceof Missing ? weight.questions : [];
     return [missingCheck(at, 'length', `How near ${line.name} the load comes is not known. ${why.join(' ')}`), ...zone];
   }
-  const { underside } = travelHeight(plan, picked, path, weight, rules.value('loadClearance'));
+  const { underside } = travelHeight(plan, picked, path, weight, rules);
   const near = nearest(picked, weight, underside, path, line);
   return [
     ratioCheck(

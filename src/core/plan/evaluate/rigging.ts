@@ -15,7 +15,7 @@ import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import type { Piece } from '../schema';
 import { reckonedYield } from '../reckoned-yield';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
+import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
@@ -113,7 +113,7 @@ function tensionCheck({ rules }: Context, { pick }: PickContext, hanging: Hangin
 /** Bending with the squeeze of the slings, and sideways buckling, of the piece between and beyond its picks. */
 function bodyChecks(context: Context, { pick, piece }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
   const { plan, rules } = context;
-  const lift = moveFor(plan, 'pick.lift', pick.id);
+  const lift = liftMove(plan, pick);
   const { section } = weight;
   const american = rules.id === 'us-asd';
   const factor = rules.value('dynamicFactor') * rules.value('loadFactor');

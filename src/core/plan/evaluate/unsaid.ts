@@ -1,7 +1,8 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { AboutKind, Check, StationId } from '../check';
 import { unsaidWords, type MayBeUnsaid } from '../document/unsaid';
-import type { Plan } from '../schema';
+import { markLifted } from '../lookups';
+import type { Pick, Plan } from '../schema';
 import { missingCheck, on, type Context } from './context';
 
 interface Asked {
@@ -27,7 +28,7 @@ const askedOf = (plan: Plan): Asked[] => [
   ...all(plan.members, 'member', 'steel', (one: { mark: string }) => one.mark || 'the new member'),
   ...all(plan.cranes, 'crane', 'gear', named),
   ...all(plan.stands, 'stand', 'gear', named),
-  ...all(plan.picks, 'pick', 'picks', () => 'the pick'),
+  ...all(plan.picks, 'pick', 'picks', (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`)),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.links, 'link', 'measure', named),
   ...all(plan.wayIn.legs, 'leg', 'wayIn', named),

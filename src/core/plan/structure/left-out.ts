@@ -2,7 +2,7 @@ import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
 import { missingCheck } from '../evaluate/context';
 import { temporarySupports } from '../document/structure';
-import { saysSomething } from '../records';
+import { namesPerson, saysSomething } from '../records';
 import type { Move } from '../schema';
 import { beamAt, jointAt } from './state';
 import type { Ground } from './ground';
@@ -41,7 +41,8 @@ export function leftOutOf({ context, beams }: Ground): Check[] {
   replayed.steps.forEach(({ move, after }) => {
     if (move.kind === 'piece.letGo' && beamAt(after.structure, move.beam).where !== 'hanging') hanging.delete(move.beam);
     if (move.kind !== 'piece.hang') return;
-    const other = [...hanging.values()].find((one) => one.beam !== move.beam && sameGear(one.by, move.by));
+    // Two picks of the plan say by themselves whether they are of one crane.
+    const other = [...hanging.values()].find((one) => one.beam !== move.beam && !(one.pick && move.pick) && sameGear(one.by, move.by));
     hanging.set(move.beam, move);
     if (!other) return;
     const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
@@ -53,17 +54,7 @@ export function leftOutOf({ context, beams }: Ground): Check[] {
       ),
     );
   });
-  for (const move of moves)
-    if (move.kind === 'piece.hang' && !saysSomething(move.by)) {
-      const beam = beams.get(move.beam)!.beam;
-      checks.push(
-        missingCheck(
-          place('lift.by', about('beam', beam, beam.mark), move.id, sequenceNeeds.id, 'Common practice'),
-          'count',
-          `What lifts ${beam.mark} and holds it in place: crane, hoist, lifts or hands, and who has checked that lift?`,
-        ),
-      );
-    }
+  checks.push(...liftsLeftOut(context, beams));
   for (const support of structure.supports) {
     const of = about('support', support, support.name);
     if (!done.has(`support.ready ${support.id}`)) ask('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
@@ -89,5 +80,44 @@ export function leftOutOf({ context, beams }: Ground): Check[] {
       );
   for (const brace of structure.braces)
     if (!done.has(`brace.fix ${brace.id}`)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
+  return checks;
+}
+
+/** Each piece is hung by a pick of the plan, or somebody has worked its lift out elsewhere; each pick is made, the first at a stand as a trial. */
+function liftsLeftOut({ plan }: Ground['context'], beams: Ground['beams']): Check[] {
+  const checks: Check[] = [];
+  const lifting = plan.picks.filter((pick) => beams.has(pick.piece));
+  const ask = (id: string, of: ReturnType<typeof about>, move: string | null, question: string) =>
+    checks.push(missingCheck(place(id, of, move, sequenceNeeds.id, 'Common practice: every lift is worked out before it is made'), 'count', question));
+  const used = new Set<string>();
+  const tried = new Set<string>();
+  for (const move of plan.moves) {
+    if (move.kind === 'pick.trial') tried.add(move.pick);
+    if (move.kind !== 'piece.hang') continue;
+    const { beam } = beams.get(move.beam)!;
+    const of = about('beam', beam, beam.mark);
+    if (move.pick) used.add(move.pick);
+    else if (!saysSomething(move.by))
+      ask('lift.by', of, move.id, `What lifts ${beam.mark} and holds it in place: crane, hoist, lifts or hands, and who has checked that lift?`);
+    else if (lifting.some((pick) => pick.piece === beam.id))
+      ask('lift.plan', of, move.id, `${beam.mark} has a pick, and the move that hangs it goes by “${move.by.trim()}”. Is it lifted by that pick?`);
+    else if (!namesPerson(move.checkedBy ?? ''))
+      ask('lift.plan', of, move.id, `No pick of this plan lifts ${beam.mark} by “${move.by.trim()}”. Give it its pick, or say who worked that lift out.`);
+  }
+  for (const pick of lifting)
+    if (!used.has(pick.id)) {
+      const { beam } = beams.get(pick.piece)!;
+      ask('moves.pick', about('pick', pick, beam.mark), null, `A pick of ${beam.mark} is planned and no move hangs it by that pick. When is it lifted?`);
+    }
+  for (const stand of plan.stands) {
+    const here = lifting.filter((pick) => pick.stand === stand.id);
+    if (here.length > 0 && !here.some((pick) => tried.has(pick.id)))
+      ask(
+        'moves.trial',
+        about('stand', stand, stand.name),
+        null,
+        `No trial lift is made at ${stand.name}. Which of its picks is lifted a hand high first, and watched?`,
+      );
+  }
   return checks;
 }

@@ -5,6 +5,7 @@ import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../ev
 import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Joint } from '../schema';
+import { asksStandingGust, standingGust } from '../wind';
 import { isStiff, type Line, type StageChange } from './forces';
 import { heldOf } from './held';
 import type { SettledBeam } from './model';
@@ -132,11 +133,10 @@ function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[],
     windRollover.id,
     sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'),
   );
-  const gust = plan.site.forecastGust;
+  const gust = standingGust(plan);
   const hooked = line.beams.some((id) => beamAt(moment, id).kept > 0);
   if (hooked) return;
-  if (gust === null || gust === 0)
-    return rows.put(missingCheck(where, 'speed', `What gust may come while ${mark} stands with nothing that keeps it from rolling over?`));
+  if (gust === null) return rows.put(missingCheck(where, 'speed', asksStandingGust(mark)));
   const seats = line.beams.flatMap((id) => (by.seats.get(id) ?? []).filter(({ support }) => standsAt(moment, support.id)).map(({ support }) => support));
   const unknown = seats.find((one) => one.seatWidth === null);
   if (unknown || seats.length === 0)

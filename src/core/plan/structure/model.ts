@@ -105,7 +105,8 @@ function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string
   };
 }
 
-function sectionOf({ made, mark }: Make): SectionRow | Missing {
+/** What a make is made of, as a row of the section tables. */
+export function sectionOf({ made, mark }: Make): SectionRow | Missing {
   if (made.kind === 'section') return findSection(made.section) ?? new Missing(`“${made.section}” is not in the section tables. What is ${mark} made of?`);
   if (made.kind === 'girder') return girderRow(made, mark);
   return new Missing(`${mark} is given as a plain weight: its strength is not worked out. Who has checked it?`);
@@ -133,14 +134,16 @@ export const weightsSaid = ({ beam, make, section }: SettledBeam): { by: string;
   ...(beam.weighed === null ? [] : [{ by: 'the scale', mass: beam.weighed }]),
 ];
 
+/** The lesser of what is said and what the grade yields at; NaN where nobody says and the grade is not known. */
+export const yieldOfMake = (make: Make): number => Math.min(make.yield ?? yieldOf(make.grade) ?? NaN, yieldOf(make.grade) ?? STRONGEST);
+
 /** Every piece of the structure, by its id. Makes are worked out once each. */
 export function settleBeams({ structure }: Plan, rules: Rules): Map<string, SettledBeam> {
   const makes = new Map(structure.makes.map((make) => [make.id, { make, section: sectionOf(make) }]));
   return new Map(
     structure.pieces.map((beam): [string, SettledBeam] => {
       const { make, section } = makes.get(beam.make)!;
-      const fy = Math.min(make.yield ?? yieldOf(make.grade) ?? NaN, yieldOf(make.grade) ?? STRONGEST);
-      return [beam.id, { beam, make, section, fy, place: placeOf(beam), ...loadsOf(beam, make, section, rules) }];
+      return [beam.id, { beam, make, section, fy: yieldOfMake(make), place: placeOf(beam), ...loadsOf(beam, make, section, rules) }];
     }),
   );
 }

@@ -7,6 +7,8 @@ export interface BeamState {
   where: 'away' | 'hanging' | 'set';
   /** what the hook still pulls of a piece that is set [N] */
   kept: number;
+  /** the pick whose hook still pulls it */
+  pick?: string;
   /** plumbed and levelled since it was set */
   plumbed?: boolean;
 }
@@ -89,7 +91,16 @@ function knownOf(plan: Plan): Known {
   let found = known.get(plan);
   if (!found) {
     const { pieces, supports, joints } = plan.structure;
-    found = { beams: byId(pieces), supports: byId(supports), joints: byId(joints), under: new Map(), carriedBy: new Map(), splices: new Map(), readyAt: new Map(), placeOf: new Map() };
+    found = {
+      beams: byId(pieces),
+      supports: byId(supports),
+      joints: byId(joints),
+      under: new Map(),
+      carriedBy: new Map(),
+      splices: new Map(),
+      readyAt: new Map(),
+      placeOf: new Map(),
+    };
     for (const support of supports) for (const { piece } of support.seats) push(found.under, piece, support);
     for (const joint of joints) {
       if (joint.kind !== 'splice') push(found.carriedBy, joint.a.piece, joint);
@@ -132,10 +143,7 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       // Bents are lowered when the splices of what lies on them are filled and tight.
       const resting = new Set(support.seats.map(({ piece }) => piece));
       const open = [...new Set([...resting].flatMap((piece) => splices.get(piece) ?? []))].filter(
-        (one) =>
-          isMade(jointAt(now, one.id)) &&
-          one.holes !== null &&
-          (jointAt(now, one.id)!.bolts ?? one.holes) < one.holes,
+        (one) => isMade(jointAt(now, one.id)) && one.holes !== null && (jointAt(now, one.id)!.bolts ?? one.holes) < one.holes,
       );
       return [stands, ...open.map((one) => ({ what: `${one.name} is filled and tight`, done: false }))];
     }
@@ -201,9 +209,12 @@ export function structureAfter(move: StructureMove, now: StructureMoment): Struc
     case 'support.strike':
       return { ...now, supports: writeLedger(now.supports, move.support, { ...supportAt(now, move.support), stands: false, struck: true }) };
     case 'piece.hang':
-      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0 }) };
-    case 'piece.letGo':
-      return { ...now, beams: writeLedger(now.beams, move.beam, { ...beamAt(now, move.beam), where: 'set', kept: move.keeps }) };
+      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0, ...(move.pick ? { pick: move.pick } : {}) }) };
+    case 'piece.letGo': {
+      const { pick, ...had } = beamAt(now, move.beam);
+      const holds = move.keeps > 0 && pick ? { pick } : {};
+      return { ...now, beams: writeLedger(now.beams, move.beam, { ...had, where: 'set', kept: move.keeps, ...holds }) };
+    }
     case 'beam.plumb':
       return { ...now, beams: writeLedger(now.beams, move.beam, { ...beamAt(now, move.beam), plumbed: true }) };
     case 'joint.make': {

@@ -96,7 +96,7 @@ function portal(): Plan {
     loads: [{ id: 'deck', what: 'Bundle of deck', piece: 'b1', at: 3, force: 9000 }],
   };
   const set = (beam: string, ...joints: string[]) => [
-    { kind: 'piece.hang' as const, beam, by: 'mobile crane, lift card 3' },
+    { kind: 'piece.hang' as const, beam, by: 'mobile crane, lift card 3', checkedBy: 'L. Marsh' },
     ...joints.map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 4, tight: true, fit: 'drawn' as const })),
     { kind: 'piece.letGo' as const, beam, keeps: 0 },
   ];
@@ -104,7 +104,7 @@ function portal(): Plan {
     ...['f1', 'f2', 'w'].map((one) => ({ kind: 'support.ready' as const, support: one })),
     ...set('c1'),
     ...set('c2'),
-    { kind: 'piece.hang', beam: 'b1', by: 'mobile crane, lift card 3' },
+    { kind: 'piece.hang', beam: 'b1', by: 'mobile crane, lift card 3', checkedBy: 'L. Marsh' },
     ...['n1', 'n2'].map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 2, tight: true, fit: 'drawn' as const })),
     { kind: 'piece.letGo', beam: 'b1', keeps: 0 },
     { kind: 'brace.fix', brace: 'y1' },
@@ -189,10 +189,10 @@ describe('one girder in two pieces, spliced in the air beside a bent that is the
     ['the splice is weak', (p) => (p.structure.joints[0]!.moment = 150e3), /stop joint.strength Splice 1 bends/],
     ['the splice has no figure', (p) => (p.structure.joints[0]!.moment = null), /missing joint.strength What moment/],
     ['the girder is slender', (p) => p.structure.makes.forEach((one) => (one.made = { kind: 'section', section: 'W12x26' })), /stop beam.bending/],
-    ['nothing keeps it from rolling', (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.forecastGust = 40)), /stop line.roll/],
+    ['nothing keeps it from rolling', (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.standingGust = 40)), /stop line.roll/],
     [
       'and nobody says what wind',
-      (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.forecastGust = null)),
+      (p) => (p.structure.supports.forEach((one) => (one.twist = false)), (p.site.standingGust = null)),
       /missing line.roll What gust/,
     ],
     [
@@ -411,7 +411,7 @@ describe('a column on a column', () => {
       structure.joints.push(joint({ id: 'sp', kind: 'splice', a: { piece: 'c3', at: 0 }, b: { piece: 'c1', at: 4 }, holes: 8, moment, shear: 80e3 }));
       p.moves.push(
         ...moves(
-          { kind: 'piece.hang', beam: 'c3', by: 'mobile crane, lift card 5' },
+          { kind: 'piece.hang', beam: 'c3', by: 'mobile crane, lift card 5', checkedBy: 'L. Marsh' },
           { kind: 'joint.make', joint: 'sp', pins: 0, bolts, tight: true, fit: 'drawn' },
           { kind: 'piece.letGo', beam: 'c3', keeps: 0 },
           { kind: 'beam.plumb', beam: 'c3', off: 0.003 },
@@ -517,7 +517,7 @@ describe('figures', () => {
       p.moves = moves(
         { kind: 'support.ready', support: 'A' },
         { kind: 'support.ready', support: 'T' },
-        { kind: 'piece.hang', beam: 'a', by: 'crane' },
+        { kind: 'piece.hang', beam: 'a', by: 'crane', checkedBy: 'L. Marsh' },
         { kind: 'load.on', load: 'w' },
         { kind: 'piece.letGo', beam: 'a', keeps: 0 },
       );
@@ -553,7 +553,7 @@ describe('overhangs, pairs and braces', () => {
       p.moves = moves(
         { kind: 'support.ready', support: 'A' },
         { kind: 'support.ready', support: 'T' },
-        { kind: 'piece.hang', beam: 'a', by: 'crane' },
+        { kind: 'piece.hang', beam: 'a', by: 'crane', checkedBy: 'L. Marsh' },
         { kind: 'piece.letGo', beam: 'a', keeps: 0 },
       );
     });
@@ -591,7 +591,7 @@ describe('overhangs, pairs and braces', () => {
       ...moves(
         { kind: 'support.ready', support: 'A2' },
         { kind: 'support.ready', support: 'T2' },
-        { kind: 'piece.hang', beam: 'c', by: 'crane' },
+        { kind: 'piece.hang', beam: 'c', by: 'crane', checkedBy: 'L. Marsh' },
         { kind: 'brace.fix', brace: 'x' },
         { kind: 'piece.letGo', beam: 'c', keeps: 0 },
       ),
@@ -645,7 +645,7 @@ describe('overhangs, pairs and braces', () => {
       ...moves(
         { kind: 'support.ready', support: 'A3' },
         { kind: 'support.ready', support: 'T3' },
-        { kind: 'piece.hang', beam: 'd', by: 'crane' },
+        { kind: 'piece.hang', beam: 'd', by: 'crane', checkedBy: 'L. Marsh' },
         { kind: 'brace.fix', brace: 'y' },
         { kind: 'piece.letGo', beam: 'd', keeps: 0 },
       ),

@@ -4,6 +4,7 @@ import type { Rules } from '../../../rules/rule-sets';
 import { windForce } from '../../../strength/wind-force.calc';
 import { windRollover } from '../../../strength/wind-rollover.calc';
 import type { Check } from '../../check';
+import { asksStandingGust, standingGust } from '../../wind';
 import type { Bent, Plan } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
 import type { BentAnswer } from './bent-answer';
@@ -25,7 +26,7 @@ export interface Sideways {
 }
 
 export function sideways(bent: Bent, plan: Plan, answer: BentAnswer, rules: Rules): Sideways {
-  const gust = plan.site.forecastGust;
+  const gust = standingGust(plan);
   const { sail } = bent;
   const run =
     sail === null || (gust === null && sail > 0)
@@ -41,7 +42,7 @@ export function sideways(bent: Bent, plan: Plan, answer: BentAnswer, rules: Rule
   return {
     needed,
     wind,
-    question: sail === null ? `What area of ${bent.name} and of what stands on it does the wind see?` : `What gust is forecast while ${bent.name} stands?`,
+    question: sail === null ? `What area of ${bent.name} and of what stands on it does the wind see?` : asksStandingGust(bent.name),
     guys,
     down: Math.min(theirs, guys ?? theirs) * steepest,
     traces: run?.traces ?? [],
@@ -84,8 +85,8 @@ export const guyChecks = (bent: Bent, side: Sideways): Check[] =>
 export function girderChecks(bent: Bent, plan: Plan, rules: Rules): Check[] {
   if (!bent.girder) return [];
   const place = shorePlace('rollover', bent, windRollover, sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'));
-  const gust = plan.site.forecastGust;
-  if (gust === null || gust === 0) return [missingCheck(place, 'moment', `What gust is forecast while the girder stands unbraced on ${bent.name}?`)];
+  const gust = standingGust(plan);
+  if (gust === null) return [missingCheck(place, 'moment', asksStandingGust(`the girder on ${bent.name}`))];
   const { weight, length, depth, bearingWidth } = bent.girder;
   const run = traced(windRollover, { weight, length, depth, bearingWidth, gust, drag: rules.value('girderDrag'), airDensity: AIR_DENSITY });
   if (!run.outcome.ok) return [missingCheck(place, 'moment', run.outcome.error)];

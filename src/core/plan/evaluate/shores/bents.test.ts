@@ -13,7 +13,7 @@ const bent = twoPostBent;
 const planOf = (changes: Partial<Bent> = {}, edit: (plan: Plan) => unknown = () => undefined): Plan => {
   const plan = ticketHall();
   plan.moves = [];
-  plan.site.forecastGust = 12;
+  plan.site.standingGust = 12;
   plan.shoring = { ...plan.shoring, storeys: [], walls: [], strike: [], bents: [bent(changes)] };
   plan.links.find((link) => link.id === 'hallSlab')!.capacity = 400e3;
   edit(plan);
@@ -127,7 +127,7 @@ test.each(unknowns)('%s not known: asked, and nothing is a stop for it', (_, cha
 test('no gust in the forecast: the girder’s standing is not known', () =>
   expect(
     names(
-      planOf({}, (p) => (p.site.forecastGust = null)),
+      planOf({}, (p) => (p.site.standingGust = null)),
       'missing',
     ),
   ).toEqual(['shore.lateral', 'shore.rollover']));
@@ -180,7 +180,7 @@ describe('stages, guys, wind and days', () => {
     expect(names(planOf({ loads: bent().loads.map((load) => ({ ...load, bearing: null })) }), 'missing')).toEqual(['shore.seat', 'shore.seat']);
   });
   test('wind rules when it is more than the share of the load: ½ρv²·c·A, factored', () => {
-    const plan = planOf({ sail: 60 }, (p) => (p.site.forecastGust = 16));
+    const plan = planOf({ sail: 60 }, (p) => (p.site.standingGust = 16));
     const check = evaluate(plan).checks.find((one) => one.id === 'shore.lateral')!;
     expect(check.demand).toBeCloseTo(0.5 * 1.25 * 16 ** 2 * 2 * 60 * 1.5, 3);
     expect(check.verdict).toBe('stop');
