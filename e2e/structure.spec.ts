@@ -32,8 +32,26 @@ test('a splice with too few pins is a stop when the hook lets go; what holds the
   await move(page, 'm15').click();
   await expect(check(page, 'joint.filled').first()).toHaveAttribute('data-verdict', 'stop');
   await move(page, 'm13').click();
+  await page.getByLabel('Lifted by the pick').click();
+  await page.getByRole('option', { name: 'none of this plan' }).click();
+  await expect(check(page, 'lift.plan')).toHaveAttribute('data-verdict', 'missing');
   await field(page, 'Held by').fill('');
-  await expect(check(page, 'lift.by')).toHaveAttribute('data-verdict', 'missing');
+  await expect(check(page, 'lift.by').or(check(page, 'lift.plan'))).toHaveAttribute('data-verdict', 'missing');
+});
+
+test('a pick of each girder: one taken out is asked for, and planned anew from the other stand', async ({ page, job, request }) => {
+  await station(page, 'Picks');
+  await expect(page.getByText('4 picks, in the order they were planned')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the pick of G2b' }).click();
+  await page.getByRole('button', { name: 'A pick of G2b' }).click();
+  await saved(page);
+  const { picks, moves } = await planOf(request, job);
+  expect(picks.map((pick) => pick.piece)).toEqual(['g1a', 'g2a', 'g1b', 'g2b']);
+  expect(moves.find((move) => move.kind === 'piece.hang' && move.beam === 'g2b')).toMatchObject({ pick: null });
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'Another stand of Curlew 50' }).click();
+  await expect(page.getByText('One crane at 3 stands')).toBeVisible();
+  await accessible(page);
 });
 
 test('the bent struck too early is a stop that says what does not stand', async ({ page, job }) => {
@@ -51,7 +69,7 @@ test('the bent struck too early is a stop that says what does not stand', async 
 
 test('the stations of a structure pass the accessibility checks', async ({ page, job }) => {
   expect(job).toBeTruthy();
-  for (const name of ['Measure', 'Steel', 'Run sheet']) {
+  for (const name of ['Measure', 'Steel', 'Gear', 'Picks', 'Run sheet']) {
     await station(page, name);
     await accessible(page);
   }

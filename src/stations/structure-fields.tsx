@@ -218,9 +218,9 @@ export function StructureMoveFields({ move }: { move: Move }) {
           {words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' })}
           {choice<string>(
             'Lifted by the pick',
-            move.pick ?? '',
-            [['', 'none of this plan'], ...picks.filter((one) => one.piece === move.beam).map(({ id, stand }): [string, string] => [id, `from ${stand}`])],
-            (pick) => edit({ pick: pick === '' ? null : pick }, 'pick'),
+            move.pick ?? 'none',
+            [['none', 'none of this plan'], ...picks.filter((one) => one.piece === move.beam).map(({ id, stand }): [string, string] => [id, `from ${stand}`])],
+            (pick) => edit({ pick: pick === 'none' ? null : pick }, 'pick'),
           )}
           {!move.pick &&
             words('That lift was worked out by', move.checkedBy ?? '', (checkedBy) => edit({ checkedBy }, 'checked by'), { placeholder: 'nobody yet' })}

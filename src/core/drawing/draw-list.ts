@@ -53,6 +53,7 @@ export type Shape =
       ink: Ink;
       bold?: boolean;
       large?: boolean;
+      /** left out rather than written over another */ optional?: boolean;
       /** where it may stand round its point, best first */ sides: readonly Side[];
       of?: Ref;
     }

@@ -13,7 +13,7 @@ import { openingsBeside } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../plan/settle';
 import { placeOf } from '../plan/structure/model';
-import { structureBeside, type StructurePose } from './structure-shapes';
+import { structureBeside, type StructurePose, LIFTED } from './structure-shapes';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
 export type Look = 'beam' | 'boom' | 'across';
@@ -276,7 +276,7 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
 function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const { hook, context, craneThere } = pose;
   if (!hook || !craneThere) return [];
-  const { crane, pick, piece, weight } = context;
+  const { crane, pick, piece, weight, seat } = context;
   const u = along(hook.station.hook);
   const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
   const shapes: Shape[] = [];
@@ -295,6 +295,15 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     style: { fill: 'gear', stroke: 'gear', width: 1 },
     solid: true,
   });
+  if (hook.loaded && !pose.piece && !(weight instanceof Missing) && !(seat instanceof Missing)) {
+    // A piece of the structure hangs where it is to be, a little over its seats.
+    const over = {
+      ...pose,
+      piece: { leftEnd: seat.leftEnd, azimuthDeg: seat.azimuthDeg, underside: Math.max(seat.left.level, seat.right.level) + LIFTED, tiltDeg: 0 },
+    };
+    for (const x of [pick.left, piece.length - pick.right])
+      shapes.push({ shape: 'line', points: [{ x: u, y: hook.height }, onPiece(over, along, x, weight.section.depth)], style: { stroke: 'ink', width: 1.5 } });
+  }
   if (hook.loaded && pose.piece && !(weight instanceof Missing)) {
     for (const [end, x] of [
       ['left', pick.left],
@@ -311,9 +320,9 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
 function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape[] {
   const { units } = plan.job;
   const show = (metres: number) => formatQuantity(metres, 'length', units);
-  const { seat, crane, pick } = pose.context;
+  const { seat, crane, pick, lifted } = pose.context;
   const shapes: Shape[] = [];
-  if (!(seat instanceof Missing)) {
+  if (!(seat instanceof Missing) && lifted.kind === 'piece') {
     const [l, r] = [along(seat.left.at), along(seat.right.at)];
     const low = Math.min(seat.left.level, seat.right.level) * 0.32;
     if (Math.abs(r - l) > 0.5) shapes.push({ shape: 'dimension', from: { x: l, y: low }, to: { x: r, y: low }, offset: 0, text: show(seat.span), ink: 'ink' });

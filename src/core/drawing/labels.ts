@@ -32,6 +32,8 @@ const OUTSIDE_COST = 14;
 const LATER_SIDE_COST = 40;
 const SHIFTED_COST = 12;
 const FURTHER_COST = 60;
+/** A label that may be left out is, when more than this of it would be written over. */
+const OVERWRITTEN = 0.12;
 
 const overlapArea = (a: Box, b: Box): number =>
   Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
@@ -194,7 +196,11 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
         solids.reduce((sum, solid) => sum + SOLID_COST * coveredArea(box, solid), 0);
       if (best === null || cost < best.cost) best = { box, cost };
     }
-    if (best) placed.push({ ...best.box, label, baseline: best.box.y + height * 0.76 });
+    if (!best) continue;
+    const { box } = best;
+    const covered = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(box, other), 0);
+    if (label.optional && covered > OVERWRITTEN * width * height) continue;
+    placed.push({ ...box, label, baseline: box.y + height * 0.76 });
   }
   return placed;
 }

@@ -286,9 +286,9 @@ export function worstRadius(plan: SettledPlan, pose: Pose): { radius: number; ca
 
 function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {
   const { units } = plan.job;
-  const { path, seat, stand } = pose.context;
+  const { path, seat, stand, lifted } = pose.context;
   const shapes: Shape[] = [];
-  if (!(seat instanceof Missing))
+  if (!(seat instanceof Missing) && lifted.kind === 'piece')
     shapes.push({ shape: 'dimension', from: seat.left.at, to: seat.right.at, offset: 30, text: formatQuantity(seat.span, 'length', units), ink: 'ink' });
   if (path instanceof Missing) return shapes;
   const worst = worstRadius(plan, pose);

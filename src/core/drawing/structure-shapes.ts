@@ -82,7 +82,7 @@ function lookOf({ moment, falls }: StructurePose, id: string): { style: Style; t
 }
 
 /** How far above its place a piece that hangs is drawn [m]. */
-const LIFTED = 0.35;
+export const LIFTED = 0.35;
 
 export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] {
   const shapes: Shape[] = [];
@@ -139,7 +139,9 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
 export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (p: Vec) => number): Shape[] {
   const shapes: Shape[] = [];
   const seats: Shape[] = [];
-  for (const support of plan.structure.supports) {
+  // Where two stand behind one another, the one that carries more is named.
+  const heaviestFirst = [...plan.structure.supports].sort((a, b) => (pose.carried.get(b.id) ?? 0) - (pose.carried.get(a.id) ?? 0));
+  for (const support of heaviestFirst) {
     const { stands, struck } = supportAt(pose.moment, support.id);
     support.seats.forEach(({ piece, at }, n) => {
       const place = pose.beams.get(piece)?.place;
@@ -171,7 +173,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
           : load !== undefined && load > 1
             ? `${support.name} ${formatQuantity(load, 'force', plan.job.units)}`
             : support.name;
-      seats.push({ shape: 'label', at: { x: u, y: foot }, text: words, ink: struck ? 'pencil' : 'ink', bold: !struck, sides: ['below'] });
+      seats.push({ shape: 'label', at: { x: u, y: foot }, text: words, ink: struck ? 'pencil' : 'ink', bold: !struck, optional: true, sides: ['below'] });
     });
   }
   for (const [id, settled] of pose.beams) {
@@ -212,6 +214,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
       ink: pose.falls.has(id) ? 'stop' : there ? 'steel' : 'pencil',
       bold: there,
       large: there,
+      optional: true,
       sides: ['above', 'below', 'right', 'left'],
     });
   }

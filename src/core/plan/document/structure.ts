@@ -21,6 +21,9 @@ const makeSchema = closed({
   mass: nullable(positive('kg', 'bare, by drawing')),
   allowance: nullable(nonNegative('1', 'fraction added to the mass; null: the rule set’s', { maximum: 1 })),
   attachments: Type.Array(closed({ id: id(), what: text(), mass: nonNegative('kg'), at: nonNegative('m', 'from the first end') }), { maxItems: 200 }),
+  joist: Type.Optional(Type.Boolean({ description: 'an open web steel joist: bridged and fixed by its span' })),
+  otherWayBy: Type.Optional(text('of long joists: the qualified person who designed another way than in tandem')),
+  studs: Type.Optional(Type.Boolean({ description: 'studs or bars stand on its top flange when it comes' })),
 });
 
 /** One real thing: its two ends where it is to be, along the underside of a beam and the axis of a column. */
@@ -75,6 +78,21 @@ const supportSchema = closed({
       tension: nullable(positive('N', 'what those in tension together may pull, allowable')),
       repairedBy: Type.Optional(text('who approved it, where an anchor was repaired, replaced or modified in the field')),
       repaired: Type.Boolean(),
+      under: Type.Optional(
+        nullable(
+          Type.Union([
+            closed({ kind: Type.Literal('grouted') }),
+            closed({ kind: Type.Literal('shims'), carry: nullable(positive('N', 'together')) }),
+            closed({
+              kind: oneOf(['nuts', 'bareRods']),
+              rods: Type.Integer({ minimum: 1, maximum: 100 }),
+              diameter: size('of a rod'),
+              free: size('of a rod, from the concrete to its nut'),
+              yield: nullable(yieldStress()),
+            }),
+          ]),
+        ),
+      ),
     }),
   ),
   footing: nullable(footing()),
@@ -122,6 +140,16 @@ const loadSchema = closed({
   piece: id(),
   at: nonNegative('m', 'from the first end of the piece'),
   force: positive('N', 'downwards'),
+  bundle: Type.Optional(
+    nullable(
+      closed({
+        force: positive('N', 'of the whole bundle'),
+        joists: Type.Integer({ minimum: 1, maximum: 100, description: 'it lies on' }),
+        edge: nonNegative('m', 'from the end of the joists to its nearest edge'),
+        by: text('qualified person who found that they carry it'),
+      }),
+    ),
+  ),
 });
 
 /** Pieces that are joined, stand on supports and are held, for as many as there are. */

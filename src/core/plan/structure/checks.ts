@@ -8,6 +8,8 @@ import { WorstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
 import { fixedTwiceCheck, putLoadCheck, sidewaysChecks, tippingCheck } from './tipping';
 import { Unfinished } from './unfinished';
+import { bundleChecks, joistChecks } from './joists';
+import { deckingChecks } from './decking';
 import { freeLengths, strengths, type Ground } from './ground';
 import { lineChecks } from './line-checks';
 import { supportChecks, webChecks } from './supports';
@@ -74,9 +76,15 @@ export function structureChecks(context: Context): StructureAnswer {
   // Moves that change no force still let go of a piece, or fix nothing.
   const seen = new Set(changes.map(({ at }) => at));
   const unfinished = new Unfinished(ground);
+  const loads = new Map(plan.structure.loads.map((one) => [one.id, one]));
   replayed.steps.forEach(({ move, after }, at) => {
     unfinished.after(move, after.structure);
-    if (move.kind === 'piece.letGo' && move.keeps === 0) unfinished.check(move.id);
+    if (move.kind === 'piece.letGo' && move.keeps === 0) {
+      unfinished.check(move.id);
+      joistChecks(ground, move.beam, after.structure, move.id);
+    }
+    if (move.kind === 'piece.hang') deckingChecks(ground, move.beam, after.structure, move.id);
+    if (move.kind === 'load.on') bundleChecks(ground, loads.get(move.load)!, after.structure, move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
   for (const move of plan.moves) if (move.kind === 'beam.plumb') plumbCheck(ground, move.beam, move.off, move.id);

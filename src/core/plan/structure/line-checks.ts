@@ -7,6 +7,7 @@ import { Missing } from '../missing';
 import type { Joint } from '../schema';
 import { asksStandingGust, standingGust } from '../wind';
 import { isStiff, type Line, type StageChange } from './forces';
+import { baseUnderCheck } from './base';
 import { heldOf } from './held';
 import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
@@ -43,7 +44,10 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
   rows.ratio('line.stands', 'beam', first.beam.id, undefined, moveId, upholds, () =>
     ratioCheck(at('line.stands', stageLine.id, stageLine.source.text), upholds, told(phrase`${mark} stands on what holds it.`), []),
   );
-  if (first.place?.upright) return columnStrength(ground, first, line, moveId);
+  if (first.place?.upright) {
+    baseUnderCheck(ground, first, line, moveId);
+    return columnStrength(ground, first, line, moveId);
+  }
   const held = heldOf(line, moment, by);
   const factored = rules.id === 'us-asd' ? answers.plain : answers.factored;
   for (const settled of named) {
