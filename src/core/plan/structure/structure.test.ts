@@ -1,5 +1,5 @@
 import { girderLines } from '../../../../tests/girder-lines';
-import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
+import { moves, splicedGirder, support } from '../../../../tests/spliced-girder';
 import { guy, joint, portal } from '../../../../tests/portal';
 import { twoPostBent } from '../../../../tests/shores';
 import { settle } from '../settle';
@@ -11,7 +11,7 @@ import { openPlan } from '../open';
 import { report } from '../report';
 import { replay } from '../replay';
 import { rulesOf } from '../../rules/rule-sets';
-import type { Brace, Joint, Move, Plan } from '../schema';
+import type { Move, Plan } from '../schema';
 import { forcesOf, type Line } from './forces';
 import { settleBeams } from './model';
 import { beamAt, loadAt } from './state';
