@@ -1,7 +1,21 @@
 import { bearingOf, liftedBy, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
-import { beamAt, isStructureMove, nothingStands, structureAfter, structureNeeds, type StructureMoment } from './structure/state';
+import { keep, keepOne } from './keep';
+import { hoodsOf, type Hood } from './structure/hoods';
+import {
+  beamAt,
+  braceOf,
+  isStructureMove,
+  jointOf,
+  loadOf,
+  nothingStands,
+  readyBefore,
+  structureAfter,
+  structureNeeds,
+  supportOf,
+  type StructureMoment,
+} from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -85,14 +99,54 @@ function firstMoment(plan: Plan): Moment {
  * gives one reason and not a trail of them.
  */
 export function replay(plan: Plan): Replay {
-  const before = firstMoment(plan);
+  const { bearings, stands, pieces } = plan;
+  const before = keepOne('replay.first', [bearings, stands, pieces], () => firstMoment(plan));
+  const hoods = hoodsOf(plan);
   let now = before;
   const steps = plan.moves.map((move): Step => {
-    const needs = needsOf(plan, move, now);
-    now = apply(plan, move, now);
-    return { move, needs, after: now };
+    const then = now;
+    now = keep('replay.after', move, [then, ...(isStructureMove(move) ? [] : [plan.picks, plan.shoring])], () => apply(plan, move, then));
+    const after = now;
+    return keep('replay.step', move, [then, after, ...needed(plan, move, hoods)], () => ({ move, needs: needsOf(plan, move, then), after }));
   });
   return { before, steps };
+}
+
+/** What of the plan the needs of a move are read from. */
+function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): readonly unknown[] {
+  const { structure, picks, stands, pieces } = plan;
+  if (!isStructureMove(move)) return [plan.bearings, pieces, plan.cranes, stands, picks, plan.shoring, plan.survey, structure.pieces];
+  const lifts = [picks, stands, pieces];
+  switch (move.kind) {
+    case 'piece.hang':
+      // When each of its supports is made ready is a matter of the run sheet.
+      return [hoods.get(move.beam), ...lifts, ...readyBefore(plan, move)];
+    case 'piece.letGo':
+      return [hoods.get(move.beam), ...lifts];
+    case 'beam.plumb':
+      return [hoods.get(move.beam)];
+    case 'support.ready':
+    case 'support.level':
+    case 'support.strike': {
+      const support = supportOf(plan, move.support);
+      return [support, plan.shoring.bents, ...support.seats.map(({ piece }) => hoods.get(piece))];
+    }
+    case 'joint.make':
+    case 'joint.free': {
+      const joint = jointOf(plan, move.joint);
+      return [joint, hoods.get(joint.a.piece), hoods.get(joint.b.piece), joint.sharesWith === null ? null : jointOf(plan, joint.sharesWith)];
+    }
+    case 'brace.fix':
+    case 'brace.free': {
+      const brace = braceOf(plan, move.brace);
+      return [brace, hoods.get(brace.a.piece), brace.b === null ? null : hoods.get(brace.b.piece)];
+    }
+    case 'load.on':
+    case 'load.off': {
+      const load = loadOf(plan, move.load);
+      return [load, hoods.get(load.piece)];
+    }
+  }
 }
 
 function needsOf(plan: Plan, move: Move, now: Moment): Need[] {

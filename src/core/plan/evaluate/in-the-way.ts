@@ -18,6 +18,21 @@ const KERB = 0.15;
 const CARRIER = 3;
 const TRUCK = { wide: 2.4, past: 0.3 };
 
+/** All that the checks of this file are read from. */
+export const inTheWayFrom = ({ plan, rules }: Context): readonly unknown[] => [
+  rules,
+  plan.site.obstructions,
+  plan.bearings,
+  plan.pieces,
+  plan.picks,
+  plan.stands,
+  plan.cranes,
+  plan.moves,
+  plan.structure.pieces,
+  plan.structure.makes,
+  plan.structure.joints,
+];
+
 /** What is set, what stands and what drives in, against everything that stands there at that moment. */
 export function inTheWayChecks(context: Context): Check[] {
   const { plan } = context;

@@ -1,4 +1,5 @@
 import { rulesOf } from '../../rules/rule-sets';
+import { keep, keepOne } from '../keep';
 import { settle } from '../settle';
 import { worst, type Check, type Verdict } from '../check';
 import { pickContext } from '../pick-context';
@@ -31,7 +32,7 @@ import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
 import { unsaidChecks } from './unsaid';
-import { inTheWayChecks } from './in-the-way';
+import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
@@ -68,7 +69,12 @@ export const evaluate = (drawn: Plan, today: string | null = null): Evaluation =
 /** The same with what the structure felt at every move, which only a report of the whole wants. */
 export function evaluateWhole(drawn: Plan, today: string | null): { evaluation: Evaluation; structure: StructureAnswer } {
   const plan = settle(drawn);
-  const context: Context = { plan, today, rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
+  const context: Context = {
+    plan,
+    today,
+    rules: keep('rules', plan.job.thresholds, [plan.job.ruleSet], () => rulesOf(plan.job.ruleSet, plan.job.thresholds)),
+    replayed: replay(plan),
+  };
   const structure = structureChecks(context);
   const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onBents) });
   const checks = [
@@ -92,7 +98,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): { evaluation: 
     ...holdChecks(context),
     ...leftOutChecks(context),
     ...unsaidChecks(context),
-    ...inTheWayChecks(context),
+    ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
     ...seatsFitChecks(context),
     ...twoListChecks(context),
     ...floorChecks(context),

@@ -6,41 +6,48 @@ import { bearingOf, markLifted, pickOf, pieceOf, standOf } from '../lookups';
 import { phrase, q } from '../../calc/work';
 import { moveWords } from '../move-words';
 import { dayFault, namesPerson, saysSomething } from '../records';
-import type { PieceState } from '../replay';
+import { keep } from '../keep';
+import type { Moment, PieceState, Step } from '../replay';
 import type { Bearing, Move, MoveKind, Pick, Piece, Plan } from '../schema';
 import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context } from './context';
 
 /** Whether each move finds done what it needs, and what the hook may let go of. */
 export function orderChecks(context: Context): Check[] {
-  const { plan, replayed } = context;
+  const { rules, replayed } = context;
   return replayed.steps.flatMap((step, i) => {
     const before = i === 0 ? replayed.before : replayed.steps[i - 1]!.after;
-    const { title } = moveWords(plan, step.move);
-    const checks: Check[] = [];
-    if (step.needs.length > 0) {
-      const { outcome, traces } = traced(sequenceNeeds, { needs: step.needs });
-      const lacking = outcome.ok ? outcome.output.lacking : [];
-      const place = {
-        id: 'move.order',
-        ...on('move', step.move, subjectOf(plan, step.move) ?? title),
-        station: 'runSheet' as const,
-        move: step.move.id,
-        calc: sequenceNeeds.id,
-        source: sequenceNeeds.source.text,
-      };
-      const finding = { code: 'order' as const, title, lacking };
-      if (lacking.length > 0) checks.push(flatStop(place, 'count', finding, traces, step.needs.length));
-      else
-        checks.push(
-          ratioCheck(place, { demand: step.needs.length, capacity: step.needs.length, quantity: 'count', caution: null, inclusive: true }, finding, traces),
-        );
-    }
-    if (step.move.kind === 'hook.release') {
-      const piece = pieceOf(plan, pickOf(plan, step.move.pick).piece);
-      checks.push(releaseCheck(context, piece, before.pieces[piece.id]!, step.move.id, title));
-    }
-    return checks;
+    // A step is another as soon as anything is that its needs or its names are read from.
+    return keep('order', step, [rules], () => stepChecks(context, step, before));
   });
+}
+
+function stepChecks(context: Context, step: Step, before: Moment): Check[] {
+  const { plan } = context;
+  const { title } = moveWords(plan, step.move);
+  const checks: Check[] = [];
+  if (step.needs.length > 0) {
+    const { outcome, traces } = traced(sequenceNeeds, { needs: step.needs });
+    const lacking = outcome.ok ? outcome.output.lacking : [];
+    const place = {
+      id: 'move.order',
+      ...on('move', step.move, subjectOf(plan, step.move) ?? title),
+      station: 'runSheet' as const,
+      move: step.move.id,
+      calc: sequenceNeeds.id,
+      source: sequenceNeeds.source.text,
+    };
+    const finding = { code: 'order' as const, title, lacking };
+    if (lacking.length > 0) checks.push(flatStop(place, 'count', finding, traces, step.needs.length));
+    else
+      checks.push(
+        ratioCheck(place, { demand: step.needs.length, capacity: step.needs.length, quantity: 'count', caution: null, inclusive: true }, finding, traces),
+      );
+  }
+  if (step.move.kind === 'hook.release') {
+    const piece = pieceOf(plan, pickOf(plan, step.move.pick).piece);
+    checks.push(releaseCheck(context, piece, before.pieces[piece.id]!, step.move.id, title));
+  }
+  return checks;
 }
 
 /** The name of what a move is done to. */

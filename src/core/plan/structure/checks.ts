@@ -1,12 +1,17 @@
 import type { Check } from '../check';
 import type { Context } from '../evaluate/context';
-import { forcesOf, type LoadCase, type StageChange } from './forces';
+import { keepOne } from '../keep';
+import type { Move } from '../schema';
+import type { Step } from '../replay';
+import { Stages, type Line, type StageChange, type Taken } from './forces';
 import { holdsOf } from './held';
+import { hoodsOf, type Hood } from './hoods';
 import { settleBeams, type SettledBeam } from './model';
-import { beamAt } from './state';
-import { WorstOf, type Fared } from './worst';
+import { isStructureMove } from './state';
+import { Said, worstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
-import { fixedTwiceCheck, putLoadCheck, sidewaysChecks, tippingCheck } from './tipping';
+import { fixedTwiceCheck, putLoadCheck, tippingCheck } from './tipping';
+import { Sway } from './sway';
 import { Unfinished } from './unfinished';
 import { bundleChecks, joistChecks } from './joists';
 import { deckingChecks } from './decking';
@@ -33,65 +38,188 @@ export function structureChecks(context: Context): StructureAnswer {
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
   if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), changes: [], beams, onBents };
-  const by = holdsOf(plan);
+  const stages = new Stages(plan, beams, rules);
   const ground: Ground = {
     context,
     beams,
-    by,
-    rows: new WorstOf(),
+    by: keepOne('holds', [plan.structure], () => holdsOf(plan)),
+    rows: new Said(),
+    onBents: [],
     caution: rules.value('strengthCaution'),
-    latest: new Map(),
-    freeOf: freeLengths(by),
+    latest: stages.lineOf,
+    freeOf: freeLengths(keepOne('holds', [plan.structure], () => holdsOf(plan))),
     strengthOf: strengths(rules),
   };
-  const { changes } = forcesOf(
-    plan,
-    beams,
-    replayed.steps.map(({ after }) => after.structure),
-    rules,
-  );
-  const carried = new Map<string, Record<LoadCase, number>>();
-  for (const change of changes) {
-    const { move } = change;
-    for (const line of change.lines) for (const id of line.beams) ground.latest.set(id, line);
-    for (const line of change.lines) {
-      bracingChecks(ground, line, change.moment, move?.id ?? null);
-      if (line.answers?.plain.stable) {
-        tippingCheck(ground, line, change.moment, move?.id ?? null);
-        fixedTwiceCheck(ground, line, change.moment, move?.id ?? null);
-      }
-      for (const key of line.carried.plain.keys())
-        carried.set(key, { plain: line.carried.plain.get(key)!, factored: line.carried.factored.get(key) ?? 0, light: line.carried.light.get(key) ?? 0 });
-      lineChecks(ground, line, change);
-      supportChecks(ground, line, change, carried, onBents);
-      webChecks(ground, line, change);
-    }
-    if (move?.kind === 'piece.letGo' && move.keeps > 0) easedCheck(ground, move.beam, move.keeps, move.id);
-    if (move?.kind === 'load.on') putLoadCheck(ground, move.load, change);
-    if (move?.kind === 'piece.letGo' && move.keeps === 0) {
-      releaseChecks(ground, move.beam, change);
-      sidewaysChecks(ground, move.beam, change.moment, move.id, false);
-    }
-  }
-  // Moves that change no force still let go of a piece, or fix nothing.
-  const seen = new Set(changes.map(({ at }) => at));
+  const run = new MoveByMove(ground, stages);
+  const sides = new Sway(ground);
   const unfinished = new Unfinished(ground);
-  const loads = new Map(plan.structure.loads.map((one) => [one.id, one]));
-  replayed.steps.forEach(({ move, after }, at) => {
+  const changes: StageChange[] = [];
+  const told: { id: string; said: Said }[] = [];
+  // What asks of the whole structure at once is asked anew; it keeps its own count as the moves go.
+  const whole = new Said();
+  replayed.steps.forEach((step, at) => {
+    const { move, after } = step;
+    if (!isStructureMove(move)) return;
+    const { taken, said, bents } = run.take(step, at);
+    if (taken.lines.length > 0) changes.push({ move, at, moment: after.structure, lines: taken.lines });
+    if (said.offers.length > 0) told.push({ id: move.id, said });
+    for (const [support, force] of bents) onBents.set(support, Math.max(onBents.get(support) ?? 0, force));
     unfinished.after(move, after.structure);
+    sides.after(move, after.structure);
+    ground.rows = whole;
+    if (move.kind === 'piece.hang') deckingChecks(ground, move.beam, after.structure, move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0) {
       unfinished.check(move.id);
-      joistChecks(ground, move.beam, after.structure, move.id);
+      sides.check(move.beam, move.id, false, whole);
     }
-    if (move.kind === 'piece.hang') deckingChecks(ground, move.beam, after.structure, move.id);
-    if (move.kind === 'load.on') bundleChecks(ground, loads.get(move.load)!, after.structure, move.id);
-    if (move.kind === 'piece.letGo' && move.keeps === 0 && !seen.has(at)) releaseChecks(ground, move.beam, { move, at, moment: after.structure, lines: [] });
   });
-  for (const move of plan.moves) if (move.kind === 'beam.plumb') plumbCheck(ground, move.beam, move.off, move.id);
   const end = replayed.steps.at(-1);
-  if (end)
-    for (const [id, { place: stands }] of beams)
-      if (stands?.upright && beamAt(end.after.structure, id).where === 'set') sidewaysChecks(ground, id, end.after.structure, end.move.id, true);
-  const { checks, fared } = ground.rows.all();
-  return { checks: [...checks, ...stillChecks(ground), ...leftOutOf(ground)], fared, changes, beams, onBents };
+  if (end) for (const head of sides.heads()) sides.check(head, end.move.id, true, whole);
+  const rows = worstOf(told);
+  const rest = worstOf([{ id: '', said: whole }]);
+  return {
+    checks: [...rows.checks, ...rest.checks, ...stillChecks(ground), ...leftOutOf(ground)],
+    fared: new Map([...rows.fared, ...rest.fared]),
+    changes,
+    beams,
+    onBents,
+  };
+}
+
+/** The moves that touched a piece so far, in their order: the same thing while they are the same moves. */
+type Past = object;
+const NONE: Past = {};
+const pasts = new WeakMap<Move, WeakMap<Past, Past>>();
+function pastAfter(past: Past, move: Move): Past {
+  let of = pasts.get(move);
+  if (!of) pasts.set(move, (of = new WeakMap()));
+  let next = of.get(past);
+  if (!next) of.set(past, (next = {}));
+  return next;
+}
+
+/** What a move’s answer was worked out from: how a piece stood, by its line or, where it is in none or is touched itself, by its own past. */
+interface Read {
+  piece: string;
+  line: Line | undefined;
+  own: { hood: Hood | undefined; past: Past } | null;
+}
+interface Answer {
+  taken: Taken;
+  said: Said;
+  bents: [support: string, force: number][];
+  read: readonly Read[];
+}
+
+/**
+ * The moves one after the other: forces, and what is asked at each. A move whose surroundings are the same as they were is answered
+ * as it was. A line is another thing as soon as anything of it is another, so that to find the same line is to find the same past,
+ * the same plan and the same loads of all its pieces.
+ */
+class MoveByMove {
+  private readonly hoods: ReadonlyMap<string, Hood>;
+  private readonly past = new Map<string, Past>();
+  private readonly answers: WeakMap<Move, Answer>;
+
+  constructor(
+    private readonly ground: Ground,
+    private readonly stages: Stages,
+  ) {
+    const { plan, rules } = ground.context;
+    this.hoods = hoodsOf(plan);
+    this.answers = keepOne('structure.moves', [rules, plan.site.standingGust ?? null, plan.site.forecastGust], () => new WeakMap<Move, Answer>());
+  }
+
+  take({ move, after }: Step, at: number): Answer {
+    const own = move.kind === 'beam.plumb' ? [move.beam] : this.stages.touches(move);
+    for (const id of own) this.past.set(id, pastAfter(this.past.get(id) ?? NONE, move));
+    const known = this.answers.get(move);
+    if (known?.read.every((one) => this.stillSo(one))) {
+      this.stages.again(known.taken);
+      return known;
+    }
+    const { ground, stages } = this;
+    const taken = known?.read.every((one) => this.loadedSo(one)) ? stages.anew(known.taken) : stages.take(move, after.structure);
+    const said = new Said(known?.said);
+    ground.rows = said;
+    ground.onBents = [];
+    ask(ground, { move, at, moment: after.structure, lines: taken.lines });
+    said.done();
+    const answer = { taken, said, bents: ground.onBents, read: this.readBy(own, taken) };
+    this.answers.set(move, answer);
+    return answer;
+  }
+
+  private stillSo({ piece, line, own }: Read): boolean {
+    if (this.stages.lineOf.get(piece) !== line) return false;
+    return own === null || (this.hoods.get(piece) === own.hood && (this.past.get(piece) ?? NONE) === own.past);
+  }
+
+  /** Whether the forces are the same, whatever is asked of them. */
+  private loadedSo({ piece, line, own }: Read): boolean {
+    if (this.stages.lineOf.get(piece)?.token !== line?.token) return false;
+    return own === null || (this.hoods.get(piece)?.forces === own.hood?.forces && (this.past.get(piece) ?? NONE) === own.past);
+  }
+
+  /** The pieces of the lines that changed, those beside them, and those beside the lines of these: as they were before the move. */
+  private readBy(own: readonly string[], { lines, was }: Taken): Read[] {
+    const { hoods, past, stages } = this;
+    const seen = new Set<string>();
+    const lineSeen = new Set<Line>();
+    const read: Read[] = [];
+    const before = (piece: string): Line | undefined => (was.has(piece) ? was.get(piece) : stages.lineOf.get(piece));
+    const note = (piece: string, always: boolean): boolean => {
+      if (seen.has(piece)) return false;
+      seen.add(piece);
+      const line = before(piece);
+      if (line && !always) {
+        if (!lineSeen.has(line)) read.push({ piece, line, own: null });
+        lineSeen.add(line);
+      } else read.push({ piece, line, own: { hood: hoods.get(piece), past: past.get(piece) ?? NONE } });
+      return true;
+    };
+    for (const piece of own) note(piece, true);
+    const core = new Set<string>([...own, ...was.keys(), ...lines.flatMap(({ beams }) => beams)]);
+    for (const piece of core) note(piece, false);
+    const beside = new Set<string>();
+    for (const piece of core) for (const other of hoods.get(piece)?.others ?? []) if (!core.has(other)) beside.add(other);
+    const linesBeside = new Set<Line>();
+    for (const piece of beside) {
+      note(piece, false);
+      const line = stages.lineOf.get(piece);
+      if (line) linesBeside.add(line);
+    }
+    for (const line of linesBeside) for (const piece of line.beams) for (const other of hoods.get(piece)?.others ?? []) note(other, false);
+    return read;
+  }
+}
+
+/** What is asked at a move, of the lines it changed and of the piece it is done to. */
+function ask(ground: Ground, change: StageChange): void {
+  const { move, moment } = change;
+  if (!move) return;
+  for (const line of change.lines) {
+    bracingChecks(ground, line, moment, move.id);
+    if (line.answers?.plain.stable) {
+      tippingCheck(ground, line, moment, move.id);
+      fixedTwiceCheck(ground, line, moment, move.id);
+    }
+    lineChecks(ground, line, change);
+    supportChecks(ground, line, change);
+    webChecks(ground, line, change);
+  }
+  switch (move.kind) {
+    case 'piece.letGo':
+      if (move.keeps > 0) return easedCheck(ground, move.beam, move.keeps, move.id);
+      releaseChecks(ground, move.beam, change);
+      return joistChecks(ground, move.beam, moment, move.id);
+    case 'load.on': {
+      putLoadCheck(ground, move.load, change);
+      const load = ground.context.plan.structure.loads.find((one) => one.id === move.load)!;
+      return bundleChecks(ground, load, moment, move.id);
+    }
+    case 'beam.plumb':
+      return plumbCheck(ground, move.beam, move.off, move.id);
+    default:
+  }
 }

@@ -1,5 +1,6 @@
 import { stageLine } from '../../stage/line.calc';
 import { phrase, q } from '../../calc/work';
+import { keepOne } from '../keep';
 import { flatStop, missingCheck, told } from '../evaluate/context';
 import type { Ground } from './ground';
 import { pointAt } from './model';
@@ -8,6 +9,19 @@ import { braceAt, type StructureMoment } from './state';
 
 /** 30 ft, 29 CFR 1926.754(b)(3), from memory [m]. */
 const DECKED = 9.144;
+
+/** Level of the lowest thing anything stands on [m]. */
+const lowestFoot = ({ context, beams }: Ground): number =>
+  keepOne('structure.foot', [context.plan.structure], () =>
+    Math.min(
+      ...context.plan.structure.supports.flatMap(({ seats }) =>
+        seats.flatMap(({ piece, at }) => {
+          const on = beams.get(piece)?.place;
+          return on ? [pointAt(on, at).z] : [];
+        }),
+      ),
+    ),
+  );
 
 /** What a beam of a frame brings with it and what is under those who hang it: no studs before the deck, no deck too far below. */
 export function deckingChecks(ground: Ground, id: string, moment: StructureMoment, move: string): void {
@@ -25,13 +39,8 @@ export function deckingChecks(ground: Ground, id: string, moment: StructureMomen
     );
   if (!stands || stands.upright || !(by.joints.get(id) ?? []).some(({ joint }) => joint.kind === 'onColumn' && joint.a.piece === id)) return;
   const level = Math.max(stands.from.z, stands.to.z);
-  const { supports, braces } = context.plan.structure;
-  const feet = supports.flatMap(({ seats }) => {
-    const [seat] = seats;
-    const on = seat && beams.get(seat.piece)?.place;
-    return seat && on ? [pointAt(on, seat.at).z] : [];
-  });
-  const ground_ = Math.min(level, ...feet);
+  const { braces } = context.plan.structure;
+  const ground_ = Math.min(level, lowestFoot(ground));
   const decks = braces.filter(({ kind }) => kind === 'deck');
   const down = decks.flatMap((one) => {
     const on = beams.get(one.a.piece)?.place;

@@ -4,7 +4,7 @@ import { Missing } from '../missing';
 import { answerOf } from './answers';
 import type { Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { heightAt, isInclined, type Load, type SettledBeam } from './model';
-import { beamAt, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
+import { beamAt, isStructureMove, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
@@ -12,6 +12,8 @@ export type LoadCase = (typeof cases)[number];
 
 /** Pieces end to end through joints that pass something on, or one piece alone. */
 export interface Line {
+  /** the same for a line that carries and is carried as before and is only held otherwise */
+  token: object;
   /** its pieces from one end to the other */
   beams: string[];
   /** where each lies along it; flipped: its first end is the further one */
@@ -104,54 +106,114 @@ const emptyCases = <T>(make: () => T): Record<LoadCase, T> => ({ plain: make(), 
 /** Two ends further apart than this do not meet [m]. */
 export const MEET = 0.06;
 
-/** The forces of the structure, move by move: what changed at each. `lines` after the last is how all of it stands. */
+/** What a move made of the lines. */
+export interface Taken {
+  /** the lines that are another after it */
+  lines: Line[];
+  /** what the pieces of those lines were in before it; undefined: in none */
+  was: ReadonlyMap<string, Line | undefined>;
+  /** the angle a joint keeps from now on, or keeps no more */
+  angle: { joint: string; keeps: number | null } | null;
+}
+
+/** The lines of the structure as the moves go. */
+export class Stages {
+  readonly lineOf = new Map<string, Line>();
+  private readonly angles = new Map<string, number>();
+  private readonly net: Net;
+
+  constructor(plan: Plan, beams: Map<string, SettledBeam>, rules: Rules) {
+    this.net = netOf(plan, beams, rules);
+  }
+
+  /** The pieces a move may change the forces of, or what holds them. */
+  touches(move: Move): readonly string[] {
+    return touched(this.net, move);
+  }
+
+  take(move: Move, moment: StructureMoment): Taken {
+    const { net, lineOf, angles } = this;
+    const was = new Map<string, Line | undefined>();
+    const put = (id: string, line: Line | undefined): void => {
+      if (!was.has(id)) was.set(id, lineOf.get(id));
+      if (line) lineOf.set(id, line);
+      else lineOf.delete(id);
+    };
+    const dirty = this.touches(move);
+    if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
+      // A brace changes how a line is held, not what it carries: the same line, newly looked at.
+      const lines = [...new Set(dirty.flatMap((id) => lineOf.get(id) ?? []))].map((line) => ({ ...line }));
+      for (const line of lines) for (const id of line.beams) put(id, line);
+      return { lines, was, angle: null };
+    }
+    // The angle is held from the move on that fills enough holes; until then the ends turn about their pins.
+    let angle: Taken['angle'] = null;
+    if (move.kind === 'joint.make' && !angles.has(move.joint) && isStiff(net.joints.get(move.joint)!, moment))
+      angle = { joint: move.joint, keeps: move.fit === 'drawn' ? 0 : angleNow(net.joints.get(move.joint)!, lineOf, net) };
+    if (move.kind === 'joint.free') angle = { joint: move.joint, keeps: null };
+    this.keepAngle(angle);
+    return { lines: dirty.length === 0 ? [] : resolve(net, moment, dirty, lineOf, put, angles), was, angle };
+  }
+
+  /** The same move again, with what it made before. */
+  again({ lines, was, angle }: Taken): void {
+    this.keepAngle(angle);
+    for (const id of was.keys()) this.lineOf.delete(id);
+    for (const line of lines) for (const id of line.beams) this.lineOf.set(id, line);
+  }
+
+  /** The same forces again on lines that are held or judged otherwise. */
+  anew({ lines, was, angle }: Taken): Taken {
+    const taken = { lines: lines.map((line) => ({ ...line })), was: new Map([...was.keys()].map((id) => [id, this.lineOf.get(id)])), angle };
+    this.again(taken);
+    return taken;
+  }
+
+  private keepAngle(angle: Taken['angle']): void {
+    if (angle?.keeps === null) this.angles.delete(angle.joint);
+    else if (angle) this.angles.set(angle.joint, angle.keeps);
+  }
+}
+
+/** The forces of the structure, move by move: what changed at each. */
 export function forcesOf(plan: Plan, beams: Map<string, SettledBeam>, moments: readonly StructureMoment[], rules: Rules): { changes: StageChange[] } {
-  const net = netOf(plan, beams, rules);
-  const lineOf = new Map<string, Line>();
-  const angles = new Map<string, number>();
+  const stages = new Stages(plan, beams, rules);
   const changes: StageChange[] = [];
   moments.forEach((moment, at) => {
     const move = plan.moves[at]!;
-    const before = moments[at - 1] ?? null;
-    if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
-      const brace = net.braces.get(move.brace)!;
-      const lines = [...new Set([brace.a.piece, ...(brace.b ? [brace.b.piece] : [])].flatMap((id) => lineOf.get(id) ?? []))];
-      if (lines.length > 0) changes.push({ move, at, moment, lines });
-      return;
-    }
-    const dirty = touched(net, move, moment, before);
-    if (dirty.size === 0) return;
-    // The angle is held from the move on that fills enough holes; until then the ends turn about their pins.
-    if (move.kind === 'joint.make' && !angles.has(move.joint) && isStiff(net.joints.get(move.joint)!, moment))
-      angles.set(move.joint, move.fit === 'drawn' ? 0 : angleNow(net.joints.get(move.joint)!, lineOf, net));
-    if (move.kind === 'joint.free') angles.delete(move.joint);
-    const lines = resolve(net, moment, dirty, lineOf, angles);
+    if (!isStructureMove(move)) return;
+    const { lines } = stages.take(move, moment);
     if (lines.length > 0) changes.push({ move, at, moment, lines });
   });
   return { changes };
 }
 
-/** The pieces a move may change the forces of. */
-function touched(net: Net, move: Move, moment: StructureMoment, before: StructureMoment | null): Set<string> {
-  if (before === moment) return new Set();
+function touched(net: Net, move: Move): readonly string[] {
   switch (move.kind) {
     case 'support.ready':
     case 'support.level':
     case 'support.strike':
-      return new Set(net.supports.get(move.support)!.seats.map(({ piece }) => piece));
+      return [...new Set(net.supports.get(move.support)!.seats.map(({ piece }) => piece))];
     case 'piece.hang':
     case 'piece.letGo':
-      return new Set([move.beam, ...(net.carries.get(move.beam) ?? []).map(({ a }) => a.piece), ...(net.hangs.get(move.beam) ?? []).map(({ b }) => b.piece)]);
+      return [
+        ...new Set([move.beam, ...(net.carries.get(move.beam) ?? []).map(({ a }) => a.piece), ...(net.hangs.get(move.beam) ?? []).map(({ b }) => b.piece)]),
+      ];
     case 'joint.make':
     case 'joint.free': {
       const { a, b } = net.joints.get(move.joint)!;
-      return new Set([a.piece, b.piece]);
+      return [a.piece, b.piece];
+    }
+    case 'brace.fix':
+    case 'brace.free': {
+      const { a, b } = net.braces.get(move.brace)!;
+      return b === null ? [a.piece] : [...new Set([a.piece, b.piece])];
     }
     case 'load.on':
     case 'load.off':
-      return new Set([net.loads.get(move.load)!.piece]);
+      return [net.loads.get(move.load)!.piece];
     default:
-      return new Set();
+      return [];
   }
 }
 
@@ -217,7 +279,14 @@ function angleNow(joint: Joint, lineOf: Map<string, Line>, net: Net): number {
   return a.first && !b.first ? a.slope - b.slope : b.slope - a.slope;
 }
 
-function resolve(net: Net, moment: StructureMoment, dirty: ReadonlySet<string>, lineOf: Map<string, Line>, angles: Map<string, number>): Line[] {
+function resolve(
+  net: Net,
+  moment: StructureMoment,
+  dirty: readonly string[],
+  lineOf: Map<string, Line>,
+  put: (id: string, line: Line | undefined) => void,
+  angles: Map<string, number>,
+): Line[] {
   const changed = new Map<Line, true>();
   const waiting = [...dirty];
   for (let turn = 0; waiting.length > 0 && turn < 20000; turn += 1) {
@@ -225,7 +294,7 @@ function resolve(net: Net, moment: StructureMoment, dirty: ReadonlySet<string>, 
     const old = lineOf.get(id);
     if (!inForce(moment, id)) {
       if (old) {
-        lineOf.delete(id);
+        put(id, undefined);
         waiting.push(...old.beams.filter((one) => one !== id && lineOf.get(one) === old));
       }
       continue;
@@ -238,7 +307,7 @@ function resolve(net: Net, moment: StructureMoment, dirty: ReadonlySet<string>, 
     for (const one of line.beams) {
       const other = lineOf.get(one);
       if (other && changed.has(other)) changed.delete(other);
-      lineOf.set(one, line);
+      put(one, line);
     }
     changed.set(line, true);
     if (!same && net.beams.get(id)?.place?.upright)
@@ -266,7 +335,7 @@ function lineFrom(
   lineOf: Map<string, Line>,
   angles: Map<string, number>,
 ): Line {
-  const line: Line = { beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()) };
+  const line: Line = { token: {}, beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()) };
   const ask = (question: string): Line => ({ ...line, asked: question });
   const pieces: { beam: SettledBeam; from: number; to: number; flipped: boolean }[] = [];
   const joints: LineJoint[] = [];

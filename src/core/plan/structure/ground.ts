@@ -6,18 +6,21 @@ import type { Line } from './forces';
 import { heldOf, type Holds } from './held';
 import type { SettledBeam } from './model';
 import type { StructureMoment } from './state';
-import type { WorstOf } from './worst';
+import type { Said } from './worst';
 
 /** What every check of the structure reads. */
 export interface Ground {
   context: Context;
   beams: Map<string, SettledBeam>;
   by: Holds;
-  rows: WorstOf;
+  /** what is said at the move that is looked at */
+  rows: Said;
+  /** the most each support brings onto its bent at that move [N] */
+  onBents: [support: string, force: number][];
   /** ratio from which a strength is tight */
   caution: number;
   /** each piece’s line as it stands now */
-  latest: Map<string, Line>;
+  latest: ReadonlyMap<string, Line>;
   /** longest stretch of a piece’s line that nothing holds */
   freeOf: (line: Line, moment: StructureMoment, beam: string) => number;
   strengthOf: (settled: SettledBeam, section: SectionRow, free: number) => Strength;
@@ -31,8 +34,10 @@ interface Strength {
 /** Strengths by make and unbraced length, each worked out once. */
 export function strengths(rules: Rules): Ground['strengthOf'] {
   const known = new Map<string, Strength>();
-  return ({ make, fy }, section, free) => {
-    const key = `${make.id} ${free.toFixed(6)}`;
+  return ({ make, fy }, section, unbraced) => {
+    // To the micrometre, so that the same length by another way of adding is the same answer.
+    const free = Number(unbraced.toFixed(6));
+    const key = `${make.id} ${free}`;
     let found = known.get(key);
     if (!found) {
       found = { bending: bendingCapacity(section, fy, rules, { length: free, factor: 1 }), shear: shearCapacity(section, fy, rules) };
@@ -41,8 +46,6 @@ export function strengths(rules: Rules): Ground['strengthOf'] {
     return found;
   };
 }
-
-/** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
 
 /** Longest free stretches, by the line at the moment. */
 export function freeLengths(by: Holds): Ground['freeOf'] {

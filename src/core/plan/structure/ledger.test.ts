@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Check, Verdict } from '../check';
 import { emptyLedger, ledgerChanges, readLedger, writeLedger, type Ledger } from './ledger';
-import { WorstOf } from './worst';
+import { Said, worstOf } from './worst';
 
 const writes = fc.array(fc.tuple(fc.string({ minLength: 1, maxLength: 6 }), fc.option(fc.integer(), { nil: undefined })), { maxLength: 80 });
 
@@ -38,7 +38,7 @@ describe('the worst of many moves', () => {
     ({ id: 'x', subject: 's', about: { kind: 'beam', id: 'a' }, verdict, ratio, move }) as unknown as Check;
 
   test('keeps the worse verdict, then the greater ratio, then the earlier move; and counts them', () => {
-    const rows = new WorstOf();
+    const rows = new Said();
     for (const one of [
       check('clear', 0.4, 'm1'),
       check('tight', 0.96, 'm2'),
@@ -48,13 +48,13 @@ describe('the worst of many moves', () => {
       check('missing', null, 'm6'),
     ])
       rows.put(one);
-    const { checks, fared } = rows.all();
+    const { checks, fared } = worstOf([{ id: 'm', said: rows }]);
     expect(checks.map(({ move }) => move)).toEqual(['m4']);
     expect(fared.get(checks[0]!)).toEqual({ firstBad: 'm3', counts: { stop: 3, missing: 1, tight: 1, clear: 1 } });
   });
 
   test('tells a ratio only when it is the worst', () => {
-    const rows = new WorstOf();
+    const rows = new Said();
     const told: string[] = [];
     const put = (move: string, demand: number) =>
       rows.ratio('x', 'beam', 'a', undefined, move, { demand, capacity: 10, caution: 0.9 }, () => {
@@ -64,7 +64,7 @@ describe('the worst of many moves', () => {
     put('m1', 5);
     put('m2', 7);
     put('m3', 6);
-    expect(rows.all().checks.map(({ move }) => move)).toEqual(['m2']);
+    expect(worstOf([{ id: 'm', said: rows }]).checks.map(({ move }) => move)).toEqual(['m2']);
     expect(told).toEqual(['m2']);
   });
 });

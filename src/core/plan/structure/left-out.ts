@@ -1,10 +1,11 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
-import { missingCheck } from '../evaluate/context';
+import { missingCheck, moveFor } from '../evaluate/context';
+import { keep, keepOne } from '../keep';
 import { temporarySupports } from '../document/structure';
 import { namesPerson, saysSomething } from '../records';
-import type { Move } from '../schema';
-import { beamAt, jointAt } from './state';
+import type { Joint, Move, MoveKind, Support } from '../schema';
+import { beamAt, jointAt, type JointState } from './state';
 import type { Ground } from './ground';
 import { about, place } from './places';
 
@@ -15,72 +16,73 @@ const sameGear = (a: string, b: string): boolean => {
 };
 
 /** What the structure has and no move does. */
-export function leftOutOf({ context, beams }: Ground): Check[] {
+export function leftOutOf(ground: Ground): Check[] {
+  const { context, beams } = ground;
   const { plan, replayed } = context;
   const { structure, moves } = plan;
   const checks: Check[] = [];
   const last = replayed.steps.at(-1)?.after.structure;
   const ask = (id: string, of: ReturnType<typeof about>, question: string) =>
     checks.push(missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question));
-  const done = new Set(
-    moves.map(
-      (move) =>
-        `${move.kind} ${'beam' in move ? move.beam : 'support' in move ? move.support : 'joint' in move ? move.joint : 'brace' in move ? move.brace : 'load' in move ? move.load : ''}`,
-    ),
-  );
+  const done = (kind: MoveKind, id: string): boolean => moveFor(plan, kind, id) !== null;
   for (const { beam, place: stands } of beams.values()) {
     const of = about('beam', beam, beam.mark);
     if (!stands) continue;
-    if (!done.has(`piece.hang ${beam.id}`)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
-    else if (stands.upright && !done.has(`beam.plumb ${beam.id}`))
-      ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
+    if (!done('piece.hang', beam.id)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
+    else if (stands.upright && !done('beam.plumb', beam.id)) ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
     else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
     else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
   }
-  const hanging = new Map<string, Extract<Move, { kind: 'piece.hang' }>>();
-  replayed.steps.forEach(({ move, after }) => {
-    if (move.kind === 'piece.letGo' && beamAt(after.structure, move.beam).where !== 'hanging') hanging.delete(move.beam);
-    if (move.kind !== 'piece.hang') return;
-    // Two picks of the plan say by themselves whether they are of one crane.
-    const other = [...hanging.values()].find((one) => one.beam !== move.beam && !(one.pick && move.pick) && sameGear(one.by, move.by));
-    hanging.set(move.beam, move);
-    if (!other) return;
-    const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
-    checks.push(
-      missingCheck(
-        place('lift.hooks', about('beam', beam, beam.mark, hung.id), move.id, sequenceNeeds.id, 'Common practice: one hook holds one load'),
-        'count',
-        `${hung.mark} still hangs when ${beam.mark} is hung, both by ${move.by.trim() || 'nothing named'}. Is it another hook, or does the first let go before?`,
-      ),
-    );
-  });
-  checks.push(...liftsLeftOut(context, beams));
-  for (const support of structure.supports) {
-    const of = about('support', support, support.name);
-    if (!done.has(`support.ready ${support.id}`)) ask('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
-    else if (temporarySupports.includes(support.kind) && !done.has(`support.strike ${support.id}`))
-      ask('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
+  // Of the plan these are read from its pieces, its lifts and the moves, and from nothing else.
+  checks.push(
+    ...keepOne('left.lifts', [structure.pieces, structure.makes, moves, plan.picks, plan.stands], () => [
+      ...hooksTwice(ground),
+      ...liftsLeftOut(context, beams),
+    ]),
+  );
+  for (const one of structure.supports) {
+    const [ready, struck] = [done('support.ready', one.id), done('support.strike', one.id)];
+    checks.push(...keep('left.support', one, [ready, struck], () => supportLeft(one, ready, struck)));
   }
-  for (const joint of structure.joints) {
-    const of = about('joint', joint, joint.name);
-    const state = last && jointAt(last, joint.id);
-    if (!done.has(`joint.make ${joint.id}`)) ask('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
-    else if (state?.untold) ask('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
-    else if (joint.holes !== null && state && state.bolts !== null && state.bolts > joint.holes)
-      ask('joint.holes', of, `${joint.name} has ${joint.holes} holes and ends with ${state.bolts} bolts. Which of the two is wrong?`);
-    else if (joint.holes !== null && state && state.bolts !== null && state.bolts < joint.holes)
-      ask('moves.fill', of, `${joint.name} ends with ${state.bolts} bolts tight in ${joint.holes} holes. When are the others filled, and the pins driven out?`);
+  for (const one of structure.joints) {
+    const [made, state] = [done('joint.make', one.id), last && jointAt(last, one.id)];
+    checks.push(...keep('left.joint', one, [made, state], () => jointLeft(one, made, state)));
   }
   for (const load of structure.loads)
-    if (!done.has(`load.on ${load.id}`))
+    if (!done('load.on', load.id))
       ask(
         'moves.load',
         about('beam', beams.get(load.piece)!.beam, load.what, load.id),
         `No move puts ${load.what} on. When does it come, or is it not for this job?`,
       );
   for (const brace of structure.braces)
-    if (!done.has(`brace.fix ${brace.id}`)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
+    if (!done('brace.fix', brace.id)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
   return checks;
+}
+
+const asked = (id: string, of: ReturnType<typeof about>, question: string): Check[] => [
+  missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question),
+];
+
+function supportLeft(support: Support, ready: boolean, struck: boolean): Check[] {
+  const of = about('support', support, support.name);
+  if (!ready) return asked('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
+  if (temporarySupports.includes(support.kind) && !struck)
+    return asked('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
+  return [];
+}
+
+function jointLeft(joint: Joint, made: boolean, state: JointState | undefined): Check[] {
+  const of = about('joint', joint, joint.name);
+  const { holes } = joint;
+  const bolts = state?.bolts ?? null;
+  if (!made) return asked('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
+  if (state?.untold) return asked('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
+  if (holes === null || bolts === null) return [];
+  if (bolts > holes) return asked('joint.holes', of, `${joint.name} has ${holes} holes and ends with ${bolts} bolts. Which of the two is wrong?`);
+  if (bolts < holes)
+    return asked('moves.fill', of, `${joint.name} ends with ${bolts} bolts tight in ${holes} holes. When are the others filled, and the pins driven out?`);
+  return [];
 }
 
 /** Each piece is hung by a pick of the plan, or somebody has worked its lift out elsewhere; each pick is made, the first at a stand as a trial. */
@@ -119,5 +121,29 @@ function liftsLeftOut({ plan }: Ground['context'], beams: Ground['beams']): Chec
         `No trial lift is made at ${stand.name}. Which of its picks is lifted a hand high first, and watched?`,
       );
   }
+  return checks;
+}
+
+/** One hook that is to hold a second piece before it let go of the first. */
+function hooksTwice({ context, beams }: Ground): Check[] {
+  const { replayed } = context;
+  const checks: Check[] = [];
+  const hanging = new Map<string, Extract<Move, { kind: 'piece.hang' }>>();
+  replayed.steps.forEach(({ move, after }) => {
+    if (move.kind === 'piece.letGo' && beamAt(after.structure, move.beam).where !== 'hanging') hanging.delete(move.beam);
+    if (move.kind !== 'piece.hang') return;
+    // Two picks of the plan say by themselves whether they are of one crane.
+    const other = [...hanging.values()].find((one) => one.beam !== move.beam && !(one.pick && move.pick) && sameGear(one.by, move.by));
+    hanging.set(move.beam, move);
+    if (!other) return;
+    const [beam, hung] = [beams.get(move.beam)!.beam, beams.get(other.beam)!.beam];
+    checks.push(
+      missingCheck(
+        place('lift.hooks', about('beam', beam, beam.mark, hung.id), move.id, sequenceNeeds.id, 'Common practice: one hook holds one load'),
+        'count',
+        `${hung.mark} still hangs when ${beam.mark} is hung, both by ${move.by.trim() || 'nothing named'}. Is it another hook, or does the first let go before?`,
+      ),
+    );
+  });
   return checks;
 }

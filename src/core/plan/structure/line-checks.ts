@@ -1,5 +1,7 @@
 import { phrase, q } from '../../calc/work';
+import type { PieceForces } from '../../stage/line';
 import { stageLine } from '../../stage/line.calc';
+import type { SectionRow } from '../../steel/section-row';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
 import { postCapacity } from '../evaluate/section-strength';
@@ -51,49 +53,11 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
   const held = heldOf(line, moment, by);
   const factored = rules.id === 'us-asd' ? answers.plain : answers.factored;
   for (const settled of named) {
-    const { beam, section, fy } = settled;
+    const { beam, section } = settled;
     const forces = factored.stable ? factored.pieces.get(beam.id) : undefined;
     const free = held.get(beam.id);
     if (!forces || !free || section instanceof Missing) continue;
-    const piece = (id: string, calc: string) =>
-      place(id, about('beam', beam, beam.mark), moveId, calc, sourced('The stage as it stands, and the length it stands free', rules, 'strengthCaution'));
-    if (!(fy > 0)) {
-      rows.put(
-        missingCheck(
-          piece('beam.bending', 'member.flexureAisc'),
-          'moment',
-          `What yield has ${beam.mark}? Its grade, “${settled.make.grade}”, is not in the tables.`,
-        ),
-      );
-      continue;
-    }
-    const bends = Math.max(forces.sagging, forces.hogging);
-    const { bending, shear } = ground.strengthOf(settled, section, free.free);
-    const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
-    if (bending instanceof Missing) rows.put(missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' ')));
-    else {
-      const numbers = { demand: bends, capacity: bending.capacity, quantity: 'moment' as const, caution: ground.caution };
-      rows.ratio('beam.bending', 'beam', beam.id, undefined, moveId, numbers, () =>
-        ratioCheck(
-          piece('beam.bending', calc),
-          numbers,
-          told(phrase`${beam.mark} bends ${q(bends, 'moment')}, ${q(free.free, 'length')} of it unbraced; that is good for ${q(bending.capacity, 'moment')}.`),
-          bending.traces,
-        ),
-      );
-    }
-    if (shear instanceof Missing) rows.put(missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' ')));
-    else {
-      const numbers = { demand: forces.shear, capacity: shear.capacity, quantity: 'force' as const, caution: ground.caution };
-      rows.ratio('beam.shear', 'beam', beam.id, undefined, moveId, numbers, () =>
-        ratioCheck(
-          piece('beam.shear', rules.id === 'us-asd' ? 'member.shearAisc' : 'member.shearEn'),
-          numbers,
-          told(phrase`${beam.mark} shears ${q(forces.shear, 'force')}; its web takes ${q(shear.capacity, 'force')}.`),
-          shear.traces,
-        ),
-      );
-    }
+    rows.part(`bends ${beam.id}`, [settled, forces, free.free], ground, () => strengthChecks(ground, settled, section, forces, free.free, moveId));
   }
   for (const id of line.beams)
     for (const { joint, at: spot } of by.joints.get(id) ?? []) {
@@ -104,7 +68,8 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
         const span = line.spans.find((one) => one.id === id);
         if (!told_ || !span) continue;
         const firstEnd = spot < (span.to - span.from) / 2;
-        spliceCheck(ground, joint, firstEnd !== span.flipped ? told_.left : told_.right, moment, moveId);
+        const feels = firstEnd !== span.flipped ? told_.left : told_.right;
+        rows.part(`splice ${joint.id}`, [joint, jointAt(moment, joint.id), feels], ground, () => spliceCheck(ground, joint, feels, moment, moveId));
       } else if (joint.a.piece === id) hangCheck(ground, joint, line, moment, moveId);
     }
   const stood = held.get(first.beam.id);
@@ -125,6 +90,52 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
       ),
     );
   if (stood && !stood.twist) rollCheck(ground, named, line, moment, moveId, mark);
+}
+
+/** A piece bent and sheared as it stands. */
+function strengthChecks(ground: Ground, settled: SettledBeam, section: SectionRow, forces: PieceForces, free: number, moveId: string | null): void {
+  const { rows, context } = ground;
+  const { rules } = context;
+  const { beam, fy } = settled;
+  const piece = (id: string, calc: string) =>
+    place(id, about('beam', beam, beam.mark), moveId, calc, sourced('The stage as it stands, and the length it stands free', rules, 'strengthCaution'));
+  if (!(fy > 0)) {
+    rows.put(
+      missingCheck(
+        piece('beam.bending', 'member.flexureAisc'),
+        'moment',
+        `What yield has ${beam.mark}? Its grade, “${settled.make.grade}”, is not in the tables.`,
+      ),
+    );
+    return;
+  }
+  const bends = Math.max(forces.sagging, forces.hogging);
+  const { bending, shear } = ground.strengthOf(settled, section, free);
+  const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
+  if (bending instanceof Missing) rows.put(missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' ')));
+  else {
+    const numbers = { demand: bends, capacity: bending.capacity, quantity: 'moment' as const, caution: ground.caution };
+    rows.ratio('beam.bending', 'beam', beam.id, undefined, moveId, numbers, () =>
+      ratioCheck(
+        piece('beam.bending', calc),
+        numbers,
+        told(phrase`${beam.mark} bends ${q(bends, 'moment')}, ${q(free, 'length')} of it unbraced; that is good for ${q(bending.capacity, 'moment')}.`),
+        bending.traces,
+      ),
+    );
+  }
+  if (shear instanceof Missing) rows.put(missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' ')));
+  else {
+    const numbers = { demand: forces.shear, capacity: shear.capacity, quantity: 'force' as const, caution: ground.caution };
+    rows.ratio('beam.shear', 'beam', beam.id, undefined, moveId, numbers, () =>
+      ratioCheck(
+        piece('beam.shear', rules.id === 'us-asd' ? 'member.shearAisc' : 'member.shearEn'),
+        numbers,
+        told(phrase`${beam.mark} shears ${q(forces.shear, 'force')}; its web takes ${q(shear.capacity, 'force')}.`),
+        shear.traces,
+      ),
+    );
+  }
 }
 
 /** A piece that nothing keeps from rolling over, in the wind that may come while it stands so. */

@@ -5,6 +5,7 @@ import { plateGirder } from '../../steel/plate-girder.calc';
 import type { SectionRow } from '../../steel/section-row';
 import { findSection } from '../../steel/sections';
 import { GRAVITY } from '../../units';
+import { keep } from '../keep';
 import { Missing } from '../missing';
 import { STRONGEST } from '../reckoned-yield';
 import type { Beam, Make, Plan } from '../schema';
@@ -139,11 +140,21 @@ export const yieldOfMake = (make: Make): number => Math.min(make.yield ?? yieldO
 
 /** Every piece of the structure, by its id. Makes are worked out once each. */
 export function settleBeams({ structure }: Plan, rules: Rules): Map<string, SettledBeam> {
-  const makes = new Map(structure.makes.map((make) => [make.id, { make, section: sectionOf(make) }]));
+  const makes = new Map(structure.makes.map((make) => [make.id, { make, section: keep('make.section', make, [], () => sectionOf(make)) }]));
   return new Map(
     structure.pieces.map((beam): [string, SettledBeam] => {
       const { make, section } = makes.get(beam.make)!;
-      return [beam.id, { beam, make, section, fy: yieldOfMake(make), place: placeOf(beam), ...loadsOf(beam, make, section, rules) }];
+      return [
+        beam.id,
+        keep('beam.settled', beam, [make, rules], () => ({
+          beam,
+          make,
+          section,
+          fy: yieldOfMake(make),
+          place: placeOf(beam),
+          ...loadsOf(beam, make, section, rules),
+        })),
+      ];
     }),
   );
 }

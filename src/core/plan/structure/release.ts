@@ -9,7 +9,7 @@ import type { Joint, Support } from '../schema';
 import type { StageChange } from './forces';
 import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
-import { type WorstOf } from './worst';
+import type { Said } from './worst';
 import type { Ground } from './ground';
 import { about, place } from './places';
 
@@ -118,7 +118,7 @@ function columnSpliceCheck({ rows, caution }: Ground, { beam, section }: Settled
 }
 
 /** A splice in the air: the published least of holes filled and pinned, beside what it feels. */
-function fillCheck(rows: WorstOf, joint: Joint, pins: number, bolts: number, move: string | null, mark: string): void {
+function fillCheck(rows: Said, joint: Joint, pins: number, bolts: number, move: string | null, mark: string): void {
   const where = (part: string) => place('joint.filled', about('joint', joint, joint.name, part), move, releaseBolts.id, SPLICE_SOURCE);
   if (joint.holes === null) return rows.put(missingCheck(where('holes'), 'count', `How many holes has ${joint.name}?`));
   const wanted = Math.ceil((joint.traffic ? FILLED.traffic : FILLED.usual) * joint.holes - 1e-9);
@@ -145,7 +145,7 @@ function fillCheck(rows: WorstOf, joint: Joint, pins: number, bolts: number, mov
 
 /** A column on its base before the hook goes: four anchors, and 300 lb at 18 in from its face at its top. */
 function anchorChecks(
-  rows: WorstOf,
+  rows: Said,
   settled: SettledBeam,
   seats: readonly { support: Support }[],
   moment: StructureMoment,

@@ -1,6 +1,7 @@
 import { emptyLedger, readLedger, writeLedger, type Ledger } from './ledger';
 import type { Moment, Need } from '../replay';
-import type { Beam, Joint, Move, Plan, Support } from '../schema';
+import { keepOne } from '../keep';
+import type { Beam, Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { temporarySupports } from '../document/structure';
 
 export interface BeamState {
@@ -77,6 +78,8 @@ interface Known {
   beams: Map<string, Beam>;
   supports: Map<string, Support>;
   joints: Map<string, Joint>;
+  braces: Map<string, Brace>;
+  loads: Map<string, PutLoad>;
   /** supports with a seat under each piece, and joints by which it is carried or met */
   under: Map<string, Support[]>;
   carriedBy: Map<string, Joint[]>;
@@ -86,33 +89,47 @@ interface Known {
   placeOf: Map<string, number>;
 }
 
-const known = new WeakMap<Plan, Known>();
 function knownOf(plan: Plan): Known {
-  let found = known.get(plan);
-  if (!found) {
-    const { pieces, supports, joints } = plan.structure;
-    found = {
+  const things = keepOne('structure.known', [plan.structure], () => {
+    const { pieces, supports, joints, braces, loads } = plan.structure;
+    const found = {
       beams: byId(pieces),
       supports: byId(supports),
       joints: byId(joints),
-      under: new Map(),
-      carriedBy: new Map(),
-      splices: new Map(),
-      readyAt: new Map(),
-      placeOf: new Map(),
+      braces: byId(braces),
+      loads: byId(loads),
+      under: new Map<string, Support[]>(),
+      carriedBy: new Map<string, Joint[]>(),
+      splices: new Map<string, Joint[]>(),
     };
     for (const support of supports) for (const { piece } of support.seats) push(found.under, piece, support);
     for (const joint of joints) {
       if (joint.kind !== 'splice') push(found.carriedBy, joint.a.piece, joint);
       else for (const piece of new Set([joint.a.piece, joint.b.piece])) push(found.splices, piece, joint);
     }
+    return found;
+  });
+  const order = keepOne('structure.order', [plan.moves], () => {
+    const readyAt = new Map<string, number>();
+    const placeOf = new Map<string, number>();
     plan.moves.forEach((move, i) => {
-      found!.placeOf.set(move.id, i);
-      if (move.kind === 'support.ready' && !found!.readyAt.has(move.support)) found!.readyAt.set(move.support, i);
+      placeOf.set(move.id, i);
+      if (move.kind === 'support.ready' && !readyAt.has(move.support)) readyAt.set(move.support, i);
     });
-    known.set(plan, found);
-  }
-  return found;
+    return { readyAt, placeOf };
+  });
+  return keepOne('structure.both', [things, order], () => ({ ...things, ...order }));
+}
+export const supportOf = (plan: Plan, id: string): Support => knownOf(plan).supports.get(id)!;
+export const jointOf = (plan: Plan, id: string): Joint => knownOf(plan).joints.get(id)!;
+export const braceOf = (plan: Plan, id: string): Brace => knownOf(plan).braces.get(id)!;
+export const loadOf = (plan: Plan, id: string): PutLoad => knownOf(plan).loads.get(id)!;
+
+/** Of each support under a piece, whether it is to be ready before the move that hangs the piece. */
+export function readyBefore(plan: Plan, move: Extract<Move, { kind: 'piece.hang' }>): boolean[] {
+  const { under, readyAt, placeOf } = knownOf(plan);
+  const at = placeOf.get(move.id)!;
+  return (under.get(move.beam) ?? []).map(({ id }) => (readyAt.get(id) ?? -1) > at);
 }
 const byId = <T extends { id: string }>(list: readonly T[]): Map<string, T> => new Map(list.map((one) => [one.id, one]));
 function push<T>(map: Map<string, T[]>, key: string, one: T): void {
@@ -182,11 +199,11 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
     case 'joint.free':
       return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)) }];
     case 'brace.fix': {
-      const brace = plan.structure.braces.find((one) => one.id === move.brace)!;
+      const brace = braceOf(plan, move.brace);
       return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({ what: `${mark(piece)} is in place`, done: beamAt(now, piece).where !== 'away' }));
     }
     case 'load.on': {
-      const load = plan.structure.loads.find((one) => one.id === move.load)!;
+      const load = loadOf(plan, move.load);
       return [
         { what: `${mark(load.piece)} is set and let go of`, done: beamAt(now, load.piece).where === 'set' && beamAt(now, load.piece).kept === 0 },
         ...(loadAt(now, load.id) ? [{ what: `${load.what} is not on it yet`, done: false }] : []),

@@ -3,7 +3,9 @@ import { stageLine } from '../../stage/line.calc';
 import type { Check } from '../check';
 import { yieldOf } from '../../steel/grades';
 import { missingCheck, moveFor, ratioCheck, sourced, told } from '../evaluate/context';
+import { keep } from '../keep';
 import { Missing } from '../missing';
+import type { Brace, Joint, Make, Support } from '../schema';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import { footingChecks } from '../evaluate/order';
 import { MEET } from './forces';
@@ -11,195 +13,226 @@ import { heightAt, pointAt, weightsSaid, type SettledBeam } from './model';
 import type { Ground } from './ground';
 import { about, place } from './places';
 
-/** What is asked of the structure as it is drawn, before any move. */
-export function stillChecks({ context, beams, by }: Ground): Check[] {
+const before = (id: string, of: ReturnType<typeof about>, source: string) => place(id, of, null, stageLine.id, source, 'steel');
+
+/** What is asked of the structure as it is drawn, before any move: of each thing again only when it, or what it meets, is another. */
+export function stillChecks(ground: Ground): Check[] {
+  const { context, beams, by } = ground;
+  const { plan, rules, today } = context;
+  const { supports, makes, braces, joints } = plan.structure;
+  const at = (spot: { piece: string } | null) => (spot === null ? null : beams.get(spot.piece));
+  return [
+    ...[...beams.values()].flatMap((settled) => {
+      const carried = by.seats.has(settled.beam.id) || by.joints.has(settled.beam.id);
+      return keep('still.beam', settled, [rules, carried], () => beamChecks(ground, settled, carried));
+    }),
+    ...supports.flatMap((one) =>
+      keep('still.support', one, [rules, today, moveFor(plan, 'support.ready', one.id), ...one.seats.map(at)], () => supportStill(ground, one)),
+    ),
+    ...makes.flatMap((one) => keep('still.make', one, [rules], () => makeChecks(one))),
+    ...braces.flatMap((one) => keep('still.brace', one, [at(one.a), at(one.b)], () => braceStill(ground, one))),
+    ...joints.flatMap((one) => keep('still.joint', one, [at(one.a), at(one.b)], () => jointStill(ground, one))),
+  ];
+}
+
+function beamChecks({ context }: Ground, settled: SettledBeam, carried: boolean): Check[] {
+  const { rules } = context;
+  const checks: Check[] = [];
+  const { beam, make, place: stands, section } = settled;
+  const of = about('beam', beam, beam.mark);
+  if (make.made.kind !== 'plain' && section instanceof Missing)
+    checks.push(missingCheck(before('beam.made', of, 'Section tables'), 'count', section.questions.join(' ')));
+  if (!stands) {
+    checks.push(
+      missingCheck(
+        before('beam.placed', of, 'Common practice: what is listed is placed'),
+        'length',
+        `${beam.mark} is listed and has no place. Where are its two ends to be?`,
+      ),
+    );
+    return checks;
+  }
+  if (Math.abs(stands.length - make.length) > rules.value('lengthDifference'))
+    checks.push({
+      ...missingCheck(before('beam.length', of, sourced('Two statements of one length', rules, 'lengthDifference')), 'length', ''),
+      demand: stands.length,
+      finding: told(phrase`${beam.mark} is ${q(make.length, 'length')} long and its ends are drawn ${q(stands.length, 'length')} apart. Which is right?`),
+    });
+  const said = weightsSaid(settled);
+  const [most, fewest] = [Math.max(...said.map(({ mass }) => mass)), Math.min(...said.map(({ mass }) => mass))];
+  if (said.length > 1 && most / fewest - 1 > rules.value('statementChoice'))
+    checks.push({
+      ...missingCheck(before('beam.weight', of, sourced('Two statements of one weight', rules, 'statementChoice')), 'mass', ''),
+      demand: most,
+      finding: told([
+        ...phrase`${beam.mark} weighs `,
+        ...said.flatMap(({ by: who, mass }, i) => [...(i ? [', '] : []), ...phrase`${q(mass, 'mass')} by ${who}`]),
+        '. Which is right, who says so, and why?',
+      ]),
+    });
+  if (said.length === 0) checks.push(missingCheck(before('beam.weight', of, 'Common practice'), 'mass', `What does ${beam.mark} weigh?`));
+  if (!carried)
+    checks.push(
+      missingCheck(
+        before('beam.carried', of, 'Common practice: what stands on nothing falls'),
+        'count',
+        `What carries ${beam.mark}? No support is under it and nothing is joined to it.`,
+      ),
+    );
+  return checks;
+}
+
+function supportStill({ context, beams }: Ground, support: Support): Check[] {
   const { plan, rules } = context;
   const checks: Check[] = [];
-  const before = (id: string, of: ReturnType<typeof about>, source: string) => place(id, of, null, stageLine.id, source, 'steel');
-  for (const settled of beams.values()) {
-    const { beam, make, place: stands, section } = settled;
-    const of = about('beam', beam, beam.mark);
-    if (make.made.kind !== 'plain' && section instanceof Missing)
-      checks.push(missingCheck(before('beam.made', of, 'Section tables'), 'count', section.questions.join(' ')));
-    if (!stands) {
-      checks.push(
-        missingCheck(
-          before('beam.placed', of, 'Common practice: what is listed is placed'),
-          'length',
-          `${beam.mark} is listed and has no place. Where are its two ends to be?`,
-        ),
-      );
-      continue;
-    }
-    if (Math.abs(stands.length - make.length) > rules.value('lengthDifference'))
-      checks.push({
-        ...missingCheck(before('beam.length', of, sourced('Two statements of one length', rules, 'lengthDifference')), 'length', ''),
-        demand: stands.length,
-        finding: told(phrase`${beam.mark} is ${q(make.length, 'length')} long and its ends are drawn ${q(stands.length, 'length')} apart. Which is right?`),
-      });
-    const said = weightsSaid(settled);
-    const [most, fewest] = [Math.max(...said.map(({ mass }) => mass)), Math.min(...said.map(({ mass }) => mass))];
-    if (said.length > 1 && most / fewest - 1 > rules.value('statementChoice'))
-      checks.push({
-        ...missingCheck(before('beam.weight', of, sourced('Two statements of one weight', rules, 'statementChoice')), 'mass', ''),
-        demand: most,
-        finding: told([
-          ...phrase`${beam.mark} weighs `,
-          ...said.flatMap(({ by: who, mass }, i) => [...(i ? [', '] : []), ...phrase`${q(mass, 'mass')} by ${who}`]),
-          '. Which is right, who says so, and why?',
-        ]),
-      });
-    if (said.length === 0) checks.push(missingCheck(before('beam.weight', of, 'Common practice'), 'mass', `What does ${beam.mark} weigh?`));
-    if (!(by.seats.get(beam.id) || by.joints.get(beam.id)))
-      checks.push(
-        missingCheck(
-          before('beam.carried', of, 'Common practice: what stands on nothing falls'),
-          'count',
-          `What carries ${beam.mark}? No support is under it and nothing is joined to it.`,
-        ),
-      );
-  }
-  for (const support of plan.structure.supports) {
-    const of = about('support', support, support.name);
-    if (support.footing !== null)
-      checks.push(
-        ...footingChecks(context, {
-          id: support.id,
-          name: support.name,
-          footing: support.footing,
-          kind: 'support',
-          move: moveFor(plan, 'support.ready', support.id),
-        }),
-      );
-    else if (support.onBent === null && support.standsOn.length === 0)
-      checks.push(
-        missingCheck(
-          { ...before('support.footing', of, 'Common practice: a load path ends in the ground'), station: 'measure' },
-          'count',
-          `What does ${support.name} stand on?`,
-        ),
-      );
-    const spots = support.seats.flatMap(({ piece, at }) => {
-      const stands = beams.get(piece)?.place;
-      return stands ? [pointAt(stands, at)] : [];
+  const of = about('support', support, support.name);
+  if (support.footing !== null)
+    checks.push(
+      ...footingChecks(context, {
+        id: support.id,
+        name: support.name,
+        footing: support.footing,
+        kind: 'support',
+        move: moveFor(plan, 'support.ready', support.id),
+      }),
+    );
+  else if (support.onBent === null && support.standsOn.length === 0)
+    checks.push(
+      missingCheck(
+        { ...before('support.footing', of, 'Common practice: a load path ends in the ground'), station: 'measure' },
+        'count',
+        `What does ${support.name} stand on?`,
+      ),
+    );
+  const spots = support.seats.flatMap(({ piece, at }) => {
+    const stands = beams.get(piece)?.place;
+    return stands ? [pointAt(stands, at)] : [];
+  });
+  const spread = Math.max(0, ...spots.map((one) => Math.hypot(one.x - spots[0]!.x, one.y - spots[0]!.y)));
+  if (spread > ONE_SUPPORT)
+    checks.push({
+      ...missingCheck({ ...before('support.seats', of, 'Geometry: the seats of one support lie together'), station: 'measure' }, 'length', ''),
+      demand: spread,
+      finding: told(phrase`The seats of ${support.name} lie ${q(spread, 'length')} apart. Is it one support?`),
     });
-    const spread = Math.max(0, ...spots.map((one) => Math.hypot(one.x - spots[0]!.x, one.y - spots[0]!.y)));
-    if (spread > ONE_SUPPORT)
-      checks.push({
-        ...missingCheck({ ...before('support.seats', of, 'Geometry: the seats of one support lie together'), station: 'measure' }, 'length', ''),
-        demand: spread,
-        finding: told(phrase`The seats of ${support.name} lie ${q(spread, 'length')} apart. Is it one support?`),
-      });
-    const off = Math.max(0, ...spots.map((one) => (support.level === null ? 0 : Math.abs(one.z - support.level))));
-    if (off > rules.value('surveyTolerance'))
-      checks.push({
-        ...missingCheck({ ...before('support.level', of, sourced('Two statements of one level', rules, 'surveyTolerance')), station: 'measure' }, 'length', ''),
-        demand: off,
-        finding: told(
-          phrase`${support.name} is drawn at ${q(support.level ?? 0, 'length')} and what rests on it ${q(off, 'dimension')} from there. Which is right?`,
+  const off = Math.max(0, ...spots.map((one) => (support.level === null ? 0 : Math.abs(one.z - support.level))));
+  if (off > rules.value('surveyTolerance'))
+    checks.push({
+      ...missingCheck({ ...before('support.level', of, sourced('Two statements of one level', rules, 'surveyTolerance')), station: 'measure' }, 'length', ''),
+      demand: off,
+      finding: told(
+        phrase`${support.name} is drawn at ${q(support.level ?? 0, 'length')} and what rests on it ${q(off, 'dimension')} from there. Which is right?`,
+      ),
+    });
+  // Props, rollers and blocks are packed to what lies on them; all else has a level that somebody took.
+  if (support.kind === 'prop' || support.kind === 'roller' || support.kind === 'block') return checks;
+  const { measured } = support;
+  const fault = measured === null ? null : dayFault(measured.on, context.today);
+  if (measured === null)
+    checks.push(
+      missingCheck(
+        { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
+        'length',
+        `${support.name} is as drawn. What level did the survey find, and who took it?`,
+      ),
+    );
+  else if (!namesPerson(measured.by) || fault !== null)
+    checks.push(
+      missingCheck(
+        { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
+        'length',
+        `The level of ${support.name} ${fault ?? 'has no name'}. Who took it, and when?`,
+      ),
+    );
+  else {
+    const [seat] = support.seats;
+    const drawn = support.level ?? (seat && beams.get(seat.piece)?.place ? heightAt(beams.get(seat.piece)!.place!, seat.at) : null);
+    if (drawn === null) return checks;
+    const most = rules.value('surveyTolerance');
+    checks.push(
+      ratioCheck(
+        { ...before('support.measured', of, sourced('Survey against drawing', rules, 'surveyTolerance')), station: 'measure' },
+        { demand: Math.abs(measured.level - drawn), capacity: most, quantity: 'dimension', caution: null, inclusive: true },
+        told(
+          phrase`${support.name} is drawn at ${q(drawn, 'length')} and was found at ${q(measured.level, 'length')}; ${q(most, 'dimension')} may be. Shim it, or bring the seat to level.`,
         ),
-      });
-    // Props, rollers and blocks are packed to what lies on them; all else has a level that somebody took.
-    if (support.kind === 'prop' || support.kind === 'roller' || support.kind === 'block') continue;
-    const { measured } = support;
-    const fault = measured === null ? null : dayFault(measured.on, context.today);
-    if (measured === null)
-      checks.push(
-        missingCheck(
-          { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
-          'length',
-          `${support.name} is as drawn. What level did the survey find, and who took it?`,
-        ),
-      );
-    else if (!namesPerson(measured.by) || fault !== null)
-      checks.push(
-        missingCheck(
-          { ...before('support.measured', of, 'Common practice: levels are surveyed before steel'), station: 'measure' },
-          'length',
-          `The level of ${support.name} ${fault ?? 'has no name'}. Who took it, and when?`,
-        ),
-      );
-    else {
-      const [seat] = support.seats;
-      const drawn = support.level ?? (seat && beams.get(seat.piece)?.place ? heightAt(beams.get(seat.piece)!.place!, seat.at) : null);
-      if (drawn === null) continue;
-      const most = rules.value('surveyTolerance');
-      checks.push(
-        ratioCheck(
-          { ...before('support.measured', of, sourced('Survey against drawing', rules, 'surveyTolerance')), station: 'measure' },
-          { demand: Math.abs(measured.level - drawn), capacity: most, quantity: 'dimension', caution: null, inclusive: true },
-          told(
-            phrase`${support.name} is drawn at ${q(drawn, 'length')} and was found at ${q(measured.level, 'length')}; ${q(most, 'dimension')} may be. Shim it, or bring the seat to level.`,
+        [],
+      ),
+    );
+  }
+  return checks;
+}
+
+function makeChecks(make: Make): Check[] {
+  const checks: Check[] = [];
+  const of = about('make', make, make.mark);
+  const known = yieldOf(make.grade);
+  if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
+    checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
+  if (known !== null && make.yield !== null && Math.abs(make.yield / known - 1) > GRADE_OFF)
+    checks.push({
+      ...missingCheck(before('make.grade', of, 'Two statements of one strength'), 'stress', ''),
+      demand: make.yield,
+      finding: told(
+        phrase`${make.mark} is ${make.grade}, which yields at ${q(known, 'stress')}, and is said to yield at ${q(make.yield, 'stress')}. Which is right?`,
+      ),
+    });
+  return checks;
+}
+
+function braceStill({ beams }: Ground, brace: Brace): Check[] {
+  const checks: Check[] = [];
+  const of = about('brace', brace, brace.name);
+  if (brace.b === null) {
+    if (!saysSomething(brace.anchoredTo))
+      checks.push(missingCheck(before('brace.tied', of, 'Statics: a brace ties to something'), 'count', `What is ${brace.name} tied to at its other end?`));
+    return checks;
+  }
+  const [from, to] = [beams.get(brace.a.piece)?.place, beams.get(brace.b.piece)?.place];
+  if (!from || !to || from.upright || to.upright || brace.kind === 'knee' || brace.kind === 'guy') return checks;
+  const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
+  const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
+  const across = Math.abs((b.y - a.y) * from.along.x - (b.x - a.x) * from.along.y);
+  if (along > across)
+    checks.push({
+      ...missingCheck(before('brace.meets', of, 'Geometry: a brace goes across'), 'length', ''),
+      demand: along,
+      finding: told(
+        phrase`${brace.name} runs ${q(along, 'length')} along the pieces and ${q(across, 'length')} across between them. Are both its places right?`,
+      ),
+    });
+  return checks;
+}
+
+function jointStill({ beams }: Ground, joint: Joint): Check[] {
+  const checks: Check[] = [];
+  const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {
+    const spot = beams.get(piece)?.place;
+    return spot ? pointAt(spot, at) : null;
+  });
+  if (!a || !b) return checks;
+  // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
+  const gap = Math.hypot(a.x - b.x, a.y - b.y);
+  const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
+  const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : 0;
+  if (gap > reach || drop > MEET)
+    checks.push({
+      ...missingCheck(before('joint.meets', about('joint', joint, joint.name), 'Geometry: what is joined meets'), 'length', ''),
+      demand: Math.hypot(gap, drop),
+      finding: told(phrase`The two ends of ${joint.name} are drawn ${q(Math.hypot(gap, drop), 'length')} apart. Which of them is in the wrong place?`),
+    });
+  if (joint.kind === 'splice')
+    for (const spot of [joint.a, joint.b]) {
+      const length = beams.get(spot.piece)?.place?.length ?? 0;
+      if (Math.min(spot.at, Math.abs(length - spot.at)) > MEET)
+        checks.push(
+          missingCheck(
+            before('joint.end', about('joint', joint, joint.name, spot.piece), 'Geometry'),
+            'length',
+            `${joint.name} is a splice and is not at an end of ${beams.get(spot.piece)?.beam.mark}. Where is it?`,
           ),
-          [],
-        ),
-      );
+        );
     }
-  }
-  for (const make of plan.structure.makes) {
-    const of = about('make', make, make.mark);
-    const known = yieldOf(make.grade);
-    if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
-      checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
-    if (known !== null && make.yield !== null && Math.abs(make.yield / known - 1) > GRADE_OFF)
-      checks.push({
-        ...missingCheck(before('make.grade', of, 'Two statements of one strength'), 'stress', ''),
-        demand: make.yield,
-        finding: told(
-          phrase`${make.mark} is ${make.grade}, which yields at ${q(known, 'stress')}, and is said to yield at ${q(make.yield, 'stress')}. Which is right?`,
-        ),
-      });
-  }
-  for (const brace of plan.structure.braces) {
-    const of = about('brace', brace, brace.name);
-    if (brace.b === null) {
-      if (!saysSomething(brace.anchoredTo))
-        checks.push(missingCheck(before('brace.tied', of, 'Statics: a brace ties to something'), 'count', `What is ${brace.name} tied to at its other end?`));
-      continue;
-    }
-    const [from, to] = [beams.get(brace.a.piece)?.place, beams.get(brace.b.piece)?.place];
-    if (!from || !to || from.upright || to.upright || brace.kind === 'knee' || brace.kind === 'guy') continue;
-    const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
-    const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
-    const across = Math.abs((b.y - a.y) * from.along.x - (b.x - a.x) * from.along.y);
-    if (along > across)
-      checks.push({
-        ...missingCheck(before('brace.meets', of, 'Geometry: a brace goes across'), 'length', ''),
-        demand: along,
-        finding: told(
-          phrase`${brace.name} runs ${q(along, 'length')} along the pieces and ${q(across, 'length')} across between them. Are both its places right?`,
-        ),
-      });
-  }
-  for (const joint of plan.structure.joints) {
-    const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {
-      const spot = beams.get(piece)?.place;
-      return spot ? pointAt(spot, at) : null;
-    });
-    if (!a || !b) continue;
-    // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
-    const gap = Math.hypot(a.x - b.x, a.y - b.y);
-    const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
-    const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : 0;
-    if (gap > reach || drop > MEET)
-      checks.push({
-        ...missingCheck(before('joint.meets', about('joint', joint, joint.name), 'Geometry: what is joined meets'), 'length', ''),
-        demand: Math.hypot(gap, drop),
-        finding: told(phrase`The two ends of ${joint.name} are drawn ${q(Math.hypot(gap, drop), 'length')} apart. Which of them is in the wrong place?`),
-      });
-    if (joint.kind === 'splice')
-      for (const spot of [joint.a, joint.b]) {
-        const length = beams.get(spot.piece)?.place?.length ?? 0;
-        if (Math.min(spot.at, Math.abs(length - spot.at)) > MEET)
-          checks.push(
-            missingCheck(
-              before('joint.end', about('joint', joint, joint.name, spot.piece), 'Geometry'),
-              'length',
-              `${joint.name} is a splice and is not at an end of ${beams.get(spot.piece)?.beam.mark}. Where is it?`,
-            ),
-          );
-      }
-  }
   return checks;
 }
 

@@ -18,7 +18,8 @@ import { beamAt, loadAt } from './state';
 
 const TODAY = '2026-11-27';
 const opened = (plan: Plan): Plan => {
-  const done = openPlan(plan);
+  // A plan that was looked at is not changed: another one is.
+  const done = openPlan(structuredClone(plan));
   if (!done.ok) throw new Error(`${done.faults[0]?.path}: ${done.faults[0]?.error}`);
   return done.plan;
 };

@@ -6,8 +6,8 @@ import { Missing } from '../missing';
 import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';
 import { heldOf } from './held';
-import { pointAt, type Load } from './model';
-import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
+import type { Load } from './model';
+import { beamAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
 
 const place = (id: string, about: ReturnType<typeof on>, move: string | null, source: string): Place => ({
   id,
@@ -48,7 +48,7 @@ function loadsOn(ground: Ground, line: Line, moment: StructureMoment): { from: n
 
 /** How far a line with overhangs is from tipping about its first and its last support. */
 export function tippingCheck(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
-  const { beams, by, rows, context } = ground;
+  const { by, rows } = ground;
   if (line.spans.length === 0 || line.beams.some((id) => beamAt(moment, id).kept > 0)) return;
   // Between pins each part tips by itself: the stage solver says whether it stands, and no factor is told.
   const splices = line.beams.flatMap((id) =>
@@ -69,6 +69,12 @@ export function tippingCheck(ground: Ground, line: Line, moment: StructureMoment
     ];
   });
   if (holds.length === 0) return;
+  // Where nothing else carries or is carried, only what holds down is to be looked at.
+  rows.part('tip', [line.token, line.beams.length, ...holds.map(({ down }) => down)], ground, () => overhangChecks(ground, line, holds, moment, move));
+}
+
+function overhangChecks(ground: Ground, line: Line, holds: readonly { x: number; down: number }[], moment: StructureMoment, move: string | null): void {
+  const { beams, rows, context } = ground;
   const loads = loadsOn(ground, line, moment);
   const [first, last] = [Math.min(...holds.map(({ x }) => x)), Math.max(...holds.map(({ x }) => x))];
   const about = (edge: number, out: 1 | -1): About => {
@@ -151,73 +157,6 @@ export function putLoadCheck(ground: Ground, load: string, { moment, move }: Sta
         [],
       ),
     );
-}
-
-/** So many columns may stand by their anchors before the first bay has to be braced both ways. */
-const FIRST_BAY = 4;
-
-/** A frame of columns and beams that nothing holds sideways one way or the other. */
-export function sidewaysChecks(ground: Ground, start: string, moment: StructureMoment, move: string | null, atEnd: boolean): void {
-  const { beams, by, rows } = ground;
-  const group = new Set([start]);
-  const waiting = [start];
-  while (waiting.length > 0) {
-    const id = waiting.pop()!;
-    for (const { joint, other } of by.joints.get(id) ?? [])
-      if (!group.has(other) && isMade(jointAt(moment, joint.id)) && beamAt(moment, other).where === 'set') {
-        group.add(other);
-        waiting.push(other);
-      }
-  }
-  const columns = [...group].filter((id) => beams.get(id)?.place?.upright);
-  const beam = [...group].map((id) => beams.get(id)!).find(({ place: stands }) => stands && !stands.upright);
-  if (columns.length < 2 || !beam?.place || (!atEnd && columns.length <= FIRST_BAY)) return;
-  const along = beam.place.along;
-  const elements: ({ x: number; y: number } | null)[] = [];
-  for (const id of group)
-    for (const { brace } of by.braces.get(id) ?? []) {
-      if (!braceAt(moment, brace.id) || brace.a.piece !== id) continue;
-      const from = beams.get(brace.a.piece)?.place;
-      if (!brace.b) {
-        const turn = brace.towardsDeg === null ? null : (brace.towardsDeg * Math.PI) / 180;
-        elements.push(turn === null ? null : { x: Math.cos(turn), y: Math.sin(turn) });
-        continue;
-      }
-      const to = beams.get(brace.b.piece)?.place;
-      if (!from || !to) continue;
-      const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
-      const flat = Math.hypot(b.x - a.x, b.y - a.y);
-      // A strut that lies level holds nothing up against sway: only what is inclined does.
-      if (flat > 0 && Math.abs(b.z - a.z) / flat > 0.25) elements.push({ x: (b.x - a.x) / flat, y: (b.y - a.y) / flat });
-    }
-  const names = columns
-    .map((id) => beams.get(id)!.beam.mark)
-    .slice(0, 8)
-    .join(', ');
-  const head = beams.get([...columns].sort()[0]!)!.beam;
-  for (const [part, way, words] of [
-    ['along', along, `along ${beam.beam.mark}`],
-    ['across', { x: -along.y, y: along.x }, `square to ${beam.beam.mark}`],
-  ] as const) {
-    const where = place(
-      'frame.sideways',
-      on('beam', head, names, part),
-      move,
-      'Statics: every level is held both ways; 29 CFR 1926.754(a), structural stability at all times',
-    );
-    if (elements.some((one) => one && Math.abs(one.x * way.x + one.y * way.y) >= 0.5)) continue;
-    if (elements.includes(null))
-      rows.put(missingCheck(where, 'angle', `Which way do the guys and braces of ${names} pull, seen from above? Something has to hold them ${words}.`));
-    else
-      rows.put(
-        flatStop(
-          where,
-          'count',
-          told(phrase`Nothing holds ${names} sideways, ${words}: brace the bay or guy it both ways before more steel is hung on it.`),
-          [],
-        ),
-      );
-  }
 }
 
 /** Warmer or colder by this much within a job [K], a hot day after a cold night. */

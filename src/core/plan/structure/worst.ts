@@ -1,13 +1,44 @@
 import { judge, verdicts, type Check, type Verdict } from '../check';
+import { lasting, sameThings } from '../keep';
 
-interface Row {
-  check: Check | (() => Check);
+/** What a check of one move says of one thing: told only if it is the worst of all moves. */
+interface Offer {
+  key: Key;
   rank: number;
   ratio: number;
+  move: string | null;
+  /** how it is put in words, or the part that says it */
+  tell: (() => Check) | Part;
+  told: Check | null;
+}
+
+/** A part of what is said at a move: said again when one of its rows is to be put in words, so that not every row keeps its words. */
+interface Part {
+  from: readonly unknown[];
+  offers: readonly Offer[];
+  say: () => void;
+  teller: Teller;
+}
+
+/** Whoever says the rows: what is said goes where `rows` points to. */
+interface Teller {
+  rows: Said;
+}
+
+/** The check and what it is about: one thing for each, so that it is found by being the same. */
+interface Key {
+  id: string;
+  about: string;
+}
+
+/** How one check fared over a stretch of moves. */
+interface Row {
+  worst: Offer;
   /** first move at which it is a stop or missing; undefined: none */
   firstBad: string | null | undefined;
   /** at how many moves it was what, in the order of `verdicts` */
-  counts: [number, number, number, number];
+  counts: readonly [number, number, number, number];
+  fared?: Fared;
 }
 
 /** How a check fared over the moves, beside its worst. */
@@ -27,67 +58,187 @@ const rankOf: Record<Verdict, number> = Object.fromEntries(verdicts.map((verdict
 /** Stops and what is missing are bad; what is tight or clear is not. */
 const BAD = rankOf.missing;
 
-/**
- * One row for each key, its worst move: the worse verdict, then the greater ratio, then the earlier. A row is put in words only
- * when it is the worst: of two thousand moves most only say the same again, and better.
- */
-export class WorstOf {
-  /** by the check, then by what it is about */
-  private readonly rows = new Map<string, Map<string, Row>>();
+/** More keys than this and all are forgotten: they come back as they are asked for. */
+const KEYS = 400_000;
+const keys = { count: 0, by: new Map<string, Map<string, Key>>() };
+function keyOf(id: string, kind: string, thing: string, part: string | undefined): Key {
+  const list = `${id} ${kind}`;
+  let known = keys.by.get(list);
+  if (!known) keys.by.set(list, (known = new Map()));
+  const about = part === undefined ? thing : `${thing} ${part}`;
+  let key = known.get(about);
+  if (!key) {
+    known.set(about, (key = { id: list, about }));
+    keys.count += 1;
+  }
+  return key;
+}
+
+/** What the checks of one move say, in the order they are asked. */
+export class Said {
+  readonly offers: Offer[] = [];
+  private readonly parts = new Map<string, Part>();
+  private part_: Part | null = null;
+  private caught: Check | null = null;
+
+  /**
+   * @param before what was said at the same move when it was last looked at
+   * @param wanted the one row that is to be put in words; all others are let go
+   */
+  constructor(
+    private before: Said | undefined = undefined,
+    private readonly wanted: Key | null = null,
+  ) {}
+
+  /** A part of it, said as before where it is said from the same things. */
+  part(name: string, from: readonly unknown[], teller: Teller, say: () => void): void {
+    const known = this.before?.parts.get(name);
+    if (known && sameThings(known.from, from)) {
+      this.parts.set(name, known);
+      for (const one of known.offers) this.offers.push(one);
+      return;
+    }
+    const offers: Offer[] = [];
+    const part: Part = { from, offers, say, teller };
+    const start = this.offers.length;
+    this.part_ = part;
+    say();
+    this.part_ = null;
+    for (let i = start; i < this.offers.length; i += 1) offers.push(this.offers[i]!);
+    this.parts.set(name, part);
+  }
+
+  /** Nothing more is said: what was said before is let go. */
+  done(): void {
+    this.before = undefined;
+  }
 
   put(check: Check): void {
     const { kind, id, part } = check.about;
-    this.offer(check.id, kind, id, part, rankOf[check.verdict], check.ratio ?? 0, check.move, () => check);
+    this.offer(keyOf(check.id, kind, id, part), rankOf[check.verdict], check.ratio ?? 0, check.move, () => check);
   }
 
-  /** A demand against a capacity, told only if it is the worst so far. */
+  /** A demand against a capacity, put in words only if it is the worst of all moves. */
   ratio(id: string, kind: string, thing: string, part: string | undefined, move: string | null, numbers: Numbers, tell: () => Check): void {
     const { ratio, verdict } = judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive);
-    this.offer(id, kind, thing, part, rankOf[verdict], ratio, move, tell);
+    this.offer(keyOf(id, kind, thing, part), rankOf[verdict], ratio, move, tell);
   }
 
-  private offer(
-    id: string,
-    kind: string,
-    thing: string,
-    part: string | undefined,
-    rank: number,
-    ratio: number,
-    move: string | null,
-    check: Row['check'],
-  ): void {
-    const key = part === undefined ? thing : `${thing} ${part}`;
-    const list = `${id} ${kind}`;
-    let rows = this.rows.get(list);
-    if (!rows) this.rows.set(list, (rows = new Map()));
-    const row = rows.get(key);
-    if (!row) {
-      const counts: Row['counts'] = [0, 0, 0, 0];
-      counts[rank] = 1;
-      rows.set(key, { check, rank, ratio, firstBad: rank <= BAD ? move : undefined, counts });
-      return;
-    }
-    row.counts[rank] = row.counts[rank]! + 1;
-    if (rank <= BAD && row.firstBad === undefined) row.firstBad = move;
-    if (rank < row.rank || (rank === row.rank && ratio > row.ratio)) {
-      row.check = check;
-      row.rank = rank;
-      row.ratio = ratio;
-    }
+  private offer(key: Key, rank: number, ratio: number, move: string | null, tell: () => Check): void {
+    if (this.wanted === null) this.offers.push({ key, rank, ratio, move, tell: this.part_ ?? tell, told: null });
+    else if (this.wanted === key) this.caught = tell();
   }
 
-  all(): { checks: Check[]; fared: Map<Check, Fared> } {
-    const fared = new Map<Check, Fared>();
-    const checks = [...this.rows.values()].flatMap((rows) =>
-      [...rows.values()].map((row) => {
-        const check = typeof row.check === 'function' ? row.check() : row.check;
-        fared.set(check, {
-          firstBad: row.firstBad ?? null,
-          counts: Object.fromEntries(verdicts.map((verdict, i) => [verdict, row.counts[i]!])) as Record<Verdict, number>,
-        });
-        return check;
-      }),
+  /** One row in words. */
+  static told(offer: Offer): Check {
+    if (offer.told) return offer.told;
+    const { tell, key } = offer;
+    if (typeof tell === 'function') return (offer.told = tell());
+    const rows = new Said(undefined, key);
+    const before = tell.teller.rows;
+    tell.teller.rows = rows;
+    tell.say();
+    tell.teller.rows = before;
+    return (offer.told = rows.caught!);
+  }
+}
+
+const worse = (one: Offer, than: Offer): boolean => one.rank < than.rank || (one.rank === than.rank && one.ratio > than.ratio);
+
+/** The rows of a stretch of moves. */
+type Rows = ReadonlyMap<Key, Row>;
+
+function rowsOf(stretch: readonly Said[]): Rows {
+  const rows = new Map<Key, { worst: Offer; firstBad: string | null | undefined; counts: [number, number, number, number] }>();
+  for (const { offers } of stretch)
+    for (const one of offers) {
+      const row = rows.get(one.key);
+      if (!row) {
+        const counts: [number, number, number, number] = [0, 0, 0, 0];
+        counts[one.rank] = 1;
+        rows.set(one.key, { worst: one, firstBad: one.rank <= BAD ? one.move : undefined, counts });
+        continue;
+      }
+      row.counts[one.rank]! += 1;
+      if (one.rank <= BAD && row.firstBad === undefined) row.firstBad = one.move;
+      if (worse(one, row.worst)) row.worst = one;
+    }
+  return rows;
+}
+
+/** Two stretches one after the other: the worse verdict, then the greater ratio, then the earlier. */
+function joined(first: Rows, second: Rows): Rows {
+  if (first.size === 0) return second;
+  if (second.size === 0) return first;
+  const rows = new Map(first);
+  for (const [key, late] of second) {
+    const early = first.get(key);
+    rows.set(
+      key,
+      early === undefined
+        ? late
+        : {
+            worst: worse(late.worst, early.worst) ? late.worst : early.worst,
+            firstBad: early.firstBad === undefined ? late.firstBad : early.firstBad,
+            counts: [early.counts[0] + late.counts[0], early.counts[1] + late.counts[1], early.counts[2] + late.counts[2], early.counts[3] + late.counts[3]],
+          },
     );
-    return { checks, fared };
   }
+  return rows;
+}
+
+/** A stretch ends after a move whose id falls so: a move put in between moves no other stretch’s ends. */
+const ENDS = 16;
+function endsAfter(move: string): boolean {
+  let hash = 7;
+  for (let i = 0; i < move.length; i += 1) hash = (Math.imul(hash, 31) + move.charCodeAt(i)) | 0;
+  return (hash >>> 4) % ENDS === 0;
+}
+
+interface Node {
+  of: readonly unknown[];
+  rows: Rows;
+}
+
+/** One row a key over all moves: stretches and pairs of stretches of which nothing is another are taken as they were. */
+export function worstOf(moves: readonly { id: string; said: Said }[]): { checks: Check[]; fared: Map<Check, Fared> } {
+  const before = lasting('worst', () => ({ nodes: new WeakMap<object, Node>() }));
+  if (keys.count > KEYS) {
+    keys.by.clear();
+    keys.count = 0;
+    before.nodes = new WeakMap();
+  }
+  const node = (of: readonly object[], make: () => Rows): Node => {
+    const known = before.nodes.get(of[0]!);
+    if (known && sameThings(known.of, of)) return known;
+    const next = { of, rows: make() };
+    before.nodes.set(of[0]!, next);
+    return next;
+  };
+  let level: Node[] = [];
+  let stretch: Said[] = [];
+  moves.forEach(({ id, said }, i) => {
+    stretch.push(said);
+    if (!endsAfter(id) && stretch.length < 4 * ENDS && i < moves.length - 1) return;
+    const whole = stretch;
+    level.push(node(whole, () => rowsOf(whole)));
+    stretch = [];
+  });
+  while (level.length > 1) {
+    const next: Node[] = [];
+    for (let i = 0; i < level.length; i += 2) {
+      const [first, second] = [level[i]!, level[i + 1]];
+      next.push(second ? node([first, second], () => joined(first.rows, second.rows)) : first);
+    }
+    level = next;
+  }
+  const fared = new Map<Check, Fared>();
+  const checks: Check[] = [];
+  for (const row of level[0]?.rows.values() ?? []) {
+    const { worst, firstBad, counts } = row;
+    const check = Said.told(worst);
+    checks.push(check);
+    fared.set(check, (row.fared ??= { firstBad: firstBad ?? null, counts: { stop: counts[0], missing: counts[1], tight: counts[2], clear: counts[3] } }));
+  }
+  return { checks, fared };
 }

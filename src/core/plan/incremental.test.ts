@@ -1,0 +1,115 @@
+import fc from 'fast-check';
+import { girderLines } from '../../../tests/girder-lines';
+import { portal } from '../../../tests/portal';
+import { demoPlan, quayFootbridge } from '../../../tests/demo-plan';
+import { splicedGirder } from '../../../tests/spliced-girder';
+import { evaluate } from './evaluate';
+import { afresh, sharing } from './keep';
+import { openPlan } from './open';
+import type { Move, Plan } from './schema';
+
+/** `KEEN_TRESTLE_PLANS` asks for more. */
+const RUNS = Math.min(500, Number(process.env.KEEN_TRESTLE_PLANS ?? 8));
+const TODAY = '2026-11-27';
+/** Nothing keeps it from rolling over. */
+const loose = (): Plan => {
+  const plan = splicedGirder('us-asd');
+  for (const one of plan.structure.supports) one.twist = false;
+  return plan;
+};
+const plans: Record<string, () => Plan> = {
+  loose,
+  lines: () => girderLines(2, 4),
+  portal,
+  splice: () => splicedGirder('eu-ls'),
+  footbridge: quayFootbridge,
+  luggage: demoPlan,
+};
+
+/** A check as it is told, without what it was worked out with. */
+const toldOf = (plan: Plan) =>
+  evaluate(plan, TODAY)
+    .checks.map(({ traces: _, ...check }) => JSON.stringify(check))
+    .sort();
+
+/** Edits a person makes, each by a number that says of what and how much. */
+const edits: ((plan: Plan, n: number) => unknown)[] = [
+  ({ structure }, n) => structure.supports.length && (structure.supports[n % structure.supports.length]!.capacity = 50e3 + 1e3 * (n % 700)),
+  ({ structure }, n) => structure.supports.length && (structure.supports[n % structure.supports.length]!.holdsDown = n % 3 === 0 ? null : 1e3 * (n % 90)),
+  ({ structure }, n) => structure.supports.length && (structure.supports[n % structure.supports.length]!.spring = n % 2 ? null : 5e6 + 1e5 * (n % 50)),
+  ({ structure }, n) => structure.supports.length && (structure.supports[n % structure.supports.length]!.twist = n % 2 === 0),
+  ({ structure }, n) => structure.supports.length && (structure.supports[n % structure.supports.length]!.name = `Pier ${n % 9}`),
+  ({ structure }, n) => structure.joints.length && (structure.joints[n % structure.joints.length]!.holes = n % 5 === 0 ? null : 4 + (n % 40)),
+  ({ structure }, n) => structure.joints.length && (structure.joints[n % structure.joints.length]!.boltShear = 1e3 * (1 + (n % 60))),
+  ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.mass = n % 4 === 0 ? null : 200 + 37 * (n % 90)),
+  ({ structure }, n) => structure.pieces.length && (structure.pieces[n % structure.pieces.length]!.weighed = n % 3 === 0 ? null : 300 + 41 * (n % 90)),
+  ({ structure }, n) =>
+    structure.pieces.length &&
+    structure.pieces[n % structure.pieces.length]!.from &&
+    (structure.pieces[n % structure.pieces.length]!.from!.z += 0.05 * ((n % 3) - 1)),
+  ({ structure }, n) => structure.braces.length && (structure.braces[n % structure.braces.length]!.stops = (['sideways', 'twist', 'both'] as const)[n % 3]!),
+  ({ moves }, n) => moves.splice(n % Math.max(1, moves.length), 1),
+  ({ moves }, n) => moves.length > 1 && moves.splice((n >> 3) % moves.length, 0, ...moves.splice(n % moves.length, 1)),
+  ({ moves }, n) => moves.splice(n % (moves.length + 1), 0, { id: `x${n}`, kind: 'other', what: 'wait' }),
+  ({ moves }, n) => {
+    const makes = moves.filter((one): one is Extract<Move, { kind: 'joint.make' }> => one.kind === 'joint.make');
+    if (makes.length) makes[n % makes.length]!.bolts = n % 7 === 0 ? null : n % 30;
+  },
+  ({ moves }, n) => {
+    const goes = moves.filter((one): one is Extract<Move, { kind: 'piece.letGo' }> => one.kind === 'piece.letGo');
+    if (goes.length) goes[n % goes.length]!.keeps = n % 2 ? 0 : 500 * (n % 40);
+  },
+  ({ site }, n) => (site.standingGust = n % 4 === 0 ? null : 5 + (n % 30)),
+  ({ site }, n) => (site.forecastGust = n % 12),
+  ({ job }, n) => (job.ruleSet = n % 2 ? 'us-asd' : 'eu-ls'),
+  ({ job }, n) => (job.thresholds = n % 3 ? { strengthCaution: 0.5 + 0.05 * (n % 9) } : {}),
+  ({ picks }, n) => picks.length && (picks[n % picks.length]!.boom = 15 + (n % 12)),
+  ({ structure }, n) => structure.loads.length && (structure.loads[n % structure.loads.length]!.force = 1e3 * (1 + (n % 20))),
+  ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.grade = n % 2 ? 'S235' : 'A992'),
+];
+
+describe('what was worked out before is used again only where nothing it came from is another', () => {
+  test.each(Object.keys(plans))('after every edit the answer is that of a plan seen for the first time: %s', (name) => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat({ max: edits.length - 1 }), fc.nat({ max: 9999 })), { minLength: 2, maxLength: 6 }), (list) => {
+        let plan = plans[name]!();
+        toldOf(plan);
+        for (const [which, n] of list) {
+          const draft = structuredClone(plan);
+          edits[which]!(draft, n);
+          if (!openPlan(structuredClone(draft)).ok) continue;
+          plan = sharing(plan, draft);
+          expect(toldOf(plan)).toEqual(afresh(() => toldOf(structuredClone(plan))));
+        }
+      }),
+      { numRuns: RUNS },
+    );
+  });
+});
+
+describe('a plan that comes new over a wire', () => {
+  test('keeps the things of the one before it wherever nothing in them differs', () => {
+    const plan = portal();
+    const draft = structuredClone(plan);
+    draft.structure.supports[1]!.capacity = 1;
+    const next = sharing(plan, draft);
+    expect(next).toEqual(draft);
+    expect(next.structure.supports[0]).toBe(plan.structure.supports[0]);
+    expect(next.structure.supports[1]).not.toBe(plan.structure.supports[1]);
+    expect(next.structure.joints).toBe(plan.structure.joints);
+    expect(next.moves).toBe(plan.moves);
+    expect(sharing(plan, structuredClone(plan))).toBe(plan);
+  });
+
+  test('finds moves again by their ids when one is put before them', () => {
+    const plan = portal();
+    const draft = structuredClone(plan);
+    draft.moves.unshift({ id: 'x', kind: 'other', what: 'wait' });
+    const next = sharing(plan, draft);
+    expect(next.moves.slice(1).every((one, i) => one === plan.moves[i])).toBe(true);
+    const less = structuredClone(plan);
+    delete less.structure.pieces[0]!.lies;
+    less.site.standingGust = null;
+    expect(sharing(plan, less)).toEqual(less);
+  });
+});

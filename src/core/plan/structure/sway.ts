@@ -1,0 +1,164 @@
+import { stageLine } from '../../stage/line.calc';
+import { phrase } from '../../calc/work';
+import { flatStop, missingCheck, told } from '../evaluate/context';
+import type { Brace, Move } from '../schema';
+import type { Ground } from './ground';
+import { pointAt } from './model';
+import { about, place } from './places';
+import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './state';
+import type { Said } from './worst';
+
+/** So many columns may stand by their anchors before the first bay has to be braced both ways. */
+const FIRST_BAY = 4;
+/** A brace that rises less than one in four holds nothing up against sway. */
+const RISES = 0.25;
+
+/** Which way a brace holds, seen from above; null: nobody says. */
+type Way = { x: number; y: number } | null;
+
+/** Pieces joined to each other, with their columns, a beam to look along, and what braces them. */
+interface Group {
+  members: string[];
+  columns: string[];
+  beam: string | null;
+  ways: Way[];
+}
+
+/** Frames of columns and beams, and what holds each sideways, kept as the moves go. */
+export class Sway {
+  private readonly groups = new Map<string, Group>();
+  private readonly braces: Map<string, Brace>;
+  /** braces that are in, by the piece they are fixed to, before that piece is set */
+  private readonly waiting = new Map<string, Way[]>();
+
+  constructor(private readonly ground: Ground) {
+    this.braces = new Map(ground.context.plan.structure.braces.map((one) => [one.id, one]));
+  }
+
+  after(move: Move, moment: StructureMoment): void {
+    switch (move.kind) {
+      case 'piece.letGo':
+        if (beamAt(moment, move.beam).where === 'set') this.add(move.beam, moment);
+        return;
+      case 'joint.make': {
+        const joint = this.ground.by.joints.get(this.jointEnd(move.joint))?.find((one) => one.joint.id === move.joint)?.joint;
+        if (joint && isMade(jointAt(moment, joint.id))) this.join(joint.a.piece, joint.b.piece);
+        return;
+      }
+      case 'brace.fix': {
+        const brace = this.braces.get(move.brace)!;
+        const way = this.wayOf(brace);
+        if (way === undefined) return;
+        const group = this.groups.get(brace.a.piece);
+        if (group) group.ways.push(way);
+        else this.waiting.set(brace.a.piece, [...(this.waiting.get(brace.a.piece) ?? []), way]);
+        return;
+      }
+      case 'joint.free':
+      case 'brace.free':
+      case 'piece.hang':
+        // What falls apart is put together again from what is left.
+        if (move.kind === 'piece.hang' && !this.groups.has(move.beam)) return;
+        return this.anew(moment);
+      default:
+    }
+  }
+
+  private ends: Map<string, string> | null = null;
+  private jointEnd(joint: string): string {
+    this.ends ??= new Map(this.ground.context.plan.structure.joints.map((one) => [one.id, one.a.piece]));
+    return this.ends.get(joint)!;
+  }
+
+  private anew(moment: StructureMoment): void {
+    this.groups.clear();
+    this.waiting.clear();
+    for (const brace of this.braces.values()) {
+      const way = braceAt(moment, brace.id) ? this.wayOf(brace) : undefined;
+      if (way !== undefined) this.waiting.set(brace.a.piece, [...(this.waiting.get(brace.a.piece) ?? []), way]);
+    }
+    for (const id of this.ground.beams.keys()) if (beamAt(moment, id).where === 'set') this.add(id, moment);
+  }
+
+  private add(id: string, moment: StructureMoment): void {
+    if (this.groups.has(id)) return;
+    const stands = this.ground.beams.get(id)?.place;
+    this.groups.set(id, {
+      members: [id],
+      columns: stands?.upright ? [id] : [],
+      beam: stands && !stands.upright ? id : null,
+      ways: this.waiting.get(id) ?? [],
+    });
+    this.waiting.delete(id);
+    for (const { joint, other } of this.ground.by.joints.get(id) ?? []) if (isMade(jointAt(moment, joint.id))) this.join(id, other);
+  }
+
+  private join(one: string, other: string): void {
+    const [a, b] = [this.groups.get(one), this.groups.get(other)];
+    if (!a || !b || a === b) return;
+    const [large, small] = a.members.length >= b.members.length ? [a, b] : [b, a];
+    for (const id of small.members) this.groups.set(id, large);
+    large.members.push(...small.members);
+    large.columns.push(...small.columns);
+    large.ways.push(...small.ways);
+    large.beam ??= small.beam;
+  }
+
+  /** Undefined where a brace holds nothing sideways. */
+  private wayOf(brace: Brace): Way | undefined {
+    const { beams } = this.ground;
+    const from = beams.get(brace.a.piece)?.place;
+    if (!brace.b) {
+      const turn = brace.towardsDeg === null ? null : (brace.towardsDeg * Math.PI) / 180;
+      return turn === null ? null : { x: Math.cos(turn), y: Math.sin(turn) };
+    }
+    const to = beams.get(brace.b.piece)?.place;
+    if (!from || !to) return undefined;
+    const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
+    const flat = Math.hypot(b.x - a.x, b.y - a.y);
+    return flat > 0 && Math.abs(b.z - a.z) / flat > RISES ? { x: (b.x - a.x) / flat, y: (b.y - a.y) / flat } : undefined;
+  }
+
+  /** A frame that nothing holds sideways one way or the other. */
+  check(start: string, move: string | null, atEnd: boolean, said: Said): void {
+    const group = this.groups.get(start);
+    if (!group || group.columns.length < 2 || group.beam === null || (!atEnd && group.columns.length <= FIRST_BAY)) return;
+    const { beams } = this.ground;
+    const { beam, place: lies } = beams.get(group.beam)!;
+    const { along } = lies!;
+    for (const [part, way, words] of [
+      ['along', along, `along ${beam.mark}`],
+      ['across', { x: -along.y, y: along.x }, `square to ${beam.mark}`],
+    ] as const) {
+      if (group.ways.some((one) => one && Math.abs(one.x * way.x + one.y * way.y) >= 0.5)) continue;
+      const names = group.columns
+        .map((id) => beams.get(id)!.beam.mark)
+        .slice(0, 8)
+        .join(', ');
+      const head = beams.get([...group.columns].sort()[0]!)!.beam;
+      const where = place(
+        'frame.sideways',
+        about('beam', head, names, part),
+        move,
+        stageLine.id,
+        'Statics: every level is held both ways; 29 CFR 1926.754(a), structural stability at all times',
+      );
+      if (group.ways.includes(null))
+        said.put(missingCheck(where, 'angle', `Which way do the guys and braces of ${names} pull, seen from above? Something has to hold them ${words}.`));
+      else
+        said.put(
+          flatStop(
+            where,
+            'count',
+            told(phrase`Nothing holds ${names} sideways, ${words}: brace the bay or guy it both ways before more steel is hung on it.`),
+            [],
+          ),
+        );
+    }
+  }
+
+  /** Each frame once. */
+  heads(): string[] {
+    return [...new Set(this.groups.values())].flatMap(({ columns }) => columns.slice(0, 1));
+  }
+}
