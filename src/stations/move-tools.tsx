@@ -3,45 +3,69 @@ import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { liftedBy } from '@/core/plan/lookups';
 import { moveKindName, moveWords } from '@/core/plan/move-words';
-import type { Move, Plan } from '@/core/plan/schema';
+import type { Move, MoveKind, Plan } from '@/core/plan/schema';
 import { strikeGroups } from '@/core/plan/strike-groups';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 
+type Offer<K extends MoveKind> = (plan: Plan) => Omit<Extract<Move, { kind: K }>, 'id' | 'kind'>[];
+const each =
+  <T, R>(list: (plan: Plan) => readonly T[], of: (one: T, plan: Plan) => R) =>
+  (plan: Plan): R[] =>
+    list(plan).map((one) => of(one, plan));
+const onBearings = (plan: Plan) => plan.picks.filter((pick) => liftedBy(plan, pick).kind === 'piece');
+const picks = (plan: Plan) => plan.picks;
+const pieces = (plan: Plan) => plan.pieces;
+const stands = (plan: Plan) => plan.stands;
+const beams = (plan: Plan) => plan.structure.pieces;
+const supports = (plan: Plan) => plan.structure.supports;
+const joints = (plan: Plan) => plan.structure.joints;
+const braces = (plan: Plan) => plan.structure.braces;
+const loads = (plan: Plan) => plan.structure.loads;
+const shores = ({ shoring }: Plan) => [...shoring.walls, ...shoring.rows, ...shoring.bents];
+
+/** By kind, in the order people work, the moves that could be added to a plan. A kind that is left out here does not compile. */
+const offers: { readonly [K in MoveKind]: Offer<K> } = {
+  'bearing.ready': each(
+    (plan) => plan.bearings,
+    ({ id }) => ({ bearing: id }),
+  ),
+  'crane.set': each(stands, ({ id }) => ({ stand: id })),
+  'piece.deliver': each(pieces, ({ id }) => ({ piece: id })),
+  'piece.sling': each(picks, ({ id }) => ({ pick: id })),
+  'pick.trial': each(picks, ({ id }) => ({ pick: id })),
+  'pick.lift': each(picks, ({ id }) => ({ pick: id })),
+  'piece.land': each(onBearings, ({ id }) => ({ pick: id })),
+  'end.bolt': (plan) => plan.pieces.flatMap(({ id }) => (['left', 'right'] as const).map((end) => ({ piece: id, end, bolts: null }))),
+  'hook.release': each(onBearings, ({ id }) => ({ pick: id })),
+  'piece.plumb': each(pieces, ({ id }) => ({ piece: id })),
+  'piece.tighten': each(pieces, ({ id }) => ({ piece: id })),
+  'crane.leave': each(stands, ({ id }) => ({ stand: id })),
+  'shore.set': each(shores, ({ id }) => ({ shore: id })),
+  'line.open': ({ shoring }) => (shoring.opening === null ? [] : [{}]),
+  'member.set': ({ survey }) => survey.openings.filter((one) => one.member !== null).map(({ id }) => ({ opening: id })),
+  'shore.strike': each(strikeGroups, ({ id }) => ({ step: id })),
+  'support.ready': each(supports, ({ id }) => ({ support: id })),
+  'support.level': each(supports, ({ id, level }) => ({ support: id, level: level ?? 0 })),
+  'support.strike': each(supports, ({ id }) => ({ support: id })),
+  'piece.hang': each(beams, ({ id }, plan) => {
+    const pick = plan.picks.find((one) => one.piece === id);
+    return { beam: id, by: pick ? 'crane' : '', pick: pick?.id ?? null };
+  }),
+  'piece.letGo': each(beams, ({ id }) => ({ beam: id, keeps: 0 })),
+  'beam.plumb': each(beams, ({ id }) => ({ beam: id, off: null })),
+  'joint.make': each(joints, ({ id }) => ({ joint: id, pins: 0, bolts: null, tight: null, fit: 'drawn' as const })),
+  'joint.free': each(joints, ({ id }) => ({ joint: id })),
+  'brace.fix': each(braces, ({ id }) => ({ brace: id })),
+  'brace.free': each(braces, ({ id }) => ({ brace: id })),
+  'load.on': each(loads, ({ id }) => ({ load: id })),
+  'load.off': each(loads, ({ id }) => ({ load: id })),
+  other: () => [{ what: 'Hold point' }],
+};
+
 /** Every move that could be added to this plan, with the words of its card. */
-function possible(plan: Plan): Move[] {
-  const moves: Move[] = [];
-  for (const bearing of plan.bearings) moves.push({ id: '', kind: 'bearing.ready', bearing: bearing.id });
-  for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.set', stand: stand.id });
-  for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.deliver', piece: piece.id });
-  const ofStructure = new Map(plan.picks.map((pick) => [pick.piece, pick.id]));
-  const picks = plan.picks.filter((pick) => liftedBy(plan, pick).kind === 'piece');
-  for (const pick of plan.picks)
-    moves.push({ id: '', kind: 'piece.sling', pick: pick.id }, { id: '', kind: 'pick.trial', pick: pick.id }, { id: '', kind: 'pick.lift', pick: pick.id });
-  for (const pick of picks) moves.push({ id: '', kind: 'piece.land', pick: pick.id });
-  for (const piece of plan.pieces) for (const end of ['left', 'right'] as const) moves.push({ id: '', kind: 'end.bolt', piece: piece.id, end, bolts: null });
-  for (const pick of picks) moves.push({ id: '', kind: 'hook.release', pick: pick.id });
-  for (const piece of plan.pieces) moves.push({ id: '', kind: 'piece.plumb', piece: piece.id }, { id: '', kind: 'piece.tighten', piece: piece.id });
-  for (const stand of plan.stands) moves.push({ id: '', kind: 'crane.leave', stand: stand.id });
-  const { walls, rows, bents, opening } = plan.shoring;
-  for (const shore of [...walls, ...rows, ...bents]) moves.push({ id: '', kind: 'shore.set', shore: shore.id });
-  if (opening !== null) moves.push({ id: '', kind: 'line.open' });
-  for (const one of plan.survey.openings) if (one.member !== null) moves.push({ id: '', kind: 'member.set', opening: one.id });
-  for (const group of strikeGroups(plan)) moves.push({ id: '', kind: 'shore.strike', step: group.id });
-  const { structure } = plan;
-  for (const one of structure.supports) moves.push({ id: '', kind: 'support.ready', support: one.id }, { id: '', kind: 'support.strike', support: one.id });
-  for (const one of structure.pieces)
-    moves.push(
-      { id: '', kind: 'piece.hang', beam: one.id, by: ofStructure.has(one.id) ? 'crane' : '', pick: ofStructure.get(one.id) ?? null },
-      { id: '', kind: 'piece.letGo', beam: one.id, keeps: 0 },
-    );
-  for (const one of structure.pieces) moves.push({ id: '', kind: 'beam.plumb', beam: one.id, off: null });
-  for (const one of structure.joints) moves.push({ id: '', kind: 'joint.make', joint: one.id, pins: 0, bolts: null, tight: null, fit: 'drawn' });
-  for (const one of structure.braces) moves.push({ id: '', kind: 'brace.fix', brace: one.id }, { id: '', kind: 'brace.free', brace: one.id });
-  for (const one of structure.loads) moves.push({ id: '', kind: 'load.on', load: one.id }, { id: '', kind: 'load.off', load: one.id });
-  moves.push({ id: '', kind: 'other', what: 'Hold point' });
-  return moves;
-}
+const possible = (plan: Plan): Move[] =>
+  (Object.keys(offers) as MoveKind[]).flatMap((kind) => offers[kind](plan).map((one) => ({ id: '', kind, ...one }) as Move));
 
 export function MoveTools() {
   const plan = usePlan();

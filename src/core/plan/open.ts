@@ -1,3 +1,4 @@
+import { refsOfMove, structureRefs, type Kind } from './document/references';
 import { faultsOf, type Fault } from '../calc/schema';
 import { chartFault } from '../cranes/chart-shape';
 import { thresholdFault } from '../rules/rule-sets';
@@ -190,21 +191,8 @@ function danglingFaults(plan: Plan): Fault[] {
     need('stand', pick.stand, `picks[${i}].stand`);
   });
   plan.moves.forEach((move, i) => {
-    if ('bearing' in move) need('bearing', move.bearing, `moves[${i}].bearing`);
-    if ('stand' in move) need('stand', move.stand, `moves[${i}].stand`);
-    if ('piece' in move) need('piece', move.piece, `moves[${i}].piece`);
-    if ('pick' in move && typeof move.pick === 'string') {
-      need('pick', move.pick, `moves[${i}].pick`);
-      faults.push(...pickFaults(plan, move, move.pick, `moves[${i}].pick`));
-    }
-    if ('shore' in move) need('shoring', move.shore, `moves[${i}].shore`);
-    if ('opening' in move) need('opening', move.opening, `moves[${i}].opening`);
-    if ('step' in move) need('step', move.step, `moves[${i}].step`);
-    if ('beam' in move) need('beam', move.beam, `moves[${i}].beam`);
-    if ('support' in move) need('support', move.support, `moves[${i}].support`);
-    if ('joint' in move) need('joint', move.joint, `moves[${i}].joint`);
-    if ('load' in move) need('load', move.load, `moves[${i}].load`);
-    if ('brace' in move) need('brace', move.brace, `moves[${i}].brace`);
+    for (const { kind, id, field } of refsOfMove(move)) need(kind, id, `moves[${i}].${field}`);
+    if ('pick' in move && typeof move.pick === 'string') faults.push(...pickFaults(plan, move, move.pick, `moves[${i}].pick`));
   });
   return faults;
 }
@@ -220,29 +208,6 @@ function pickFaults(plan: Plan, move: Plan['moves'][number], id: string, path: s
   return [];
 }
 
-type Kind =
-  | 'link'
-  | 'opening'
-  | 'storey'
-  | 'shore'
-  | 'shoring'
-  | 'step'
-  | 'member'
-  | 'bearing'
-  | 'piece'
-  | 'crane'
-  | 'stand'
-  | 'pick'
-  | 'lifted'
-  | 'truck'
-  | 'permit'
-  | 'make'
-  | 'beam'
-  | 'support'
-  | 'joint'
-  | 'brace'
-  | 'bent'
-  | 'load';
 type Need = (kind: Kind, value: string, path: string) => void;
 
 /** Whatever of the structure points at nothing, or past the end of a piece. */
@@ -250,8 +215,11 @@ function structureFaults({ structure }: Plan, need: Need): Fault[] {
   const faults: Fault[] = [];
   const makes = new Map(structure.makes.map((one) => [one.id, one]));
   const lengths = new Map(structure.pieces.map((one) => [one.id, makes.get(one.make)?.length ?? Infinity]));
-  const spot = (one: { piece: string; at: number }, path: string) => {
-    need('beam', one.piece, `${path}.piece`);
+  for (const list of Object.keys(structureRefs) as (keyof typeof structureRefs)[])
+    structure[list].forEach((one, i) => {
+      for (const { kind, id, field } of structureRefs[list](one as never)) need(kind, id, `structure.${list}[${i}].${field}`);
+    });
+  const onPiece = (one: { piece: string; at: number }, path: string) => {
     const length = lengths.get(one.piece) ?? Infinity;
     if (one.at > length + 0.05) faults.push({ path: `${path}.at`, error: `${one.at} m is past the end of the piece, ${length} m long: keep it on the piece.` });
   };
@@ -264,23 +232,19 @@ function structureFaults({ structure }: Plan, need: Need): Fault[] {
         });
     }),
   );
-  structure.pieces.forEach((one, i) => need('make', one.make, `structure.pieces[${i}].make`));
   structure.supports.forEach((one, i) => {
-    one.seats.forEach((seat, j) => spot(seat, `structure.supports[${i}].seats[${j}]`));
-    if (one.onBent !== null) need('bent', one.onBent.bent, `structure.supports[${i}].onBent.bent`);
-    one.standsOn.forEach((below, j) => need('link', below.link, `structure.supports[${i}].standsOn[${j}].link`));
+    one.seats.forEach((seat, j) => onPiece(seat, `structure.supports[${i}].seats[${j}]`));
   });
   structure.joints.forEach((one, i) => {
-    spot(one.a, `structure.joints[${i}].a`);
-    spot(one.b, `structure.joints[${i}].b`);
+    onPiece(one.a, `structure.joints[${i}].a`);
+    onPiece(one.b, `structure.joints[${i}].b`);
     if (one.a.piece === one.b.piece)
       faults.push({ path: `structure.joints[${i}].b.piece`, error: `${one.name}: a piece is joined to itself. Name two pieces.` });
-    if (one.sharesWith !== null) need('joint', one.sharesWith, `structure.joints[${i}].sharesWith`);
   });
-  structure.loads.forEach((one, i) => spot(one, `structure.loads[${i}]`));
+  structure.loads.forEach((one, i) => onPiece(one, `structure.loads[${i}]`));
   structure.braces.forEach((one, i) => {
-    spot(one.a, `structure.braces[${i}].a`);
-    if (one.b !== null) spot(one.b, `structure.braces[${i}].b`);
+    onPiece(one.a, `structure.braces[${i}].a`);
+    if (one.b !== null) onPiece(one.b, `structure.braces[${i}].b`);
   });
   return faults;
 }

@@ -1,3 +1,4 @@
+import { refsOfMove, type Kind } from '../document/references';
 import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
 import type {
@@ -221,18 +222,8 @@ function dropLoose(plan: Draft<Plan>): void {
   const [stand, pick] = [has(plan.stands), has(plan.picks)];
   // A piece whose pick went is still hung: by what, is asked.
   for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
-  const left = moves.filter(
-    (move) =>
-      !(
-        ('stand' in move && !stand(move.stand)) ||
-        ('pick' in move && typeof move.pick === 'string' && !pick(move.pick)) ||
-        ('beam' in move && !beam(move.beam)) ||
-        ('support' in move && !support(move.support)) ||
-        ('joint' in move && !joint(move.joint)) ||
-        ('brace' in move && !brace(move.brace)) ||
-        ('load' in move && !load(move.load))
-      ),
-  );
+  const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick };
+  const left = moves.filter((move) => refsOfMove(move as Move).every(({ kind, id }) => there[kind]?.(id) ?? true));
   moves.splice(0, Infinity, ...left);
 }
 

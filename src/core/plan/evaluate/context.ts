@@ -1,3 +1,4 @@
+import { refsOfMove } from '../document/references';
 import { attempt, type Outcome } from '../../calc/run';
 import type { Calc } from '../../calc/define';
 import type { Trace } from '../../calc/evidence';
@@ -67,9 +68,8 @@ function firstMovesOf({ moves }: Plan): ReadonlyMap<string, string> {
   if (known) return known;
   const found = new Map<string, string>();
   for (const move of moves)
-    for (const [key, value] of Object.entries(move)) {
-      if (key === 'id' || key === 'note' || key === 'kind' || typeof value !== 'string') continue;
-      const of = `${move.kind} ${value}`;
+    for (const { id } of refsOfMove(move)) {
+      const of = `${move.kind} ${id}`;
       if (!found.has(of)) found.set(of, move.id);
     }
   firstMoves.set(moves, found);
