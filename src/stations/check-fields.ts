@@ -32,9 +32,9 @@ const byCheck: Readonly<Record<string, WantedField[]>> = {
   'measure.who': at('measure', 'Measured by', 'Measured on'),
   'said.figure': [],
   'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
-  'line.roll': at('gear', 'Gust while steel stands unbraced'),
-  'shore.lateral': at('gear', 'Gust while steel stands unbraced'),
-  'shore.rollover': at('gear', 'Gust while steel stands unbraced'),
+  'line.roll': at('gear', 'Gust on standing steel'),
+  'shore.lateral': at('gear', 'Gust on standing steel'),
+  'shore.rollover': at('gear', 'Gust on standing steel'),
   'shore.room': at('shores', 'Room the lifting gear needs'),
   'shore.register': at('shores', 'Designed by', 'Checked by', 'Inspected every', 'Last inspected'),
 };

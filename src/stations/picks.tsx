@@ -41,7 +41,7 @@ export function PicksStation() {
               key={pick.id}
               thing={pick.id}
               title={mark}
-              note={<AboutPick pick={pick} />}
+              note={<AboutPick pick={pick} short />}
               tools={<ThingTools station="picks" list="picks" thing={{ id: pick.id, name: `the pick of ${mark}` }} />}
             >
               <div className="space-y-4 pb-3">
@@ -56,11 +56,12 @@ export function PicksStation() {
   );
 }
 
-function AboutPick({ pick }: { pick: Pick }) {
+function AboutPick({ pick, short }: { pick: Pick; short?: boolean }) {
   const plan = usePlan();
   const system = plan.job.units;
   const { path, gross } = pickContext(settle(plan), pick);
   if (path instanceof Missing) return path.questions[0];
+  if (short && !(gross instanceof Missing)) return `${formatQuantity(gross.mass, 'mass', system)}, to ${formatQuantity(path.most, 'length', system)}`;
   return `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'length', system)} to ${formatQuantity(path.most, 'length', system)}`;
 }
 

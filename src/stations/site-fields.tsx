@@ -44,7 +44,7 @@ export function SiteFields() {
         }
       >
         {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
-        {open('Gust while steel stands unbraced', 'speed', plan.site.standingGust ?? null, (gust) => act('setStandingGust', { gust }, 'standing'))}
+        {open('Gust on standing steel', 'speed', plan.site.standingGust ?? null, (gust) => act('setStandingGust', { gust }, 'standing'))}
       </Group>
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);

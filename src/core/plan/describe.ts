@@ -6,7 +6,7 @@ const listed = (words: readonly string[]): string => (words.length < 2 ? words.j
 const bolts = (count: number): string => (count === 0 ? 'no bolt' : count === 1 ? 'one bolt' : `${count} bolts`);
 
 /** The sentence of a check, as a foreman would say it. The only place a finding becomes words. */
-export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdict'>, system: UnitSystem): string {
+export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string {
   const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
   const stops = verdict === 'stop';
   switch (f.code) {
@@ -33,9 +33,9 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'line.clearance':
       return `${f.line}: boom or load comes within ${show(f.distance, 'length')}; keep ${show(f.required, 'length')} off.`;
     case 'sling.tension':
-      return `The legs carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')} with the dynamic factor ${show(f.factor, 'factor')}; each is good for ${show(f.rating, 'force')}.`;
+      return `The legs of ${subject} carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')} with the dynamic factor ${show(f.factor, 'factor')}; each is good for ${show(f.rating, 'force')}.`;
     case 'sling.angle':
-      return `The flattest leg, ${f.leg}, stands at ${show(f.angleDeg, 'angle')}; keep it above ${show(f.leastDeg, 'angle')}.`;
+      return `The flattest leg of ${subject}, ${f.leg}, stands at ${show(f.angleDeg, 'angle')}; keep it above ${show(f.leastDeg, 'angle')}.`;
     case 'sling.tilt':
       return Math.abs(f.tiltDeg) < 0.05
         ? `${f.mark} hangs level; up to ${show(f.mostDeg, 'angle')} is allowed.`
@@ -43,19 +43,19 @@ export function describe({ finding: f, verdict }: Pick<Check, 'finding' | 'verdi
     case 'sling.impossible':
       return spokenIn(f.reason, system);
     case 'lift.chart':
-      return `${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
+      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':
       return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
     case 'lift.boomShort':
       return `${show(f.boom, 'length')} of boom cannot reach a radius of ${show(f.radius, 'length')}. Lengthen it or bring the stand nearer.`;
     case 'lift.headRoom':
-      return `The hook must be ${show(f.needed, 'length')} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${show(f.available, 'length')}.`;
+      return `The hook of ${subject} must be ${show(f.needed, 'length')} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${show(f.available, 'length')}.`;
     case 'lift.boomGap':
       return f.gap < 0
         ? `The boom runs into ${f.what} by ${show(-f.gap, 'length')}.`
         : `The boom clears ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
     case 'lift.wind':
-      return `Gusts of ${show(f.gust, 'speed')} are forecast; this load may be lifted up to ${show(f.limit, 'speed')}.`;
+      return `Gusts of ${show(f.gust, 'speed')} are forecast; ${subject} may be lifted up to ${show(f.limit, 'speed')}.`;
     case 'pick.bending':
       return `Hanging, ${f.mark} bends ${show(f.moment, 'moment')}; with the slings’ squeeze it is good for ${show(f.capacity, 'moment')}.`;
     case 'pick.hanging':

@@ -61,7 +61,7 @@ const faults: [string, (plan: Plan) => void, string, string | null, RegExp][] = 
     (p) => (p.cranes[0]!.hookDrop = 4),
     'lift.headRoom TB1',
     'm7',
-    /hook must be 7.48 m up to pass over the old ticket wall; .* 7.23 m/,
+    /hook of TB1 must be 7.48 m up to pass over the old ticket wall; .* 7.23 m/,
   ],
   ['the boom comes too near the load', (p) => (p.job.thresholds.boomClearance = 4.5), 'lift.boomGap TB1', 'm7', /clears TB1 by 4\.\d\d m; keep 4.50 m/],
   ['the wind is over the limit', (p) => (p.site.forecastGust = 5.5), 'lift.wind TB1', 'm7', /may be lifted up to 4.8/],
