@@ -37,7 +37,11 @@ export function posesAt(plan: SettledPlan, moment: Moment): Pose[] {
   }
   const inHand = new Set([...byCrane.values()].map((picks) => inHandOf(picks, moment)));
   const drawn = new Set([...inHand].map((pick) => pick.piece));
-  const poses = [...inHand].map((pick) => poseOf(plan, pick, moment));
+  const poses = [...inHand].map((pick) => {
+    const pose = poseOf(plan, pick, moment);
+    // A crane that has set all it lifts and has left is drawn no more.
+    return pose.state.where === 'free' && !pose.craneThere ? { ...pose, pieceOnly: true } : pose;
+  });
   for (const pick of plan.picks) {
     if (drawn.has(pick.piece) || !moment.pieces[pick.piece]) continue;
     drawn.add(pick.piece);

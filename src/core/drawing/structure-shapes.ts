@@ -173,7 +173,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
           : load !== undefined && load > 1
             ? `${support.name} ${formatQuantity(load, 'force', plan.job.units)}`
             : support.name;
-      seats.push({ shape: 'label', at: { x: u, y: foot }, text: words, ink: struck ? 'pencil' : 'ink', bold: !struck, optional: !struck, sides: ['below'] });
+      seats.push({ shape: 'label', at: { x: u, y: foot }, text: words, ink: struck ? 'pencil' : 'ink', bold: !struck, optional: true, sides: ['below'] });
     });
   }
   for (const [id, settled] of pose.beams) {
