@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { girderLines } from '../../../tests/girder-lines';
 import { portal } from '../../../tests/portal';
-import { demoPlan, quayFootbridge } from '../../../tests/demo-plan';
+import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
 import { splicedGirder } from '../../../tests/spliced-girder';
 import { evaluate } from './evaluate';
 import { afresh, sharing } from './keep';
@@ -9,7 +9,7 @@ import { openPlan } from './open';
 import type { Move, Plan } from './schema';
 
 /** `KEEN_TRESTLE_PLANS` asks for more. */
-const RUNS = Math.min(500, Number(process.env.KEEN_TRESTLE_PLANS ?? 8));
+const RUNS = Math.min(500, Number(process.env.KEEN_TRESTLE_PLANS ?? 4));
 const TODAY = '2026-11-27';
 /** Nothing keeps it from rolling over. */
 const loose = (): Plan => {
@@ -18,6 +18,7 @@ const loose = (): Plan => {
   return plan;
 };
 const plans: Record<string, () => Plan> = {
+  ticket: ticketHall,
   loose,
   lines: () => girderLines(2, 4),
   portal,
@@ -64,6 +65,9 @@ const edits: ((plan: Plan, n: number) => unknown)[] = [
   ({ job }, n) => (job.ruleSet = n % 2 ? 'us-asd' : 'eu-ls'),
   ({ job }, n) => (job.thresholds = n % 3 ? { strengthCaution: 0.5 + 0.05 * (n % 9) } : {}),
   ({ picks }, n) => picks.length && (picks[n % picks.length]!.boom = 15 + (n % 12)),
+  ({ members }, n) => members.length && (members[n % members.length]!.mark = `M${n % 7}`),
+  ({ bearings }, n) => bearings.length && (bearings[n % bearings.length]!.name = `Post ${n % 7}`),
+  ({ shoring }, n) => shoring.walls.length && (shoring.walls[n % shoring.walls.length]!.name = `Wall ${n % 7}`),
   ({ structure }, n) => structure.loads.length && (structure.loads[n % structure.loads.length]!.force = 1e3 * (1 + (n % 20))),
   ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.grade = n % 2 ? 'S235' : 'A992'),
 ];

@@ -115,7 +115,7 @@ export function replay(plan: Plan): Replay {
 /** What of the plan the needs of a move are read from. */
 function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): readonly unknown[] {
   const { structure, picks, stands, pieces } = plan;
-  if (!isStructureMove(move)) return [plan.bearings, pieces, plan.cranes, stands, picks, plan.shoring, plan.survey, structure.pieces];
+  if (!isStructureMove(move)) return [plan.bearings, pieces, plan.cranes, stands, picks, plan.shoring, plan.survey, plan.members, structure.pieces];
   const lifts = [picks, stands, pieces];
   switch (move.kind) {
     case 'piece.hang':
