@@ -57,6 +57,7 @@ function SupportFields({ support }: { support: Support }) {
           ],
           (along) => edit({ along }, 'along'),
         )}
+        {support.anchors && <BaseFields anchors={support.anchors} onChange={(anchors, name) => edit({ anchors }, name)} />}
         {footing && (
           <>
             {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
@@ -69,6 +70,45 @@ function SupportFields({ support }: { support: Support }) {
           words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
       </Pair>
     </Fold>
+  );
+}
+
+type Anchors = NonNullable<Support['anchors']>;
+type Under = NonNullable<Anchors['under']>;
+
+/** What stands under a base plate until it is grouted. Nothing of it is taken until somebody says it. */
+function BaseFields({ anchors, onChange }: { anchors: Anchors; onChange: (anchors: Anchors, name: string) => Fault[] | null }) {
+  const { open, choice } = useInputs();
+  const under = anchors.under ?? null;
+  const put = (next: Under | null, name: string) => onChange({ ...anchors, under: next }, name);
+  const rods = under?.kind === 'nuts' || under?.kind === 'bareRods' ? under : null;
+  return (
+    <>
+      {choice<Under['kind'] | 'open'>(
+        'Under the base plate',
+        under?.kind ?? 'open',
+        [
+          ['open', 'not known'],
+          ['grouted', 'grout'],
+          ['shims', 'shims'],
+          ['nuts', 'levelling nuts'],
+          ['bareRods', 'bare rods'],
+        ],
+        (kind) => {
+          if (kind === 'open') return put(null, 'under');
+          if (kind === 'grouted') return put({ kind }, 'under');
+          if (kind === 'shims') return put({ kind, carry: null }, 'under');
+          return put(
+            { kind, rods: Math.max(1, anchors.count), diameter: rods?.diameter ?? null, free: rods?.free ?? null, yield: rods?.yield ?? null },
+            'under',
+          );
+        },
+      )}
+      {under?.kind === 'shims' && open('Shims may carry', 'force', under.carry, (carry) => put({ ...under, carry }, 'shims'))}
+      {rods && open('Rods, diameter', 'dimension', rods.diameter, (diameter) => put({ ...rods, diameter }, 'rod'))}
+      {rods && open('Rods, free under the nut', 'dimension', rods.free, (free) => put({ ...rods, free }, 'rod free'))}
+      {rods && open('Rods yield at', 'stress', rods.yield, (strength) => put({ ...rods, yield: strength }, 'rod yield'))}
+    </>
   );
 }
 
@@ -97,7 +137,7 @@ export function SteelOfStructure() {
 
 function MakeFields({ make }: { make: Make }) {
   const edit = useEdit('makes', make.id);
-  const { open, figure, words, section } = useInputs();
+  const { open, figure, words, section, choice } = useInputs();
   const { made } = make;
   return (
     <Fold thing={make.id} title={`Make ${make.mark}`} note={made.kind === 'section' ? made.section : made.kind === 'girder' ? 'welded plates' : made.what}>
@@ -108,6 +148,17 @@ function MakeFields({ make }: { make: Make }) {
         {words('Grade', make.grade, (grade) => edit({ grade }, 'grade'))}
         {open('Yield strength', 'stress', make.yield, (strength) => edit({ yield: strength }, 'yield'), { placeholder: 'by its grade' })}
         {open('Bare weight by drawing', 'mass', make.mass, (mass) => edit({ mass }, 'mass'))}
+        {choice<'yes' | 'no'>(
+          'An open web steel joist',
+          make.joist ? 'yes' : 'no',
+          [
+            ['no', 'no'],
+            ['yes', 'yes: bridged by its span'],
+          ],
+          (answer) => edit({ joist: answer === 'yes' }, 'joist'),
+        )}
+        {make.joist &&
+          words('Set another way, designed by', make.otherWayBy ?? '', (otherWayBy) => edit({ otherWayBy }, 'other way'), { placeholder: 'in tandem' })}
       </Pair>
     </Fold>
   );

@@ -86,8 +86,8 @@ const supportSchema = closed({
             closed({
               kind: oneOf(['nuts', 'bareRods']),
               rods: Type.Integer({ minimum: 1, maximum: 100 }),
-              diameter: size('of a rod'),
-              free: size('of a rod, from the concrete to its nut'),
+              diameter: nullable(size('of a rod')),
+              free: nullable(size('of a rod, from the concrete to its nut')),
               yield: nullable(yieldStress()),
             }),
           ]),

@@ -65,7 +65,8 @@ export function baseUnderCheck({ context, rows, by, caution }: Ground, settled: 
 }
 
 function rodStrength({ rods, diameter, free, yield: fy }: Rods, rules: Rules): { capacity: number; traces: Trace[] } | Missing {
-  if (fy === null) return new Missing('At what stress do the rods of # yield?');
+  if (fy === null || diameter === null || free === null)
+    return new Missing('How thick are the rods of #, how far do they stand free under the nut, and at what stress do they yield?');
   const area = (THREADED * Math.PI * diameter ** 2) / 4;
   // The core of the thread bends, not the crest.
   const radius = (Math.sqrt(THREADED) * diameter) / 4;

@@ -48,7 +48,7 @@ describe('what stands under a base plate until it is grouted', () => {
     // A 235.6 mm² each, r = √0.75·20/4 = 4.33 mm, KL/r = 1.2·60/4.33 = 16.6, Fe = π²·200e9/16.6² = 7,140 MPa, Fcr = 0.658^(248/7140)·248 = 244.4 MPa, /1.67.
     expect(row.verdict).toBe('clear');
     expect(row.capacity! / 4).toBeCloseTo((235.6e-6 * 244.4e6) / 1.67, -2);
-    expect(verdicts(rods({ yield: null }), 'anchors.under')).toEqual(['missing f1 piece.letGo']);
+    for (const unknown of ['yield', 'diameter', 'free']) expect(verdicts(rods({ [unknown]: null }), 'anchors.under')).toEqual(['missing f1 piece.letGo']);
     expect(verdicts(rods({ free: 1.2, diameter: 0.012 }), 'anchors.under')[0]).toMatch(/^stop f1/);
     // By the European rules a bar as stocky as that (λ̄ 0.19, under 0.2) yields whole: 0.75·π·20²/4 · 248.
     const row2 = rowsOf(
