@@ -1,3 +1,4 @@
+import { startOf } from '@/core/plan/pick-context';
 import type { Ref } from '@/core/drawing/draw-list';
 import { lookAxis } from '@/core/drawing/elevation-scene';
 import { snap } from '@/core/drawing/view';
@@ -29,7 +30,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
     case 'powerLineEnd':
       return plan.site.powerLines.find((one) => one.id === ref.id)?.[ref.end] ?? null;
     case 'start': {
-      const start = plan.pieces.find((one) => one.id === ref.id)?.start ?? plan.structure.pieces.find((one) => one.id === ref.id)?.lies;
+      const beam = plan.structure.pieces.find((one) => one.id === ref.id);
+      const start = plan.pieces.find((one) => one.id === ref.id)?.start ?? (beam && startOf(beam));
       return start ? { x: start.x, y: start.y } : null;
     }
     default:
@@ -75,7 +77,7 @@ export function boardHands(store: JobStore, step: number) {
       if (move) act({ name: 'editIn', args: { ...move, id: ref.id } } as Command, group);
     } else if (ref.kind === 'start') {
       const beam = plan().structure.pieces.find((one) => one.id === ref.id);
-      if (beam) act({ name: 'editIn', args: { list: 'beams', id: ref.id, changes: { lies: { azimuthDeg: 0, level: 0, ...beam.lies, ...at } } } }, group);
+      if (beam) act({ name: 'editIn', args: { list: 'beams', id: ref.id, changes: { lies: { azimuthDeg: null, level: null, ...beam.lies, ...at } } } }, group);
       else act({ name: 'editPiece', args: { id: ref.id, changes: { start: { ...pieceOf(plan(), ref.id).start, ...at } } } }, group);
     }
   };

@@ -91,6 +91,7 @@ function NewGear() {
       list: 'stands',
       thing: {
         id: freshId('s'),
+        unsaid: ['at'],
         name: `Stand ${plan.stands.length + 1}`,
         crane: crane.id,
         at: { x: (plan.stands[plan.stands.length - 1]?.at.x ?? 0) + 8, y: plan.stands[plan.stands.length - 1]?.at.y ?? -8 },
@@ -121,8 +122,8 @@ function StandFields({ stand }: { stand: Stand }) {
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
   return (
     <Group title={`Stand ${stand.name}`}>
-      {figure('East', 'length', stand.at.x, (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
-      {figure('North', 'length', stand.at.y, (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
+      {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
+      {figure('North', 'length', saidOf(stand, 'at', stand.at.y), (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
       {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
       {picks.map((pick) => (
         <Fragment key={pick.id}>

@@ -86,7 +86,15 @@ function NewPick() {
   const add = ({ id, length }: (typeof next)[number]) => {
     const quarter = Math.round(length * 25) / 100;
     const pick: Pick = like
-      ? { ...like, id: freshId('k'), piece: id, left: Math.min(like.left, length / 2), right: Math.min(like.right, length / 2) }
+      ? // Its slings are those of the last one; where they take this piece, and how, is asked.
+        {
+          ...like,
+          id: freshId('k'),
+          unsaid: ['left', 'right', 'legs'],
+          piece: id,
+          left: Math.min(like.left, length / 2),
+          right: Math.min(like.right, length / 2),
+        }
       : {
           id: freshId('k'),
           unsaid: ['left', 'right', 'legs', 'boom', 'liftOver'],

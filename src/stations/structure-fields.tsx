@@ -187,9 +187,7 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
           ] as const
         ).map(([key, label, kind]) => (
           <Fragment key={key}>
-            {open(label, kind, beam.lies?.[key] ?? null, (value) =>
-              edit({ lies: value === null ? null : { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`),
-            )}
+            {open(label, kind, beam.lies?.[key] ?? null, (value) => edit({ lies: { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`))}
           </Fragment>
         ))}
       </Pair>
@@ -197,8 +195,7 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
   );
 }
 
-/** Where nobody has said more than one of its figures: on the ground, along the east. */
-const unlaid = { x: 0, y: 0, azimuthDeg: 0, level: 0 };
+const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 
 function JointFields({ joint }: { joint: Joint }) {
   const edit = useEdit('joints', joint.id);

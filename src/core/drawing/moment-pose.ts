@@ -4,7 +4,7 @@ import type { PickContext } from '../plan/evaluate/context';
 import { travelHeight, type Travel } from '../plan/evaluate/crane';
 import type { Station } from '../plan/lift-path';
 import { Missing } from '../plan/missing';
-import type { Moment, PieceState } from '../plan/replay';
+import { UNTOUCHED, type Moment, type PieceState } from '../plan/replay';
 import { rulesOf } from '../rules/rule-sets';
 import type { Pick } from '../plan/schema';
 import type { SettledPlan } from '../plan/settle';
@@ -59,22 +59,13 @@ function inHandOf(picks: readonly Pick[], moment: Moment): Pick {
   return picks.find((pick) => ['slung', 'hanging', 'landed'].includes(where(pick))) ?? there.find(todo) ?? picks.find(todo) ?? picks[picks.length - 1]!;
 }
 
-const NOTHING_DONE = {
-  hooks: [],
-  bolts: { left: 0, right: 0 },
-  boltedMoves: { left: false, right: false },
-  untold: { left: false, right: false },
-  plumbed: false,
-  tightened: false,
-};
-
 /** Where what a pick lifts is: a piece of the structure hangs in place until it is let go. */
 function stateOf(pick: Pick, moment: Moment): PieceState {
   const state = moment.pieces[pick.piece];
   if (state) return state;
   const beam = beamAt(moment.structure, pick.piece);
-  if (beam.where === 'away') return { ...NOTHING_DONE, where: 'delivered' };
-  return { ...NOTHING_DONE, where: beam.where === 'hanging' || beam.kept > 0 ? 'landed' : 'free' };
+  if (beam.where === 'away') return { ...UNTOUCHED, where: 'delivered' };
+  return { ...UNTOUCHED, where: beam.where === 'hanging' || beam.kept > 0 ? 'landed' : 'free' };
 }
 
 function poseOf(plan: SettledPlan, pick: Pick, moment: Moment): Pose {

@@ -1,3 +1,4 @@
+import { startOf } from '../plan/pick-context';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { radiiToRead } from '../plan/evaluate/crane';
@@ -118,7 +119,7 @@ function pieceShapes(pose: Pose): Shape[] {
   const shapes: Shape[] = [];
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   // A piece of the structure is drawn with it once it hangs in place, and nowhere before while nobody says where it lies.
-  if (context.lifted.kind === 'beam' && (at === null || !context.lifted.beam.lies)) return shapes;
+  if (context.lifted.kind === 'beam' && (at === null || startOf(context.lifted.beam) === null)) return shapes;
   const ofPiece = context.lifted.kind === 'beam' ? ({ kind: 'start', id: piece.id } as const) : ({ kind: 'piece', id: piece.id } as const);
   const onTruck = state.where === 'away' || state.where === 'delivered' || state.where === 'slung';
   shapes.push({

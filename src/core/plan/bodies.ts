@@ -1,5 +1,6 @@
 import { angleOf, rectangle, type Vec } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
+import { keepOne } from './keep';
 import { Missing } from './missing';
 import type { Pick, Plan } from './schema';
 import { isInclined, settleBeams } from './structure/model';
@@ -19,7 +20,10 @@ export const shrunk = (at: Vec, length: number, width: number, azimuthDeg: numbe
   rectangle(at, Math.max(length - 2 * TOUCH, TOUCH), Math.max(width - 2 * TOUCH, TOUCH), azimuthDeg);
 
 /** The pieces of the structure where they are to be. */
-export function beamBodies(plan: Plan, rules: Rules): Body[] {
+export const beamBodies = (plan: Plan, rules: Rules): readonly Body[] =>
+  keepOne('beam.bodies', [plan.structure.pieces, plan.structure.makes, rules.id], () => bodiesOf(plan, rules));
+
+function bodiesOf(plan: Plan, rules: Rules): Body[] {
   return [...settleBeams(plan, rules).values()].flatMap(({ beam, place, section }): Body[] => {
     if (!place || section instanceof Missing || isInclined(place)) return [];
     if (place.upright)

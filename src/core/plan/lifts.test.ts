@@ -76,6 +76,10 @@ describe('pieces of the structure on a crane', () => {
     expect(bad(footbridge(edit)).join('\n')).toMatch(wanted);
   });
 
+  test.each(['x', 'y', 'azimuthDeg', 'level'] as const)('a place before the lift of which %s is not said is no place', (key) => {
+    expect(bad(footbridge((p) => (p.structure.pieces[2]!.lies![key] = null))).join('\n')).toMatch(/missing lift.chart pick k2/);
+  });
+
   test('a lift worked out elsewhere says by whom', () => {
     const plan = (by: string) => footbridge((p) => (p.picks.splice(3, 1), Object.assign(hang(p, 'g2b'), { pick: null, by: 'two mast lifts', checkedBy: by })));
     expect(bad(plan('M. Sorrel')).filter((one) => one.includes('lift.plan'))).toEqual([]);

@@ -1,3 +1,4 @@
+import { keepOne } from './keep';
 import type { Beam, Bearing, Crane, Make, Pick, Piece, Plan, Stand } from './schema';
 
 /** References inside an opened plan always resolve (`openPlan` refuses dangling ones); a miss is a caller's bug. */
@@ -17,14 +18,24 @@ export const pickOfPiece = (plan: Plan, piece: string): Pick | undefined => plan
 /** What a pick lifts: one of the pieces on bearings, or one of the structure. */
 export type Lifted = { kind: 'piece'; piece: Piece } | { kind: 'beam'; beam: Beam; make: Make };
 
+/** What each pick may lift, by its id; worked out once for the same lists. */
+const liftable = ({ pieces, structure }: Plan): ReadonlyMap<string, Lifted> =>
+  keepOne('liftable', [pieces, structure.pieces, structure.makes], () => {
+    const makes = new Map(structure.makes.map((one) => [one.id, one]));
+    return new Map<string, Lifted>([
+      ...structure.pieces.flatMap((beam): [string, Lifted][] => {
+        const make = makes.get(beam.make);
+        return make ? [[beam.id, { kind: 'beam', beam, make }]] : [];
+      }),
+      ...pieces.map((piece): [string, Lifted] => [piece.id, { kind: 'piece', piece }]),
+    ]);
+  });
+
 /** References inside an opened plan always resolve; a miss is a caller's bug. */
 export function liftedBy(plan: Plan, pick: Pick): Lifted {
-  const piece = plan.pieces.find((one) => one.id === pick.piece);
-  if (piece) return { kind: 'piece', piece };
-  const beam = plan.structure.pieces.find((one) => one.id === pick.piece);
-  const make = plan.structure.makes.find((one) => one.id === beam?.make);
-  if (!beam || !make) throw new RangeError(`the plan has no piece “${pick.piece}”`);
-  return { kind: 'beam', beam, make };
+  const lifted = liftable(plan).get(pick.piece);
+  if (!lifted) throw new RangeError(`the plan has no piece “${pick.piece}”`);
+  return lifted;
 }
 
 export const markLifted = (plan: Plan, pick: Pick): string => {

@@ -12,9 +12,15 @@ import type { SettledPlan } from './settle';
 import { isInclined, placeOf, sectionOf, yieldOfMake } from './structure/model';
 import { rulesOf, type Rules } from '../rules/rule-sets';
 
+/** Where a piece of the structure lies before it is lifted; null while any of it is not said. */
+export function startOf({ lies }: Beam): Piece['start'] | null {
+  if (!lies) return null;
+  const { x, y, azimuthDeg, level } = lies;
+  return x === null || y === null || azimuthDeg === null || level === null ? null : { x, y, azimuthDeg, level };
+}
+
 /** A piece of the structure as a crane sees it: its steel, what hangs on it, where it lies. */
 function asLoad({ beam, make }: { beam: Beam; make: Make }): Piece {
-  const lies = beam.lies ?? null;
   return {
     id: beam.id,
     mark: beam.mark,
@@ -26,7 +32,7 @@ function asLoad({ beam, make }: { beam: Beam; make: Make }): Piece {
     packing: [],
     attachments: make.attachments,
     stated: { mass: make.mass, weighed: beam.weighed, length: null },
-    start: lies ?? { x: 0, y: 0, azimuthDeg: 0, level: 0 },
+    start: startOf(beam) ?? { x: 0, y: 0, azimuthDeg: 0, level: 0 },
     seat: { left: '', right: '', leftBearing: null, statedSpan: null },
   };
 }
@@ -72,7 +78,7 @@ function loadOf(
       : place !== null && isInclined(place)
         ? `${beam.mark} is set inclined: how it hangs is not worked out here. Who has checked it?`
         : null;
-  return { piece, weight, seat: weight instanceof Missing ? weight : targetOf(beam, piece, weight.cg.x), turns, lies: (beam.lies ?? null) !== null };
+  return { piece, weight, seat: weight instanceof Missing ? weight : targetOf(beam, piece, weight.cg.x), turns, lies: startOf(beam) !== null };
 }
 
 /** What the checks and the drawing of one pick share, worked out once. */

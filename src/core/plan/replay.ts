@@ -68,24 +68,22 @@ export interface Replay {
 const order: readonly Whereabouts[] = ['away', 'delivered', 'slung', 'hanging', 'landed', 'free'];
 const atLeast = (state: PieceState, where: Whereabouts): boolean => order.indexOf(state.where) >= order.indexOf(where);
 
+/** A piece to which nothing was done yet. */
+export const UNTOUCHED: PieceState = {
+  where: 'away',
+  hooks: [],
+  bolts: { left: 0, right: 0 },
+  boltedMoves: { left: false, right: false },
+  untold: { left: false, right: false },
+  plumbed: false,
+  tightened: false,
+};
+
 function firstMoment(plan: Plan): Moment {
   return {
     bearingsReady: Object.fromEntries(plan.bearings.map((b) => [b.id, false])),
     cranesSet: Object.fromEntries(plan.stands.map((s) => [s.id, false])),
-    pieces: Object.fromEntries(
-      plan.pieces.map((p): [string, PieceState] => [
-        p.id,
-        {
-          where: 'away',
-          hooks: [],
-          bolts: { left: 0, right: 0 },
-          boltedMoves: { left: false, right: false },
-          untold: { left: false, right: false },
-          plumbed: false,
-          tightened: false,
-        },
-      ]),
-    ),
+    pieces: Object.fromEntries(plan.pieces.map((p): [string, PieceState] => [p.id, UNTOUCHED])),
     shoresSet: {},
     lineOpen: false,
     membersSet: {},

@@ -37,9 +37,10 @@ const pieceSchema = closed({
   lies: Type.Optional(
     nullable(
       closed({
-        ...place().properties,
-        azimuthDeg: real('deg', { description: 'first end to second end, where it lies before it is lifted' }),
-        level: real('m', { description: 'of its underside there' }),
+        x: nullable(real('m')),
+        y: nullable(real('m')),
+        azimuthDeg: nullable(real('deg', { description: 'first end to second end, where it lies before it is lifted' })),
+        level: nullable(real('m', { description: 'of its underside there' })),
       }),
     ),
   ),

@@ -21,6 +21,8 @@ const MOST = 300;
  * carrier is open. That there is one says nothing of how long a truck turns.
  */
 export function wayOutChecks({ plan, replayed }: Context, standing: (at: number) => readonly Body[]): Check[] {
+  // What stands only grows: as many things round one stand are the same things.
+  const known = new Map<string, boolean>();
   return replayed.steps.flatMap(({ move }, at): Check[] => {
     if (move.kind !== 'crane.leave') return [];
     const stand = plan.stands.find((one) => one.id === move.stand)!;
@@ -35,7 +37,10 @@ export function wayOutChecks({ plan, replayed }: Context, standing: (at: number)
       calc: sequenceNeeds.id,
       source: 'Geometry; common practice: a crane can build itself in. How it turns is not worked out',
     };
-    if (leadsOut(stand, things, wide / 2))
+    const key = `${stand.id} ${things.length}`;
+    const open = known.get(key) ?? leadsOut(stand, things, wide / 2);
+    known.set(key, open);
+    if (open)
       return [
         ratioCheck(
           place,

@@ -39,15 +39,16 @@ export function structureChecks(context: Context): StructureAnswer {
   const onBents = new Map<string, number>();
   if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), changes: [], beams, onBents };
   const stages = new Stages(plan, beams, rules);
+  const by = keepOne('holds', [plan.structure], () => holdsOf(plan));
   const ground: Ground = {
     context,
     beams,
-    by: keepOne('holds', [plan.structure], () => holdsOf(plan)),
+    by,
     rows: new Said(),
     onBents: [],
     caution: rules.value('strengthCaution'),
     latest: stages.lineOf,
-    freeOf: freeLengths(keepOne('holds', [plan.structure], () => holdsOf(plan))),
+    freeOf: freeLengths(by),
     strengthOf: strengths(rules),
   };
   const run = new MoveByMove(ground, stages);
