@@ -90,14 +90,26 @@ export function tallestUnder(
     ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
-  let tallest: Overflown | null = null;
-  for (const station of path.stations) {
+  const passes = path.stations.map((station) => {
     const outline = outlineAt(station, piece, cgX, width);
-    for (const thing of things)
-      if ((tallest === null || thing.height > tallest.height) && overlap(outline, thing.outline)) tallest = { name: thing.name, height: thing.height };
+    return { outline, box: boxOf(outline) };
+  });
+  // The tallest first; most of what stands is nowhere near the way.
+  for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) {
+    const box = boxOf(outline);
+    if (passes.some((pass) => meets(pass.box, box) && overlap(pass.outline, outline))) return { name, height };
   }
-  return tallest;
+  return null;
 }
+
+const boxOf = (outline: readonly Vec[]) => ({
+  x0: Math.min(...outline.map(({ x }) => x)),
+  x1: Math.max(...outline.map(({ x }) => x)),
+  y0: Math.min(...outline.map(({ y }) => y)),
+  y1: Math.max(...outline.map(({ y }) => y)),
+});
+type Box = ReturnType<typeof boxOf>;
+const meets = (a: Box, b: Box): boolean => a.x0 <= b.x1 && b.x0 <= a.x1 && a.y0 <= b.y1 && b.y0 <= a.y1;
 
 /** A point in the boom's own frame: along the boom out from the slew centre, and to its left. */
 export function boomFrame(station: Station, stand: Stand, point: Vec): Vec {

@@ -2,6 +2,7 @@ import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
+import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
 import { liftMove } from '@/core/plan/evaluate/context';
@@ -82,7 +83,9 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
   const plan = settle(head.plan);
   const { checks, replay } = evaluation;
   const lift = liftMove(plan, pick);
-  const at = replay.steps.find((step) => step.move.id === lift)?.after ?? replay.before;
+  const cursor = replay.steps.findIndex((step) => step.move.id === lift);
+  const at = replay.steps[cursor]?.after ?? replay.before;
+  const structure = structurePose(plan, replay, cursor);
   const mark = markLifted(plan, pick);
   const { load, crane, rigging } = figures(plan, pick, checks);
   // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
@@ -116,10 +119,10 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
       <StopBand plan={plan} checks={checks} />
       <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
         <View style={[styles.box, { width: '50%' }]}>
-          <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null))} width={262} height={200} />
+          <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null), 'runSheet', [], structure)} width={262} height={200} />
         </View>
         <View style={[styles.box, { width: '50%' }]}>
-          <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null))} width={262} height={200} />
+          <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null), 'runSheet', structure)} width={262} height={200} />
         </View>
       </View>
       <View style={[styles.row, { gap: 12 }]}>
