@@ -1,4 +1,4 @@
-import { check, count, expect, field, planOf, saved, station, test } from './job';
+import { check, count, expect, field, planOf, reload, saved, station, test } from './job';
 
 test('the demo opens on the lift with everything in its place', async ({ page, job }) => {
   expect(job).toBeTruthy();
@@ -62,7 +62,7 @@ test('length, packing, bearing, slings, picks and boom: every verdict follows, u
   await page.keyboard.press('Enter');
   await expect(check(page, 'lift.chart')).toContainText('1 560 kg');
   await saved(page);
-  await page.reload();
+  await reload(page);
   await expect(check(page, 'lift.chart')).toContainText('1 560 kg');
   await station(page, 'Gear');
   await expect(field(page, 'Boom')).toHaveValue('18.5');
@@ -71,7 +71,7 @@ test('length, packing, bearing, slings, picks and boom: every verdict follows, u
 test('an edit made the moment before a reload is not lost', async ({ page, job, request }) => {
   await station(page, 'Picks');
   await field(page, 'Left end to pick').fill('2.15');
-  await page.reload();
+  await reload(page);
   await station(page, 'Picks');
   await expect(field(page, 'Left end to pick')).toHaveValue('2.15');
   await saved(page);

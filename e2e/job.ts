@@ -10,8 +10,21 @@ export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => 
   return ((await response.json()) as { id: string }).id;
 }
 
+const running = (page: Page) => expect(page.locator('main[aria-busy="false"]')).toBeVisible();
+
+/** A page as a person meets it: the browser runs it. What is pressed on its picture before is lost. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await running(page);
+}
+
+export async function reload(page: Page): Promise<void> {
+  await page.reload();
+  await running(page);
+}
+
 export async function openJob(page: Page, id: string): Promise<void> {
-  await page.goto(`/jobs/${id}`);
+  await open(page, `/jobs/${id}`);
   await expect(page.locator('[data-saving]')).toContainText('Saved');
   // The strip goes to the opening move when the verdict comes: nothing is pressed on it before.
   await expect(page.getByText('Working out the checks')).toHaveCount(0);

@@ -1,7 +1,7 @@
-import { accessible, check, count, expect, field, move, openJob, saved, station, test } from './job';
+import { accessible, check, count, expect, field, move, open, openJob, saved, station, test } from './job';
 
 test('the jobs table shows the demo and how it stands', async ({ page }) => {
-  await page.goto('/');
+  await open(page, '/');
   const row = page.getByRole('row').filter({ has: page.locator('a[href="/jobs/demo-luggage-hall"]') });
   await expect(row).toContainText('Wrenholm ferry terminal');
   await expect(row).toContainText('clear');
@@ -10,7 +10,7 @@ test('the jobs table shows the demo and how it stands', async ({ page }) => {
 });
 
 test('from “New job” to a pick with everything known', async ({ page }) => {
-  await page.goto('/');
+  await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();
   const dialog = page.getByRole('dialog', { name: 'New job' });
   await dialog.getByRole('button', { name: 'Begin' }).click();
@@ -40,7 +40,7 @@ test('nothing is asked of any other host', async ({ page, job }) => {
     if (protocol.startsWith('http')) asked.add(host);
   });
   await openJob(page, job);
-  await page.goto('/');
+  await open(page, '/');
   expect([...asked]).toEqual(['localhost:4312']);
 });
 
@@ -63,7 +63,7 @@ test('a stop opened to its working, and the rules, pass the accessibility checks
 });
 
 test('the jobs table and the new-job sheet pass the accessibility checks', async ({ page }) => {
-  await page.goto('/');
+  await open(page, '/');
   await accessible(page);
   await page.getByRole('button', { name: 'New job' }).click();
   await accessible(page);

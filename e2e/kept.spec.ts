@@ -1,4 +1,4 @@
-import { check, count, expect, field, makeJob, move, openJob, planOf, saved, station, test } from './job';
+import { check, count, expect, field, makeJob, move, open, openJob, planOf, saved, station, test } from './job';
 
 test('a revision is looked at, brought back on top of the newest, and nothing goes', async ({ page, job, request }) => {
   await station(page, 'Steel');
@@ -24,7 +24,7 @@ test('a job is put away and taken back', async ({ page, request }) => {
   await makeJob(request, (plan) => {
     plan.job.name = name;
   });
-  await page.goto('/');
+  await open(page, '/');
   await page.getByRole('button', { name: `Put away ${name}` }).click();
   await expect(page.getByRole('button', { name: `Put away ${name}` })).toHaveCount(0);
   await page.getByRole('button', { name: /^Put away: / }).click();

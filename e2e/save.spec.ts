@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
+import { expect, field, makeJob, open, openJob, planOf, saved, station, test } from './job';
 
 test('two tabs cannot overwrite each other silently: take theirs, keep a copy, or save over', async ({ page, job, request, context }) => {
   const other = await context.newPage();
@@ -61,14 +61,14 @@ test('a job is saved as a plan file and opened again as a new job', async ({ pag
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a plan file' }).click()]);
   expect(download.suggestedFilename()).toBe('Luggage hall, transfer beam.trestle.json');
   const text = await readFile(await download.path(), 'utf8');
-  await page.goto('/');
+  await open(page, '/');
   await page.getByLabel('Plan file').setInputFiles({ name: 'mine.trestle.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await expect(page.getByRole('heading', { name: 'Move 7 · Lift, swing, over' })).toBeVisible();
   expect(page.url()).not.toContain(job);
 });
 
 test('a plan file with an unknown field, of a later version, with a negative weight, or cut short: named, and nothing made', async ({ page, request }) => {
-  await page.goto('/');
+  await open(page, '/');
   const rows = await page.getByRole('row').count();
   const good = JSON.stringify(await planOf(request, await makeJob(request)));
   for (const [text, words] of [

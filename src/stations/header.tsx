@@ -4,6 +4,7 @@ import * as Select from '@radix-ui/react-select';
 import Link from 'next/link';
 import { verdicts } from '@/core/plan/check';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
+import { useRunning } from '@/ui/use-running';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
 import { useAct, useJob, usePlan } from './job-context';
 import { Sheets } from './sheets-menu';
@@ -123,6 +124,7 @@ export function Header({ onDialog }: { onDialog: (dialog: OpenDialog) => void })
 }
 
 function SavedState() {
+  const running = useRunning();
   const saving = useJob((state) => state.saving);
   const revision = useJob((state) => state.revision);
   const words = {
@@ -136,11 +138,11 @@ function SavedState() {
   return (
     <p
       role="status"
-      data-saving={saving.state}
+      data-saving={running ? saving.state : 'opening'}
       title={saving.state === 'offline' ? saving.why : undefined}
       className={`w-[92px] shrink-0 truncate text-right text-[12.5px] ${bad ? 'bg-stop px-1 font-semibold text-white' : 'text-[#c9c4b8]'}`}
     >
-      {words}
+      {running ? words : 'Opening …'}
     </p>
   );
 }

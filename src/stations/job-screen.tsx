@@ -4,6 +4,7 @@ import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
 import { movesStand } from '@/core/plan/waits';
 import { Strip, type Card } from '@/ui/strip/strip';
+import { useRunning } from '@/ui/use-running';
 import { Board } from './board';
 import { CommandPalette } from './command-palette';
 import { ConflictBanner } from './conflict-banner';
@@ -43,6 +44,7 @@ function Frame() {
   const [dialog, setDialog] = useState<OpenDialog>(null);
   useKeys(setDialog);
   const name = usePlan().job.name;
+  const running = useRunning();
   useEffect(() => {
     document.title = `${name} · Keen Trestle`;
   }, [name]);
@@ -59,7 +61,7 @@ function Frame() {
       <div className="border-r border-line max-[900px]:border-0">
         <Walk />
       </div>
-      <main className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
+      <main aria-busy={!running} className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
         <h1 className="sr-only">{name}</h1>
         <Middle />
       </main>

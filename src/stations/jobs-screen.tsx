@@ -1,16 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import { openPlanText } from '@/core/plan/open';
 import { PlainButton } from '@/ui/dialogs/modal';
+import { useRunning } from '@/ui/use-running';
 import { Fold } from '@/ui/workings/fold';
 import { JobLine, type JobRow, type JobSummary } from './job-row';
 import { NewJobDialog } from './new-job-dialog';
 
 export type { JobRow } from './job-row';
-
-const never = () => () => undefined;
 
 /** The jobs with how each stands; a new one, or one from a plan file. */
 export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[]; away: JobRow[] }) {
@@ -29,11 +28,7 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
   const file = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<{ name: string; title?: string; list: Fault[] } | null>(null);
   // Times are shown in the reader's own zone, which only the browser knows.
-  const inBrowser = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
+  const running = useRunning();
   const bring = async (chosen: File | undefined) => {
     if (!chosen) return;
     const opened = openPlanText(await chosen.text());
@@ -54,7 +49,7 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
         </p>
         <p className="ml-auto text-[13px] text-[#c9c4b8]">No accounts yet: this program answers on this machine only.</p>
       </header>
-      <main className="mx-auto w-full max-w-[1120px] flex-1 px-6 py-7">
+      <main aria-busy={!running} className="mx-auto w-full max-w-[1120px] flex-1 px-6 py-7">
         <div className="flex flex-wrap items-end justify-between gap-4">
           <div>
             <h1 className="mb-1 text-[34px] leading-9 font-bold">Jobs</h1>
@@ -93,12 +88,12 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
             No jobs yet. Begin with “New job”, or stop the program and start it again: the demo job comes back with it.
           </p>
         ) : (
-          <JobTable rows={rows} local={inBrowser} away={false} onMove={(row) => void move(row, true)} />
+          <JobTable rows={rows} local={running} away={false} onMove={(row) => void move(row, true)} />
         )}
         {listedAway.length > 0 && (
           <div className="mt-8">
             <Fold title={`Put away: ${listedAway.length}`} note="not in the list, and not lost">
-              <JobTable rows={listedAway} local={inBrowser} away onMove={(row) => void move(row, false)} />
+              <JobTable rows={listedAway} local={running} away onMove={(row) => void move(row, false)} />
             </Fold>
           </div>
         )}

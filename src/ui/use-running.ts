@@ -1,0 +1,12 @@
+'use client';
+import { useSyncExternalStore } from 'react';
+
+const never = () => () => undefined;
+
+/** Until the browser runs the page it is a picture: a press on it does nothing, and it does not yet claim to keep anything. */
+export const useRunning = () =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
