@@ -27,7 +27,8 @@ const config = {
   // a loaded machine is slow, not wrong
   testTimeout: 30_000,
   projects: [
-    { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/{core,ui,stations}/**/*.test.ts?(x)', '<rootDir>/scripts/**/*.test.ts'] },
+    { ...shared, displayName: 'core', runner: '<rootDir>/tests/core-runner.mjs', testMatch: ['<rootDir>/{src/core,scripts}/**/*.test.ts'] },
+    { ...shared, displayName: 'screens', testMatch: ['<rootDir>/src/{ui,stations}/**/*.test.ts?(x)'] },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/src/{server,app}/**/*.test.ts'] },
   ],
 };

@@ -36,7 +36,7 @@ step "format" npx --no-install prettier --check --log-level warn .
 step "lint" npx --no-install eslint . --max-warnings 0
 step "import boundaries" npx --no-install depcruise --config .dependency-cruiser.cjs src
 step "types" npx --no-install tsc --noEmit
-counted "unit" "$DATA/unit.json" npx --no-install jest --selectProjects core --json --outputFile "$DATA/unit.json"
+counted "unit" "$DATA/unit.json" npx --no-install jest --selectProjects core screens --json --outputFile "$DATA/unit.json"
 counted "integration on PostgreSQL" "$DATA/server.json" bash scripts/with-test-db.sh jest --selectProjects server --json --outputFile "$DATA/server.json"
 step "build" need_build
 counted "interface in Chromium" "$KEEN_TRESTLE_E2E_JSON" env NODE_OPTIONS= bash scripts/with-test-db.sh playwright test

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { demoPlan } from '../../../../tests/demo-plan';
 import { applyCommand as apply } from '../commands/apply';
 import type { Command } from '../commands/table';
