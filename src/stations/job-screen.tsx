@@ -129,10 +129,11 @@ function useSteady<T>(value: T): T {
 function Moves() {
   const plan = usePlan();
   const store = useJobStore();
-  const { checks, replay } = useJob((state) => state.survey.evaluation);
+  const evaluation = useJob((state) => state.survey.evaluation);
+  const { checks, replay } = evaluation;
   const cursor = useJob((state) => state.cursor);
   const reckoning = useJob((state) => state.reckoning);
-  const stands = useMemo(() => movesStand(plan, checks), [plan, checks]);
+  const stands = useMemo(() => movesStand(plan, evaluation), [plan, evaluation]);
   const cards = useSteady(
     plan.moves.map((move, i): Card => {
       const { title, about } = moveWords(plan, move);

@@ -23,7 +23,12 @@ export function Panel({
   const system = usePlan().job.units;
   const goTo = useGoTo();
   const all = useJob((state) => state.survey.evaluation.checks);
-  const checks = useMemo(() => all.filter((check) => (station ? check.station === station : move !== undefined && check.move === move)), [all, station, move]);
+  // What a move is asked and what is worse at another comes with its drawing; until then its own rows.
+  const here = useJob((state) => (move !== undefined && state.survey.here.move === move ? state.survey.here.checks : null));
+  const checks = useMemo(
+    () => (station ? all.filter((check) => check.station === station) : (here ?? all.filter((check) => move !== undefined && check.move === move))),
+    [all, here, station, move],
+  );
   // What stops the job, what nobody knows and what is tight stands above the fields, or else the nearest to its limit; the rest below.
   const urgent = useMemo(() => {
     const open = checks.filter((check) => check.verdict !== 'clear');

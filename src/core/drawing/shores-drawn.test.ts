@@ -1,6 +1,6 @@
 import { ticketHall } from '../../../tests/demo-plan';
 import { deadShore, onNeedles, twoPostBent } from '../../../tests/shores';
-import { evaluate } from '../plan/evaluate';
+import { evaluateWhole } from '../plan/evaluate';
 import type { Bent, Plan } from '../plan/schema';
 import { scenesAt, surveyPlan } from '../plan/survey';
 import type { Drawing, Shape } from './draw-list';
@@ -12,7 +12,7 @@ const words = (drawing: Drawing): string[] =>
 const of = (drawing: Drawing, id: string): Shape[] => drawing.shapes.filter((shape) => 'of' in shape && shape.of?.kind === 'shore' && shape.of.id === id);
 const styles = (shapes: Shape[]) => shapes.flatMap((shape) => (shape.shape === 'polygon' ? [shape.style] : []));
 const at = (plan: Plan, cursor: number, look: 'beam' | 'across' = 'across', about: 'shores' | 'runSheet' | 'wayIn' = 'shores') =>
-  scenesAt(plan, evaluate(plan), { cursor, look, about });
+  scenesAt(plan, evaluateWhole(plan, null), { cursor, look, about });
 
 describe('the house cut across the line', () => {
   test('what comes down at each storey, and what each floor weighs', () => {

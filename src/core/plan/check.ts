@@ -71,6 +71,10 @@ export interface Check {
   traces: Trace[];
 }
 
+/** What is checked and of what: the same from move to move and from edit to edit. */
+export const keyOf = ({ id, about: { kind, id: thing, part } }: Pick<Check, 'id' | 'about'>): string =>
+  [id, kind, thing, ...(part === undefined ? [] : [part])].join('/');
+
 export const worst = (list: readonly Verdict[]): Verdict => verdicts.find((verdict) => list.includes(verdict)) ?? 'clear';
 
 export interface Judgement {

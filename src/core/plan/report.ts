@@ -1,7 +1,7 @@
 import { siUnit } from '../units';
-import type { About, Check, Verdict } from './check';
+import { keyOf, type About, type Check, type Verdict } from './check';
 import { describe } from './describe';
-import { evaluateWhole } from './evaluate';
+import { checksAt, evaluateWhole, type Whole } from './evaluate';
 import type { StageChange } from './structure/forces';
 import { ledgerChanges } from './structure/ledger';
 import { moveWords } from './move-words';
@@ -42,6 +42,7 @@ export interface ReportMove {
   state: Partial<Omit<Moment, 'structure'>> & { structure?: object };
   /** what the structure feels where this move changed it, as it is: upwards on supports and joints [N], moments and shears of pieces */
   forces?: ReportForces;
+  /** those that are another here than when last asked */
   checks: ReportCheck[];
 }
 
@@ -69,12 +70,19 @@ const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {}, loads: {} };
 export const BEFORE = 'before';
 
 /** The evaluation as plain JSON, in SI, with each sentence in the job's units. `today` is the day it is looked at, year-month-day. */
-export function report(plan: Plan, today: string | null): Report {
-  const { evaluation, structure } = evaluateWhole(plan, today);
+export const report = (plan: Plan, today: string | null): Report => reportOf(plan, evaluateWhole(plan, today));
+
+function reportOf(plan: Plan, { evaluation, structure }: Whole): Report {
   const { verdict, counts, checks, replay } = evaluation;
   const forces = new Map(structure.changes.flatMap((change) => (change.move ? [[change.move.id, forcesOf(change)] as const] : [])));
   const byMove = new Map<string | null, ReportCheck[]>();
-  for (const check of checks) byMove.set(check.move, [...(byMove.get(check.move) ?? []), reportCheck(check, plan)]);
+  const note = (move: string | null, check: Check) => {
+    const list = byMove.get(move);
+    if (list) list.push(reportCheck(check, plan));
+    else byMove.set(move, [reportCheck(check, plan)]);
+  };
+  for (const check of checks) if (!structure.fared.has(check)) note(check.move, check);
+  for (const [move, list] of structure.changed()) for (const check of list) note(move, check);
   const told = (move: string | null) => byMove.get(move) ?? [];
   return {
     verdict,
@@ -83,7 +91,7 @@ export function report(plan: Plan, today: string | null): Report {
       const fared = structure.fared.get(check);
       const bad = check.verdict === 'stop' || check.verdict === 'missing';
       return {
-        key: [check.id, check.about.kind, check.about.id, ...(check.about.part === undefined ? [] : [check.about.part])].join('/'),
+        key: keyOf(check),
         ...reportCheck(check, plan),
         move: check.move,
         firstBad: fared ? fared.firstBad : bad ? check.move : null,
@@ -105,13 +113,14 @@ export function report(plan: Plan, today: string | null): Report {
 
 /** Of a moment all of it, for one move asked for by its id; null: there is no such move. */
 export function reportMove(plan: Plan, today: string | null, id: string): (Omit<ReportMove, 'state'> & { state: object }) | null {
-  const { moves } = report(plan, today);
+  const answer = evaluateWhole(plan, today);
+  const { moves } = reportOf(plan, answer);
   const told = moves.find((move) => move.id === id);
   const at = replay(settle(plan)).steps.find(({ move }) => move.id === id);
   if (!told || !at) return null;
   const { structure, ...rest } = at.after;
   const whole = Object.fromEntries((Object.keys(structure) as (keyof typeof structure)[]).map((list) => [list, Object.assign({}, ...structure[list])]));
-  return { ...told, state: { ...rest, structure: whole } };
+  return { ...told, checks: checksAt(answer, id).map((check) => reportCheck(check, plan)), state: { ...rest, structure: whole } };
 }
 
 function forcesOf({ lines }: StageChange): ReportForces {

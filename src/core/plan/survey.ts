@@ -4,22 +4,22 @@ import { acrossScene } from '../drawing/across-scene';
 import { planScene } from '../drawing/plan-scene';
 import { structurePose } from '../drawing/structure-shapes';
 import { shoreMoment } from '../drawing/shore-moment';
-import { verdicts, type StationId, type Verdict } from './check';
+import { verdicts, type Check, type StationId, type Verdict } from './check';
 import { replay } from './replay';
 import { settle } from './settle';
-import { evaluate, type Evaluation } from './evaluate';
+import { checksAt, evaluateWhole, type Evaluation, type Whole } from './evaluate';
 import type { Plan } from './schema';
 
 /** Everything a screen shows of a plan at a moment: the checks and both drawings. */
-export interface Survey {
+export interface Survey extends Scenes {
   evaluation: Evaluation;
-  above: Drawing;
-  side: Drawing;
 }
 
 export interface Scenes {
   above: Drawing;
   side: Drawing;
+  /** all that is asked at the move shown; null as the move: before the first */
+  here: { move: string | null; checks: Check[] };
 }
 
 /** What is drawn: after which move (−1 before the first), which way one looks, and what the drawing is about. */
@@ -29,14 +29,17 @@ export interface Looking {
   about: StationId;
 }
 
-export function scenesAt(drawn: Plan, evaluation: Evaluation, { cursor, look, about }: Looking): Scenes {
+export function scenesAt(drawn: Plan, whole: Whole, { cursor, look, about }: Looking): Scenes {
   const plan = settle(drawn);
+  const { evaluation } = whole;
   const { replay } = evaluation;
-  const moment = replay.steps[Math.min(cursor, replay.steps.length - 1)]?.after ?? replay.before;
+  const step = replay.steps[Math.min(cursor, replay.steps.length - 1)];
+  const moment = step?.after ?? replay.before;
+  const move = step?.move.id ?? null;
   const shores = shoreMoment(plan, moment, evaluation.strike);
   const structure = structurePose(plan, replay, cursor);
   const side = look === 'across' ? acrossScene(plan, shores) : elevationScene(plan, moment, look, shores, about, structure);
-  return { above: planScene(plan, moment, shores, about, evaluation.checks, structure), side };
+  return { above: planScene(plan, moment, shores, about, evaluation.checks, structure), side, here: { move, checks: checksAt(whole, move) } };
 }
 
 /** Before anything is worked out: nothing checked, nothing drawn, and therefore not clear. */
@@ -44,9 +47,10 @@ export function unsurveyed(plan: Plan): Survey {
   const nothing: Drawing = { shapes: [], extent: { min: { x: -1, y: -1 }, max: { x: 1, y: 1 } } };
   const counts = { stop: 0, missing: 0, tight: 0, clear: 0 };
   return {
-    evaluation: { verdict: 'missing', counts, checks: [], derived: [], replay: { before: replay(plan).before, steps: [] }, strike: null },
+    evaluation: { verdict: 'missing', counts, checks: [], standing: {}, derived: [], replay: { before: replay(plan).before, steps: [] }, strike: null },
     above: nothing,
     side: nothing,
+    here: { move: null, checks: [] },
   };
 }
 
@@ -63,6 +67,6 @@ export function openingMove(plan: Plan, { checks }: Pick<Evaluation, 'checks'>):
 }
 
 export function surveyPlan(plan: Plan, today: string | null, cursor: number, look: Look, about: StationId = 'runSheet'): Survey {
-  const evaluation = evaluate(plan, today);
-  return { evaluation, ...scenesAt(plan, evaluation, { cursor, look, about }) };
+  const whole = evaluateWhole(plan, today);
+  return { evaluation: whole.evaluation, ...scenesAt(plan, whole, { cursor, look, about }) };
 }

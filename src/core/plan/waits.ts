@@ -1,4 +1,5 @@
 import { worst, type Check, type Verdict } from './check';
+import type { Evaluation } from './evaluate';
 import type { Plan } from './schema';
 
 /** How one move stands: by its own checks, and by the first move before it that may not be made yet. */
@@ -12,8 +13,8 @@ export interface MoveStands {
  * Every move of the run sheet in order. A move that is clear by itself waits for an earlier one that is stopped or not known:
  * nobody gets there. What is checked before the first move is not counted here; the head of the sheet tells it.
  */
-export function movesStand(plan: Plan, checks: readonly Check[]): MoveStands[] {
-  const own = new Map<string, Verdict[]>();
+export function movesStand(plan: Plan, { checks, standing }: Pick<Evaluation, 'checks' | 'standing'>): MoveStands[] {
+  const own = new Map<string, Verdict[]>(Object.entries(standing).map(([move, verdict]) => [move, [verdict]]));
   for (const check of checks) if (check.move !== null) own.set(check.move, [...(own.get(check.move) ?? []), check.verdict]);
   let halted: number | null = null;
   return plan.moves.map((move, i): MoveStands => {

@@ -1,4 +1,4 @@
-import { evaluate } from '@/core/plan/evaluate';
+import { evaluate, evaluateWhole } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { openingMove, scenesAt } from '@/core/plan/survey';
 import { readIfc } from '../ifc';
@@ -7,9 +7,10 @@ import { renderSheet } from '../sheets/render';
 import type { Task, TaskName, Tasks } from './tasks';
 
 function open(plan: Plan, today: string): Tasks['open']['output'] {
-  const evaluation = evaluate(plan, today);
+  const whole = evaluateWhole(plan, today);
+  const { evaluation } = whole;
   const cursor = openingMove(plan, evaluation);
-  return { cursor, survey: { evaluation, ...scenesAt(plan, evaluation, { cursor, look: 'beam', about: 'runSheet' }) } };
+  return { cursor, survey: { evaluation, ...scenesAt(plan, whole, { cursor, look: 'beam', about: 'runSheet' }) } };
 }
 
 const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] | Promise<Tasks[N]['output']> } = {

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Check, Verdict } from '@/core/plan/check';
 import { dayWords } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
-import type { Evaluation } from '@/core/plan/evaluate';
+import type { Evaluation, Whole } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { ruleSetName } from '@/core/rules/rule-sets';
 import { whatStops } from '@/core/plan/waits';
@@ -39,6 +39,7 @@ export interface SheetWork {
   head: SheetHead;
   paper: Paper;
   evaluation: Evaluation;
+  structure: Whole['structure'];
 }
 
 /** A page with the job at its head and, at its foot, the caution and the line that says which revision this is. */

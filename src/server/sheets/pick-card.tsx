@@ -75,8 +75,8 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
 }
 
 /** One page for each pick. */
-export function pickCardPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
-  return head.plan.picks.map((pick) => <PickCard key={pick.id} head={head} paper={paper} evaluation={evaluation} pick={pick} />);
+export function pickCardPages(work: SheetWork): ReactElement[] {
+  return work.head.plan.picks.map((pick) => <PickCard key={pick.id} {...work} pick={pick} />);
 }
 
 function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {

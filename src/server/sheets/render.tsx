@@ -1,7 +1,7 @@
 import { Document, renderToBuffer } from '@react-pdf/renderer';
 import { PDFDocument, StandardFonts } from 'pdf-lib';
 import type { ReactElement } from 'react';
-import { evaluate } from '@/core/plan/evaluate';
+import { evaluateWhole } from '@/core/plan/evaluate';
 import { sha256 } from '../fingerprint';
 import type { StoredPlan } from '../jobs';
 import { localDay } from '../today';
@@ -29,7 +29,7 @@ export async function renderSheet(name: SheetName, job: StoredPlan, paper: Paper
   const today = localDay();
   const head: SheetHead = { plan: job.plan, revision: job.revision, sha256: sha256(job.plan), savedAt: new Date(job.savedAt), today };
   const { title, pages } = sheets[name];
-  const stretches = pages({ head, paper, evaluation: evaluate(job.plan, today) });
+  const stretches = pages({ head, paper, ...evaluateWhole(job.plan, today) });
   if (stretches.length === 0) return null;
   const whole = await PDFDocument.create();
   whole.setTitle(`${title}, ${job.plan.job.name}`);

@@ -5,6 +5,7 @@ import { dayWords } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
 import { holdsOf } from '@/core/plan/holds';
 import { moveWords } from '@/core/plan/move-words';
+import { checksByMove } from '@/core/plan/evaluate';
 import type { Moment, Step } from '@/core/plan/replay';
 import type { Plan } from '@/core/plan/schema';
 import { standing } from '@/core/plan/standing';
@@ -17,12 +18,11 @@ const columns = { number: 20, mark: 52, move: 118, done: 62, time: 44, initials:
 const STRETCH = 40;
 
 /** The moves in order, each with what it needs, how it stands, and room for who did it and when. */
-export function runSheetPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
+export function runSheetPages({ head, paper, evaluation, structure }: SheetWork): ReactElement[] {
   const { plan } = head;
   const { checks, replay } = evaluation;
-  const stands = movesStand(plan, checks);
-  const byMove = new Map<string, Check[]>();
-  for (const check of checks) if (check.move !== null) byMove.set(check.move, [...(byMove.get(check.move) ?? []), check]);
+  const stands = movesStand(plan, evaluation);
+  const asked = checksByMove({ evaluation, structure });
   const rows = replay.steps.map((step, i) => {
     const before = i === 0 ? replay.before : replay.steps[i - 1]!.after;
     return (
@@ -32,7 +32,7 @@ export function runSheetPages({ head, paper, evaluation }: SheetWork): ReactElem
         step={step}
         number={i + 1}
         stands={stands[i]!}
-        mine={byMove.get(step.move.id) ?? []}
+        mine={asked(step.move.id)}
         before={before}
         checks={checks}
       />

@@ -19,7 +19,7 @@ export function shoringPages({ head, paper, evaluation }: SheetWork): ReactEleme
   const plan = settle(head.plan);
   const { units } = plan.job;
   const { checks, strike, replay } = evaluation;
-  const stands = movesStand(plan, checks);
+  const stands = movesStand(plan, evaluation);
   const moveOf = new Map(plan.moves.flatMap((move, i) => (move.kind === 'shore.strike' ? [[move.step, i] as const] : [])));
   const mine = checks.filter((check) => check.station === 'shores');
   const parts = shoreParts(plan);

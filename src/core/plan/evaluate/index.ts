@@ -1,7 +1,7 @@
 import { rulesOf } from '../../rules/rule-sets';
 import { keep, keepOne } from '../keep';
 import { settle } from '../settle';
-import { worst, type Check, type Verdict } from '../check';
+import { keyOf, worst, type Check, type Verdict } from '../check';
 import { pickContext } from '../pick-context';
 import { pickOfPiece } from '../lookups';
 import { pieceWeight } from '../piece-weight';
@@ -43,6 +43,8 @@ export interface Evaluation {
   derived: Derived[];
   counts: Record<Verdict, number>;
   checks: Check[];
+  /** how each move of the structure stands, also by what is worse at another move and has its row there */
+  standing: Record<string, Verdict>;
   replay: Replay;
   /** what each shore carries, step by step; null when it cannot be worked out */
   strike: StrikeAnswer | null;
@@ -66,8 +68,32 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
  */
 export const evaluate = (drawn: Plan, today: string | null = null): Evaluation => evaluateWhole(drawn, today).evaluation;
 
-/** The same with what the structure felt at every move, which only a report of the whole wants. */
-export function evaluateWhole(drawn: Plan, today: string | null): { evaluation: Evaluation; structure: StructureAnswer } {
+/** The same with what the structure felt at every move, which not everybody wants. */
+export interface Whole {
+  evaluation: Evaluation;
+  structure: StructureAnswer;
+}
+
+/** Everything asked at one move: also what is worse at another and has its row there. Null: before the first. */
+export const checksAt = (whole: Whole, move: string | null): Check[] => checksByMove(whole)(move);
+
+export function checksByMove({ evaluation, structure }: Whole): (move: string | null) => Check[] {
+  const own = new Map<string | null, Check[]>();
+  for (const check of evaluation.checks) {
+    const list = own.get(check.move);
+    if (list) list.push(check);
+    else own.set(check.move, [check]);
+  }
+  const atMove = structure.at();
+  return (move) => {
+    const mine = own.get(move) ?? [];
+    if (move === null) return mine;
+    const have = new Set(mine.map(keyOf));
+    return [...mine, ...atMove(move).filter((check) => !have.has(keyOf(check)))];
+  };
+}
+
+export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   const plan = settle(drawn);
   const context: Context = {
     plan,
@@ -110,6 +136,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): { evaluation: 
     verdict: checks.length === 0 ? 'missing' : worst(checks.map((check) => check.verdict)),
     counts,
     checks,
+    standing: structure.standing,
     derived,
     replay: context.replayed,
     strike: shores.strike,

@@ -1,4 +1,4 @@
-import type { Check } from '../check';
+import type { Check, Verdict } from '../check';
 import type { Context } from '../evaluate/context';
 import { keepOne } from '../keep';
 import type { Move } from '../schema';
@@ -8,7 +8,7 @@ import { holdsOf } from './held';
 import { hoodsOf, type Hood } from './hoods';
 import { settleBeams, type SettledBeam } from './model';
 import { isStructureMove } from './state';
-import { Said, worstOf, type Fared } from './worst';
+import { byMove, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared } from './worst';
 import { bracingChecks } from './bracing';
 import { fixedTwiceCheck, putLoadCheck, tippingCheck } from './tipping';
 import { Sway } from './sway';
@@ -26,6 +26,12 @@ export interface StructureAnswer {
   checks: Check[];
   /** how each check that is asked at many moves fared over them */
   fared: ReadonlyMap<Check, Fared>;
+  /** how each move stands by all that is asked there, also where it is worse at another move */
+  standing: Record<string, Verdict>;
+  /** all that is asked at a move */
+  at: () => (move: string) => Check[];
+  /** of each move what is another than when it was last asked */
+  changed: () => Map<string, Check[]>;
   changes: StageChange[];
   beams: Map<string, SettledBeam>;
   /** the most each support brings onto its bent [N] */
@@ -37,7 +43,7 @@ export function structureChecks(context: Context): StructureAnswer {
   const { plan, rules, replayed } = context;
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
-  if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), changes: [], beams, onBents };
+  if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), changes: [], beams, onBents };
   const stages = new Stages(plan, beams, rules);
   const by = keepOne('holds', [plan.structure], () => holdsOf(plan));
   const ground: Ground = {
@@ -81,6 +87,16 @@ export function structureChecks(context: Context): StructureAnswer {
   return {
     checks: [...rows.checks, ...rest.checks, ...stillChecks(ground), ...leftOutOf(ground)],
     fared: new Map([...rows.fared, ...rest.fared]),
+    standing: verdictsAt(whole, told),
+    at: () => {
+      const at = byMove(whole, told);
+      return (move) => rowsAt(at, move);
+    },
+    changed: () =>
+      rowsChanged(
+        byMove(whole, told),
+        replayed.steps.map(({ move }) => move.id),
+      ),
     changes,
     beams,
     onBents,

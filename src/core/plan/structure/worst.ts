@@ -242,3 +242,46 @@ export function worstOf(moves: readonly { id: string; said: Said }[]): { checks:
   }
   return { checks, fared };
 }
+
+/** What is asked at one move of all that is asked there, each thing once. */
+export type AtMoves = ReadonlyMap<string, readonly Offer[]>;
+
+/** The rows by the move they are asked at; of several rows of one thing at one move the worst. */
+export function byMove(whole: Said, moves: readonly { id: string; said: Said }[]): AtMoves {
+  const at = new Map<string, Map<Key, Offer>>();
+  const note = (move: string, one: Offer) => {
+    let rows = at.get(move);
+    if (!rows) at.set(move, (rows = new Map()));
+    const known = rows.get(one.key);
+    if (!known || worse(one, known)) rows.set(one.key, one);
+  };
+  for (const { id, said } of moves) for (const one of said.offers) note(id, one);
+  for (const one of whole.offers) if (one.move !== null) note(one.move, one);
+  return new Map([...at].map(([move, rows]) => [move, [...rows.values()]]));
+}
+
+/** All that is asked at a move, in words. */
+export const rowsAt = (at: AtMoves, move: string): Check[] => (at.get(move) ?? []).map((one) => Said.told(one));
+
+/** Of each move only what is another than when it was last asked, in words. */
+export function rowsChanged(at: AtMoves, order: readonly string[]): Map<string, Check[]> {
+  const last = new Map<Key, Offer>();
+  const changed = new Map<string, Check[]>();
+  for (const move of order) {
+    const rows = (at.get(move) ?? []).filter((one) => {
+      const known = last.get(one.key);
+      last.set(one.key, one);
+      return !known || known.rank !== one.rank || Math.abs(known.ratio - one.ratio) > 1e-9 * Math.max(known.ratio, one.ratio);
+    });
+    if (rows.length > 0) changed.set(move, rows.map(Said.told));
+  }
+  return changed;
+}
+
+/** How each move stands by what is asked of the structure there. */
+export function verdictsAt(whole: Said, moves: readonly { id: string; said: Said }[]): Record<string, Verdict> {
+  const worst = new Map<string, number>();
+  for (const { id, said } of moves) for (const { rank } of said.offers) if (rank < (worst.get(id) ?? Infinity)) worst.set(id, rank);
+  for (const { move, rank } of whole.offers) if (move !== null && rank < (worst.get(move) ?? Infinity)) worst.set(move, rank);
+  return Object.fromEntries([...worst].map(([id, rank]) => [id, verdicts[rank]!]));
+}
