@@ -1,7 +1,7 @@
 /** evaluate <plan.json> [--move ID] → the report as JSON, or one move of it whole. Exit 0 clear or tight, 1 stop or missing, 2 unreadable. */
 import { readFileSync } from 'node:fs';
 import { openPlanText } from '../src/core/plan/open';
-import { report, reportMove } from '../src/core/plan/report';
+import { reportMove, reportWithFixes } from '../src/core/plan/report';
 import { dayOf } from '../src/core/plan/day';
 
 function finish(value: unknown, code: number): void {
@@ -34,7 +34,7 @@ function main(path: string | undefined, ...rest: string[]): void {
       );
     return finish(move, move.checks.some(({ verdict }) => verdict === 'stop' || verdict === 'missing') ? 1 : 0);
   }
-  const result = report(opened.plan, today);
+  const result = reportWithFixes(opened.plan, today);
   finish(result, result.verdict === 'stop' || result.verdict === 'missing' ? 1 : 0);
 }
 

@@ -5,12 +5,13 @@ import type { Fault } from '@/core/calc/schema';
 import type { Ref } from '@/core/drawing/draw-list';
 import type { Look } from '@/core/drawing/elevation-scene';
 import { canonicalJson } from '@/core/plan/canonical';
-import type { StationId } from '@/core/plan/check';
 import type { Command } from '@/core/plan/commands/table';
 import { perform, redo, seal, startHistory, undo, type History } from '@/core/plan/history';
 import { dayOf } from '@/core/plan/day';
 import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
+import { keyOf, type Check, type StationId } from '@/core/plan/check';
+import type { Fix } from '@/core/plan/fixes';
 import { openingMove, unsurveyed, type Survey } from '@/core/plan/survey';
 import type { SurveyWorker } from '@/workers/survey.worker';
 
@@ -61,6 +62,8 @@ export interface JobActions {
   saveNow(): Promise<void>;
   /** ask the worker about the plan on screen again */
   resurvey(): void;
+  /** changes of the run sheet that settle a row, tried one by one; empty when there are none, or nobody can say */
+  fixesOf(check: Check): Promise<Fix[]>;
 }
 
 export type JobStore = ReturnType<typeof createJobStore>;
@@ -260,6 +263,7 @@ export function createJobStore(first: FirstState) {
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),
+      fixesOf: async (check) => (await worker?.fixes(keyOf(check), check.move, dayOf(new Date()))) ?? [],
       openStation(station) {
         if (get().station === station) return;
         set({ station });

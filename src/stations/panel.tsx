@@ -3,6 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import type { StationId } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
 import { CheckList } from '@/ui/workings/check-list';
+import { useFixes } from './use-fixes';
 import { useGoTo } from './go-to';
 import { useJob, usePlan } from './job-context';
 
@@ -34,6 +35,7 @@ export function Panel({
     const open = checks.filter((check) => check.verdict !== 'clear');
     return open.length > 0 ? open : worstFirst(checks.filter((check) => check.ratio !== null && check.quantity !== 'count')).slice(0, 1);
   }, [checks]);
+  const { fixes, fix } = useFixes(urgent);
   const rest = useMemo(() => (children ? checks.filter((check) => !urgent.includes(check)) : checks), [checks, children, urgent]);
   return (
     <div className="pb-6">
@@ -43,11 +45,13 @@ export function Panel({
       </header>
       {urgent.length > 0 && children && (
         <div className="mb-3">
-          <CheckList checks={urgent} system={system} empty="" onGo={goTo} />
+          <CheckList checks={urgent} system={system} empty="" onGo={goTo} fixes={fixes} onFix={fix} />
         </div>
       )}
       {children && <div className="space-y-4 px-3.5 pb-3.5">{children}</div>}
-      {(rest.length > 0 || urgent.length === 0) && <CheckList checks={rest} system={system} empty="Nothing is checked here yet." onGo={goTo} />}
+      {(rest.length > 0 || urgent.length === 0) && (
+        <CheckList checks={rest} system={system} empty="Nothing is checked here yet." onGo={goTo} fixes={fixes} onFix={fix} />
+      )}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
-import { evaluateWhole, type Evaluation, type Whole } from '@/core/plan/evaluate';
+import { keyOf } from '@/core/plan/check';
+import { checksAt, evaluateWhole, type Evaluation, type Whole } from '@/core/plan/evaluate';
+import { fixesOf, type Fix } from '@/core/plan/fixes';
 import { sharing } from '@/core/plan/keep';
 import type { Plan } from '@/core/plan/schema';
 import { scenesAt, type Looking, type Scenes } from '@/core/plan/survey';
@@ -15,6 +17,13 @@ const api = {
     const whole = evaluateWhole(plan, today);
     held = { plan, whole };
     return whole.evaluation;
+  },
+  /** What would settle one row, tried on the plan as it was last checked; none where that is another by now. */
+  fixes(key: string, move: string | null, today: string): Fix[] {
+    if (!held) return [];
+    const { plan, whole } = held;
+    const check = checksAt(whole, move).find((one) => keyOf(one) === key);
+    return check ? fixesOf(plan, whole, check, today) : [];
   },
   scenes(looking: Looking): Scenes | null {
     return held ? scenesAt(held.plan, held.whole, looking) : null;

@@ -1,5 +1,5 @@
 import { bearingOf, liftedBy, pickOf, pieceOf, standOf } from './lookups';
-import type { Move, Pick, Plan } from './schema';
+import type { Move, MoveKind, Pick, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
 import { keep, keepOne } from './keep';
 import { hoodsOf, type Hood } from './structure/hoods';
@@ -48,9 +48,16 @@ export interface Moment {
   structure: StructureMoment;
 }
 
+/** A move by what it does: its kind, and what it does it to. */
+export type Doing = { kind: MoveKind } & Readonly<Record<string, string>>;
+
 export interface Need {
   what: string;
   done: boolean;
+  /** what has to be done before for it to be so */
+  by?: readonly Doing[];
+  /** the move does what was done before: nothing makes it right but to take it out */
+  again?: true;
 }
 
 export interface Step {
@@ -147,7 +154,7 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
   }
 }
 
-function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
+export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
   if (isStructureMove(move)) return [...structureNeeds(plan, move, now), ...craneNeeds(plan, move, now)];
   switch (move.kind) {
     case 'piece.sling':
@@ -157,21 +164,31 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'hook.release': {
       const pick = pickOf(plan, move.pick);
       const stand = standOf(plan, pick.stand);
-      const craneSet: Need = { what: `the crane is set at ${stand.name}`, done: now.cranesSet[pick.stand] ?? false };
+      const craneSet: Need = {
+        what: `the crane is set at ${stand.name}`,
+        done: now.cranesSet[pick.stand] ?? false,
+        by: [{ kind: 'crane.set' as const, stand: stand.id }],
+      };
       const beam = plan.structure.pieces.find((one) => one.id === pick.piece);
       if (beam)
         return [
           craneSet,
           ...hookNeeds(plan, pick, now),
-          ...(beamAt(now.structure, beam.id).where === 'away' ? [] : [{ what: `${beam.mark} is still to come (it was hung before)`, done: false }]),
+          ...(beamAt(now.structure, beam.id).where === 'away'
+            ? []
+            : [{ what: `${beam.mark} is still to come (it was hung before)`, done: false, again: true as const }]),
         ];
       const piece = pieceOf(plan, pick.piece);
       const state = now.pieces[piece.id]!;
-      const held: Need = { what: `${piece.mark} hangs on the hook of this pick`, done: state.hooks.includes(pick.id) };
-      const notSetYet: Need = { what: `${piece.mark} is still to be set (it was let go before)`, done: state.where !== 'free' };
+      const held: Need = {
+        what: `${piece.mark} hangs on the hook of this pick`,
+        done: state.hooks.includes(pick.id),
+        by: [{ kind: 'piece.sling' as const, pick: pick.id }],
+      };
+      const notSetYet: Need = { what: `${piece.mark} is still to be set (it was let go before)`, done: state.where !== 'free', again: true as const };
       if (move.kind === 'piece.sling')
         return [
-          { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered') },
+          { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered'), by: [{ kind: 'piece.deliver' as const, piece: piece.id }] },
           craneSet,
           ...(state.where === 'free' ? [notSetYet] : []),
           ...hookNeeds(plan, pick, now),
@@ -179,40 +196,51 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       if (move.kind === 'pick.trial' || move.kind === 'pick.lift') {
         if (state.where === 'free') return [notSetYet];
         return [
-          { what: `${piece.mark} is slung`, done: atLeast(state, 'slung') },
+          { what: `${piece.mark} is slung`, done: atLeast(state, 'slung'), by: [{ kind: 'piece.sling' as const, pick: pick.id }] },
           ...(atLeast(state, 'slung') && !held.done ? [held] : []),
           ...(craneSet.done ? [] : [craneSet]),
         ];
       }
       if (move.kind === 'hook.release')
-        return [{ what: `${piece.mark} is landed`, done: atLeast(state, 'landed') }, ...(atLeast(state, 'landed') && !held.done ? [held] : [])];
+        return [
+          { what: `${piece.mark} is landed`, done: atLeast(state, 'landed'), by: [{ kind: 'piece.land' as const, pick: pick.id }] },
+          ...(atLeast(state, 'landed') && !held.done ? [held] : []),
+        ];
       const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
       return [
-        { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging') },
+        { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging'), by: [{ kind: 'pick.lift' as const, pick: pick.id }] },
         ...(atLeast(state, 'hanging') && !held.done ? [held] : []),
         ...(craneSet.done ? [] : [craneSet]),
-        ...seats.map((seat) => ({ what: `${seat.name} is ready`, done: now.bearingsReady[seat.id] ?? false })),
+        ...seats.map((seat) => ({
+          what: `${seat.name} is ready`,
+          done: now.bearingsReady[seat.id] ?? false,
+          by: [{ kind: 'bearing.ready' as const, bearing: seat.id }],
+        })),
       ];
     }
     case 'end.bolt': {
       const piece = pieceOf(plan, move.piece);
-      return [{ what: `${piece.mark} is landed`, done: atLeast(now.pieces[piece.id]!, 'landed') }];
+      return [{ what: `${piece.mark} is landed`, done: atLeast(now.pieces[piece.id]!, 'landed'), by: landed(plan, piece.id) }];
     }
     case 'piece.plumb': {
       const piece = pieceOf(plan, move.piece);
       const state = now.pieces[piece.id]!;
       const loose = (['left', 'right'] as const).filter((end) => !(state.boltedMoves[end] && (state.bolts[end] === null || state.bolts[end] > 0)));
       return [
-        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed') },
-        { what: `${piece.mark} is bolted at both ends, so that it stays where it is plumbed to`, done: loose.length === 0 },
+        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed'), by: landed(plan, piece.id) },
+        {
+          what: `${piece.mark} is bolted at both ends, so that it stays where it is plumbed to`,
+          done: loose.length === 0,
+          by: loose.map((end) => ({ kind: 'end.bolt', piece: piece.id, end })),
+        },
       ];
     }
     case 'piece.tighten': {
       const piece = pieceOf(plan, move.piece);
       const state = now.pieces[piece.id]!;
       return [
-        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed') },
-        { what: `${piece.mark} is plumbed and levelled`, done: state.plumbed },
+        { what: `${piece.mark} is landed`, done: atLeast(state, 'landed'), by: landed(plan, piece.id) },
+        { what: `${piece.mark} is plumbed and levelled`, done: state.plumbed, by: [{ kind: 'piece.plumb' as const, piece: piece.id }] },
       ];
     }
     case 'crane.leave': {
@@ -220,40 +248,56 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       return here.map((pick) => {
         const lifted = liftedBy(plan, pick);
         return lifted.kind === 'piece'
-          ? { what: `the hook has let go of ${lifted.piece.mark}`, done: atLeast(now.pieces[lifted.piece.id]!, 'free') }
+          ? { what: `the hook has let go of ${lifted.piece.mark}`, done: atLeast(now.pieces[lifted.piece.id]!, 'free'), by: [lettingGo(plan, pick)] }
           : {
               what: `the hook has let go of ${lifted.beam.mark}`,
               done: beamAt(now.structure, lifted.beam.id).where === 'set' && beamAt(now.structure, lifted.beam.id).kept === 0,
+              by: [lettingGo(plan, pick)],
             };
       });
     }
     case 'line.open': {
       const { walls, rows } = plan.shoring;
-      return [...walls, ...rows].map((shore) => ({ what: `${shore.name} stands`, done: now.shoresSet[shore.id] ?? false }));
+      return [...walls, ...rows].map((shore) => ({
+        what: `${shore.name} stands`,
+        done: now.shoresSet[shore.id] ?? false,
+        by: [{ kind: 'shore.set' as const, shore: shore.id }],
+      }));
     }
     case 'member.set': {
       const opening = plan.survey.openings.find((one) => one.id === move.opening);
       const seats = [opening?.left, opening?.right].map((id) => plan.bearings.find((one) => one.id === id)).filter((one) => one !== undefined);
-      const open = plan.shoring.opening === move.opening ? [{ what: 'the line is open', done: now.lineOpen }] : [];
-      return [...open, ...seats.map((seat) => ({ what: `${seat.name} is ready`, done: now.bearingsReady[seat.id] ?? false }))];
+      const open = plan.shoring.opening === move.opening ? [{ what: 'the line is open', done: now.lineOpen, by: [{ kind: 'line.open' as const }] }] : [];
+      return [
+        ...open,
+        ...seats.map((seat) => ({
+          what: `${seat.name} is ready`,
+          done: now.bearingsReady[seat.id] ?? false,
+          by: [{ kind: 'bearing.ready' as const, bearing: seat.id }],
+        })),
+      ];
     }
     case 'shore.strike': {
       const groups = strikeGroups(plan);
       const n = groups.findIndex((group) => group.id === move.step || group.steps.some((step) => step.id === move.step));
       const over = plan.shoring.opening;
       return [
-        ...(over === null ? [] : [{ what: 'the new piece is in', done: now.membersSet[over] ?? false }]),
-        ...groups.slice(Math.max(0, n - 1), n).map((group) => ({ what: `${group.name} is struck`, done: now.struck[group.id] ?? false })),
+        ...(over === null ? [] : [{ what: 'the new piece is in', done: now.membersSet[over] ?? false, by: [{ kind: 'member.set' as const, opening: over }] }]),
+        ...groups
+          .slice(Math.max(0, n - 1), n)
+          .map((group) => ({ what: `${group.name} is struck`, done: now.struck[group.id] ?? false, by: [{ kind: 'shore.strike' as const, step: group.id }] })),
       ];
     }
     case 'crane.set': {
       const { crane } = standOf(plan, move.stand);
       const others = plan.stands.filter((one) => one.crane === crane && one.id !== move.stand && now.cranesSet[one.id]);
-      return others.map((one) => ({ what: `the same crane has left ${one.name}`, done: false }));
+      return others.map((one) => ({ what: `the same crane has left ${one.name}`, done: false, by: [{ kind: 'crane.leave' as const, stand: one.id }] }));
     }
     case 'piece.deliver': {
       const piece = pieceOf(plan, move.piece);
-      return now.pieces[piece.id]!.where === 'away' ? [] : [{ what: `${piece.mark} is still on its way (it was brought before)`, done: false }];
+      return now.pieces[piece.id]!.where === 'away'
+        ? []
+        : [{ what: `${piece.mark} is still on its way (it was brought before)`, done: false, again: true as const }];
     }
     case 'shore.set': {
       // Setting tightens it. What stands under it is tightened before: an upper wall tapped in first lifts the floor off nothing.
@@ -261,12 +305,25 @@ function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const wall = walls.find((one) => one.id === move.shore);
       const level = storeys.findIndex((one) => one.id === wall?.storey);
       const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
-      return below.map((one) => ({ what: `${one.name} under it is set and tightened`, done: now.shoresSet[one.id] ?? false }));
+      return below.map((one) => ({
+        what: `${one.name} under it is set and tightened`,
+        done: now.shoresSet[one.id] ?? false,
+        by: [{ kind: 'shore.set' as const, shore: one.id }],
+      }));
     }
     case 'bearing.ready':
     case 'other':
       return [];
   }
+}
+
+/** What lands a piece: any of its picks. */
+const landed = (plan: Plan, piece: string): Doing[] => plan.picks.flatMap((one) => (one.piece === piece ? [{ kind: 'piece.land', pick: one.id }] : []));
+
+/** What makes the hook of a pick free. */
+function lettingGo(plan: Plan, pick: Pick): Doing {
+  const lifted = liftedBy(plan, pick);
+  return lifted.kind === 'piece' ? { kind: 'hook.release', pick: pick.id } : { kind: 'piece.letGo', beam: lifted.beam.id };
 }
 
 /** One hook holds one load: what else hangs on the hook of the same crane. */
@@ -276,7 +333,9 @@ function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
     if (one.id === pick.id || standOf(plan, one.stand).crane !== crane) return [];
     const lifted = liftedBy(plan, one);
     const holds = lifted.kind === 'piece' ? now.pieces[lifted.piece.id]!.hooks.includes(one.id) : beamAt(now.structure, lifted.beam.id).pick === one.id;
-    return holds ? [{ what: `the hook has let go of ${lifted.kind === 'piece' ? lifted.piece.mark : lifted.beam.mark}`, done: false }] : [];
+    return holds
+      ? [{ what: `the hook has let go of ${lifted.kind === 'piece' ? lifted.piece.mark : lifted.beam.mark}`, done: false, by: [lettingGo(plan, one)] }]
+      : [];
   });
 }
 
@@ -286,7 +345,11 @@ function craneNeeds(plan: Plan, move: Move, now: Moment): Need[] {
   if (held === null || held === undefined) return [];
   const pick = pickOf(plan, held);
   return [
-    { what: `the crane is set at ${standOf(plan, pick.stand).name}`, done: now.cranesSet[pick.stand] ?? false },
+    {
+      what: `the crane is set at ${standOf(plan, pick.stand).name}`,
+      done: now.cranesSet[pick.stand] ?? false,
+      by: [{ kind: 'crane.set' as const, stand: pick.stand }],
+    },
     ...(move.kind === 'piece.hang' ? hookNeeds(plan, pick, now) : []),
   ];
 }

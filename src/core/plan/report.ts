@@ -2,11 +2,13 @@ import { siUnit } from '../units';
 import { keyOf, type About, type Check, type Verdict } from './check';
 import { describe } from './describe';
 import { checksAt, evaluateWhole, type Whole } from './evaluate';
+import { fixesOf, type Fix } from './fixes';
 import type { StageChange } from './structure/forces';
 import { ledgerChanges } from './structure/ledger';
 import { moveWords } from './move-words';
 import { replay, type Moment } from './replay';
 import { settle } from './settle';
+import { whatStops } from './waits';
 import type { Plan } from './schema';
 
 export interface ReportCheck {
@@ -33,6 +35,8 @@ export interface ReportRow extends ReportCheck {
   firstBad: string | null;
   /** at how many moves it is what */
   moves: Record<Verdict, number>;
+  /** changes of the run sheet that settle it, each tried; only where they were asked for */
+  fixes?: Fix[];
 }
 
 export interface ReportMove {
@@ -71,6 +75,24 @@ export const BEFORE = 'before';
 
 /** The evaluation as plain JSON, in SI, with each sentence in the job's units. `today` is the day it is looked at, year-month-day. */
 export const report = (plan: Plan, today: string | null): Report => reportOf(plan, evaluateWhole(plan, today));
+
+/** So much of a plan times rows is tried for fixes: a large plan takes longer to try, and has many rows of one cause. */
+const TRIED = 6000;
+
+/** The same with what would settle each stop and question of the run sheet, worst first as far as it is worth trying. */
+export function reportWithFixes(plan: Plan, today: string | null): Report {
+  const whole = evaluateWhole(plan, today);
+  const told = reportOf(plan, whole);
+  let left = Math.max(3, Math.floor(TRIED / (plan.moves.length + plan.structure.pieces.length + 1)));
+  const fixes = new Map<string, Fix[]>();
+  for (const check of whatStops(whole.evaluation.checks)) {
+    if (left === 0) break;
+    const found = fixesOf(plan, whole, check, today);
+    if (found.length > 0) fixes.set(keyOf(check), found);
+    left -= 1;
+  }
+  return { ...told, checks: told.checks.map((row) => (fixes.has(row.key) ? { ...row, fixes: fixes.get(row.key)! } : row)) };
+}
 
 function reportOf(plan: Plan, { evaluation, structure }: Whole): Report {
   const { verdict, counts, checks, replay } = evaluation;

@@ -3,7 +3,9 @@ import * as Accordion from '@radix-ui/react-accordion';
 import type { Trace } from '@/core/calc/evidence';
 import { registry } from '@/core/calc/registry';
 import type { WorkLine } from '@/core/calc/work';
+import { Wrench } from 'lucide-react';
 import type { Check } from '@/core/plan/check';
+import type { Fix } from '@/core/plan/fixes';
 import { describe } from '@/core/plan/describe';
 import { formatQuantity, type Quantity, type UnitSystem } from '@/core/units';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
@@ -12,7 +14,20 @@ export const checkKey = (check: Check): string =>
   `${check.id}/${check.about.kind}/${check.about.id}/${check.about.part ?? ''}/${check.subject}/${check.move ?? 'before'}`;
 
 /** One check: sentence, demand against capacity as a bar with the limit marked, ratio. Opened, the working and its source. */
-export function CheckLine({ check, system, onGo }: { check: Check; system: UnitSystem; onGo?: (check: Check) => void }) {
+export function CheckLine({
+  check,
+  system,
+  onGo,
+  fixes = [],
+  onFix,
+}: {
+  check: Check;
+  system: UnitSystem;
+  onGo?: (check: Check) => void;
+  /** changes of the run sheet that settle it */
+  fixes?: readonly Fix[];
+  onFix?: (check: Check, fix: Fix) => void;
+}) {
   const loud = check.verdict === 'stop';
   const sentence = describe(check, system);
   return (
@@ -42,6 +57,21 @@ export function CheckLine({ check, system, onGo }: { check: Check; system: UnitS
           </Accordion.Trigger>
         </h3>
       </Accordion.Header>
+      {fixes.length > 0 && (
+        <div className="flex flex-col items-start gap-1 pr-3.5 pb-2 pl-[42px]">
+          {fixes.map((fix) => (
+            <button
+              key={fix.words}
+              type="button"
+              onClick={() => onFix?.(check, fix)}
+              className="flex min-h-7 items-center gap-1.5 border border-ink bg-paper px-2 py-0.5 text-left text-[13px] leading-[1.25] text-ink hover:bg-white"
+            >
+              <Wrench size={13} aria-hidden className="shrink-0" />
+              {fix.words}
+            </button>
+          ))}
+        </div>
+      )}
       <Accordion.Content className={loud ? 'bg-paper text-ink' : ''}>
         <Working check={check} system={system} />
       </Accordion.Content>

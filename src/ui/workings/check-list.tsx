@@ -1,7 +1,8 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
 import { memo, useState } from 'react';
-import type { Check } from '@/core/plan/check';
+import { keyOf, type Check } from '@/core/plan/check';
+import type { Fix } from '@/core/plan/fixes';
 import { worstFirst } from '@/core/plan/worst-first';
 import type { UnitSystem } from '@/core/units';
 import { CheckLine, checkKey } from './check-line';
@@ -14,12 +15,17 @@ export const CheckList = memo(function CheckList({
   system,
   empty,
   onGo,
+  fixes,
+  onFix,
 }: {
   checks: readonly Check[];
   system: UnitSystem;
   empty: string;
   /** where something is missing: take the person to it */
   onGo?: (check: Check) => void;
+  /** what would settle a row, by the key of the row */
+  fixes?: ReadonlyMap<string, readonly Fix[]>;
+  onFix?: (check: Check, fix: Fix) => void;
 }) {
   const [all, setAll] = useState(false);
   if (checks.length === 0) return <p className="px-3.5 py-3 text-soft">{empty}</p>;
@@ -28,7 +34,7 @@ export const CheckList = memo(function CheckList({
   return (
     <Accordion.Root type="multiple" className="border-t border-line">
       {(left > 0 ? sorted.slice(0, SHOWN) : sorted).map((check) => (
-        <CheckLine key={checkKey(check)} check={check} system={system} onGo={onGo} />
+        <CheckLine key={checkKey(check)} check={check} system={system} onGo={onGo} fixes={fixes?.get(keyOf(check))} onFix={onFix} />
       ))}
       {left > 0 && (
         <button type="button" onClick={() => setAll(true)} className="w-full px-3.5 py-2 text-left text-soft hover:bg-board">

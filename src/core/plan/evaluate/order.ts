@@ -26,7 +26,7 @@ function stepChecks(context: Context, step: Step, before: Moment): Check[] {
   const { title } = moveWords(plan, step.move);
   const checks: Check[] = [];
   if (step.needs.length > 0) {
-    const { outcome, traces } = traced(sequenceNeeds, { needs: step.needs });
+    const { outcome, traces } = traced(sequenceNeeds, { needs: step.needs.map(({ what, done }) => ({ what, done })) });
     const lacking = outcome.ok ? outcome.output.lacking : [];
     const place = {
       id: 'move.order',

@@ -43,7 +43,8 @@ export function structureChecks(context: Context): StructureAnswer {
   const { plan, rules, replayed } = context;
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
-  if (plan.structure.pieces.length === 0) return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), changes: [], beams, onBents };
+  if (plan.structure.pieces.length === 0)
+    return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), changes: [], beams, onBents };
   const stages = new Stages(plan, beams, rules);
   const by = keepOne('holds', [plan.structure], () => holdsOf(plan));
   const ground: Ground = {

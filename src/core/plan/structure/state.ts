@@ -148,37 +148,48 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       const support = supports.get(move.support)!;
       const bent = support.onBent === null ? undefined : plan.shoring.bents.find((one) => one.id === support.onBent!.bent);
       return [
-        ...(bent ? [{ what: `${bent.name} under it is set`, done: moment.shoresSet[bent.id] ?? false }] : []),
-        ...(standsAt(now, support.id) ? [{ what: `${support.name} is not ready yet (it was made ready before)`, done: false }] : []),
+        ...(bent
+          ? [{ what: `${bent.name} under it is set`, done: moment.shoresSet[bent.id] ?? false, by: [{ kind: 'shore.set' as const, shore: bent.id }] }]
+          : []),
+        ...(standsAt(now, support.id) ? [{ what: `${support.name} is not ready yet (it was made ready before)`, done: false, again: true as const }] : []),
       ];
     }
     case 'support.level':
     case 'support.strike': {
       const support = supports.get(move.support)!;
-      const stands = { what: `${support.name} stands`, done: standsAt(now, support.id) };
+      const stands: Need = { what: `${support.name} stands`, done: standsAt(now, support.id), by: [{ kind: 'support.ready', support: support.id }] };
       if (move.kind === 'support.level' || !temporarySupports.includes(support.kind)) return [stands];
       // Bents are lowered when the splices of what lies on them are filled and tight.
       const resting = new Set(support.seats.map(({ piece }) => piece));
       const open = [...new Set([...resting].flatMap((piece) => splices.get(piece) ?? []))].filter(
         (one) => isMade(jointAt(now, one.id)) && one.holes !== null && (jointAt(now, one.id)!.bolts ?? one.holes) < one.holes,
       );
-      return [stands, ...open.map((one) => ({ what: `${one.name} is filled and tight`, done: false }))];
+      return [stands, ...open.map((one) => ({ what: `${one.name} is filled and tight`, done: false, by: [{ kind: 'joint.make' as const, joint: one.id }] }))];
     }
     case 'piece.hang': {
       const at = placeOf.get(move.id)!;
       // A prop or jack may come under it later; what it is to be landed on for good is there when it lands.
       const seats = (under.get(move.beam) ?? []).filter((one) => !(temporarySupports.includes(one.kind) && (readyAt.get(one.id) ?? -1) > at));
       return [
-        ...seats.map((one) => ({ what: `${one.name} is ready`, done: standsAt(now, one.id) })),
+        ...seats.map((one) => ({ what: `${one.name} is ready`, done: standsAt(now, one.id), by: [{ kind: 'support.ready' as const, support: one.id }] })),
         ...(carriedBy.get(move.beam) ?? []).map((one) => ({
           what: `${mark(one.b.piece)} stands, which carries it at ${one.name}`,
           done: beamAt(now, one.b.piece).where === 'set',
+          by: [{ kind: 'piece.letGo' as const, beam: one.b.piece }],
         })),
-        ...(beamAt(now, move.beam).where === 'away' ? [] : [{ what: `${mark(move.beam)} is still to come (it was hung before)`, done: false }]),
+        ...(beamAt(now, move.beam).where === 'away'
+          ? []
+          : [{ what: `${mark(move.beam)} is still to come (it was hung before)`, done: false, again: true as const }]),
       ];
     }
     case 'piece.letGo':
-      return [{ what: `${mark(move.beam)} hangs in place`, done: beamAt(now, move.beam).where === 'hanging' || beamAt(now, move.beam).kept > 0 }];
+      return [
+        {
+          what: `${mark(move.beam)} hangs in place`,
+          done: beamAt(now, move.beam).where === 'hanging' || beamAt(now, move.beam).kept > 0,
+          by: [{ kind: 'piece.hang', beam: move.beam }],
+        },
+      ];
     case 'joint.make': {
       const joint = joints.get(move.joint)!;
       const had = jointAt(now, joint.id);
@@ -187,32 +198,48 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       const leaning = filled ? [joint.a.piece, joint.b.piece].filter((id) => isUpright(beams.get(id)!) && !beamAt(now, id).plumbed) : [];
       const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
       return [
-        ...[joint.a.piece, joint.b.piece].map((id) => ({ what: `${mark(id)} is in place`, done: beamAt(now, id).where !== 'away' })),
-        ...leaning.map((id) => ({ what: `${mark(id)} is plumbed before the last bolts of ${joint.name} are tight`, done: false })),
+        ...[joint.a.piece, joint.b.piece].map((id) => ({
+          what: `${mark(id)} is in place`,
+          done: beamAt(now, id).where !== 'away',
+          by: [{ kind: 'piece.hang' as const, beam: id }],
+        })),
+        ...leaning.map((id) => ({
+          what: `${mark(id)} is plumbed before the last bolts of ${joint.name} are tight`,
+          done: false,
+          by: [{ kind: 'beam.plumb' as const, beam: id }],
+        })),
         ...(shared && isMade(jointAt(now, shared.id)) && !joint.oneStays
           ? [{ what: `one wrench-tight bolt stays in ${shared.name}, or a seat is under the second piece (29 CFR 1926.756(c))`, done: false }]
           : []),
       ];
     }
     case 'beam.plumb':
-      return [{ what: `${mark(move.beam)} is set`, done: beamAt(now, move.beam).where === 'set' }];
+      return [{ what: `${mark(move.beam)} is set`, done: beamAt(now, move.beam).where === 'set', by: [{ kind: 'piece.letGo', beam: move.beam }] }];
     case 'joint.free':
-      return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)) }];
+      return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)), by: [{ kind: 'joint.make', joint: move.joint }] }];
     case 'brace.fix': {
       const brace = braceOf(plan, move.brace);
-      return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({ what: `${mark(piece)} is in place`, done: beamAt(now, piece).where !== 'away' }));
+      return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({
+        what: `${mark(piece)} is in place`,
+        done: beamAt(now, piece).where !== 'away',
+        by: [{ kind: 'piece.hang' as const, beam: piece }],
+      }));
     }
     case 'load.on': {
       const load = loadOf(plan, move.load);
       return [
-        { what: `${mark(load.piece)} is set and let go of`, done: beamAt(now, load.piece).where === 'set' && beamAt(now, load.piece).kept === 0 },
-        ...(loadAt(now, load.id) ? [{ what: `${load.what} is not on it yet`, done: false }] : []),
+        {
+          what: `${mark(load.piece)} is set and let go of`,
+          done: beamAt(now, load.piece).where === 'set' && beamAt(now, load.piece).kept === 0,
+          by: [{ kind: 'piece.letGo', beam: load.piece }],
+        },
+        ...(loadAt(now, load.id) ? [{ what: `${load.what} is not on it yet`, done: false, again: true as const }] : []),
       ];
     }
     case 'load.off':
-      return [{ what: 'the load is on', done: loadAt(now, move.load) }];
+      return [{ what: 'the load is on', done: loadAt(now, move.load), by: [{ kind: 'load.on', load: move.load }] }];
     case 'brace.free':
-      return [{ what: 'the brace is in', done: braceAt(now, move.brace) }];
+      return [{ what: 'the brace is in', done: braceAt(now, move.brace), by: [{ kind: 'brace.fix', brace: move.brace }] }];
   }
 }
 
