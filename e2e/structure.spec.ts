@@ -1,4 +1,4 @@
-import { accessible, check, expect, field, move, planOf, saved, station, test } from './job';
+import { accessible, check, count, expect, field, move, planOf, saved, station, test } from './job';
 
 test.use({ demo: 'quay footbridge' });
 
@@ -65,6 +65,13 @@ test('the bent struck too early is a stop that says what does not stand', async 
       .first(),
   ).toBeVisible();
   await expect(check(page, 'line.stands').first()).toHaveAttribute('data-verdict', 'stop');
+  // What would put it right is offered, and does.
+  await check(page, 'move.order')
+    .getByRole('button', { name: /^Put move/ })
+    .first()
+    .click();
+  await expect(count(page, 'stop')).toContainText(/^0/);
+  await saved(page);
 });
 
 test('the stations of a structure pass the accessibility checks', async ({ page, job }) => {

@@ -133,6 +133,8 @@ export function createJobStore(first: FirstState) {
   /** somebody went to a move: the page no longer chooses one */
   let went = false;
   let checking = false;
+  /** the plan of which the verdicts on screen are */
+  let answered: Plan | null = first.survey === null ? null : first.plan;
   let waiting: Plan | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   /** what this tab has sent, so that its own saves are not taken for somebody else's */
@@ -158,6 +160,7 @@ export function createJobStore(first: FirstState) {
       waiting = null;
       if (newer) return void resurvey(newer);
       if (ticket !== surveyed) return;
+      answered = plan;
       // Whoever has gone to a move meanwhile stays there.
       const opening = get().reckoning && !went;
       set((state) => ({ survey: { ...state.survey, evaluation }, reckoning: false, ...(opening ? { cursor: openingMove(plan, evaluation) } : {}) }));
@@ -263,7 +266,13 @@ export function createJobStore(first: FirstState) {
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),
-      fixesOf: async (check) => (await worker?.fixes(keyOf(check), check.move, dayOf(new Date()))) ?? [],
+      async fixesOf(check) {
+        const { plan } = get().history;
+        // Found on another plan than the one on screen they would put a move in another place.
+        if (!worker || answered !== plan) return [];
+        const fixes = await worker.fixes(keyOf(check), check.move, dayOf(new Date()));
+        return get().history.plan === plan ? fixes : [];
+      },
       openStation(station) {
         if (get().station === station) return;
         set({ station });

@@ -16,6 +16,11 @@ export interface Fix {
   command: Command;
 }
 
+interface Candidate extends Fix {
+  /** of two that are alike in this the first that helps is enough: a splice filled in two goes */
+  alike?: string;
+}
+
 /** So many changes of the run sheet are tried for one row, and no more. */
 const TRIED = 10;
 /** So many are offered: more is a list to be read, not a button. */
@@ -23,19 +28,24 @@ const OFFERED = 2;
 
 /**
  * Changes of the run sheet that settle a row, each tried before it is offered: the plan with it has this row no more, or with less
- * lacking, and not one stop more.
+ * lacking, and not one stop more. Those that leave the fewest stops come first.
  */
 export function fixesOf(plan: Plan, whole: Whole, check: Check, today: string | null): Fix[] {
   if (check.verdict !== 'stop' && check.verdict !== 'missing') return [];
-  const fixes: Fix[] = [];
+  const found: (Candidate & { stops: number; missing: number })[] = [];
   let tried = 0;
-  for (const { words, command } of new Sheet(plan, whole).candidates(check)) {
-    if (tried >= TRIED || fixes.length >= OFFERED) break;
+  for (const candidate of new Sheet(plan, whole).candidates(check)) {
+    if (tried >= TRIED || found.filter(({ stops }) => stops === 0).length >= OFFERED) break;
     tried += 1;
-    const changed = applyCommand(plan, command);
-    if (changed.ok && settles(check, command, whole, evaluateWhole(changed.plan, today))) fixes.push({ words, command });
+    const changed = applyCommand(plan, candidate.command);
+    if (!changed.ok) continue;
+    const after = evaluateWhole(changed.plan, today);
+    if (!settles(check, candidate.command, whole, after)) continue;
+    const { stop, missing } = after.evaluation.counts;
+    if (!found.some((one) => one.alike !== undefined && one.alike === candidate.alike && one.stops <= stop)) found.push({ ...candidate, stops: stop, missing });
   }
-  return fixes;
+  found.sort((a, b) => a.stops - b.stops || a.missing - b.missing);
+  return found.slice(0, OFFERED).map(({ words, command }) => ({ words, command }));
 }
 
 /** Whether a row is settled, or less is lacking for it, nothing else is stopped that was not, and what was moved may be made there. */
@@ -103,7 +113,7 @@ class Sheet {
   }
 
   /** What might settle a row, the likeliest first. */
-  *candidates(check: Check): Generator<Fix> {
+  *candidates(check: Check): Generator<Candidate> {
     const { id, about, move } = check;
     if (id === 'moves.complete') return yield* this.lacked(about.id, about.part ?? '');
     if (id === 'moves.trial') {
@@ -119,7 +129,7 @@ class Sheet {
   }
 
   /** A move whose needs are not met: what it needs is put before it, or it after that, or it is taken out. */
-  private *ordered(at: number): Generator<Fix> {
+  private *ordered(at: number): Generator<Candidate> {
     const move = this.moves[at]!;
     const lacking = this.whole.evaluation.replay.steps[at]!.needs.filter((need) => !need.done);
     for (const { by, again } of lacking) {
@@ -135,21 +145,29 @@ class Sheet {
   }
 
   /** What the structure does not bear at a move: the move is made after one that helps, or what nobody made is made before. */
-  private *later(at: number): Generator<Fix> {
+  private *later(at: number): Generator<Candidate> {
     const move = this.moves[at]!;
     const near = this.near(move);
     const helps = this.moves.flatMap((one, i) => (i > at && HELPS.has(one.kind) && this.near(one).some((piece) => near.includes(piece)) ? [i] : []));
     for (const i of helps.filter((one) => MAKES.has(this.moves[one]!.kind)).slice(0, TRIED / 3))
-      yield { words: `Put ${this.named(i)} before move ${at + 1}`, command: { name: 'shiftMove', args: { id: this.moves[i]!.id, to: at } } };
+      yield {
+        words: `Put ${this.named(i)} before move ${at + 1}`,
+        command: { name: 'shiftMove', args: { id: this.moves[i]!.id, to: at } },
+        alike: `before ${doneBy(this.moves[i]!)}`,
+      };
     for (const i of helps.slice(0, TRIED / 3))
-      yield { words: `Put ${this.named(at)} after move ${i + 1}, ${this.title(i)}`, command: { name: 'shiftMove', args: { id: move.id, to: i } } };
+      yield {
+        words: `Put ${this.named(at)} after move ${i + 1}, ${this.title(i)}`,
+        command: { name: 'shiftMove', args: { id: move.id, to: i } },
+        alike: `after ${doneBy(this.moves[i]!)}`,
+      };
     for (const offer of possibleMoves(this.plan))
       if (MAKES.has(offer.kind) && this.near(offer).some((piece) => near.includes(piece)) && !this.moves.some((one) => this.does(one, doingOf(offer))))
         yield this.insertion(offer, at);
   }
 
   /** A move nobody makes: before the first that needs it, else as soon as it may be made, else last. */
-  private *added(doing: Doing): Generator<Fix> {
+  private *added(doing: Doing): Generator<Candidate> {
     const { steps } = this.whole.evaluation.replay;
     const wanted = steps.findIndex(({ needs }) => needs.some((need) => need.by?.some((one) => sameDoing(one, doing))));
     const offer = this.offer(doing);
@@ -162,14 +180,14 @@ class Sheet {
     yield* this.insertedAt(doing, [...(wanted >= 0 ? [wanted] : []), ...(soonest >= 0 ? [soonest] : []), this.moves.length, ...after.slice(0, TRIED / 2)]);
   }
 
-  private *insertedAt(doing: Doing, places: readonly number[]): Generator<Fix> {
+  private *insertedAt(doing: Doing, places: readonly number[]): Generator<Candidate> {
     const offer = this.offer(doing);
     if (!offer) return;
     for (const at of new Set(places)) yield this.insertion(offer, at);
   }
 
   /** All that a piece still lacks on its way from the truck to its last bolt, in order; what is there stays where it is. */
-  private *lacked(piece: string, pick: string): Generator<Fix> {
+  private *lacked(piece: string, pick: string): Generator<Candidate> {
     const lacks = journey(this.plan, piece, pick).filter((doing) => !this.moves.some((one) => this.does(one, doing)));
     if (lacks.length === 1) for (const doing of lacks) yield* this.added(doing);
     const offers = lacks.flatMap((doing) => this.offer(doing) ?? []);
@@ -183,7 +201,7 @@ class Sheet {
     };
   }
 
-  private insertion(offer: Move, at: number): Fix {
+  private insertion(offer: Move, at: number): Candidate {
     const move = { ...offer, id: this.freeIds(1).join('') };
     const { title, about } = moveWords(this.plan, move);
     const what = title.includes(about) || about === '' ? title : `${title}: ${about}`;
@@ -243,6 +261,9 @@ const MAKES: ReadonlySet<Move['kind']> = new Set(['support.ready', 'joint.make',
 
 const sameDoing = (one: Doing, other: Doing): boolean =>
   Object.keys(one).length === Object.keys(other).length && Object.entries(one).every(([field, value]) => other[field] === value);
+
+/** What a move does, as one word. */
+const doneBy = (move: Move): string => Object.values(doingOf(move)).join(' ');
 
 /** What a move does, without how. */
 const doingOf = (move: Move): Doing => Object.fromEntries([['kind', move.kind], ...refsOfMove(move).map(({ field, id }) => [field, id])]) as Doing;
