@@ -34,7 +34,8 @@ const openMs = middle([0, 1, 2].map(() => once(() => void openPlan(structuredClo
 const replayMs = middle([0, 1, 2].map(() => once(() => void replay(structuredClone(plan)))));
 const wholeMs = whole(plan);
 evaluate(plan, '2026-11-27');
-const editMs = middle([0, 1, 2, 3, 4].map(() => once(() => void evaluate(edited(plan), '2026-11-27'))));
+// As a person at work meets it: one edit after the other.
+const editMs = middle(Array.from({ length: 21 }, () => once(() => void evaluate(edited(plan), '2026-11-27'))));
 // Twice the pieces, and twice the moves, over what they took: 2 is as they grow, 2.2 is n log n here.
 const growthPieces = whole(girderLines(20, 30)) / whole(girderLines(10, 30));
 const growthMoves = whole(girderLines(20, 30, 2000)) / whole(girderLines(20, 30, 1000));

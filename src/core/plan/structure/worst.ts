@@ -77,6 +77,8 @@ function keyOf(id: string, kind: string, thing: string, part: string | undefined
 /** What the checks of one move say, in the order they are asked. */
 export class Said {
   readonly offers: Offer[] = [];
+  /** the place among `verdicts` of the worst that was said; known when nothing more is */
+  worst = Infinity;
   private readonly parts = new Map<string, Part>();
   private part_: Part | null = null;
   private caught: Check | null = null;
@@ -111,6 +113,7 @@ export class Said {
   /** Nothing more is said: what was said before is let go. */
   done(): void {
     this.before = undefined;
+    for (const { rank } of this.offers) if (rank < this.worst) this.worst = rank;
   }
 
   put(check: Check): void {
@@ -280,8 +283,13 @@ export function rowsChanged(at: AtMoves, order: readonly string[]): Map<string, 
 
 /** How each move stands by what is asked of the structure there. */
 export function verdictsAt(whole: Said, moves: readonly { id: string; said: Said }[]): Record<string, Verdict> {
+  const standing: Record<string, Verdict> = {};
   const worst = new Map<string, number>();
-  for (const { id, said } of moves) for (const { rank } of said.offers) if (rank < (worst.get(id) ?? Infinity)) worst.set(id, rank);
   for (const { move, rank } of whole.offers) if (move !== null && rank < (worst.get(move) ?? Infinity)) worst.set(move, rank);
-  return Object.fromEntries([...worst].map(([id, rank]) => [id, verdicts[rank]!]));
+  for (const { id, said } of moves) {
+    standing[id] = verdicts[Math.min(said.worst, worst.get(id) ?? Infinity)]!;
+    worst.delete(id);
+  }
+  for (const [id, rank] of worst) standing[id] = verdicts[rank]!;
+  return standing;
 }
