@@ -44,15 +44,26 @@ function bodiesOf(plan: Plan, rules: Rules): Body[] {
   });
 }
 
-/** Pieces of the structure that stand when a pick is made, but for those that what it lifts is joined to. */
+/** Pieces of the structure that stand when a pick is made. */
+export function standingAt(plan: Plan, rules: Rules, pick: Pick): Body[] {
+  const before = setBefore(plan, pick);
+  return before.size === 0 ? [] : beamBodies(plan, rules).filter(({ id }) => before.has(id));
+}
+
+/** The same but for those that what it lifts is joined to. */
 export function standingBefore(plan: Plan, rules: Rules, pick: Pick): Body[] {
-  if (plan.structure.pieces.length === 0) return [];
-  const at = plan.moves.findIndex((move) => (move.kind === 'pick.lift' || move.kind === 'piece.hang') && move.pick === pick.id);
-  const before = new Set(plan.moves.slice(0, at < 0 ? plan.moves.length : at).flatMap((move) => (move.kind === 'piece.hang' ? [move.beam] : [])));
-  before.delete(pick.piece);
+  const before = setBefore(plan, pick);
   for (const { a, b } of plan.structure.joints) {
     if (a.piece === pick.piece) before.delete(b.piece);
     if (b.piece === pick.piece) before.delete(a.piece);
   }
   return before.size === 0 ? [] : beamBodies(plan, rules).filter(({ id }) => before.has(id));
+}
+
+function setBefore(plan: Plan, pick: Pick): Set<string> {
+  if (plan.structure.pieces.length === 0) return new Set();
+  const at = plan.moves.findIndex((move) => (move.kind === 'pick.lift' || move.kind === 'piece.hang') && move.pick === pick.id);
+  const before = new Set(plan.moves.slice(0, at < 0 ? plan.moves.length : at).flatMap((move) => (move.kind === 'piece.hang' ? [move.beam] : [])));
+  before.delete(pick.piece);
+  return before;
 }

@@ -10,6 +10,7 @@ import type { Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
 import { craneChecks } from './crane';
+import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
@@ -110,6 +111,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
       const picked = pickContext(plan, pick);
       return [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)];
     }),
+    ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context),

@@ -1,11 +1,12 @@
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
-import { angleOf, clip, direction, leftOf, rectangle, sub, wrapDeg, type Vec } from '../../geometry/plane';
+import { angleOf, clip, rectangle, sub, wrapDeg, type Vec } from '../../geometry/plane';
 import { GRAVITY } from '../../units';
 import type { Check } from '../check';
-import { type LiftPath } from '../lift-path';
+import { standingAt } from '../bodies';
+import type { LiftPath } from '../lift-path';
 import { Missing } from '../missing';
-import type { Bearing, Crane, Stand } from '../schema';
+import type { Crane, Stand } from '../schema';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
 import { powerLineChecks } from './power-lines';
 
@@ -117,26 +118,37 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   return [...checks, ...powerLineChecks(context, picked)];
 }
 
-/** Nearest point of a rectangle to a point: 0 inside. */
-function toOutline(point: Vec, centre: Vec, length: number, width: number, azimuthDeg: number): number {
-  const offset = sub(point, centre);
-  const along = direction(azimuthDeg);
-  const across = leftOf(along);
-  const dx = Math.max(0, Math.abs(offset.x * along.x + offset.y * along.y) - length / 2);
-  const dy = Math.max(0, Math.abs(offset.x * across.x + offset.y * across.y) - width / 2);
-  return Math.hypot(dx, dy);
+/** How far a point is from an outline: 0 inside. */
+function toOutline(point: Vec, outline: readonly Vec[]): number {
+  let nearest = Infinity;
+  let inside = true;
+  outline.forEach((from, i) => {
+    const edge = sub(outline[(i + 1) % outline.length]!, from);
+    const out = sub(point, from);
+    if (edge.x * out.y - edge.y * out.x < 0) inside = false;
+    const share = Math.min(1, Math.max(0, (edge.x * out.x + edge.y * out.y) / (edge.x ** 2 + edge.y ** 2 || 1)));
+    nearest = Math.min(nearest, Math.hypot(out.x - share * edge.x, out.y - share * edge.y));
+  });
+  return inside ? 0 : nearest;
 }
 
-/** What of an outline the tail can reach: it sweeps opposite the boom, a little wider than the slew itself. */
-function tailChecks({ plan, rules }: Context, { stand, crane, path, seat }: PickContext, place: Place): Check[] {
+/** What the tail can reach: it sweeps opposite the boom, a little wider than the slew itself. */
+function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }: PickContext, place: Place): Check[] {
   if (path instanceof Missing) return [];
   const least = rules.value('tailClearance');
   const seatDeg = seat instanceof Missing ? 0 : seat.azimuthDeg;
-  const posts = plan.bearings.map((b: Bearing) => ({ name: b.name, height: b.level, at: b.at, length: b.seatLength, width: b.seatWidth, azimuthDeg: seatDeg }));
-  const things = [...posts, ...plan.site.obstructions].filter((thing) => thing.height > TAIL_UNDERSIDE && inTailSweep(thing, stand, crane, path));
-  const nearest = things
-    .map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.at, thing.length, thing.width, thing.azimuthDeg) - crane.tailRadius }))
-    .sort((a, b) => a.gap - b.gap)[0];
+  const posts = plan.bearings.map((b) => ({ name: b.name, height: b.level, outline: rectangle(b.at, b.seatLength, b.seatWidth, seatDeg) }));
+  const walls = plan.site.obstructions.map((one) => ({
+    name: one.name,
+    height: one.height,
+    outline: rectangle(one.at, one.length, one.width, one.azimuthDeg),
+  }));
+  // Of the steel that stands by then only what comes down as far as a tail reaches up.
+  const steel = standingAt(plan, rules, pick)
+    .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP)
+    .map(({ name, to, outline }) => ({ name, height: to, outline }));
+  const things = [...posts, ...walls, ...steel].filter((thing) => thing.height > TAIL_UNDERSIDE && inTailSweep(thing.outline, stand, crane, path));
+  const nearest = things.map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.outline) - crane.tailRadius })).sort((a, b) => a.gap - b.gap)[0];
   if (!nearest) return [];
   return [
     ratioCheck(
@@ -150,11 +162,12 @@ function tailChecks({ plan, rules }: Context, { stand, crane, path, seat }: Pick
 
 /** Things lower than this pass under a slewing tail (common practice: deck height of a mobile crane). */
 const TAIL_UNDERSIDE = 1;
+/** So far above the foot pin of the boom a counterweight reaches (common practice) [m]. */
+const TAIL_TOP = 1.5;
 /** Degrees either side of the tail's centreline that the counterweight covers. */
 const TAIL_HALF_WIDTH_DEG = 35;
 
-function inTailSweep(thing: { at: Vec; length: number; width: number; azimuthDeg: number }, stand: Stand, crane: Crane, path: LiftPath): boolean {
-  const outline = rectangle(thing.at, thing.length, thing.width, thing.azimuthDeg);
+function inTailSweep(outline: readonly Vec[], stand: Stand, crane: Crane, path: LiftPath): boolean {
   const reach = crane.tailRadius + 5;
   return path.stations.some((station) => {
     const tail = wrapDeg(station.bearingDeg + 180);

@@ -17,6 +17,7 @@ import { bundleChecks, joistChecks } from './joists';
 import { deckingChecks } from './decking';
 import { freeLengths, strengths, type Ground } from './ground';
 import { lineChecks } from './line-checks';
+import { seatChecks } from './seats';
 import { supportChecks, webChecks } from './supports';
 import { releaseChecks, easedCheck, plumbCheck } from './release';
 import { stillChecks } from './still';
@@ -225,6 +226,7 @@ function ask(ground: Ground, change: StageChange): void {
     lineChecks(ground, line, change);
     supportChecks(ground, line, change);
     webChecks(ground, line, change);
+    seatChecks(ground, line, change);
   }
   switch (move.kind) {
     case 'piece.letGo':

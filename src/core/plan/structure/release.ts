@@ -20,6 +20,9 @@ const TOP_ARM = 0.4572;
 
 const LEAST_ANCHORS = 4;
 
+/** Two statements of the depth of a column may differ by so much. */
+const DEPTH_OFF = 0.05;
+
 /** Of the holes of a splice in the air, filled and pinned; three quarters where traffic is on it. */
 const FILLED = { usual: 0.5, traffic: 0.75, pinned: 0.25 } as const;
 
@@ -152,7 +155,7 @@ function anchorChecks(
   move: string | null,
   caution: number,
 ): void {
-  const { beam, light } = settled;
+  const { beam, light, section } = settled;
   for (const { support } of seats) {
     if (!standsAt(moment, support.id) || support.kind !== 'anchors') continue;
     const where = (id: string) => place(id, about('support', support, support.name), move, baseAnchors.id, '29 CFR 1926.755(a)');
@@ -178,6 +181,19 @@ function anchorChecks(
         ),
       );
     const { lever, toe, columnDepth, tension } = anchors;
+    if (
+      columnDepth !== null &&
+      !(section instanceof Missing) &&
+      Math.abs(columnDepth / section.depth - 1) > DEPTH_OFF &&
+      Math.abs(columnDepth / section.width - 1) > DEPTH_OFF
+    )
+      rows.put({
+        ...missingCheck(where('anchors.depth'), 'dimension', ''),
+        demand: columnDepth,
+        finding: told(
+          phrase`The column at ${support.name} is said to be ${q(columnDepth, 'dimension')} deep; ${beam.mark} is ${q(section.depth, 'dimension')}. Which is right?`,
+        ),
+      });
     if (lever === null || toe === null || columnDepth === null || tension === null || light instanceof Missing) {
       rows.put(
         missingCheck(

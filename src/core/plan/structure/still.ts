@@ -166,6 +166,15 @@ function supportStill({ context, beams }: Ground, support: Support): Check[] {
 function makeChecks(make: Make): Check[] {
   const checks: Check[] = [];
   const of = about('make', make, make.mark);
+  for (const one of make.attachments)
+    if (one.mass === 0)
+      checks.push(
+        missingCheck(
+          before('make.weightless', { ...of, about: { ...of.about, part: one.id } }, 'Common practice'),
+          'mass',
+          `0 kg for ${one.what} on ${make.mark}? What does it weigh?`,
+        ),
+      );
   const known = yieldOf(make.grade);
   if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
     checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
@@ -193,6 +202,18 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
   const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
   const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
   const across = Math.abs((b.y - a.y) * from.along.x - (b.x - a.x) * from.along.y);
+  if (along <= across && along > ASKEW * across)
+    checks.push({
+      ...ratioCheck(
+        before('brace.askew', of, 'AASHTO LRFD Bridge Design 6.7.4.2: cross-frames askew by 20° at the most, from memory'),
+        { demand: along / across, capacity: 1, quantity: 'fraction', caution: null },
+        told(
+          phrase`${brace.name} runs ${q(Math.atan2(along, across), 'angle')} askew between its pieces: what it pushes along them is not worked out. Are both its places right?`,
+        ),
+        [],
+      ),
+      verdict: 'tight',
+    });
   if (along > across)
     checks.push({
       ...missingCheck(before('brace.meets', of, 'Geometry: a brace goes across'), 'length', ''),
@@ -235,6 +256,9 @@ function jointStill({ beams }: Ground, joint: Joint): Check[] {
     }
   return checks;
 }
+
+/** A cross-frame further from square than this, as a slope, is askew: 20°. */
+const ASKEW = Math.tan(Math.PI / 9);
 
 /** A yield this far from that of its grade is of another grade. */
 const GRADE_OFF = 0.05;

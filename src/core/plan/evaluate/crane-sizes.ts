@@ -1,0 +1,50 @@
+import { phrase, q } from '../../calc/work';
+import type { Check } from '../check';
+import { saysSomething } from '../records';
+import type { Crane } from '../schema';
+import { missingCheck, on, told, type Context } from './context';
+
+/** Between these lies each size of any mobile crane: past them a unit or a digit was mistaken. Common practice. */
+const BETWEEN: readonly { of: 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop'; what: string; least: number; most: number }[] = [
+  { of: 'pivotHeight', what: 'the foot pin of its boom stands', least: 0.5, most: 6 },
+  { of: 'boomDepth', what: 'its boom is deep', least: 0.15, most: 4 },
+  { of: 'boomWidth', what: 'its boom is wide', least: 0.15, most: 3.5 },
+  { of: 'hookDrop', what: 'the hook hangs below the tip at its highest', least: 0.2, most: 12 },
+];
+/** The tail against the longer side of the base it stands on. */
+const TAIL = { least: 0.2, most: 1.5 } as const;
+
+/** Sizes of a crane that no crane has, and a chart nobody says the source of. */
+export function craneSizeChecks({ plan }: Context): Check[] {
+  const used = new Set(plan.stands.map((one) => one.crane));
+  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...sourceOf(crane)] : []));
+}
+
+const place = (crane: Crane, id: string, part?: string) => ({
+  id,
+  ...on('crane', crane, crane.name, part),
+  station: 'gear' as const,
+  move: null,
+  calc: 'crane.boom',
+  source: 'Common practice: sizes of mobile cranes',
+});
+
+function sizesOf(crane: Crane): Check[] {
+  const base = Math.max(crane.baseLength, crane.baseWidth);
+  const odd = [
+    ...BETWEEN.map(({ of, ...rest }) => ({ of, value: crane[of], ...rest })),
+    { of: 'tailRadius', what: `its tail swings, on a base of that size,`, value: crane.tailRadius, least: TAIL.least * base, most: TAIL.most * base },
+  ].filter(({ value, least, most }) => value < least || value > most);
+  return odd.map(({ of, what, value, least, most }) => ({
+    ...missingCheck(place(crane, 'crane.size', of), 'length', ''),
+    demand: value,
+    finding: told(
+      phrase`${crane.name}: ${what} ${q(value, 'length')}, it says. Of such cranes it is between ${q(least, 'length')} and ${q(most, 'length')}. Which unit was meant?`,
+    ),
+  }));
+}
+
+const sourceOf = (crane: Crane): Check[] =>
+  crane.chart && !saysSomething(crane.chartSource)
+    ? [missingCheck(place(crane, 'crane.chartSource'), 'count', `Which chart is this of ${crane.name}: whose, for which set-up, of what date?`)]
+    : [];
