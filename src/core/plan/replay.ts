@@ -245,7 +245,10 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     }
     case 'crane.leave': {
       const here = plan.picks.filter((pick) => pick.stand === move.stand);
-      return here.map((pick) => {
+      const stands = now.cranesSet[move.stand]
+        ? []
+        : [{ what: `the crane stands at ${standOf(plan, move.stand).name}`, done: false, by: [{ kind: 'crane.set' as const, stand: move.stand }] }];
+      const free = here.map((pick): Need => {
         const lifted = liftedBy(plan, pick);
         return lifted.kind === 'piece'
           ? { what: `the hook has let go of ${lifted.piece.mark}`, done: atLeast(now.pieces[lifted.piece.id]!, 'free'), by: [lettingGo(plan, pick)] }
@@ -255,6 +258,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
               by: [lettingGo(plan, pick)],
             };
       });
+      return [...stands, ...free];
     }
     case 'line.open': {
       const { walls, rows } = plan.shoring;
@@ -291,7 +295,12 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'crane.set': {
       const { crane } = standOf(plan, move.stand);
       const others = plan.stands.filter((one) => one.crane === crane && one.id !== move.stand && now.cranesSet[one.id]);
-      return others.map((one) => ({ what: `the same crane has left ${one.name}`, done: false, by: [{ kind: 'crane.leave' as const, stand: one.id }] }));
+      return [
+        ...others.map((one) => ({ what: `the same crane has left ${one.name}`, done: false, by: [{ kind: 'crane.leave' as const, stand: one.id }] })),
+        ...(now.cranesSet[move.stand]
+          ? [{ what: `the crane is not at ${standOf(plan, move.stand).name} yet (it was set there before)`, done: false, again: true as const }]
+          : []),
+      ];
     }
     case 'piece.deliver': {
       const piece = pieceOf(plan, move.piece);

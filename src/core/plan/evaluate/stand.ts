@@ -33,6 +33,9 @@ function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: nu
   return [...parts, { weight: loadMass * GRAVITY, r: radius }];
 }
 
+/** What a crane’s weight stands on, in the words of the field. */
+const PART = { chassis: 'carrier', slewing: 'upper works', boom: 'boom' } as const;
+
 /** Worst outrigger over the whole way of the lift; null when the crane tips at a station. */
 export function worstOutrigger(
   crane: Crane,
@@ -53,6 +56,12 @@ function outriggersUnder(crane: Crane, stand: Stand, boom: number, path: LiftPat
   const weightless = crane.parts.filter((one) => one.mass === 0).map((one) => one.what.toLowerCase());
   if (weightless.length > 0) return new Missing(`0 kg for ${weightless.join(', ')} of ${crane.name}? What does it weigh? Outrigger loads need it.`);
   if (crane.parts.length === 0) return new Missing(`What do the parts of ${crane.name} weigh, and where? Outrigger loads need them.`);
+  // Every crane has all three: one that is left out stands as if it weighed nothing.
+  const without = (['chassis', 'slewing', 'boom'] as const).filter((on) => !crane.parts.some((one) => one.on === on));
+  if (without.length > 0)
+    return new Missing(
+      `What weigh the parts of ${crane.name} on its ${without.map((on) => PART[on]).join(' and ')}? None is listed. Outrigger loads need them.`,
+    );
   let worst: StandLoad | null = null;
   for (const station of path.stations) {
     const azimuthDeg = wrapDeg(station.bearingDeg - stand.azimuthDeg);

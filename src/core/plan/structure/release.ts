@@ -157,8 +157,19 @@ function anchorChecks(
 ): void {
   const { beam, light, section } = settled;
   for (const { support } of seats) {
-    if (!standsAt(moment, support.id) || support.kind !== 'anchors') continue;
+    // A column cast into a pocket stands by it; on anything else it is anchored.
+    if (!standsAt(moment, support.id) || support.kind === 'pocket') continue;
     const where = (id: string) => place(id, about('support', support, support.name), move, baseAnchors.id, '29 CFR 1926.755(a)');
+    if (support.kind !== 'anchors') {
+      rows.put(
+        missingCheck(
+          where('anchors.count'),
+          'count',
+          `${beam.mark} is a column and ${support.name} is no group of anchors. With how many anchors, at least ${LEAST_ANCHORS}, does it stand there?`,
+        ),
+      );
+      continue;
+    }
     const { anchors } = support;
     if (anchors === null) {
       rows.put(missingCheck(where('anchors.count'), 'count', `How many anchors has ${support.name}, and where do they stand?`));

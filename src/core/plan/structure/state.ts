@@ -219,11 +219,14 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)), by: [{ kind: 'joint.make', joint: move.joint }] }];
     case 'brace.fix': {
       const brace = braceOf(plan, move.brace);
-      return [brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({
-        what: `${mark(piece)} is in place`,
-        done: beamAt(now, piece).where !== 'away',
-        by: [{ kind: 'piece.hang' as const, beam: piece }],
-      }));
+      return [
+        ...[brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({
+          what: `${mark(piece)} is in place`,
+          done: beamAt(now, piece).where !== 'away',
+          by: [{ kind: 'piece.hang' as const, beam: piece }],
+        })),
+        ...(braceAt(now, brace.id) ? [{ what: `${brace.name} is not in yet (it was fixed before)`, done: false, again: true as const }] : []),
+      ];
     }
     case 'load.on': {
       const load = loadOf(plan, move.load);

@@ -115,6 +115,15 @@ function supportStill({ context, beams }: Ground, support: Support): Check[] {
       demand: spread,
       finding: told(phrase`The seats of ${support.name} lie ${q(spread, 'length')} apart. Is it one support?`),
     });
+  const twice = support.seats.find((one, i) => support.seats.some((other, j) => j < i && other.piece === one.piece && Math.abs(other.at - one.at) < MEET));
+  if (twice)
+    checks.push(
+      missingCheck(
+        { ...before('support.seats', about('support', support, support.name, 'twice'), 'Geometry: the seats of one support lie together'), station: 'measure' },
+        'count',
+        `${support.name} has two seats at one place of ${beams.get(twice.piece)?.beam.mark ?? twice.piece}. Is it one seat?`,
+      ),
+    );
   const off = Math.max(0, ...spots.map((one) => (support.level === null ? 0 : Math.abs(one.z - support.level))));
   if (off > rules.value('surveyTolerance'))
     checks.push({
@@ -189,9 +198,20 @@ function makeChecks(make: Make): Check[] {
   return checks;
 }
 
+/** What pulls or pushes in one line stops no piece from rolling over. */
+const ONE_LINE: ReadonlySet<Brace['kind']> = new Set(['strut', 'guy', 'bridging', 'deck']);
+
 function braceStill({ beams }: Ground, brace: Brace): Check[] {
   const checks: Check[] = [];
   const of = about('brace', brace, brace.name);
+  if (ONE_LINE.has(brace.kind) && brace.stops !== 'sideways')
+    checks.push(
+      missingCheck(
+        before('brace.stops', of, 'Statics: what holds at one height of a piece stops no twist'),
+        'count',
+        `${brace.name} holds in one line and is said to stop twist. What keeps the piece from rolling over there, or does it stop sideways movement alone?`,
+      ),
+    );
   if (brace.b === null) {
     if (!saysSomething(brace.anchoredTo))
       checks.push(missingCheck(before('brace.tied', of, 'Statics: a brace ties to something'), 'count', `What is ${brace.name} tied to at its other end?`));
@@ -208,7 +228,7 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
         before('brace.askew', of, 'AASHTO LRFD Bridge Design 6.7.4.2: cross-frames askew by 20° at the most, from memory'),
         { demand: along / across, capacity: 1, quantity: 'fraction', caution: null },
         told(
-          phrase`${brace.name} runs ${q(Math.atan2(along, across), 'angle')} askew between its pieces: what it pushes along them is not worked out. Are both its places right?`,
+          phrase`${brace.name} runs ${q((Math.atan2(along, across) * 180) / Math.PI, 'angle')} askew between its pieces: what it pushes along them is not worked out. Are both its places right?`,
         ),
         [],
       ),
