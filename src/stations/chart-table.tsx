@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Chart } from '@/core/cranes/chart-shape';
 import type { Crane } from '@/core/plan/schema';
 import { formatForInput, formatNumber, formatQuantity, parseQuantity, shownIn } from '@/core/units';
@@ -13,7 +13,13 @@ export function ChartTable({ crane }: { crane: Crane }) {
   const plan = usePlan();
   const act = useAct();
   const done = useJob((state) => state.done);
-  const finding = useJob((state) => state.survey.evaluation.checks.find((check) => check.finding.code === 'lift.chart')?.finding);
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  // Of the picks of this crane the one nearest its limit is marked.
+  const finding = useMemo(() => {
+    const mine = new Set(plan.picks.flatMap((pick) => (plan.stands.find((one) => one.id === pick.stand)?.crane === crane.id ? [pick.id] : [])));
+    const read = checks.filter((check) => check.finding.code === 'lift.chart' && mine.has(check.about.id));
+    return read.sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0)).at(0)?.finding;
+  }, [checks, plan, crane.id]);
   const [draft, setDraft] = useState<{ i: number; j: number; text: string; problem: string | null } | null>(null);
   const { chart } = crane;
   if (!chart) return null;

@@ -32,6 +32,8 @@ const byCheck: Readonly<Record<string, WantedField[]>> = {
   'measure.who': at('measure', 'Measured by', 'Measured on'),
   'said.figure': [],
   'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
+  'support.seat': at('measure', 'Seat along the piece', 'Seat across it'),
+  'crane.chartSource': at('gear', 'Chart comes from'),
   'anchors.under': at('measure', 'Shims may carry', 'Rods, diameter', 'Rods, free under the nut', 'Rods yield at'),
   'lift.plan': at('runSheet', 'That lift was worked out by'),
   'line.roll': at('gear', 'Gust on standing steel'),

@@ -141,6 +141,7 @@ function StandFields({ stand }: { stand: Stand }) {
 function ChartFields({ crane }: { crane: Crane }) {
   const plan = usePlan();
   const act = useAct();
+  const { words } = useInputs();
   return (
     <section>
       <div className="mb-1 flex items-baseline justify-between">
@@ -166,7 +167,11 @@ function ChartFields({ crane }: { crane: Crane }) {
           onValue={(chartRule) => act('editJob', { changes: { chartRule } })}
         />
       </div>
-      <p className="mt-1 text-[12px] text-soft">{crane.chartSource}</p>
+      {crane.chart && (
+        <div className="mt-2">
+          {words('Chart comes from', crane.chartSource, (source) => act('setChart', { id: crane.id, chart: crane.chart!, source }, `chart source ${crane.id}`))}
+        </div>
+      )}
     </section>
   );
 }
