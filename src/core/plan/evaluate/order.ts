@@ -7,6 +7,7 @@ import { phrase, q } from '../../calc/work';
 import { moveWords } from '../move-words';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import { keep } from '../keep';
+import { releaseHold } from '../structure/hold-rows';
 import type { Moment, PieceState, Step } from '../replay';
 import type { Bearing, Move, MoveKind, Pick, Piece, Plan } from '../schema';
 import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context } from './context';
@@ -45,7 +46,8 @@ function stepChecks(context: Context, step: Step, before: Moment): Check[] {
   }
   if (step.move.kind === 'hook.release') {
     const piece = pieceOf(plan, pickOf(plan, step.move.pick).piece);
-    checks.push(releaseCheck(context, piece, before.pieces[piece.id]!, step.move.id, title));
+    const release = releaseCheck(context, piece, before.pieces[piece.id]!, step.move.id, title);
+    checks.push(release, releaseHold(piece, step.move.id, release));
   }
   return checks;
 }

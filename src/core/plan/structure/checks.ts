@@ -5,6 +5,7 @@ import type { Move } from '../schema';
 import type { Step } from '../replay';
 import { Stages, type Line, type StageChange, type Taken } from './forces';
 import { holdsOf } from './held';
+import { holdRows } from './hold-rows';
 import { hoodsOf, type Hood } from './hoods';
 import { settleBeams, type SettledBeam } from './model';
 import { isStructureMove } from './state';
@@ -84,10 +85,11 @@ export function structureChecks(context: Context): StructureAnswer {
   });
   const end = replayed.steps.at(-1);
   if (end) for (const head of sides.heads()) sides.check(head, end.move.id, true, whole);
+  const moves = keepOne('moves.byId', [plan.moves], () => new Map(plan.moves.map((move) => [move.id, move])));
   const rows = worstOf(told);
   const rest = worstOf([{ id: '', said: whole }]);
   return {
-    checks: [...rows.checks, ...rest.checks, ...stillChecks(ground), ...leftOutOf(ground)],
+    checks: [...rows.checks, ...rest.checks, ...holdRows(plan, moves, told, whole), ...stillChecks(ground), ...leftOutOf(ground)],
     fared: new Map([...rows.fared, ...rest.fared]),
     standing: verdictsAt(whole, told),
     at: () => {

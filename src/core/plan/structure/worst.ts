@@ -2,7 +2,7 @@ import { judge, verdicts, type Check, type Verdict } from '../check';
 import { lasting, sameThings } from '../keep';
 
 /** What a check of one move says of one thing: told only if it is the worst of all moves. */
-interface Offer {
+export interface Offer {
   key: Key;
   rank: number;
   ratio: number;
@@ -29,6 +29,7 @@ interface Teller {
 interface Key {
   id: string;
   about: string;
+  check: string;
 }
 
 /** How one check fared over a stretch of moves. */
@@ -68,7 +69,7 @@ function keyOf(id: string, kind: string, thing: string, part: string | undefined
   const about = part === undefined ? thing : `${thing} ${part}`;
   let key = known.get(about);
   if (!key) {
-    known.set(about, (key = { id: list, about }));
+    known.set(about, (key = { id: list, about, check: id }));
     keys.count += 1;
   }
   return key;
@@ -125,6 +126,18 @@ export class Said {
   ratio(id: string, kind: string, thing: string, part: string | undefined, move: string | null, numbers: Numbers, tell: () => Check): void {
     const { ratio, verdict } = judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive);
     this.offer(keyOf(id, kind, thing, part), rankOf[verdict], ratio, move, tell);
+  }
+
+  /** Of the rows of some checks the worst, and how many there are; undefined: there are none. */
+  static worstOf(rows: readonly Offer[], wanted: ReadonlySet<string>): { worst: Offer; count: number } | undefined {
+    let found: Offer | undefined;
+    let count = 0;
+    for (const one of rows) {
+      if (!wanted.has(one.key.check)) continue;
+      count += 1;
+      if (!found || worse(one, found)) found = one;
+    }
+    return found && { worst: found, count };
   }
 
   private offer(key: Key, rank: number, ratio: number, move: string | null, tell: () => Check): void {

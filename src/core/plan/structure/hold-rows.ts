@@ -1,0 +1,116 @@
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import type { Phrase } from '../../calc/work';
+import type { Check } from '../check';
+import { told } from '../evaluate/context';
+import { keep } from '../keep';
+import type { Move, Plan } from '../schema';
+import { about, place } from './places';
+import { Said, type Offer } from './worst';
+
+/** A hold point that is worked out: passed when none of its checks at the move stops it or lacks anything. */
+interface WorkedOut {
+  id: 'HP15' | 'HP16' | 'HP17' | 'HP18';
+  what: string;
+  at: (move: Move) => boolean;
+  checks: ReadonlySet<string>;
+}
+
+const letsGo = (move: Move): boolean => move.kind === 'piece.letGo' && move.keeps === 0;
+
+const worked: readonly WorkedOut[] = [
+  {
+    id: 'HP15',
+    what: 'hook release',
+    at: letsGo,
+    checks: new Set([
+      'release.ends',
+      'joint.filled',
+      'joint.strength',
+      'column.splice',
+      'anchors.count',
+      'anchors.repaired',
+      'anchors.depth',
+      'anchors.hold',
+      'anchors.under',
+      'line.stands',
+      'joist.ends',
+      'joist.bridging',
+      'joist.tandem',
+      'brace.force',
+      'brace.stiffness',
+    ]),
+  },
+  { id: 'HP16', what: 'load put on', at: (move) => move.kind === 'load.on', checks: new Set(['joist.bundle', 'load.held']) },
+  { id: 'HP17', what: 'standing alone', at: letsGo, checks: new Set(['line.roll', 'line.tip', 'line.twist']) },
+  {
+    id: 'HP18',
+    what: 'braced before it is loaded',
+    at: (move) => letsGo(move) || move.kind === 'load.on',
+    checks: new Set(['group.system', 'frame.sideways', 'frame.unfinished', 'line.along']),
+  },
+];
+
+/** The hold points that are worked out, one row for each move that waits for one. */
+export function holdRows(plan: Plan, moves: ReadonlyMap<string, Move>, said: readonly { id: string; said: Said }[], whole: Said): Check[] {
+  const beside = new Map<string, Offer[]>();
+  for (const one of whole.offers) if (one.move !== null) beside.set(one.move, [...(beside.get(one.move) ?? []), one]);
+  const marks = new Map(plan.structure.pieces.map((one) => [one.id, one.mark]));
+  const rows: Check[] = [];
+  for (const { id, said: own } of said) {
+    const move = moves.get(id)!;
+    if (move.kind !== 'piece.letGo' && move.kind !== 'load.on') continue;
+    const also = beside.get(id) ?? [];
+    for (const hold of worked) {
+      if (!hold.at(move)) continue;
+      const mine = keep(`hold.${hold.id}`, own, [], () => ({ of: Said.worstOf(own.offers, hold.checks) })).of;
+      const found = also.length === 0 ? mine : Said.worstOf([...(mine ? [mine.worst] : []), ...also], hold.checks);
+      if (!found) continue;
+      const piece = move.kind === 'load.on' ? plan.structure.loads.find((one) => one.id === move.load)!.piece : move.beam;
+      const mark = marks.get(piece) ?? piece;
+      const count = Math.max(found.count, mine?.count ?? 0);
+      rows.push(keep(`hold.row.${hold.id}`, move, [found.worst, count, mark], () => rowOf(hold, move, piece, mark, found.worst, count)));
+    }
+  }
+  return rows;
+}
+
+function rowOf(hold: WorkedOut, move: Move, piece: string, mark: string, offer: Offer, count: number): Check {
+  const of = about('beam', { id: piece }, mark, move.kind === 'load.on' ? move.load : undefined);
+  return passedBy(`${hold.id}, ${hold.what} of ${mark}`, place(`hold.${hold.id}`, of, move.id, sequenceNeeds.id, SOURCE), Said.told(offer), count);
+}
+
+const SOURCE = 'Hold point worked out from the checks of its move';
+
+/** Letting go of a piece on bearings: what its bolts say. */
+export const releaseHold = (piece: { id: string; mark: string }, move: string, release: Check): Check =>
+  passedBy(`HP15, hook release of ${piece.mark}`, place('hold.HP15', about('piece', piece, piece.mark), move, sequenceNeeds.id, SOURCE), release, 1);
+
+/** A hold point by the worst of the checks it is worked out from. */
+function passedBy(head: string, where: ReturnType<typeof place>, worst: Check, count: number): Check {
+  const open = worst.verdict === 'stop' || worst.verdict === 'missing';
+  const words: Phrase = open ? [`${head}, waits: `, ...wordsOf(worst)] : [`${head}: ${count === 1 ? 'its check stands' : `its ${count} checks stand`}.`];
+  return {
+    ...where,
+    demand: null,
+    capacity: null,
+    quantity: 'count',
+    ratio: null,
+    caution: null,
+    verdict: open ? worst.verdict : 'clear',
+    finding: told(words),
+    traces: [],
+  };
+}
+
+const wordsOf = ({ finding, id }: Check): Phrase => {
+  switch (finding.code) {
+    case 'told':
+      return finding.words;
+    case 'missing':
+      return [finding.question];
+    case 'release':
+      return [`${finding.ends.map(({ at, bolts }) => `${bolts} at ${at}`).join(', ')}; ${finding.least} an end are wanted.`];
+    default:
+      return [id];
+  }
+};
