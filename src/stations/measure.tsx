@@ -16,7 +16,7 @@ import { OverlayFields, newOverlay } from './overlay-fields';
 import { Group, Panel, SmallButton } from './panel';
 import { PatternFields, newPattern } from './pattern-fields';
 import { useField } from './use-edit';
-import { SupportList } from './structure-fields';
+import { SupportList } from './support-fields';
 import { useInputs } from './use-inputs';
 
 /** The tape: openings, bearing points, anchor bolts and what everything stands on, drawn beside measured. */

@@ -1,116 +1,13 @@
 'use client';
 import { Fragment } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import type { Beam, Brace, Joint, Make, Move, Support } from '@/core/plan/schema';
+import type { Beam, Brace, Joint, Make, Move } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
-
-/** Supports of the structure: what the survey found, what they carry and hold, what they stand on. */
-export function SupportList() {
-  const { structure } = usePlan();
-  return structure.supports.map((one) => <SupportFields key={one.id} support={one} />);
-}
-
-function SupportFields({ support }: { support: Support }) {
-  const edit = useEdit('supports', support.id);
-  const { open, words, choice } = useInputs();
-  const measured = support.measured ?? { level: 0, by: '', on: '' };
-  const footing = support.footing?.kind === 'concrete' ? support.footing : null;
-  const survey = (changes: Partial<typeof measured>, name: string) => edit({ measured: { ...measured, ...changes } }, `measured ${name}`);
-  return (
-    <Fold
-      thing={support.id}
-      title={support.name || 'Support'}
-      note={support.seats.length > 1 ? `${support.kind}, ${support.seats.length} seats` : support.kind}
-      tools={<SubjectMark station="measure" about={{ kind: 'support', id: support.id }} />}
-    >
-      <Pair>
-        {words('Name', support.name, (name) => edit({ name }, 'name'))}
-        {open('May carry', 'force', support.capacity, (capacity) => edit({ capacity }, 'capacity'))}
-        {open('Level, surveyed', 'length', support.measured?.level ?? null, (level) =>
-          level === null ? edit({ measured: null }, 'measured') : survey({ level }, 'level'),
-        )}
-        {words('Surveyed by', measured.by, (by) => survey({ by }, 'by'), { placeholder: 'not known' })}
-        {words('Surveyed on', measured.on, (on) => survey({ on }, 'on'), { type: 'date' })}
-        {open('Holds down', 'force', support.holdsDown, (holdsDown) => edit({ holdsDown }, 'holds down'), { placeholder: 'pushes only' })}
-        {open('Seat along the piece', 'dimension', support.seatLength, (seatLength) => edit({ seatLength }, 'seat length'))}
-        {open('Seat across it', 'dimension', support.seatWidth, (seatWidth) => edit({ seatWidth }, 'seat width'))}
-        {choice<'yes' | 'no'>(
-          'Keeps the piece from rolling over',
-          support.twist ? 'yes' : 'no',
-          [
-            ['yes', 'yes: joint, tie-down or diaphragm'],
-            ['no', 'no'],
-          ],
-          (answer) => edit({ twist: answer === 'yes' }, 'twist'),
-        )}
-        {choice<'fixed' | 'free'>(
-          'Along the piece',
-          support.along,
-          [
-            ['fixed', 'holds it'],
-            ['free', 'lets it slide'],
-          ],
-          (along) => edit({ along }, 'along'),
-        )}
-        {support.anchors && <BaseFields anchors={support.anchors} onChange={(anchors, name) => edit({ anchors }, name)} />}
-        {footing && (
-          <>
-            {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
-            {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
-            {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'tested by'), { placeholder: 'not known' })}
-            {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'tested on'), { type: 'date' })}
-          </>
-        )}
-        {support.footing?.kind === 'other' &&
-          words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
-      </Pair>
-    </Fold>
-  );
-}
-
-type Anchors = NonNullable<Support['anchors']>;
-type Under = NonNullable<Anchors['under']>;
-
-/** What stands under a base plate until it is grouted. Nothing of it is taken until somebody says it. */
-function BaseFields({ anchors, onChange }: { anchors: Anchors; onChange: (anchors: Anchors, name: string) => Fault[] | null }) {
-  const { open, choice } = useInputs();
-  const under = anchors.under ?? null;
-  const put = (next: Under | null, name: string) => onChange({ ...anchors, under: next }, name);
-  const rods = under?.kind === 'nuts' || under?.kind === 'bareRods' ? under : null;
-  return (
-    <>
-      {choice<Under['kind'] | 'open'>(
-        'Under the base plate',
-        under?.kind ?? 'open',
-        [
-          ['open', 'not known'],
-          ['grouted', 'grout'],
-          ['shims', 'shims'],
-          ['nuts', 'levelling nuts'],
-          ['bareRods', 'bare rods'],
-        ],
-        (kind) => {
-          if (kind === 'open') return put(null, 'under');
-          if (kind === 'grouted') return put({ kind }, 'under');
-          if (kind === 'shims') return put({ kind, carry: null }, 'under');
-          return put(
-            { kind, rods: Math.max(1, anchors.count), diameter: rods?.diameter ?? null, free: rods?.free ?? null, yield: rods?.yield ?? null },
-            'under',
-          );
-        },
-      )}
-      {under?.kind === 'shims' && open('Shims may carry', 'force', under.carry, (carry) => put({ ...under, carry }, 'shims'))}
-      {rods && open('Rods, diameter', 'dimension', rods.diameter, (diameter) => put({ ...rods, diameter }, 'rod'))}
-      {rods && open('Rods, free under the nut', 'dimension', rods.free, (free) => put({ ...rods, free }, 'rod free'))}
-      {rods && open('Rods yield at', 'stress', rods.yield, (strength) => put({ ...rods, yield: strength }, 'rod yield'))}
-    </>
-  );
-}
 
 /** Pieces, joints and braces of the structure. */
 export function SteelOfStructure() {
@@ -159,6 +56,13 @@ function MakeFields({ make }: { make: Make }) {
         )}
         {make.joist &&
           words('Set another way, designed by', make.otherWayBy ?? '', (otherWayBy) => edit({ otherWayBy }, 'other way'), { placeholder: 'in tandem' })}
+        {make.attachments.map((one) => (
+          <Fragment key={one.id}>
+            {figure(`${one.what} weigh`, 'mass', one.mass, (mass) =>
+              edit({ attachments: make.attachments.map((other) => (other.id === one.id ? { ...other, mass } : other)) }, `attachment ${one.id}`),
+            )}
+          </Fragment>
+        ))}
       </Pair>
     </Fold>
   );
@@ -199,7 +103,7 @@ const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 
 function JointFields({ joint }: { joint: Joint }) {
   const edit = useEdit('joints', joint.id);
-  const { open, words } = useInputs();
+  const { open, words, choice } = useInputs();
   return (
     <Fold thing={joint.id} title={joint.name || 'Joint'} note={joint.kind} tools={<SubjectMark station="steel" about={{ kind: 'joint', id: joint.id }} />}>
       <Pair>
@@ -213,14 +117,46 @@ function JointFields({ joint }: { joint: Joint }) {
         ) : (
           open('One bolt may carry', 'force', joint.boltShear, (boltShear) => edit({ boltShear }, 'bolt'))
         )}
+        {joint.kind === 'splice' &&
+          choice<'yes' | 'no'>(
+            'Traffic on it or under it before it is filled',
+            joint.traffic ? 'yes' : 'no',
+            [
+              ['no', 'no'],
+              ['yes', 'yes: three quarters filled'],
+            ],
+            (answer) => edit({ traffic: answer === 'yes' }, 'traffic'),
+          )}
+        {choice<'no' | 'reamed' | 'burnt'>(
+          'Holes opened to make them meet',
+          joint.opened?.how ?? 'no',
+          [
+            ['no', 'no'],
+            ['reamed', 'reamed'],
+            ['burnt', 'by flame'],
+          ],
+          (how) => edit({ opened: how === 'no' ? null : { how, by: joint.opened?.by ?? '' } }, 'opened'),
+        )}
+        {joint.opened &&
+          words('Opening them approved by', joint.opened.by, (by) => edit({ opened: { ...joint.opened!, by } }, 'opened by'), { placeholder: 'not known' })}
       </Pair>
     </Fold>
   );
 }
 
+const braceKinds: readonly (readonly [Brace['kind'], string])[] = [
+  ['crossFrame', 'cross-frame'],
+  ['diaphragm', 'diaphragm'],
+  ['strut', 'strut'],
+  ['guy', 'guy'],
+  ['knee', 'knee'],
+  ['bridging', 'bridging'],
+  ['deck', 'deck panel'],
+];
+
 function BraceFields({ brace }: { brace: Brace }) {
   const edit = useEdit('braces', brace.id);
-  const { open, words } = useInputs();
+  const { open, words, choice } = useInputs();
   return (
     <Fold
       thing={brace.id}
@@ -230,7 +166,19 @@ function BraceFields({ brace }: { brace: Brace }) {
     >
       <Pair>
         {words('Name', brace.name, (name) => edit({ name }, 'name'))}
+        {choice<Brace['kind']>('It is a', brace.kind, braceKinds, (kind) => edit({ kind }, 'kind'))}
+        {choice<Brace['stops']>(
+          'It stops',
+          brace.stops,
+          [
+            ['sideways', 'sideways movement'],
+            ['twist', 'rolling over'],
+            ['both', 'both'],
+          ],
+          (stops) => edit({ stops }, 'stops'),
+        )}
         {open('It may carry', 'force', brace.capacity, (capacity) => edit({ capacity }, 'capacity'))}
+        {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
         {!brace.b && open('Seen from above it pulls towards', 'angle', brace.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}
       </Pair>
     </Fold>

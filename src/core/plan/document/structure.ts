@@ -116,6 +116,7 @@ const jointSchema = closed({
   traffic: Type.Boolean({ description: 'people or vehicles pass over or under it before it is filled' }),
   sharesWith: nullable(id()),
   oneStays: Type.Boolean({ description: 'where bolts are shared through a web: one stays wrench-tight in the first, or a seat is under the second' }),
+  opened: Type.Optional(nullable(closed({ how: oneOf(['reamed', 'burnt']), by: text('who of the engineers of record approved it') }))),
 });
 
 /** What holds a piece sideways or against twist, for a time or for good. */

@@ -79,8 +79,21 @@ test.each<[string, () => Plan, (plan: Plan) => unknown, RegExp]>([
     /^stop move\.order again: .*stands at W2/,
   ],
   ['a brace fixed twice', quayFootbridge, (p) => p.moves.push({ id: 'again', kind: 'brace.fix', brace: 'x3' }), /^stop move\.order again: .*fixed before/],
+  [
+    'holes opened by flame, nobody said so',
+    quayFootbridge,
+    (p) => (by(p.structure.joints, 's2').opened = { how: 'burnt', by: '' }),
+    /^missing joint\.opened s2: .*by flame/,
+  ],
+  ['holes reamed, signed “x”', portal, (p) => (by(p.structure.joints, 'n3').opened = { how: 'reamed', by: 'x' }), /^missing joint\.opened n3: .*reamed/],
 ])('%s is told', (_, make, harm, told) => {
   expect(toldOf(make, harm)).toContainEqual(expect.stringMatching(told));
+});
+
+test('holes opened with the engineer’s name are asked no more', () => {
+  const plan = quayFootbridge();
+  by(plan.structure.joints, 's2').opened = { how: 'reamed', by: 'L. Marsh' };
+  expect(checksOf(plan).filter(({ id }) => id === 'joint.opened')).toEqual([]);
 });
 
 test('sound plans are asked none of it', () => {

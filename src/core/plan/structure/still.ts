@@ -247,6 +247,18 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
 
 function jointStill({ beams }: Ground, joint: Joint): Check[] {
   const checks: Check[] = [];
+  if (joint.opened && !namesPerson(joint.opened.by))
+    checks.push(
+      missingCheck(
+        before(
+          'joint.opened',
+          about('joint', joint, joint.name),
+          'AISC 303 7.14, RCSC 3.3: holes that do not meet are opened as the engineer approves, from memory',
+        ),
+        'count',
+        `Holes of ${joint.name} were ${joint.opened.how === 'burnt' ? 'opened by flame' : 'reamed'} to make them meet. Who of the engineers of record approved it?`,
+      ),
+    );
   const [a, b] = [joint.a, joint.b].map(({ piece, at }) => {
     const spot = beams.get(piece)?.place;
     return spot ? pointAt(spot, at) : null;

@@ -1,0 +1,148 @@
+'use client';
+import type { Fault } from '@/core/calc/schema';
+import type { Support } from '@/core/plan/schema';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { usePlan } from './job-context';
+import { SubjectMark } from './subject-mark';
+import { useEdit } from './use-edit';
+import { useInputs } from './use-inputs';
+
+/** Supports of the structure: what the survey found, what they carry and hold, what they stand on. */
+export function SupportList() {
+  const { structure } = usePlan();
+  return structure.supports.map((one) => <SupportFields key={one.id} support={one} />);
+}
+
+function SupportFields({ support }: { support: Support }) {
+  const edit = useEdit('supports', support.id);
+  const { open, words, choice } = useInputs();
+  const measured = support.measured ?? { level: 0, by: '', on: '' };
+  const footing = support.footing?.kind === 'concrete' ? support.footing : null;
+  const survey = (changes: Partial<typeof measured>, name: string) => edit({ measured: { ...measured, ...changes } }, `measured ${name}`);
+  return (
+    <Fold
+      thing={support.id}
+      title={support.name || 'Support'}
+      note={support.seats.length > 1 ? `${support.kind}, ${support.seats.length} seats` : support.kind}
+      tools={<SubjectMark station="measure" about={{ kind: 'support', id: support.id }} />}
+    >
+      <Pair>
+        {words('Name', support.name, (name) => edit({ name }, 'name'))}
+        {open('May carry', 'force', support.capacity, (capacity) => edit({ capacity }, 'capacity'))}
+        {choice<Support['capacityBasis']>(
+          'That is held against',
+          support.capacityBasis,
+          [
+            ['allowable', 'the plain load'],
+            ['design', 'the factored load'],
+          ],
+          (capacityBasis) => edit({ capacityBasis }, 'basis'),
+        )}
+        {open('Level, surveyed', 'length', support.measured?.level ?? null, (level) =>
+          level === null ? edit({ measured: null }, 'measured') : survey({ level }, 'level'),
+        )}
+        {words('Surveyed by', measured.by, (by) => survey({ by }, 'by'), { placeholder: 'not known' })}
+        {words('Surveyed on', measured.on, (on) => survey({ on }, 'on'), { type: 'date' })}
+        {open('Holds down', 'force', support.holdsDown, (holdsDown) => edit({ holdsDown }, 'holds down'), { placeholder: 'pushes only' })}
+        {open('Seat along the piece', 'dimension', support.seatLength, (seatLength) => edit({ seatLength }, 'seat length'))}
+        {open('Seat across it', 'dimension', support.seatWidth, (seatWidth) => edit({ seatWidth }, 'seat width'))}
+        {choice<'open' | 'yes' | 'no'>(
+          'Web of the piece stiffened over it',
+          support.stiffened === null ? 'open' : support.stiffened ? 'yes' : 'no',
+          [
+            ['open', 'not known'],
+            ['yes', 'yes'],
+            ['no', 'no'],
+          ],
+          (answer) => edit({ stiffened: answer === 'open' ? null : answer === 'yes' }, 'stiffened'),
+        )}
+        {choice<'yes' | 'no'>(
+          'Keeps the piece from rolling over',
+          support.twist ? 'yes' : 'no',
+          [
+            ['yes', 'yes: joint, tie-down or diaphragm'],
+            ['no', 'no'],
+          ],
+          (answer) => edit({ twist: answer === 'yes' }, 'twist'),
+        )}
+        {choice<'fixed' | 'free'>(
+          'Along the piece',
+          support.along,
+          [
+            ['fixed', 'holds it'],
+            ['free', 'lets it slide'],
+          ],
+          (along) => edit({ along }, 'along'),
+        )}
+        {support.anchors && <BaseFields anchors={support.anchors} onChange={(anchors, name) => edit({ anchors }, name)} />}
+        {footing && (
+          <>
+            {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
+            {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
+            {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'tested by'), { placeholder: 'not known' })}
+            {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'tested on'), { type: 'date' })}
+          </>
+        )}
+        {support.footing?.kind === 'other' &&
+          words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
+      </Pair>
+    </Fold>
+  );
+}
+
+type Anchors = NonNullable<Support['anchors']>;
+type Under = NonNullable<Anchors['under']>;
+
+/** What stands under a base plate until it is grouted. Nothing of it is taken until somebody says it. */
+function BaseFields({ anchors, onChange }: { anchors: Anchors; onChange: (anchors: Anchors, name: string) => Fault[] | null }) {
+  const { open, choice, whole, words } = useInputs();
+  const under = anchors.under ?? null;
+  const put = (next: Under | null, name: string) => onChange({ ...anchors, under: next }, name);
+  const rods = under?.kind === 'nuts' || under?.kind === 'bareRods' ? under : null;
+  return (
+    <>
+      {whole('Anchors', anchors.count, 0, (count) => onChange({ ...anchors, count }, 'anchors'))}
+      {open('Anchors in tension to the pressed edge', 'dimension', anchors.lever, (lever) => onChange({ ...anchors, lever }, 'lever'))}
+      {open('Column axis to the pressed edge', 'dimension', anchors.toe, (toe) => onChange({ ...anchors, toe }, 'toe'))}
+      {open('Column, depth', 'dimension', anchors.columnDepth, (columnDepth) => onChange({ ...anchors, columnDepth }, 'column depth'))}
+      {open('Those in tension may pull', 'force', anchors.tension, (tension) => onChange({ ...anchors, tension }, 'tension'))}
+      {choice<'yes' | 'no'>(
+        'An anchor repaired or modified',
+        anchors.repaired ? 'yes' : 'no',
+        [
+          ['no', 'no'],
+          ['yes', 'yes'],
+        ],
+        (answer) => onChange({ ...anchors, repaired: answer === 'yes' }, 'repaired'),
+      )}
+      {anchors.repaired &&
+        words('Repair approved by', anchors.repairedBy ?? '', (repairedBy) => onChange({ ...anchors, repairedBy }, 'repaired by'), {
+          placeholder: 'not known',
+        })}
+      {choice<Under['kind'] | 'open'>(
+        'Under the base plate',
+        under?.kind ?? 'open',
+        [
+          ['open', 'not known'],
+          ['grouted', 'grout'],
+          ['shims', 'shims'],
+          ['nuts', 'levelling nuts'],
+          ['bareRods', 'bare rods'],
+        ],
+        (kind) => {
+          if (kind === 'open') return put(null, 'under');
+          if (kind === 'grouted') return put({ kind }, 'under');
+          if (kind === 'shims') return put({ kind, carry: null }, 'under');
+          return put(
+            { kind, rods: Math.max(1, anchors.count), diameter: rods?.diameter ?? null, free: rods?.free ?? null, yield: rods?.yield ?? null },
+            'under',
+          );
+        },
+      )}
+      {under?.kind === 'shims' && open('Shims may carry', 'force', under.carry, (carry) => put({ ...under, carry }, 'shims'))}
+      {rods && open('Rods, diameter', 'dimension', rods.diameter, (diameter) => put({ ...rods, diameter }, 'rod'))}
+      {rods && open('Rods, free under the nut', 'dimension', rods.free, (free) => put({ ...rods, free }, 'rod free'))}
+      {rods && open('Rods yield at', 'stress', rods.yield, (strength) => put({ ...rods, yield: strength }, 'rod yield'))}
+    </>
+  );
+}
