@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
+import type { Plan } from '@/core/plan/schema';
 import { movesStand } from '@/core/plan/waits';
 import { Strip, type Card } from '@/ui/strip/strip';
 import { useRunning } from '@/ui/use-running';
@@ -77,9 +78,12 @@ function Frame() {
   );
 }
 
+/** Of a plan with no piece to lift or set there is only its list to look at. */
+const nothingDrawn = ({ pieces, structure }: Plan): boolean => pieces.length + structure.pieces.length === 0;
+
 /** The drawing, or the piece list when the steel is looked at as a list. */
 function Middle() {
-  const listed = useJob((state) => state.station === 'steel' && (state.listed ?? state.history.plan.pieces.length === 0));
+  const listed = useJob((state) => state.station === 'steel' && (state.listed ?? nothingDrawn(state.history.plan)));
   return listed ? <PieceList /> : <Board />;
 }
 

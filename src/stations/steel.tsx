@@ -23,18 +23,21 @@ export function SteelStation() {
   if (!only)
     return (
       <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel">
+        {plan.structure.pieces.length > 0 && <ListButton />}
         <SteelOfStructure />
       </Panel>
     );
   if (others.length === 0)
     return (
       <Panel title={`Steel · ${only.mark}`} about={<AboutPiece piece={only} />} station="steel">
+        <ListButton />
         <PieceFields piece={only} />
         <SteelOfStructure />
       </Panel>
     );
   return (
     <Panel title="Steel" about={`${plan.pieces.length} pieces on bearings`} station="steel">
+      <ListButton />
       <div className="border-b border-line">
         {plan.pieces.map((piece) => (
           <Fold key={piece.id} thing={piece.id} title={piece.mark} note={<AboutPiece piece={piece} />}>
@@ -46,6 +49,17 @@ export function SteelStation() {
       </div>
       <SteelOfStructure />
     </Panel>
+  );
+}
+
+/** From the drawing to the list of every mark, and back. */
+function ListButton() {
+  const listed = useJob((state) => state.listed ?? false);
+  const showList = useJob((state) => state.showList);
+  return (
+    <span className="flex gap-1.5">
+      <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
+    </span>
   );
 }
 
@@ -63,16 +77,11 @@ function PieceFields({ piece }: { piece: Piece }) {
   const { open, figure, words, section } = useInputs();
   const done = useJob((state) => state.done);
   const system = plan.job.units;
-  const listed = useJob((state) => state.listed ?? false);
-  const showList = useJob((state) => state.showList);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, `${piece.id} ${field}`);
   const grade = grades.find((one) => one.name === piece.grade)?.name ?? 'other';
   return (
     <>
-      <span className="flex gap-1.5">
-        <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
-      </span>
       <Group title="The piece">
         {words('Mark', piece.mark, (mark) => edit({ mark }, 'mark'))}
         {figure('Length', 'length', saidOf(piece, 'length', piece.length), (length) => edit({ length }, 'length'))}

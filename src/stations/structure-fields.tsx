@@ -119,7 +119,7 @@ function JointFields({ joint }: { joint: Joint }) {
         )}
         {joint.kind === 'splice' &&
           choice<'yes' | 'no'>(
-            'Traffic on it or under it before it is filled',
+            'Traffic before it is filled',
             joint.traffic ? 'yes' : 'no',
             [
               ['no', 'no'],
@@ -128,7 +128,7 @@ function JointFields({ joint }: { joint: Joint }) {
             (answer) => edit({ traffic: answer === 'yes' }, 'traffic'),
           )}
         {choice<'no' | 'reamed' | 'burnt'>(
-          'Holes opened to make them meet',
+          'Holes opened on site',
           joint.opened?.how ?? 'no',
           [
             ['no', 'no'],
@@ -138,7 +138,7 @@ function JointFields({ joint }: { joint: Joint }) {
           (how) => edit({ opened: how === 'no' ? null : { how, by: joint.opened?.by ?? '' } }, 'opened'),
         )}
         {joint.opened &&
-          words('Opening them approved by', joint.opened.by, (by) => edit({ opened: { ...joint.opened!, by } }, 'opened by'), { placeholder: 'not known' })}
+          words('Opening approved by', joint.opened.by, (by) => edit({ opened: { ...joint.opened!, by } }, 'opened by'), { placeholder: 'not known' })}
       </Pair>
     </Fold>
   );

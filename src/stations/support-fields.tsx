@@ -47,7 +47,7 @@ function SupportFields({ support }: { support: Support }) {
         {open('Seat along the piece', 'dimension', support.seatLength, (seatLength) => edit({ seatLength }, 'seat length'))}
         {open('Seat across it', 'dimension', support.seatWidth, (seatWidth) => edit({ seatWidth }, 'seat width'))}
         {choice<'open' | 'yes' | 'no'>(
-          'Web of the piece stiffened over it',
+          'Web stiffened there',
           support.stiffened === null ? 'open' : support.stiffened ? 'yes' : 'no',
           [
             ['open', 'not known'],
@@ -102,12 +102,12 @@ function BaseFields({ anchors, onChange }: { anchors: Anchors; onChange: (anchor
   return (
     <>
       {whole('Anchors', anchors.count, 0, (count) => onChange({ ...anchors, count }, 'anchors'))}
-      {open('Anchors in tension to the pressed edge', 'dimension', anchors.lever, (lever) => onChange({ ...anchors, lever }, 'lever'))}
-      {open('Column axis to the pressed edge', 'dimension', anchors.toe, (toe) => onChange({ ...anchors, toe }, 'toe'))}
-      {open('Column, depth', 'dimension', anchors.columnDepth, (columnDepth) => onChange({ ...anchors, columnDepth }, 'column depth'))}
+      {open('Anchors to pressed edge', 'dimension', anchors.lever, (lever) => onChange({ ...anchors, lever }, 'lever'))}
+      {open('Axis to pressed edge', 'dimension', anchors.toe, (toe) => onChange({ ...anchors, toe }, 'toe'))}
+      {open('Column depth', 'dimension', anchors.columnDepth, (columnDepth) => onChange({ ...anchors, columnDepth }, 'column depth'))}
       {open('Those in tension may pull', 'force', anchors.tension, (tension) => onChange({ ...anchors, tension }, 'tension'))}
       {choice<'yes' | 'no'>(
-        'An anchor repaired or modified',
+        'Anchor repaired',
         anchors.repaired ? 'yes' : 'no',
         [
           ['no', 'no'],
