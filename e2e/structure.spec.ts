@@ -25,6 +25,17 @@ test('a bent that may carry less is a stop at the move that loads it most', asyn
   await expect(check(page, 'support.load', 'Bent, girder 1')).toHaveAttribute('data-verdict', 'stop');
 });
 
+test('a row over the moves: drawn when it is opened, and walked along', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await move(page, 'm8').click();
+  await check(page, 'support.load', 'Bent, girder 1').getByRole('button').first().click();
+  const over = page.getByRole('region', { name: 'Over the moves' });
+  await expect(over.locator('svg circle')).not.toHaveCount(0);
+  await accessible(page);
+  await over.getByRole('button', { name: /^Worst at move \d+, Let go of G1b/ }).click();
+  await expect(page.getByRole('heading', { name: /^Move \d+ · Let go of G1b/ })).toBeVisible();
+});
+
 test('a splice with too few pins is a stop when the hook lets go; what holds the piece is asked', async ({ page, job }) => {
   expect(job).toBeTruthy();
   await move(page, 'm14').click();

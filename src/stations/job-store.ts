@@ -12,6 +12,7 @@ import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
+import type { Stand } from '@/core/plan/structure/worst';
 import { openingMove, unsurveyed, type Survey } from '@/core/plan/survey';
 import type { SurveyWorker } from '@/workers/survey.worker';
 
@@ -64,6 +65,8 @@ export interface JobActions {
   resurvey(): void;
   /** changes of the run sheet that settle a row, tried one by one; empty when there are none, or nobody can say */
   fixesOf(check: Check): Promise<Fix[]>;
+  /** one row over the moves at which it is asked; empty where it is asked once, or nobody can say */
+  overMoves(check: Check): Promise<Stand[]>;
 }
 
 export type JobStore = ReturnType<typeof createJobStore>;
@@ -266,6 +269,7 @@ export function createJobStore(first: FirstState) {
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),
+      overMoves: async (check) => (worker && answered === get().history.plan ? worker.over(keyOf(check), check.move) : []),
       async fixesOf(check) {
         const { plan } = get().history;
         // Found on another plan than the one on screen they would put a move in another place.

@@ -1,11 +1,14 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
-import type { StationId } from '@/core/plan/check';
+import type { Check, StationId } from '@/core/plan/check';
 import { worstFirst } from '@/core/plan/worst-first';
 import { CheckList } from '@/ui/workings/check-list';
+import { OverMoves } from './over-moves';
 import { useFixes } from './use-fixes';
 import { useGoTo } from './go-to';
 import { useJob, usePlan } from './job-context';
+
+const overMoves = (check: Check) => <OverMoves check={check} />;
 
 /** Head of the workings: what it is about, what stops it, its inputs, then the other checks, worst first. */
 export function Panel({
@@ -45,12 +48,12 @@ export function Panel({
       </header>
       {urgent.length > 0 && children && (
         <div className="mb-3">
-          <CheckList checks={urgent} system={system} empty="" onGo={goTo} fixes={fixes} onFix={fix} />
+          <CheckList checks={urgent} system={system} empty="" onGo={goTo} fixes={fixes} onFix={fix} beyond={overMoves} />
         </div>
       )}
       {children && <div className="space-y-4 px-3.5 pb-3.5">{children}</div>}
       {(rest.length > 0 || urgent.length === 0) && (
-        <CheckList checks={rest} system={system} empty="Nothing is checked here yet." onGo={goTo} fixes={fixes} onFix={fix} />
+        <CheckList checks={rest} system={system} empty="Nothing is checked here yet." onGo={goTo} fixes={fixes} onFix={fix} beyond={overMoves} />
       )}
     </div>
   );

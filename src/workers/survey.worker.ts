@@ -4,6 +4,7 @@ import { checksAt, evaluateWhole, type Evaluation, type Whole } from '@/core/pla
 import { fixesOf, type Fix } from '@/core/plan/fixes';
 import { sharing } from '@/core/plan/keep';
 import type { Plan } from '@/core/plan/schema';
+import type { Stand } from '@/core/plan/structure/worst';
 import { scenesAt, type Looking, type Scenes } from '@/core/plan/survey';
 
 let held: { plan: Plan; whole: Whole } | null = null;
@@ -24,6 +25,11 @@ const api = {
     const { plan, whole } = held;
     const check = checksAt(whole, move).find((one) => keyOf(one) === key);
     return check ? fixesOf(plan, whole, check, today) : [];
+  },
+  /** One row over the moves at which it is asked. */
+  over(key: string, move: string | null): Stand[] {
+    const check = held && checksAt(held.whole, move).find((one) => keyOf(one) === key);
+    return held && check ? held.whole.structure.over(check) : [];
   },
   scenes(looking: Looking): Scenes | null {
     return held ? scenesAt(held.plan, held.whole, looking) : null;

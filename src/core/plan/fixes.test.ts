@@ -35,7 +35,10 @@ describe('a move whose needs are not met', () => {
     const plan = moved(quayFootbridge(), 'm13', quayFootbridge().moves.length - 1);
     const { fixes } = rowOf(plan, 'move.order', 'm14');
     expect(fixes.map(({ words }) => words)).toContain('Put move 29, Hang G1b in place, before move 18');
-    const mended = done(plan, fixes.find(({ words }) => words.startsWith('Put move 29'))!);
+    const mended = done(
+      plan,
+      fixes.find(({ words }) => words.startsWith('Put move 29'))!,
+    );
     expect(placeOf(mended, 'm13')).toBe(placeOf(mended, 'm14') - 1);
     expect(rowsOfOrder(mended)).toEqual([]);
   });
@@ -119,7 +122,11 @@ describe('what no move does', () => {
       const plan = ticketHall();
       const last = plan.moves.findLast((move) => move.kind === kind)!;
       const broken = moved(plan, last.id, null);
-      const { check, fixes } = rowOf(broken, kind === 'shore.set' ? 'moves.shore' : 'moves.strike', 'shore' in last ? last.shore : 'step' in last ? last.step : '');
+      const { check, fixes } = rowOf(
+        broken,
+        kind === 'shore.set' ? 'moves.shore' : 'moves.strike',
+        'shore' in last ? last.shore : 'step' in last ? last.step : '',
+      );
       expect(fixes.length).toBeGreaterThan(0);
       for (const fix of fixes) expect(open(done(broken, fix))).not.toContain(keyOf(check));
     }

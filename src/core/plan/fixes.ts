@@ -31,8 +31,7 @@ const OFFERED = 2;
  * lacking, and not one stop more. Those that leave the fewest stops come first.
  */
 export function fixesOf(plan: Plan, whole: Whole, check: Check, today: string | null): Fix[] {
-  // A hold point is settled with the checks it is worked out from, which have their rows beside it.
-  if ((check.verdict !== 'stop' && check.verdict !== 'missing') || check.id.startsWith('hold.')) return [];
+  if (check.verdict !== 'stop' && check.verdict !== 'missing') return [];
   const found: (Candidate & { stops: number; missing: number })[] = [];
   let tried = 0;
   for (const candidate of new Sheet(plan, whole).candidates(check)) {

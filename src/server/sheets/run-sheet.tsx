@@ -25,18 +25,7 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
   const asked = checksByMove({ evaluation, structure });
   const rows = replay.steps.map((step, i) => {
     const before = i === 0 ? replay.before : replay.steps[i - 1]!.after;
-    return (
-      <MoveRow
-        key={step.move.id}
-        plan={plan}
-        step={step}
-        number={i + 1}
-        stands={stands[i]!}
-        mine={asked(step.move.id)}
-        before={before}
-        checks={checks}
-      />
-    );
+    return <MoveRow key={step.move.id} plan={plan} step={step} number={i + 1} stands={stands[i]!} mine={asked(step.move.id)} before={before} checks={checks} />;
   });
   const stretches = Array.from({ length: Math.max(1, Math.ceil(rows.length / STRETCH)) }, (_, i) => rows.slice(i * STRETCH, (i + 1) * STRETCH));
   return stretches.map((stretch, i) => {

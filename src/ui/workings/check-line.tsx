@@ -4,6 +4,7 @@ import type { Trace } from '@/core/calc/evidence';
 import { registry } from '@/core/calc/registry';
 import type { WorkLine } from '@/core/calc/work';
 import { Wrench } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Check } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import { describe } from '@/core/plan/describe';
@@ -20,6 +21,7 @@ export function CheckLine({
   onGo,
   fixes = [],
   onFix,
+  beyond,
 }: {
   check: Check;
   system: UnitSystem;
@@ -27,6 +29,8 @@ export function CheckLine({
   /** changes of the run sheet that settle it */
   fixes?: readonly Fix[];
   onFix?: (check: Check, fix: Fix) => void;
+  /** what an opened row shows beyond its own working */
+  beyond?: (check: Check) => ReactNode;
 }) {
   const loud = check.verdict === 'stop';
   const sentence = describe(check, system);
@@ -74,6 +78,7 @@ export function CheckLine({
       )}
       <Accordion.Content className={loud ? 'bg-paper text-ink' : ''}>
         <Working check={check} system={system} />
+        {beyond?.(check)}
       </Accordion.Content>
     </Accordion.Item>
   );

@@ -1,6 +1,6 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
-import { memo, useState } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { keyOf, type Check } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import { worstFirst } from '@/core/plan/worst-first';
@@ -17,6 +17,7 @@ export const CheckList = memo(function CheckList({
   onGo,
   fixes,
   onFix,
+  beyond,
 }: {
   checks: readonly Check[];
   system: UnitSystem;
@@ -26,6 +27,8 @@ export const CheckList = memo(function CheckList({
   /** what would settle a row, by the key of the row */
   fixes?: ReadonlyMap<string, readonly Fix[]>;
   onFix?: (check: Check, fix: Fix) => void;
+  /** what an opened row shows beyond its own working */
+  beyond?: (check: Check) => ReactNode;
 }) {
   const [all, setAll] = useState(false);
   if (checks.length === 0) return <p className="px-3.5 py-3 text-soft">{empty}</p>;
@@ -34,7 +37,7 @@ export const CheckList = memo(function CheckList({
   return (
     <Accordion.Root type="multiple" className="border-t border-line">
       {(left > 0 ? sorted.slice(0, SHOWN) : sorted).map((check) => (
-        <CheckLine key={checkKey(check)} check={check} system={system} onGo={onGo} fixes={fixes?.get(keyOf(check))} onFix={onFix} />
+        <CheckLine key={checkKey(check)} check={check} system={system} onGo={onGo} fixes={fixes?.get(keyOf(check))} onFix={onFix} beyond={beyond} />
       ))}
       {left > 0 && (
         <button type="button" onClick={() => setAll(true)} className="w-full px-3.5 py-2 text-left text-soft hover:bg-board">

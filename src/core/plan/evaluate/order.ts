@@ -47,7 +47,7 @@ function stepChecks(context: Context, step: Step, before: Moment): Check[] {
   if (step.move.kind === 'hook.release') {
     const piece = pieceOf(plan, pickOf(plan, step.move.pick).piece);
     const release = releaseCheck(context, piece, before.pieces[piece.id]!, step.move.id, title);
-    checks.push(release, releaseHold(piece, step.move.id, release));
+    checks.push(release, ...releaseHold(piece, step.move.id, release));
   }
   return checks;
 }

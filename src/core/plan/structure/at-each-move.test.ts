@@ -50,6 +50,20 @@ describe('what is worse at another move is told at this one too', () => {
     for (const row of checks) expect(moves.find(({ id }) => id === (row.move ?? 'before'))!.checks.map((one) => keyOf(one))).toContain(row.key);
   });
 
+  test('a row over the moves: as often as it is asked, each with its own ratio', () => {
+    const { evaluation, structure } = evaluateWhole(weakBent(), TODAY);
+    const check = evaluation.checks.find(ofBent)!;
+    const over = structure.over(check);
+    expect(over.map(({ move }) => move)).toEqual(['m8', 'm10', 'm11', 'm14', 'm15', 'm18', 'm20']);
+    expect(over.every(({ verdict }) => verdict === 'stop')).toBe(true);
+    expect(over.find(({ move }) => move === 'm15')!.ratio).toBeCloseTo(check.ratio!, 9);
+    expect(over.at(0)!.ratio!).toBeCloseTo(checksAt({ evaluation, structure }, 'm8').find(ofBent)!.ratio!, 9);
+    expect(Math.max(...over.map(({ ratio }) => ratio!))).toBeCloseTo(check.ratio!, 9);
+    // Another seat of the same kind is another row; what is asked once or never has no course.
+    expect(structure.over({ ...check, about: { kind: 'support', id: 't-2' } }).every(({ verdict }) => verdict === 'clear')).toBe(true);
+    expect(structure.over({ ...check, about: { kind: 'support', id: 'none' } })).toEqual([]);
+  });
+
   test('one move asked for by its id is told whole', () => {
     const plan = weakBent();
     const changed = report(plan, TODAY).moves.find(({ id }) => id === 'm14')!.checks;

@@ -9,7 +9,7 @@ import { holdRows } from './hold-rows';
 import { hoodsOf, type Hood } from './hoods';
 import { settleBeams, type SettledBeam } from './model';
 import { isStructureMove } from './state';
-import { byMove, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared } from './worst';
+import { byMove, rowOver, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared, type Stand } from './worst';
 import { bracingChecks } from './bracing';
 import { fixedTwiceCheck, putLoadCheck, tippingCheck } from './tipping';
 import { Sway } from './sway';
@@ -34,6 +34,8 @@ export interface StructureAnswer {
   at: () => (move: string) => Check[];
   /** of each move what is another than when it was last asked */
   changed: () => Map<string, Check[]>;
+  /** one row over all the moves at which it is asked */
+  over: (check: Check) => Stand[];
   changes: StageChange[];
   beams: Map<string, SettledBeam>;
   /** the most each support brings onto its bent [N] */
@@ -46,7 +48,7 @@ export function structureChecks(context: Context): StructureAnswer {
   const beams = settleBeams(plan, rules);
   const onBents = new Map<string, number>();
   if (plan.structure.pieces.length === 0)
-    return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), changes: [], beams, onBents };
+    return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), over: () => [], changes: [], beams, onBents };
   const stages = new Stages(plan, beams, rules);
   const by = keepOne('holds', [plan.structure], () => holdsOf(plan));
   const ground: Ground = {
@@ -85,6 +87,7 @@ export function structureChecks(context: Context): StructureAnswer {
   });
   const end = replayed.steps.at(-1);
   if (end) for (const head of sides.heads()) sides.check(head, end.move.id, true, whole);
+  const order = () => replayed.steps.map(({ move }) => move.id);
   const moves = keepOne('moves.byId', [plan.moves], () => new Map(plan.moves.map((move) => [move.id, move])));
   const rows = worstOf(told);
   const rest = worstOf([{ id: '', said: whole }]);
@@ -96,11 +99,8 @@ export function structureChecks(context: Context): StructureAnswer {
       const at = byMove(whole, told);
       return (move) => rowsAt(at, move);
     },
-    changed: () =>
-      rowsChanged(
-        byMove(whole, told),
-        replayed.steps.map(({ move }) => move.id),
-      ),
+    changed: () => rowsChanged(byMove(whole, told), order()),
+    over: (check) => rowOver(byMove(whole, told), order(), check),
     changes,
     beams,
     onBents,

@@ -1,6 +1,5 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
-import type { Phrase } from '../../calc/work';
-import type { Check } from '../check';
+import { verdicts, type Check, type Verdict } from '../check';
 import { told } from '../evaluate/context';
 import { keep } from '../keep';
 import type { Move, Plan } from '../schema';
@@ -46,11 +45,11 @@ const worked: readonly WorkedOut[] = [
     id: 'HP18',
     what: 'braced before it is loaded',
     at: (move) => letsGo(move) || move.kind === 'load.on',
-    checks: new Set(['group.system', 'frame.sideways', 'frame.unfinished', 'line.along']),
+    checks: new Set(['group.system', 'frame.sideways', 'line.along', 'brace.force', 'brace.stiffness']),
   },
 ];
 
-/** The hold points that are worked out, one row for each move that waits for one. */
+/** The hold points that are passed, one row for each move that waits for one. One that is not passed has the rows of what it waits for. */
 export function holdRows(plan: Plan, moves: ReadonlyMap<string, Move>, said: readonly { id: string; said: Said }[], whole: Said): Check[] {
   const beside = new Map<string, Offer[]>();
   for (const one of whole.offers) if (one.move !== null) beside.set(one.move, [...(beside.get(one.move) ?? []), one]);
@@ -64,31 +63,32 @@ export function holdRows(plan: Plan, moves: ReadonlyMap<string, Move>, said: rea
       if (!hold.at(move)) continue;
       const mine = keep(`hold.${hold.id}`, own, [], () => ({ of: Said.worstOf(own.offers, hold.checks) })).of;
       const found = also.length === 0 ? mine : Said.worstOf([...(mine ? [mine.worst] : []), ...also], hold.checks);
-      if (!found) continue;
+      if (!found || isOpen(verdicts[found.worst.rank]!)) continue;
       const piece = move.kind === 'load.on' ? plan.structure.loads.find((one) => one.id === move.load)!.piece : move.beam;
       const mark = marks.get(piece) ?? piece;
       const count = Math.max(found.count, mine?.count ?? 0);
-      rows.push(keep(`hold.row.${hold.id}`, move, [found.worst, count, mark], () => rowOf(hold, move, piece, mark, found.worst, count)));
+      const of = about('beam', { id: piece }, mark, move.kind === 'load.on' ? move.load : undefined);
+      rows.push(
+        keep(`hold.row.${hold.id}`, move, [piece, mark, count], () =>
+          passed(`${hold.id}, ${hold.what} of ${mark}`, place(`hold.${hold.id}`, of, id, sequenceNeeds.id, SOURCE), count),
+        ),
+      );
     }
   }
   return rows;
 }
 
-function rowOf(hold: WorkedOut, move: Move, piece: string, mark: string, offer: Offer, count: number): Check {
-  const of = about('beam', { id: piece }, mark, move.kind === 'load.on' ? move.load : undefined);
-  return passedBy(`${hold.id}, ${hold.what} of ${mark}`, place(`hold.${hold.id}`, of, move.id, sequenceNeeds.id, SOURCE), Said.told(offer), count);
-}
-
 const SOURCE = 'Hold point worked out from the checks of its move';
 
-/** Letting go of a piece on bearings: what its bolts say. */
-export const releaseHold = (piece: { id: string; mark: string }, move: string, release: Check): Check =>
-  passedBy(`HP15, hook release of ${piece.mark}`, place('hold.HP15', about('piece', piece, piece.mark), move, sequenceNeeds.id, SOURCE), release, 1);
+/** Letting go of a piece on bearings: passed with its bolts. */
+export const releaseHold = (piece: { id: string; mark: string }, move: string, release: Check): Check[] =>
+  isOpen(release.verdict)
+    ? []
+    : [passed(`HP15, hook release of ${piece.mark}`, place('hold.HP15', about('piece', piece, piece.mark), move, sequenceNeeds.id, SOURCE), 1)];
 
-/** A hold point by the worst of the checks it is worked out from. */
-function passedBy(head: string, where: ReturnType<typeof place>, worst: Check, count: number): Check {
-  const open = worst.verdict === 'stop' || worst.verdict === 'missing';
-  const words: Phrase = open ? [`${head}, waits: `, ...wordsOf(worst)] : [`${head}: ${count === 1 ? 'its check stands' : `its ${count} checks stand`}.`];
+const isOpen = (verdict: Verdict): boolean => verdict === 'stop' || verdict === 'missing';
+
+function passed(head: string, where: ReturnType<typeof place>, count: number): Check {
   return {
     ...where,
     demand: null,
@@ -96,21 +96,8 @@ function passedBy(head: string, where: ReturnType<typeof place>, worst: Check, c
     quantity: 'count',
     ratio: null,
     caution: null,
-    verdict: open ? worst.verdict : 'clear',
-    finding: told(words),
+    verdict: 'clear',
+    finding: told([`${head}: ${count === 1 ? 'its check stands' : `its ${count} checks stand`}.`]),
     traces: [],
   };
 }
-
-const wordsOf = ({ finding, id }: Check): Phrase => {
-  switch (finding.code) {
-    case 'told':
-      return finding.words;
-    case 'missing':
-      return [finding.question];
-    case 'release':
-      return [`${finding.ends.map(({ at, bolts }) => `${bolts} at ${at}`).join(', ')}; ${finding.least} an end are wanted.`];
-    default:
-      return [id];
-  }
-};

@@ -294,6 +294,24 @@ export function rowsChanged(at: AtMoves, order: readonly string[]): Map<string, 
   return changed;
 }
 
+/** How one thing stands at a move. */
+export interface Stand {
+  move: string;
+  verdict: Verdict;
+  /** demand against capacity; null where there is none */
+  ratio: number | null;
+}
+
+/** One row over all the moves at which it is asked, in their order. */
+export function rowOver(at: AtMoves, order: readonly string[], { id, about }: Pick<Check, 'id' | 'about'>): Stand[] {
+  const key = keyOf(id, about.kind, about.id, about.part);
+  return order.flatMap((move) => {
+    const one = at.get(move)?.find((offer) => offer.key === key);
+    const verdict = one && verdicts[one.rank]!;
+    return one && verdict ? [{ move, verdict, ratio: verdict === 'missing' || !Number.isFinite(one.ratio) ? null : one.ratio }] : [];
+  });
+}
+
 /** How each move stands by what is asked of the structure there. */
 export function verdictsAt(whole: Said, moves: readonly { id: string; said: Said }[]): Record<string, Verdict> {
   const standing: Record<string, Verdict> = {};
