@@ -77,9 +77,9 @@ test('the bent struck too early is a stop that says what does not stand', async 
   ).toBeVisible();
   await expect(check(page, 'line.stands').first()).toHaveAttribute('data-verdict', 'stop');
   // What would put it right is offered, and does.
-  await check(page, 'move.order')
-    .getByRole('button', { name: /^Put move/ })
-    .first()
+  await page
+    .getByRole('complementary', { name: 'Workings' })
+    .getByRole('button', { name: /^Put move \d+, Strike Bent, girder 1, after move 27/ })
     .click();
   await expect(count(page, 'stop')).toContainText(/^0/);
   await saved(page);

@@ -138,7 +138,7 @@ class Sheet {
         const late = this.moves.findIndex((one, i) => i > at && this.does(one, doing));
         if (late >= 0) {
           yield { words: `Put ${this.named(late)} before move ${at + 1}`, command: { name: 'shiftMove', args: { id: this.moves[late]!.id, to: at } } };
-          yield { words: `Put ${this.named(at)} after move ${late + 1}`, command: { name: 'shiftMove', args: { id: move.id, to: late } } };
+          yield { words: `Put ${this.named(at)} after move ${late + 1}, ${this.title(late)}`, command: { name: 'shiftMove', args: { id: move.id, to: late } } };
         } else yield* this.insertedAt(doing, [at]);
       }
     }
