@@ -1,4 +1,5 @@
 import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
+import { girderLines } from '../../../tests/girder-lines';
 import { applyCommand } from './commands/apply';
 import { keyOf, type Check } from './check';
 import { evaluateWhole } from './evaluate';
@@ -168,6 +169,14 @@ test('whatever is offered stops nothing that was not stopped, and what is clear 
       for (const fix of fixes) expect(evaluateWhole(done(plan, fix), null).evaluation.counts.stop).toBeLessThanOrEqual(whole.evaluation.counts.stop);
     }
   }
+});
+
+test('of a large plan fewer changes are tried, the likeliest among them', () => {
+  const plan = girderLines(4, 6);
+  const late = moved(plan, plan.moves.at(1)!.id, plan.moves.length - 1);
+  const order = evaluateWhole(late, null).evaluation.checks.find(({ id, verdict }) => id === 'move.order' && verdict === 'stop')!;
+  const { fixes } = rowOf(late, 'move.order', order.about.id);
+  expect(fixes.at(0)!.words).toMatch(/^Put move \d+, .* before move \d+$/);
 });
 
 test('the report carries them where they were asked for', () => {

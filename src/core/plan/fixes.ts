@@ -21,8 +21,10 @@ interface Candidate extends Fix {
   alike?: string;
 }
 
-/** So many changes of the run sheet are tried for one row, and no more. */
+/** So many changes of the run sheet are tried for one row, and no more: fewer where each takes longer. */
 const TRIED = 10;
+const triesFor = ({ moves, structure, pieces }: Plan): number =>
+  Math.max(2, Math.min(TRIED, Math.floor(8000 / (moves.length + structure.pieces.length + pieces.length + 1))));
 /** So many are offered: more is a list to be read, not a button. */
 const OFFERED = 2;
 
@@ -33,9 +35,10 @@ const OFFERED = 2;
 export function fixesOf(plan: Plan, whole: Whole, check: Check, today: string | null): Fix[] {
   if (check.verdict !== 'stop' && check.verdict !== 'missing') return [];
   const found: (Candidate & { stops: number; missing: number })[] = [];
+  const most = triesFor(plan);
   let tried = 0;
   for (const candidate of new Sheet(plan, whole).candidates(check)) {
-    if (tried >= TRIED || found.filter(({ stops }) => stops === 0).length >= OFFERED) break;
+    if (tried >= most || found.filter(({ stops }) => stops === 0).length >= OFFERED) break;
     tried += 1;
     const changed = applyCommand(plan, candidate.command);
     if (!changed.ok) continue;
