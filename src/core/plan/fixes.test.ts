@@ -62,6 +62,33 @@ describe('a move whose needs are not met', () => {
     expect(open(done(plan, out))).toEqual(open(quayFootbridge()));
   });
 
+  test('of two things it needs each may be put right alone', () => {
+    const plan = moved(moved(quayFootbridge(), 'm1', null), 'm2', null);
+    const { check, fixes } = rowOf(plan, 'move.order', 'm7');
+    expect(fixes.map(({ words }) => words)).toEqual([
+      expect.stringMatching(/^Add “Pier 1, girder 1 ready” before move/),
+      expect.stringMatching(/^Add “Bent, girder 1 ready” before move/),
+    ]);
+    for (const fix of fixes) expect(rowOf(done(plan, fix), 'move.order', 'm7').check.demand).toBe(check.demand);
+  });
+
+  test('what settles more comes first', () => {
+    const plan = moved(quayFootbridge(), 'm22', placeOf(quayFootbridge(), 'm22') - 8);
+    const { fixes } = rowOf(plan, 'move.order', 'm22');
+    expect(fixes.map(({ words }) => words)).toEqual([
+      'Put move 20, Strike Bent, girder 1, after move 27, Join Splice of girder 1',
+      'Put move 27, Join Splice of girder 1, before move 20',
+    ]);
+    expect(fixes.map((fix) => stopsOf(done(plan, fix)))).toEqual([0, 1]);
+  });
+
+  test('what was done and undone before is done again, not put off', () => {
+    const plan = quayFootbridge();
+    plan.moves.push({ id: 'up', kind: 'support.level', support: 't-1', level: 5 });
+    const { fixes } = rowOf(plan, 'move.order', 'up');
+    expect(fixes.map(({ words }) => words)).toEqual(['Add “Bent, girder 1 ready” before move 30, Level Bent, girder 1']);
+  });
+
   test('on bearings: the last pair as well as the first', () => {
     const plan = demoPlan();
     const tighten = plan.moves.find(({ kind }) => kind === 'piece.tighten')!;
@@ -71,6 +98,7 @@ describe('a move whose needs are not met', () => {
   });
 });
 
+const stopsOf = (plan: Plan) => evaluateWhole(plan, null).evaluation.counts.stop;
 const rowsOfOrder = (plan: Plan) => evaluateWhole(plan, null).evaluation.checks.filter(({ id, verdict }) => id === 'move.order' && verdict === 'stop');
 
 describe('what the structure does not bear', () => {
@@ -107,6 +135,7 @@ describe('what no move does', () => {
       const mended = done(plan, fix);
       expect(mended.moves).toHaveLength(plan.moves.length + 1);
       expect(open(mended)).not.toContain(keyOf(check));
+      expect(stopsOf(mended)).toBeLessThanOrEqual(stopsOf(plan));
     }
   });
 

@@ -90,6 +90,13 @@ test.each<[string, () => Plan, (plan: Plan) => unknown, RegExp]>([
   expect(toldOf(make, harm)).toContainEqual(expect.stringMatching(told));
 });
 
+test('one support under two places of one piece is no seat written twice', () => {
+  const plan = quayFootbridge();
+  const { seats } = by(plan.structure.supports, 'p2-1');
+  seats.push({ ...seats.at(0)!, at: seats.at(0)!.at - 1 });
+  expect(checksOf(plan).filter(({ id }) => id === 'support.seats')).toEqual([]);
+});
+
 test('holes opened with the engineer’s name are asked no more', () => {
   const plan = quayFootbridge();
   by(plan.structure.joints, 's2').opened = { how: 'reamed', by: 'L. Marsh' };
