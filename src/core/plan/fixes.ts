@@ -118,6 +118,8 @@ class Sheet {
   /** What might settle a row, the likeliest first. */
   *candidates(check: Check): Generator<Candidate> {
     const { id, about, move } = check;
+    // No order of moves signs a hold point.
+    if (about.kind === 'hold') return;
     if (id === 'moves.complete') return yield* this.lacked(about.id, about.part ?? '');
     if (id === 'moves.trial') {
       const tries = this.plan.picks.filter((pick) => pick.stand === about.id).map((pick): Doing => ({ kind: 'pick.trial', pick: pick.id }));

@@ -69,7 +69,7 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
  */
 export const evaluate = (drawn: Plan, today: string | null = null): Evaluation => evaluateWhole(drawn, today).evaluation;
 
-/** The same with what the structure felt at every move, which not everybody wants. */
+/** An evaluation with what the structure felt, and what was asked of it, at every move. */
 export interface Whole {
   evaluation: Evaluation;
   structure: StructureAnswer;
@@ -94,6 +94,7 @@ export function checksByMove({ evaluation, structure }: Whole): (move: string | 
   };
 }
 
+/** The same as `evaluate`, with the structure at every move, which not everybody wants. */
 export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   const plan = settle(drawn);
   const context: Context = {

@@ -44,15 +44,12 @@ test('a group that is braced passes HP18 by its braces; with a brace too weak it
   expect(passes(loose)).toEqual([]);
 });
 
-test('a first girder alone in the wind: HP17', () => {
-  const alone = (): Plan => {
-    const plan = quayFootbridge();
-    for (const support of plan.structure.supports) support.twist = false;
-    return plan;
-  };
-  const passes = (plan: Plan) => rows(plan, 'hold.HP17').map((row) => row.split(' ').at(1));
-  expect(passes(quayFootbridge())).toContain('g1a');
-  expect(passes(alone())).not.toContain('g1a');
+test('a girder alone in wind is never passed by what its seats are said to hold: HP17 is its checks', () => {
+  const alone = quayFootbridge();
+  for (const support of alone.structure.supports) support.twist = false;
+  expect(rows(quayFootbridge(), 'hold.HP17')).toEqual([]);
+  expect(rows(alone, 'hold.HP17')).toEqual([]);
+  expect(rows(alone, 'line.roll').length).toBeGreaterThan(0);
 });
 
 test('a piece on bearings: by its bolts', () => {
