@@ -1,3 +1,4 @@
+import { lineIn } from '../tests/of-plan';
 import AxeBuilder from '@axe-core/playwright';
 import { check, expect, field, move, planOf, saved, station, standing, test } from './job';
 
@@ -15,7 +16,7 @@ test('a wall moved back costs more on its studs, and the room for the lifts foll
   await field(page, 'Back from the line').fill('1.2');
   await expect(check(page, 'shore.room')).toHaveAttribute('data-verdict', 'clear');
   await saved(page);
-  expect((await planOf(request, job)).shoring.walls[0]!.setback).toBe(1.2);
+  expect(lineIn(await planOf(request, job)).walls[0]!.setback).toBe(1.2);
 });
 
 test('a stud left out is a stop, and so is bracing taken away', async ({ page }) => {
@@ -128,10 +129,10 @@ test('a wall is dragged on the plan; one undo brings it back', async ({ page, jo
   await page.mouse.move(from.x, from.y - 12, { steps: 4 });
   await page.mouse.up();
   await saved(page);
-  expect((await planOf(request, job)).shoring.walls[0]!.setback).toBeGreaterThan(0.95);
+  expect(lineIn(await planOf(request, job)).walls[0]!.setback).toBeGreaterThan(0.95);
   await page.getByRole('button', { name: /Undo/ }).click();
   await saved(page);
-  expect((await planOf(request, job)).shoring.walls[0]!.setback).toBe(0.9);
+  expect(lineIn(await planOf(request, job)).walls[0]!.setback).toBe(0.9);
 });
 
 test('arrangements side by side: one is taken; the cut list says what the yard lacks', async ({ page, job, request }) => {
@@ -143,7 +144,7 @@ test('arrangements side by side: one is taken; the cut list says what the yard l
   expect(violations.map((one) => one.id)).toEqual([]);
   await dialog.locator('[data-arrangement="walls 1.20\u00a0m back"]').getByRole('button', { name: 'Set them so' }).click();
   await saved(page);
-  expect((await planOf(request, job)).shoring.walls.every((wall) => wall.setback === 1.2)).toBe(true);
+  expect(lineIn(await planOf(request, job)).walls.every((wall) => wall.setback === 1.2)).toBe(true);
   await page.getByRole('button', { name: /^Cut list and yard/ }).click();
   await expect(page.getByRole('button', { name: /the yard has it/ })).toBeVisible();
   await field(page, 'No.').first().fill('12');
@@ -158,7 +159,7 @@ test('needles and props are added and asked about; a storey taken out takes its 
   await expect(check(page, 'shore.arch', 'Needles 1')).toHaveAttribute('data-verdict', 'clear');
   await page.getByRole('button', { name: 'Remove Offices' }).click();
   await saved(page);
-  const { shoring } = await planOf(request, job);
+  const shoring = lineIn(await planOf(request, job));
   expect(shoring.storeys).toHaveLength(1);
   expect(shoring.walls.map((wall) => wall.id)).toEqual(['sh1', 'sh2']);
 });

@@ -1,3 +1,4 @@
+import { wayIn } from '../tests/of-plan';
 import AxeBuilder from '@axe-core/playwright';
 import { strToU8, zipSync } from 'fflate';
 import { check, expect, field, move, planOf, saved, station, test } from './job';
@@ -16,7 +17,7 @@ test('one piece cannot get in; cut as offered, it can', async ({ page, job, requ
   await expect(check(page, 'way.corner')).toHaveAttribute('data-verdict', 'clear');
   await expect(page.locator('g[data-ref^="leg:"][data-verdict="stop"]')).toHaveCount(0);
   await saved(page);
-  expect((await planOf(request, job)).wayIn.cuts).toHaveLength(2);
+  expect(wayIn(await planOf(request, job)).cuts).toHaveLength(2);
 });
 
 test('the tape goes before the drawing, and who held it is asked', async ({ page, job }) => {
@@ -317,5 +318,5 @@ test('the engineer’s bolts in a splice: asked for, and held against what it ne
   await field(page, 'Given by').fill('A. Brandt');
   await expect(check(page, 'way.bolts', 'splice 1')).toHaveAttribute('data-verdict', 'clear');
   await saved(page);
-  expect((await planOf(request, job)).wayIn.splice).toMatchObject({ bolts: 14, engineer: 'A. Brandt' });
+  expect(wayIn(await planOf(request, job)).splice).toMatchObject({ bolts: 14, engineer: 'A. Brandt' });
 });

@@ -1,3 +1,4 @@
+import { lineIn } from './of-plan';
 import { bentMore, usualTube } from '../src/core/plan/migrations';
 import type { Bent, Plan, ShoreRow } from '../src/core/plan/schema';
 
@@ -51,9 +52,9 @@ export const needleRow = (changes: Partial<ShoreRow> = {}): ShoreRow => ({
 /** The ticket hall on needles in place of its walls, with no run sheet. */
 export function onNeedles(plan: Plan, changes: Partial<ShoreRow> = {}): Plan {
   plan.moves = [];
-  plan.shoring.walls = [];
-  plan.shoring.rows = [needleRow(changes)];
-  plan.shoring.strike = [{ id: 'a', shore: 'rw1', units: [], together: false }];
+  lineIn(plan).walls = [];
+  lineIn(plan).rows = [needleRow(changes)];
+  lineIn(plan).strike = [{ id: 'a', shore: 'rw1', units: [], together: false }];
   return plan;
 }
 

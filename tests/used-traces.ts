@@ -1,3 +1,5 @@
+import { lineIn } from './of-plan';
+import { wayViews } from '../src/core/plan/views';
 import { splitSearch } from '../src/core/access/split.calc';
 import type { Trace } from '../src/core/calc/evidence';
 import { registry } from '../src/core/calc/registry';
@@ -31,11 +33,11 @@ export function usedTraces(): Map<string, Trace[]> {
       p.site.standingGust = 14;
     }),
     edited((p) => {
-      for (const storey of p.shoring.storeys) storey.joists.over = 'through';
+      for (const storey of lineIn(p).storeys) storey.joists.over = 'through';
     }),
     edited((p) => {
-      for (const storey of p.shoring.storeys) storey.joists.grade = 'DF-L No.2';
-      for (const wall of p.shoring.walls) wall.stud.grade = 'SPF No.2';
+      for (const storey of lineIn(p).storeys) storey.joists.grade = 'DF-L No.2';
+      for (const wall of lineIn(p).walls) wall.stud.grade = 'SPF No.2';
     }),
   ];
   const plans = jobs.flatMap((plan) => (['us-asd', 'eu-ls'] as const).map((ruleSet): Plan => ({ ...plan, job: { ...plan.job, ruleSet } })));
@@ -48,8 +50,9 @@ export function usedTraces(): Map<string, Trace[]> {
       if (!(found instanceof Missing))
         for (const one of found) for (const school of Object.values(one.schools)) traces.push(...school.uses.flatMap((use) => use.traces));
     }
-    const split = splitOf(settle(plan), rulesOf(plan.job.ruleSet, {}));
-    if (!(split instanceof Missing)) {
+    for (const way of wayViews(settle(plan))) {
+      const split = splitOf(way, rulesOf(plan.job.ruleSet, {}));
+      if (split instanceof Missing) continue;
       const { limits, beam, ...rest } = split.question;
       const input = { ...rest, ...limits, ...beam };
       const outcome = attempt(splitSearch, input as never);

@@ -1,3 +1,4 @@
+import { lineIn, wayIn } from '../../tests/of-plan';
 import { jest } from '@jest/globals';
 import { demoPlan, ticketHall } from '../../tests/demo-plan';
 import type { Ref } from '@/core/drawing/draw-list';
@@ -25,7 +26,7 @@ const movable: [string, () => Plan, Ref, (plan: Plan) => { x: number; y: number 
   ['a bearing', demoPlan, { kind: 'bearing', id: 'p1' }, (p) => p.bearings[0]!.at],
   ['the crane', demoPlan, { kind: 'stand', id: demoPlan().stands[0]!.id }, (p) => p.stands[0]!.at],
   ['a wall in the way', demoPlan, { kind: 'obstruction', id: demoPlan().site.obstructions[0]!.id }, (p) => p.site.obstructions[0]!.at],
-  ['a leg of the way', ticketHall, { kind: 'leg', id: ticketHall().wayIn.legs[2]!.id }, (p) => p.wayIn.legs[2]!.at],
+  ['a leg of the way', ticketHall, { kind: 'leg', id: wayIn(ticketHall()).legs[2]!.id }, (p) => wayIn(p).legs[2]!.at],
   ['the truck', demoPlan, { kind: 'start', id: demoPlan().pieces[0]!.id }, (p) => p.pieces[0]!.start!],
 ];
 test.each(movable)('%s goes where it is dragged, on the grid unless held free; one undo brings it back', (_, from, ref, at) => {
@@ -64,15 +65,15 @@ test('arrow keys nudge by what they say, to a tenth of a millimetre', () => {
 });
 test('a shore moves square to the line only, and stays on its side', () => {
   const { hands, plan } = board(ticketHall());
-  const [wall] = plan().shoring.walls;
+  const [wall] = lineIn(plan()).walls;
   const grip = shoreGrip(plan(), wall!.id)!;
   drag(hands, { kind: 'shore', id: wall!.id }, [{ x: 0.31, y: 0.31 }]);
-  const moved = plan().shoring.walls[0]!;
+  const moved = lineIn(plan()).walls[0]!;
   expect(moved.setback).not.toBe(wall!.setback);
   expect(moved.setback).toBeGreaterThan(0);
   expect(Math.hypot(shoreGrip(plan(), wall!.id)!.x - grip.x, shoreGrip(plan(), wall!.id)!.y - grip.y)).toBeCloseTo(Math.abs(moved.setback - wall!.setback), 6);
   hands.nudgeAbove({ kind: 'shore', id: wall!.id }, { x: 0, y: 0.01 });
-  expect(plan().shoring.walls[0]!.setback).not.toBe(moved.setback);
+  expect(lineIn(plan()).walls[0]!.setback).not.toBe(moved.setback);
 });
 test('a pick point slides along its piece, each from its own end, never past it', () => {
   const { hands, plan } = board(demoPlan());

@@ -1,3 +1,4 @@
+import { lineOf, wayOf } from '@/core/plan/views';
 import { startOf } from '@/core/plan/pick-context';
 import type { Ref } from '@/core/drawing/draw-list';
 import { lookAxis } from '@/core/drawing/elevation-scene';
@@ -20,7 +21,7 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
     case 'stand':
       return plan.stands.find((one) => one.id === ref.id)?.at ?? null;
     case 'leg':
-      return plan.wayIn.legs.find((one) => one.id === ref.id)?.at ?? null;
+      return wayOf(plan, ref.id)?.legs.find((one) => one.id === ref.id)?.at ?? null;
     case 'shore':
       return shoreGrip(plan, ref.id);
     case 'obstruction':
@@ -127,7 +128,13 @@ export function boardHands(store: JobStore, step: number) {
     },
     choose(ref: Ref | null): void {
       store.getState().choose(ref);
-      if (ref) store.getState().openStation(stationOf[ref.kind]);
+      if (!ref) return;
+      const { openStation, chooseLine, chooseWay } = store.getState();
+      const line = ref.kind === 'shore' ? lineOf(plan(), ref.id) : undefined;
+      const way = ref.kind === 'leg' ? wayOf(plan(), ref.id) : undefined;
+      if (line) chooseLine(line.id);
+      if (way) chooseWay(way.id);
+      openStation(stationOf[ref.kind]);
     },
   };
 }

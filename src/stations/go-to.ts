@@ -1,6 +1,7 @@
 'use client';
 import { useCallback } from 'react';
 import type { Check, StationId } from '@/core/plan/check';
+import { lineOf, wayOf, wayOfMember } from '@/core/plan/views';
 import { fieldsOf } from './check-fields';
 import { useJobStore } from './job-context';
 
@@ -11,7 +12,12 @@ export function useGoTo(): (check: Check) => void {
   const store = useJobStore();
   return useCallback(
     (check) => {
-      const { goTo, openStation, history } = store.getState();
+      const { goTo, openStation, history, chooseLine, chooseWay } = store.getState();
+      // Its line and its way are opened with it: the fields of the others are not on screen.
+      const line = lineOf(history.plan, check.about.id);
+      const way = wayOf(history.plan, check.about.id) ?? wayOfMember(history.plan, check.about.id.split('/')[0] ?? '');
+      if (line) chooseLine(line.id);
+      if (way) chooseWay(way.id);
       const at = history.plan.moves.findIndex((move) => move.id === check.move);
       if (at >= 0) goTo(at);
       else if (check.station === 'runSheet') goTo(-1);

@@ -288,14 +288,14 @@ describe('in a browser', () => {
     worker.asked[2]!.answer(answerOf('five'));
     await settle();
     expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['five']);
-    expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel' }]);
+    expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel', line: null }]);
     store.getState().openStation('shores');
     store.getState().lookAlong('across');
     store.getState().openStation('shores');
     await settle();
     expect(worker.drawn.slice(1)).toEqual([
-      { cursor: -1, look: 'beam', about: 'shores' },
-      { cursor: -1, look: 'across', about: 'shores' },
+      { cursor: -1, look: 'beam', about: 'shores', line: null },
+      { cursor: -1, look: 'across', about: 'shores', line: null },
     ]);
     stop();
     expect([worker.ended(), closing.size]).toEqual([1, 0]);

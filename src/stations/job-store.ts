@@ -13,7 +13,7 @@ import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import type { Stand } from '@/core/plan/structure/worst';
-import { openingMove, unsurveyed, type Survey } from '@/core/plan/survey';
+import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/survey';
 import type { SurveyWorker } from '@/workers/survey.worker';
 
 export type Saving =
@@ -37,6 +37,9 @@ export interface JobState {
   look: Look;
   station: StationId;
   chosen: Ref | null;
+  /** the shored line and the way in whose fields are open; null: the first */
+  line: string | null;
+  way: string | null;
   /** an edit of an earlier visit that never reached the server; null: none, or it was answered */
   offer: Draft | null;
   /** records begun and not yet taken, by what they are of: they outlive a change of move or station */
@@ -54,6 +57,8 @@ export interface JobActions {
   lookAlong(look: Look): void;
   openStation(station: StationId): void;
   choose(ref: Ref | null): void;
+  chooseLine(line: string): void;
+  chooseWay(way: string): void;
   showList(listed: boolean): void;
   keepHalfTyped(key: string, value: unknown): void;
   /** take up the edit of an earlier visit, or throw it away */
@@ -129,6 +134,8 @@ export interface FirstState {
   station: StationId;
 }
 
+const sameLook = (a: Looking, b: Looking): boolean => a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line;
+
 /** The state of one open job: the plan with its history, what the worker made of it, and where saving stands. */
 export function createJobStore(first: FirstState) {
   let worker: Remote<SurveyWorker> | null = null;
@@ -148,6 +155,10 @@ export function createJobStore(first: FirstState) {
     JSON.stringify({ revision, plan: history.plan, sent: [...sent].slice(-3), at: new Date().toISOString() } satisfies Draft);
 
   const store = createStore<JobState & JobActions>()((set, get) => {
+    const looking = (): Looking => {
+      const { cursor, look, station: about, line } = get();
+      return { cursor, look, about, line };
+    };
     /** Ask the worker; an answer overtaken by a newer question is dropped. */
     const resurvey = async (plan: Plan) => {
       const ticket = (surveyed += 1);
@@ -169,15 +180,14 @@ export function createJobStore(first: FirstState) {
       set((state) => ({ survey: { ...state.survey, evaluation }, reckoning: false, ...(opening ? { cursor: openingMove(plan, evaluation) } : {}) }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
-      const drawn = ticket === surveyed ? await worker?.scenes({ cursor: get().cursor, look: get().look, about: get().station }) : null;
+      const drawn = ticket === surveyed ? await worker?.scenes(looking()) : null;
       if (drawn && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...drawn } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
-      const { cursor, look, station: about } = get();
-      const scenes = await worker?.scenes({ cursor, look, about });
-      if (scenes && ticket === surveyed && get().cursor === cursor && get().look === look && get().station === about)
-        set((state) => ({ survey: { ...state.survey, ...scenes } }));
+      const asked = looking();
+      const scenes = await worker?.scenes(asked);
+      if (scenes && ticket === surveyed && sameLook(asked, looking())) set((state) => ({ survey: { ...state.survey, ...scenes } }));
     };
     const changed = (history: History) => {
       if (history.plan === get().history.plan) return set({ history });
@@ -247,6 +257,8 @@ export function createJobStore(first: FirstState) {
       look: 'beam',
       station: first.station,
       chosen: null,
+      line: null,
+      way: null,
       listed: null,
       offer: null,
       halfTyped: {},
@@ -283,6 +295,12 @@ export function createJobStore(first: FirstState) {
         void redraw();
       },
       choose: (chosen) => set({ chosen }),
+      chooseLine(line) {
+        if (get().line === line) return;
+        set({ line });
+        void redraw();
+      },
+      chooseWay: (way) => set({ way }),
       showList: (listed) => set({ listed }),
       keepHalfTyped: (key, value) => set((state) => ({ halfTyped: { ...state.halfTyped, [key]: value } })),
       answerOffer(take) {

@@ -2,14 +2,16 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { legVerdict } from '@/core/plan/leg-verdict';
 import { saidOf, type Unsaid } from '@/core/plan/document/unsaid';
-import type { Leg, Plan } from '@/core/plan/schema';
+import type { Leg } from '@/core/plan/schema';
+import type { WayPlan } from '@/core/plan/views';
+import { useWayPlan } from './parts-of';
 import type { QuantityKind } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Fold, Pair } from '@/ui/workings/fold';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, useJob } from './job-context';
 import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
 
@@ -41,9 +43,9 @@ const legUnsaid: Record<Leg['kind'], Unsaid[]> = {
 };
 
 /** A leg with its sizes still to be measured, a little on from the last one. */
-export const newLeg = (kind: Leg['kind'], id: string, plan: Plan): Leg => ({ ...blankLeg(kind, id, plan), unsaid: legUnsaid[kind] });
+export const newLeg = (kind: Leg['kind'], id: string, plan: WayPlan): Leg => ({ ...blankLeg(kind, id, plan), unsaid: legUnsaid[kind] });
 
-function blankLeg(kind: Leg['kind'], id: string, plan: Plan): Leg {
+function blankLeg(kind: Leg['kind'], id: string, plan: WayPlan): Leg {
   const last = plan.wayIn.legs[plan.wayIn.legs.length - 1]?.at ?? { x: (plan.bearings[0]?.at.x ?? 0) + 8, y: (plan.bearings[0]?.at.y ?? 0) + 5 };
   const label = legKinds.find((one) => one.value === kind)?.label ?? kind;
   // A leg is told by its name: no two bear the same.
@@ -254,7 +256,7 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
 
 function MoveLeg({ id, number }: { id: string; number: number }) {
   const act = useAct();
-  const { legs } = usePlan().wayIn;
+  const { legs } = useWayPlan().wayIn;
   const at = legs.findIndex((leg) => leg.id === id);
   return (
     <>

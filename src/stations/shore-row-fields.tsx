@@ -5,7 +5,8 @@ import type { Plan, RowProp, ShoreRow } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { Fold, Pair } from '@/ui/workings/fold';
-import { usePlan } from './job-context';
+import type { LinePlan } from '@/core/plan/views';
+import { useLinePlan } from './parts-of';
 import { StandsOn } from './stands-on';
 import { TagFields } from './tag-fields';
 import { ThingTools } from './thing-tools';
@@ -25,7 +26,7 @@ const unread = { length: null, leanDeg: null, off: null };
 const steelProp = (): RowProp => ({ kind: 'steel', class: 'B', maxLength: 3.5, tube: usualTube(), ...unread });
 const deadShore = (plan: Plan): RowProp => ({ kind: 'timber', width: 0.2, depth: 0.2, grade: american(plan) ? 'DF-L No.2' : 'C24', braces: 1, ...unread });
 
-export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow => ({
+export const newShoreRow = (id: string, plan: LinePlan, storey: string): ShoreRow => ({
   id,
   unsaid: ['from', 'spacing', 'arms.left', 'arms.right', 'pad.length', 'pad.width'],
   name: `Needles ${plan.shoring.rows.length + 1}`,
@@ -49,7 +50,7 @@ export const newShoreRow = (id: string, plan: Plan, storey: string): ShoreRow =>
 
 /** Needles through the wall, each on two props or a pair of dead shores. */
 export function ShoreRowFields({ row }: { row: ShoreRow }) {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const edit = useEdit('shoreRows', row.id);
   const { open, figure, whole, words, section, choice } = useInputs();
   const { arms, needle, prop, pad, masonry } = row;

@@ -1,13 +1,14 @@
 'use client';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
-import type { Diagonals, Plan, ShoreGap, ShoreWall } from '@/core/plan/schema';
+import type { Diagonals, ShoreGap, ShoreWall } from '@/core/plan/schema';
 import { untagged } from '@/core/plan/shore-tag';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { usePlan } from './job-context';
+import type { LinePlan } from '@/core/plan/views';
+import { useLinePlan } from './parts-of';
 import { numbersIn } from './numbers-in';
 import { SmallButton } from './panel';
 import { StandsOn } from './stands-on';
@@ -16,7 +17,7 @@ import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
-export function newShoreWall(id: string, plan: Plan, storey: string, side: ShoreWall['side']): ShoreWall {
+export function newShoreWall(id: string, plan: LinePlan, storey: string, side: ShoreWall['side']): ShoreWall {
   const american = plan.job.ruleSet === 'us-asd';
   return {
     id,
@@ -51,7 +52,7 @@ const newGap = (id: string, wall: ShoreWall): ShoreGap => ({
 
 /** A temporary stud wall on one side of the line. */
 export function ShoreWallFields({ wall }: { wall: ShoreWall }) {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const edit = useEdit('shoreWalls', wall.id);
   const { open, figure, whole, words, choice } = useInputs();
   const { stud, plate, sole } = wall;

@@ -5,14 +5,15 @@ import { arrangements } from '@/core/plan/shore-compare';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
-import { useAct, usePlan } from './job-context';
+import { useAct } from './job-context';
+import { useLinePlan } from './parts-of';
 import { SmallButton } from './panel';
 
 /** The shores as drawn beside other distances, one side alone, and needles with props. */
 export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const act = useAct();
-  const list = useMemo(() => arrangements(plan), [plan]);
+  const list = useMemo(() => arrangements(plan, plan.shoring), [plan]);
   const { units } = plan.job;
   return (
     <Modal
@@ -56,8 +57,7 @@ export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {
                 {i > 0 && one.name.startsWith('walls') && (
                   <SmallButton
                     onClick={() => {
-                      for (const wall of one.plan.shoring.walls)
-                        act('editIn', { list: 'shoreWalls', id: wall.id, changes: { setback: wall.setback } }, 'arrangement');
+                      for (const wall of one.line.walls) act('editIn', { list: 'shoreWalls', id: wall.id, changes: { setback: wall.setback } }, 'arrangement');
                       onClose();
                     }}
                   >

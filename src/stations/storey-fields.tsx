@@ -3,18 +3,19 @@ import { Plus, X } from 'lucide-react';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { Missing } from '@/core/plan/missing';
-import type { Plan, Storey } from '@/core/plan/schema';
+import type { Storey } from '@/core/plan/schema';
 import { lineLoads, sides } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { usePlan } from './job-context';
+import type { LinePlan } from '@/core/plan/views';
+import { useLinePlan } from './parts-of';
 import { SmallButton } from './panel';
 import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
 
-export const newStorey = (id: string, plan: Plan): Storey => ({
+export const newStorey = (id: string, plan: LinePlan): Storey => ({
   id,
   name: plan.shoring.storeys.length === 0 ? 'Storey of the opening' : `Storey ${plan.shoring.storeys.length + 1}`,
   bears: plan.shoring.storeys.length === 0 ? 'wall' : null,
@@ -27,7 +28,7 @@ export const newStorey = (id: string, plan: Plan): Storey => ({
 
 /** What rests on the line over one storey, side by side, and what stands on the line in it. */
 export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boolean }) {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const edit = useEdit('storeys', storey.id);
   const { open, figure, whole, words, choice } = useInputs();
   const { units } = plan.job;

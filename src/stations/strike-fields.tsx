@@ -1,6 +1,6 @@
 'use client';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
-import type { Plan } from '@/core/plan/schema';
+import type { StrikeStep, Watch } from '@/core/plan/schema';
 import { shoreState } from '@/core/plan/shore-state';
 import { shoringMoves } from '@/core/plan/shoring-moves';
 import { strikeGroups } from '@/core/plan/strike-groups';
@@ -9,17 +9,16 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Fold } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, useJob, usePlan } from './job-context';
+import { useAct, useJob } from './job-context';
+import { useLinePlan } from './parts-of';
 import { SmallButton } from './panel';
 import { numbersIn } from './numbers-in';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
-type Step = Plan['shoring']['strike'][number];
-
 /** The strike, step by step: what goes, what the shores left carry, and the drawing after each step. */
 export function StrikeFields() {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const act = useAct();
   const { figure } = useInputs();
   const field = useField();
@@ -28,11 +27,12 @@ export function StrikeFields() {
   const cursor = useJob((state) => state.cursor);
   const { struck } = shoreState(plan, replay.steps[cursor]?.after ?? replay.before);
   const unmade = shoringMoves(plan, () => '');
-  const groups = strikeGroups(plan);
+  const groups = strikeGroups(plan.shoring);
   const moveOf = (n: number) => plan.moves.findIndex((move) => move.kind === 'shore.strike' && groups[n]?.steps.some((step) => step.id === move.step));
-  const strike = useJob((state) => state.survey.evaluation.strike);
+  const strike = useJob((state) => state.survey.evaluation.strikes[plan.shoring.id] ?? null);
   const checks = useJob((state) => state.survey.evaluation.checks);
   const { shoring } = plan;
+  const edit = useEdit('shoredLines', shoring.id);
   const shores = [...shoring.walls, ...shoring.rows];
   const steps = strike?.steps ?? [];
   const [first] = shores;
@@ -43,14 +43,16 @@ export function StrikeFields() {
       note={groups.length === 0 ? 'no order written down' : `${groups.length} steps`}
       tools={
         first && (
-          <SmallButton onClick={() => act('addTo', { list: 'strike', thing: { id: freshId('sk'), shore: first.id, units: [], together: false } })}>
+          <SmallButton
+            onClick={() => act('addTo', { list: 'strike', of: shoring.id, thing: { id: freshId('sk'), shore: first.id, units: [], together: false } })}
+          >
             <Plus size={13} aria-hidden /> Step
           </SmallButton>
         )
       }
     >
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
-        {figure('Wedged onto the beam first', 'fraction', shoring.preload, (preload) => act('editShoring', { changes: { preload } }, 'preload'))}
+        {figure('Wedged onto the beam first', 'fraction', shoring.preload, (preload) => edit({ preload }, 'preload'))}
       </div>
       {unmade.length > 0 && (
         <p className="mt-2 flex flex-wrap items-center gap-2 text-[12.5px] text-soft">
@@ -115,11 +117,11 @@ export function StrikeFields() {
   );
 }
 
-function StrikeRow({ step, index, number, shores }: { step: Step; index: number; number: number; shores: readonly { id: string; name: string }[] }) {
+function StrikeRow({ step, index, number, shores }: { step: StrikeStep; index: number; number: number; shores: readonly { id: string; name: string }[] }) {
   const act = useAct();
   const { words } = useInputs();
   const edit = useEdit('strike', step.id);
-  const count = usePlan().shoring.strike.length;
+  const count = useLinePlan().shoring.strike.length;
   return (
     <li className="grid grid-cols-[1.3fr_1fr_auto] items-end gap-2 border-t border-dotted border-line py-1.5">
       <ChoiceField
@@ -158,13 +160,17 @@ function StrikeRow({ step, index, number, shores }: { step: Step; index: number;
 
 /** Props, cracks and levels read before and after. */
 function Readings() {
-  const plan = usePlan();
+  const plan = useLinePlan();
   const act = useAct();
   return (
     <div className="mt-3">
       <div className="flex items-baseline justify-between text-[12.5px] text-soft">
         <span>Readings before and after</span>
-        <SmallButton onClick={() => act('addTo', { list: 'watch', thing: { id: freshId('wt'), at: 'Reading', before: null, after: null, by: '', on: '' } })}>
+        <SmallButton
+          onClick={() =>
+            act('addTo', { list: 'watch', of: plan.shoring.id, thing: { id: freshId('wt'), at: 'Reading', before: null, after: null, by: '', on: '' } })
+          }
+        >
           <Plus size={13} aria-hidden /> Reading
         </SmallButton>
       </div>
@@ -175,7 +181,7 @@ function Readings() {
   );
 }
 
-function Reading({ reading }: { reading: Plan['shoring']['watch'][number] }) {
+function Reading({ reading }: { reading: Watch }) {
   const act = useAct();
   const { open, words } = useInputs();
   const edit = useEdit('watch', reading.id);

@@ -1,4 +1,5 @@
 'use client';
+import { allShores } from '@/core/plan/views';
 import { worst, type Check, type StationId } from '@/core/plan/check';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
@@ -35,9 +36,9 @@ export function Walk() {
   const open = useJob((state) => state.openStation);
   const counts = {
     pieces: plan.members.length + plan.structure.pieces.length,
-    legs: plan.wayIn.legs.length,
+    legs: plan.ways.reduce((sum, way) => sum + way.legs.length, 0),
     bearings: plan.bearings.length + plan.structure.supports.length,
-    shores: plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length,
+    shores: allShores(plan).length,
     picks: plan.picks.length,
     moves: plan.moves.length,
     crane: plan.cranes.length === 1 ? plan.cranes.map(({ name }) => name).join() : plan.cranes.length === 0 ? 'no crane' : `${plan.cranes.length} cranes`,

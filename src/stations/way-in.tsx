@@ -1,6 +1,6 @@
 'use client';
 import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { SplitPlan } from '@/core/access/split';
 import { settle } from '@/core/plan/settle';
 import { Missing } from '@/core/plan/missing';
@@ -15,26 +15,58 @@ import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { LegFields, legKinds, newLeg } from './leg-fields';
 import { Group, Panel, SmallButton } from './panel';
+import { newWay } from '@/core/plan/document/way-in';
+import { viewOfWay, type WayPlan } from '@/core/plan/views';
+import { useWay } from './parts-of';
+import { ThingTools } from './thing-tools';
 import { useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
-/** How the piece gets from the truck to its place, and in how many parts. */
+/** How each piece gets from the truck to its place, and in how many parts. */
 export function WayInStation() {
-  const plan = usePlan();
+  const plan = useWay();
+  const all = usePlan();
   const act = useAct();
+  const chooseWay = useJob((state) => state.chooseWay);
+  const add = () => {
+    const id = freshId('wy');
+    act('addTo', { list: 'ways', thing: newWay(id, `Way in${all.ways.length === 0 ? '' : ` ${all.ways.length + 1}`}`) });
+    chooseWay(id);
+  };
+  const more = (
+    <SmallButton onClick={add}>
+      <Plus size={13} aria-hidden /> Way in
+    </SmallButton>
+  );
+  if (plan === null)
+    return (
+      <Panel title="Way in" about="How a piece gets from the truck to its place" station="wayIn">
+        <p className="text-soft">
+          Nothing goes in by hand or by lift here. Add a way for each piece that is brought through a door, up a stair or over a floor.
+        </p>
+        {more}
+      </Panel>
+    );
+  return <OneWay plan={plan} more={more} />;
+}
+
+function OneWay({ plan, more }: { plan: WayPlan; more: ReactNode }) {
+  const act = useAct();
+  const chooseWay = useJob((state) => state.chooseWay);
   const { open, figure, words } = useInputs();
   const field = useField();
   const { system } = field;
   const { wayIn } = plan;
   const { gear, splice } = wayIn;
   const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
-  const settled = useMemo(() => settle(plan), [plan]);
+  const settled = useMemo(() => viewOfWay(settle(plan), plan.wayIn), [plan]);
   const carried = useMemo(() => carriedOf(settled, rules), [settled, rules]);
   const split = useMemo(() => splitOf(settled, rules), [settled, rules]);
   const derived = useJob((state) => state.survey.evaluation.derived);
-  const bolts = derived.filter((one) => one.id === 'splice');
+  const mark = plan.members.find((one) => one.id === wayIn.member)?.mark ?? '';
+  const bolts = derived.filter((one) => one.id === 'splice' && (plan.ways.length === 1 || one.subject.endsWith(` of ${mark}`)));
   const [kind, setKind] = useState<Leg['kind']>('corner');
-  const edit = (changes: Partial<typeof wayIn>, name: string) => act('editWayIn', { changes }, `way ${name}`);
+  const edit = (changes: Partial<typeof wayIn>, name: string) => act('editIn', { list: 'ways', id: wayIn.id, changes }, `way ${wayIn.id} ${name}`);
   const show = (metres: number) => formatQuantity(metres, 'length', system);
   const about =
     carried instanceof Missing
@@ -44,7 +76,24 @@ export function WayInStation() {
         : `${carried.member.mark} in ${carried.pieces.length} pieces, longest ${show(carried.longest.length)}, heaviest ${formatQuantity(carried.heaviest.mass, 'mass', system)}`;
   return (
     <Panel title="Way in" about={about} station="wayIn">
-      <Group title="What goes in">
+      <Group
+        title="What goes in"
+        tools={
+          <span className="flex items-center gap-2">
+            {more}
+            <ThingTools station="wayIn" thing={wayIn} list="ways" />
+          </span>
+        }
+      >
+        {plan.ways.length > 1 && (
+          <ChoiceField
+            label="Which way"
+            value={wayIn.id}
+            choices={plan.ways.map((one, i) => ({ value: one.id, label: one.name || `Way in ${i + 1}` }))}
+            onValue={chooseWay}
+          />
+        )}
+        {words('Name of the way', wayIn.name, (name) => edit({ name }, 'name'))}
         <ChoiceField
           label="Piece"
           value={wayIn.member ?? 'none'}
@@ -122,7 +171,7 @@ export function WayInStation() {
             <span className="w-[116px]">
               <ChoiceField label="Next leg" value={kind} choices={legKinds} onValue={setKind} />
             </span>
-            <SmallButton onClick={() => act('addTo', { list: 'legs', thing: newLeg(kind, freshId('lg'), plan) })}>
+            <SmallButton onClick={() => act('addTo', { list: 'legs', of: wayIn.id, thing: newLeg(kind, freshId('lg'), plan) })}>
               <Plus size={13} aria-hidden /> Leg
             </SmallButton>
           </span>

@@ -2,14 +2,14 @@ import type { Vec } from '../geometry/plane';
 import { clearOf } from '../plan/settle';
 import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
-import type { Plan, ShoreRow, ShoreWall, Storey } from '../plan/schema';
+import type { ShoreRow, ShoreWall, Storey } from '../plan/schema';
 import { lineLoads, needlePlaces, rowAt, runsThrough, shoredOpening, wallAt, type Side } from '../plan/shoring';
 import { studLayout } from '../plan/wall-studs';
 import { rulesOf } from '../rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { lookOf, standingOf, standsAs, type ShoreMoment } from './shore-moment';
-import type { SettledPlan } from '../plan/settle';
+import type { LinePlan } from '../plan/views';
 
 /** How far joists that nobody has measured are drawn. */
 const UNKNOWN_SPAN = 3;
@@ -18,7 +18,8 @@ const UNKNOWN_SPAN = 3;
  * What leans on what: the house cut across the line, looking along it. Floors and roofs with their spans and loads, what stands on
  * the line, the shores at their distances with what each carries, and what comes down on the line at each storey.
  */
-export function acrossScene(plan: SettledPlan, moment: ShoreMoment): Drawing {
+export function acrossScene(moment: ShoreMoment): Drawing {
+  const plan = moment.line;
   const { storeys } = plan.shoring;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const loads = lineLoads(plan, rules);
@@ -153,7 +154,7 @@ function floorShapes(storey: Storey, side: Side, head: number, deep: number, wri
 }
 
 function wallAcross(
-  plan: Plan,
+  plan: LinePlan,
   wall: ShoreWall,
   floor: number,
   head: number,
@@ -232,7 +233,7 @@ function rowAcross(row: ShoreRow, floor: number, moment: ShoreMoment, write: (va
 }
 
 /** The new piece in its place, its own shape. */
-function pieceAcross(plan: Plan, lowest: Storey | null, { memberIn }: ShoreMoment): Shape[] {
+function pieceAcross(plan: LinePlan, lowest: Storey | null, { memberIn }: ShoreMoment): Shape[] {
   const opening = shoredOpening(plan);
   const member = plan.members.find((one) => one.id === opening?.member);
   const size = member ? memberSize(member) : null;

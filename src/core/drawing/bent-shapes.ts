@@ -3,18 +3,18 @@ import type { Bent, Plan } from '../plan/schema';
 import { findSection } from '../steel/sections';
 import { formatQuantity } from '../units';
 import type { Shape, Style } from './draw-list';
-import type { ShoreMoment } from './shore-moment';
+import type { ShoresMoment } from './shore-moment';
 
 const steel: Style = { fill: 'steel', stroke: 'steelEdge', width: 1 };
 const ghost: Style = { stroke: 'steelEdge', width: 1, dash: 'dash' };
 
-const styleOf = (bent: Bent, { state }: ShoreMoment): Style => (state.set && !state.set.has(bent.id) ? ghost : steel);
+const styleOf = (bent: Bent, { bents }: ShoresMoment): Style => (bents && !bents.has(bent.id) ? ghost : steel);
 
 /** Along the header from its left end, on the plan. */
 const spot = (bent: Bent, at: Vec, x: number): Vec => add(at, scale(direction(bent.azimuthDeg), x - bent.header.length / 2));
 
 /** Bents that have a place: header, posts, pads and guys from above. */
-export function bentsAbove(plan: Plan, moment: ShoreMoment): Shape[] {
+export function bentsAbove(plan: Plan, moment: ShoresMoment): Shape[] {
   return plan.shoring.bents.flatMap((bent): Shape[] => {
     if (!bent.at) return [];
     const { at } = bent;
@@ -54,7 +54,7 @@ const box = (x: number, width: number, low: number, high: number): Vec[] => [
 ];
 
 /** The same from the side: pads, posts with their rows of bracing, header, and what it carries over each post. */
-export function bentsBeside(plan: Plan, along: (p: Vec) => number, moment: ShoreMoment): Shape[] {
+export function bentsBeside(plan: Plan, along: (p: Vec) => number, moment: ShoresMoment): Shape[] {
   return plan.shoring.bents.flatMap((bent): Shape[] => {
     if (!bent.at) return [];
     const { at, baseLevel, post, header } = bent;

@@ -1,3 +1,5 @@
+import { shoredLine } from '../plan/shore-place';
+import { shoredOpening } from '../plan/shoring';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';
@@ -7,7 +9,7 @@ import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsBeside } from './bent-shapes';
-import type { ShoreMoment } from './shore-moment';
+import type { ShoreMoment, ShoresMoment } from './shore-moment';
 import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
@@ -23,21 +25,27 @@ export function elevationScene(
   plan: SettledPlan,
   moment: Moment,
   look: Look,
-  shores: ShoreMoment,
+  shores: ShoresMoment,
   about: StationId = 'runSheet',
   structure: StructurePose | null = null,
 ): Drawing {
   const poses = posesAt(plan, moment);
-  const axis = lookAxis(plan, poses, look);
+  // Of several lines the shores of one are looked at: along it, and without what stands at the others.
+  const one = about === 'shores' && plan.shoring.lines.length > 1 && shores.lines.length === 1 ? shores.lines[0]! : null;
+  const axis = (one && shoredLine(one.line)?.along) ?? lookAxis(plan, poses, look);
   const along = (p: Vec): number => dot(p, axis);
   const close = about === 'shores' && hasShores(plan);
   const site = siteShapes(plan, along);
   const near: Shape[] = [
     ...(structure ? structureBeside(plan, structure, along) : []),
-    ...bearingShapes(plan, moment, along),
-    ...shoresBeside(plan, along, shores),
+    ...bearingShapes(one ? { ...plan, bearings: seatsOfLine(one) } : plan, moment, along),
+    ...shoresBeside(shores, along),
     ...bentsBeside(plan, along, shores),
-    ...openingsBeside(plan, along, shores.memberIn),
+    ...openingsBeside(
+      one ? { ...plan, survey: { ...plan.survey, openings: plan.survey.openings.filter(({ id }) => id === one.line.shoring.opening) } } : plan,
+      along,
+      shores,
+    ),
   ];
   const lifted: Shape[] = poses.flatMap((pose) =>
     pose.pieceOnly
@@ -59,6 +67,12 @@ export function elevationScene(
     style: { stroke: 'ground', width: 1.6 },
   });
   return { shapes, extent };
+}
+
+/** The bearings the piece over the opening of a line rests on. */
+function seatsOfLine({ line }: ShoreMoment): SettledPlan['bearings'] {
+  const opening = shoredOpening(line);
+  return line.bearings.filter(({ id }) => id === opening?.left || id === opening?.right);
 }
 
 /** Along the boom that has something in hand, or along the longest thing that spans: a piece, an opening, a piece of the structure. */

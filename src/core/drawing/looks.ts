@@ -5,7 +5,7 @@ import type { Look } from './elevation-scene';
 export const looksOf = (plan: Plan): Look[] => [
   'beam',
   ...(plan.picks.length > 0 ? (['boom'] as const) : []),
-  ...(plan.shoring.storeys.length > 0 ? (['across'] as const) : []),
+  ...(plan.shoring.lines.some((line) => line.storeys.length > 0) ? (['across'] as const) : []),
 ];
 
 export function nextLook(plan: Plan, look: Look): Look {

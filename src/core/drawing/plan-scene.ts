@@ -10,7 +10,7 @@ import { chartLookup } from '../cranes/chart-lookup';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsAbove } from './bent-shapes';
-import type { ShoreMoment } from './shore-moment';
+import type { ShoresMoment } from './shore-moment';
 import { hasShores, shoresAbove } from './shore-shapes';
 import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
@@ -25,15 +25,15 @@ import { structureAbove, type StructurePose } from './structure-shapes';
 export function planScene(
   plan: SettledPlan,
   moment: Moment,
-  shores: ShoreMoment,
+  shores: ShoresMoment,
   about: StationId = 'runSheet',
   checks: readonly Check[] = [],
   structure: StructurePose | null = null,
 ): Drawing {
   const poses = posesAt(plan, moment);
   const close = about === 'shores' && hasShores(plan);
-  const onWay = about === 'wayIn' && plan.wayIn.legs.length > 0;
-  const standing = [...shoresAbove(plan, shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores.memberIn)];
+  const onWay = about === 'wayIn' && plan.ways.some((way) => way.legs.length > 0);
+  const standing = [...shoresAbove(shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores)];
   const near: Shape[] = [
     ...(structure ? structureAbove(plan, structure) : []),
     ...bearingShapes(plan, moment),

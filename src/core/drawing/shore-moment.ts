@@ -1,13 +1,17 @@
 import { judge, type Verdict } from '../plan/check';
+import type { Strikes } from '../plan/evaluate/shores';
 import type { StrikeAnswer } from '../plan/evaluate/shores/strike';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
+import type { SettledPlan } from '../plan/settle';
+import { lineViews, type LinePlan } from '../plan/views';
 import { shoreState, type ShoreState } from '../plan/shore-state';
 import { rulesOf } from '../rules/rule-sets';
 import type { Style } from './draw-list';
 
-/** Shores as they stand at a moment of the strip. */
+/** The shores of one line as they stand at a moment of the strip. */
 export interface ShoreMoment {
+  line: LinePlan<SettledPlan>;
   strike: StrikeAnswer | null;
   state: ShoreState;
   /** share of its capacity from which a shore is tight */
@@ -16,22 +20,52 @@ export interface ShoreMoment {
   memberIn: boolean;
 }
 
-export function shoreMoment(plan: Plan, moment: Moment, strike: StrikeAnswer | null): ShoreMoment {
-  const over = plan.shoring.opening;
-  const told = plan.moves.some((move) => move.kind === 'member.set' && move.opening === over);
+/** The lines that are drawn, and the bents that stand; null as the bents: the run sheet does not set them, they are taken as standing. */
+export interface ShoresMoment {
+  lines: ShoreMoment[];
+  bents: ReadonlySet<string> | null;
+}
+
+const cautionOf = (plan: Plan): number => rulesOf(plan.job.ruleSet, plan.job.thresholds).value('contactCaution');
+
+/** @param only the line to draw; null: all */
+export function shoresAt(plan: SettledPlan, moment: Moment, strikes: Strikes, only: string | null = null): ShoresMoment {
+  const setting = plan.moves.some((move) => move.kind === 'shore.set');
   return {
-    strike,
-    state: shoreState(plan, moment),
-    caution: rulesOf(plan.job.ruleSet, plan.job.thresholds).value('contactCaution'),
-    memberIn: !told || (over !== null && (moment.membersSet[over] ?? false)),
+    lines: lineViews(plan)
+      .filter(({ shoring }) => only === null || shoring.id === only)
+      .map((line) => {
+        const over = line.shoring.opening;
+        const told = plan.moves.some((move) => move.kind === 'member.set' && move.opening === over);
+        return {
+          line,
+          strike: strikes[line.shoring.id] ?? null,
+          state: shoreState(line, moment),
+          caution: cautionOf(plan),
+          memberIn: !told || (over !== null && (moment.membersSet[over] ?? false)),
+        };
+      }),
+    bents: setting ? new Set(Object.keys(moment.shoresSet).filter((id) => moment.shoresSet[id])) : null,
   };
 }
 
-/** Every shore up, the line open, nothing struck: what a sheet draws. */
-export function allStanding(plan: Plan, strike: StrikeAnswer | null): ShoreMoment {
-  const caution = rulesOf(plan.job.ruleSet, plan.job.thresholds).value('contactCaution');
-  return { strike, state: { set: null, open: true, struck: 0 }, caution, memberIn: true };
-}
+/** Every shore up, every line open, nothing struck: what a sheet draws. */
+export const allStanding = (plan: SettledPlan, strikes: Strikes, only: string | null = null): ShoresMoment => ({
+  lines: lineViews(plan)
+    .filter(({ shoring }) => only === null || shoring.id === only)
+    .map((line) => ({
+      line,
+      strike: strikes[line.shoring.id] ?? null,
+      state: { set: null, open: true, struck: 0 },
+      caution: cautionOf(plan),
+      memberIn: true,
+    })),
+  bents: null,
+});
+
+/** The piece over an opening lies there: no line waits for it, or it was put in. */
+export const liesThere = ({ lines }: ShoresMoment, opening: string): boolean =>
+  lines.every(({ line, memberIn }) => line.shoring.opening !== opening || memberIn);
 
 export type Bearing = 'toCome' | 'idle' | 'carries' | 'gone';
 

@@ -1,3 +1,4 @@
+import { allShores, type LinePlan } from '../plan/views';
 import { add, angleOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';
 import type { Plan, ShoreRow, ShoreWall, Storey } from '../plan/schema';
@@ -6,15 +7,18 @@ import { needlePlaces, studPlaces } from '../plan/shoring';
 import { studLayout } from '../plan/wall-studs';
 import { formatQuantity } from '../units';
 import type { Shape } from './draw-list';
-import { lookOf, standingOf, standsAs, type ShoreMoment, type Standing } from './shore-moment';
+import { lookOf, standingOf, standsAs, type ShoreMoment, type ShoresMoment, type Standing } from './shore-moment';
 
-export const hasShores = (plan: Plan): boolean => plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
+export const hasShores = (plan: Plan): boolean => allShores(plan).length > 0;
 
-const wallsOf = (plan: Plan, storey: Storey | undefined): ShoreWall[] => plan.shoring.walls.filter((wall) => wall.storey === storey?.id);
-const rowsOf = (plan: Plan, storey: Storey | undefined): ShoreRow[] => plan.shoring.rows.filter((row) => row.storey === storey?.id);
+const wallsOf = (plan: LinePlan, storey: Storey | undefined): ShoreWall[] => plan.shoring.walls.filter((wall) => wall.storey === storey?.id);
+const rowsOf = (plan: LinePlan, storey: Storey | undefined): ShoreRow[] => plan.shoring.rows.filter((row) => row.storey === storey?.id);
 
 /** Temporary walls, needles and props of the lowest storey, from above. */
-export function shoresAbove(plan: Plan, moment: ShoreMoment): Shape[] {
+export const shoresAbove = ({ lines }: ShoresMoment): Shape[] => lines.flatMap(lineAbove);
+
+function lineAbove(moment: ShoreMoment): Shape[] {
+  const plan = moment.line;
   const line = shoredLine(plan);
   const [lowest] = plan.shoring.storeys;
   if (!line) return [];
@@ -97,7 +101,10 @@ export function shoresAbove(plan: Plan, moment: ShoreMoment): Shape[] {
 }
 
 /** Storey by storey from the side: each stud with its verdict, the load of the most loaded written at its head. */
-export function shoresBeside(plan: Plan, along: (p: Vec) => number, moment: ShoreMoment): Shape[] {
+export const shoresBeside = ({ lines }: ShoresMoment, along: (p: Vec) => number): Shape[] => lines.flatMap((moment) => lineBeside(moment, along));
+
+function lineBeside(moment: ShoreMoment, along: (p: Vec) => number): Shape[] {
+  const plan = moment.line;
   const line = shoredLine(plan);
   if (!line) return [];
   const start = along(line.from);
@@ -127,7 +134,7 @@ const upright = (x: number, width: number, low: number, high: number): Vec[] => 
   { x: x - width / 2, y: high },
 ];
 
-function wallBeside(plan: Plan, wall: ShoreWall, storey: Storey, { start, sense, floor, top }: Frame & { top: number }, moment: ShoreMoment): Shape[] {
+function wallBeside(plan: LinePlan, wall: ShoreWall, storey: Storey, { start, sense, floor, top }: Frame & { top: number }, moment: ShoreMoment): Shape[] {
   const places = studPlaces(plan, wall);
   const layout = studLayout(plan, wall);
   if (places instanceof Missing || layout instanceof Missing) return [];
@@ -173,7 +180,7 @@ function wallBeside(plan: Plan, wall: ShoreWall, storey: Storey, { start, sense,
   return [...studs, ...headers, ...rails, ...braces, ...labels];
 }
 
-function rowBeside(plan: Plan, row: ShoreRow, { start, sense, floor }: Frame, moment: ShoreMoment): Shape[] {
+function rowBeside(plan: LinePlan, row: ShoreRow, { start, sense, floor }: Frame, moment: ShoreMoment): Shape[] {
   const of = { kind: 'shore' as const, id: row.id };
   const high = floor + (row.prop.length ?? (row.prop.kind === 'steel' ? row.prop.maxLength : 2.4));
   const states = needlePlaces(row).map((_, i) => standingOf(moment, row.id, i + 1));

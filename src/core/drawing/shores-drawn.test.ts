@@ -1,3 +1,4 @@
+import { lineIn, wayIn } from '../../../tests/of-plan';
 import { ticketHall } from '../../../tests/demo-plan';
 import { deadShore, onNeedles, twoPostBent } from '../../../tests/shores';
 import { evaluateWhole } from '../plan/evaluate';
@@ -41,8 +42,8 @@ describe('the house cut across the line', () => {
   });
   test('what is not known is written as not known, in red', () => {
     const plan = ticketHall();
-    plan.shoring.storeys[1]!.left.dead = null;
-    plan.shoring.storeys[1]!.bears = null;
+    lineIn(plan).storeys[1]!.left.dead = null;
+    lineIn(plan).storeys[1]!.bears = null;
     const { side } = at(plan, 6);
     expect(words(side)).toEqual(expect.arrayContaining(['3.60 m · load not known', 'stands a wall or post here?', 'Offices: what comes down is not known']));
     expect(side.shapes.some((shape) => shape.shape === 'label' && shape.ink === 'stop')).toBe(true);
@@ -69,13 +70,13 @@ describe('colour and pattern of a shore at the moment', () => {
   });
   test('over its capacity it is red', () => {
     const plan = ticketHall();
-    plan.shoring.walls[0]!.braces = 0;
+    lineIn(plan).walls[0]!.braces = 0;
     expect(styles(of(at(plan, 6, 'beam').side, 'sh1')).some((style) => style.fill === 'stop')).toBe(true);
   });
   test('a header stands in the gap, and no stud', () => {
     const count = (gaps: boolean) => {
       const plan = ticketHall();
-      if (!gaps) plan.shoring.walls[3]!.gaps = [];
+      if (!gaps) lineIn(plan).walls[3]!.gaps = [];
       return styles(of(at(plan, 6, 'beam').side, 'sh4')).length;
     };
     expect(count(false) - count(true)).toBe(1);
@@ -97,7 +98,7 @@ test('at the shores the drawing is close and the way in is left out; at the way 
   expect(words(about('wayIn')).some((one) => one.includes('Gable door'))).toBe(true);
   const dashed = (drawing: Drawing) =>
     drawing.shapes.filter((shape) => shape.shape === 'polygon' && shape.style.stroke === 'steel' && shape.style.dash === 'dash').length;
-  expect(dashed(about('wayIn')) - dashed(about('runSheet'))).toBe(plan.wayIn.legs.length);
+  expect(dashed(about('wayIn')) - dashed(about('runSheet'))).toBe(wayIn(plan).legs.length);
 });
 
 describe('bents', () => {

@@ -1,7 +1,9 @@
 import { add, angleOf, direction, distance, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { memberSize } from '../plan/member-weight';
 import { Missing } from '../plan/missing';
-import type { Bearing, Opening, Plan } from '../plan/schema';
+import type { Bearing, Opening, Plan, WayIn } from '../plan/schema';
+import { wayOfMember, wayViews, type WayPlan } from '../plan/views';
+import { liesThere, type ShoresMoment } from './shore-moment';
 import type { Check } from '../plan/check';
 import { legVerdict } from '../plan/leg-verdict';
 import { carriedOf } from '../plan/way-pieces';
@@ -21,7 +23,7 @@ function lyingOn(plan: Plan, opening: Opening) {
   if (size === null || size instanceof Missing) return null;
   const along = direction(angleOf(sub(right.at, left.at)));
   const start = add(mix(left.at, right.at, 0.5), scale(along, -member.length / 2));
-  const cuts = plan.wayIn.member === member.id ? plan.wayIn.cuts.filter((cut) => cut > 0 && cut < member.length) : [];
+  const cuts = (wayOfMember(plan, member.id)?.cuts ?? []).filter((cut) => cut > 0 && cut < member.length);
   return { left, right, member, size, along, start, cuts };
 }
 
@@ -33,7 +35,7 @@ const label = (member: { mark: string }, make: { designation: string } | null) =
 /** A piece in its place, or only where it will lie. */
 const lies = (there: boolean): Style => (there ? { fill: 'steel', stroke: 'steelEdge', width: 1.2 } : { stroke: 'steel', width: 1.2, dash: 'dash' });
 
-export function openingsAbove(plan: Plan, memberIn: boolean): Shape[] {
+export function openingsAbove(plan: Plan, shores: ShoresMoment): Shape[] {
   return plan.survey.openings.flatMap((opening): Shape[] => {
     const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
     if (!lying) return [];
@@ -44,7 +46,7 @@ export function openingsAbove(plan: Plan, memberIn: boolean): Shape[] {
       {
         shape: 'polygon',
         points: rectangle(add(start, scale(along, member.length / 2)), member.length, size.width, angleOf(along)),
-        style: lies(memberIn || plan.shoring.opening !== opening.id),
+        style: lies(liesThere(shores, opening.id)),
         of,
       },
       ...cuts.map((cut): Shape => {
@@ -66,7 +68,7 @@ export function openingsAbove(plan: Plan, memberIn: boolean): Shape[] {
 }
 
 /** The same from the side: real depth on its seats, posts or wall under them, splices marked. */
-export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: boolean): Shape[] {
+export function openingsBeside(plan: Plan, along: (p: Vec) => number, shores: ShoresMoment): Shape[] {
   return plan.survey.openings.flatMap((opening): Shape[] => {
     const lying = liftedThere(plan, opening) ? null : lyingOn(plan, opening);
     if (!lying) return [];
@@ -86,7 +88,7 @@ export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: 
       {
         shape: 'polygon',
         points: box(from, from + member.length, low, low + size.depth),
-        style: lies(memberIn || plan.shoring.opening !== opening.id),
+        style: lies(liesThere(shores, opening.id)),
         of,
         solid: true,
       },
@@ -136,7 +138,9 @@ export function openingsBeside(plan: Plan, along: (p: Vec) => number, memberIn: 
 }
 
 /** The longest piece where it is at each point of the way, as far as it gets. */
-export function carriedShapes(plan: SettledPlan): Shape[] {
+export const carriedShapes = (plan: SettledPlan): Shape[] => wayViews(plan).flatMap(oneCarried);
+
+function oneCarried(plan: WayPlan<SettledPlan>): Shape[] {
   const carried = carriedOf(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   if (carried instanceof Missing || plan.wayIn.legs.length < 2) return [];
   const { outcome } = sweepOf(plan, carried);
@@ -150,8 +154,9 @@ export function carriedShapes(plan: SettledPlan): Shape[] {
 }
 
 /** The way in, from leg to leg. Where it is what one looks at, each has its name and its verdict; elsewhere a number is enough. */
-export function wayShapes(plan: SettledPlan, named: boolean, checks: readonly Check[]): Shape[] {
-  const { legs } = plan.wayIn;
+export const wayShapes = (plan: SettledPlan, named: boolean, checks: readonly Check[]): Shape[] => plan.ways.flatMap((way) => oneWay(way, named, checks));
+
+function oneWay({ legs }: WayIn, named: boolean, checks: readonly Check[]): Shape[] {
   if (legs.length === 0) return [];
   const ends = legs.slice(0, -1).map((leg, i) => ({ from: leg.at, to: legs[i + 1]?.at ?? leg.at }));
   return [

@@ -34,6 +34,8 @@ export const aboutKinds = [
   'yardPlace',
   'leg',
   'splice',
+  'way',
+  'line',
   'storey',
   'shore',
   'make',

@@ -1,3 +1,4 @@
+import { allRows, allWalls } from './views';
 import { canonicalJson } from './canonical';
 import type { Plan } from './schema';
 
@@ -27,12 +28,15 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['joint', plan.structure.joints],
   ['brace', plan.structure.braces],
   ['load put on', plan.structure.loads],
-  ['leg of the way in', plan.wayIn.legs],
-  ['storey', plan.shoring.storeys],
-  ['shore wall', plan.shoring.walls],
-  ['row of props', plan.shoring.rows],
+  ['leg of the way in', plan.ways.flatMap((way) => way.legs)],
+  ['way in', plan.ways.map(({ legs: _, ...way }) => way)],
+  ['shored line', plan.shoring.lines.map(({ id, name, opening, room, preload }) => ({ id, name, opening, room, preload }))],
+  ['storey', plan.shoring.lines.flatMap((line) => line.storeys)],
+  ['shore wall', allWalls(plan)],
+  ['row of props', allRows(plan)],
   ['bent', plan.shoring.bents],
-  ['step of the strike', plan.shoring.strike],
+  ['step of the strike', plan.shoring.lines.flatMap((line) => line.strike)],
+  ['reading', plan.shoring.lines.flatMap((line) => line.watch)],
   ['hold point', plan.holds],
 ];
 

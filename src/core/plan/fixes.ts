@@ -8,7 +8,7 @@ import { moveWords } from './move-words';
 import { needsOf, type Doing } from './replay';
 import type { Move, Plan } from './schema';
 import { settle } from './settle';
-import { strikeGroups } from './strike-groups';
+import { allStrikeGroups } from './strike-groups';
 
 /** What would make a stop or a question of the run sheet go away: said in words, done by one command. */
 export interface Fix {
@@ -80,7 +80,7 @@ const asked: Readonly<Record<string, (id: string, part: string) => readonly Doin
   'moves.brace': (brace) => [{ kind: 'brace.fix', brace }],
   'moves.load': (_, load) => [{ kind: 'load.on', load }],
   'moves.shore': (shore) => [{ kind: 'shore.set', shore }],
-  'moves.line': () => [{ kind: 'line.open' }],
+  'moves.line': (line) => [{ kind: 'line.open', line }],
   'moves.member': (opening) => [{ kind: 'member.set', opening }],
 };
 
@@ -222,7 +222,7 @@ class Sheet {
   private does(move: Move, doing: Doing): boolean {
     if (move.kind !== doing.kind) return false;
     if (move.kind === 'shore.strike') {
-      const group = strikeGroups(this.plan).find((one) => one.id === doing.step || one.steps.some((step) => step.id === doing.step));
+      const group = allStrikeGroups(this.plan).find((one) => one.id === doing.step || one.steps.some((step) => step.id === doing.step));
       return group !== undefined && (group.id === move.step || group.steps.some((step) => step.id === move.step));
     }
     return Object.entries(doing).every(([field, value]) => (move as unknown as Record<string, unknown>)[field] === value);

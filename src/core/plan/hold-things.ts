@@ -1,3 +1,4 @@
+import { allShores, lineOf, lineShores } from './views';
 import { temporarySupports } from './document/structure';
 import { distance } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
@@ -6,7 +7,7 @@ import { Missing } from './missing';
 import type { Hold, HoldReading } from './holds';
 import type { Bearing, HoldRecord } from './schema';
 import type { SettledPlan } from './settle';
-import { strikeGroups } from './strike-groups';
+import { allStrikeGroups } from './strike-groups';
 
 /** One thing a hold point wants a number of. */
 export interface HoldThing {
@@ -22,6 +23,12 @@ const spanOf = (left: Bearing | undefined, right: Bearing | undefined): number |
 
 /** Supports of the structure that stand for a time only. */
 const temporaryOf = ({ structure }: SettledPlan) => structure.supports.filter((one) => temporarySupports.includes(one.kind));
+
+/** Of several lines, each thing of one is named with it: walls of two may be called alike. */
+const ofLine = (plan: SettledPlan, id: string, name: string): string => {
+  const line = plan.shoring.lines.length > 1 ? lineOf(plan, id) : undefined;
+  return line ? `${name} (${line.name})` : name;
+};
 
 /** The things of a plan a hold point reads: each pour, each span, each shore, each pocket, each step of the strike. */
 export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of']): HoldThing[] {
@@ -54,14 +61,14 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
       }));
     }
     case 'shores':
-      return [...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents, ...temporaryOf(plan)].map(({ id, name }) => ({
+      return [...allShores(plan), ...temporaryOf(plan)].map(({ id, name }) => ({
         id,
-        name,
+        name: ofLine(plan, id, name),
         says: null,
         least: null,
       }));
     case 'lineShores':
-      return [...plan.shoring.walls, ...plan.shoring.rows].map(({ id, name }) => ({ id, name, says: null, least: null }));
+      return lineShores(plan).map(({ id, name }) => ({ id, name: ofLine(plan, id, name), says: null, least: null }));
     case 'pockets':
       return plan.survey.openings.flatMap((opening) => {
         if (!plan.moves.some((move) => move.kind === 'member.set' && move.opening === opening.id)) return [];
@@ -71,7 +78,7 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
         return [{ id: opening.id, name: opening.name, says: opening.bay.width, least: packed }];
       });
     case 'strikeSteps':
-      return [...strikeGroups(plan), ...temporaryOf(plan)].map(({ id, name }) => ({ id, name, says: null, least: null }));
+      return [...allStrikeGroups(plan), ...temporaryOf(plan)].map(({ id, name }) => ({ id, name: ofLine(plan, id, name), says: null, least: null }));
   }
 }
 

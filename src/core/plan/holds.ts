@@ -1,3 +1,4 @@
+import { allShores } from './views';
 import type { QuantityKind } from '../units';
 import { temporarySupports } from './document/structure';
 import type { HoldId } from './hold-ids';
@@ -148,7 +149,7 @@ export const holds: readonly Hold[] = [
 
 /** The hold points a plan is asked for. */
 export const holdsOf = (plan: Plan): readonly Hold[] => {
-  const shored = plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
+  const shored = allShores(plan).length > 0;
   // Where steel alone stands for a time there is no line to open and no pocket; there is temporary works to check and to strike.
   const temporary = plan.structure.supports.some((one) => temporarySupports.includes(one.kind));
   return holds.filter((hold) => hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26')));

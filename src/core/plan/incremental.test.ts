@@ -67,7 +67,10 @@ const edits: ((plan: Plan, n: number) => unknown)[] = [
   ({ picks }, n) => picks.length && (picks[n % picks.length]!.boom = 15 + (n % 12)),
   ({ members }, n) => members.length && (members[n % members.length]!.mark = `M${n % 7}`),
   ({ bearings }, n) => bearings.length && (bearings[n % bearings.length]!.name = `Post ${n % 7}`),
-  ({ shoring }, n) => shoring.walls.length && (shoring.walls[n % shoring.walls.length]!.name = `Wall ${n % 7}`),
+  ({ shoring }, n) => {
+    const walls = shoring.lines.flatMap((line) => line.walls);
+    if (walls.length) walls[n % walls.length]!.name = `Wall ${n % 7}`;
+  },
   ({ structure }, n) => structure.loads.length && (structure.loads[n % structure.loads.length]!.force = 1e3 * (1 + (n % 20))),
   ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.grade = n % 2 ? 'S235' : 'A992'),
 ];

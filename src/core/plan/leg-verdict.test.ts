@@ -1,3 +1,4 @@
+import { wayIn } from '../../../tests/of-plan';
 import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
 import { legChecksOf, legSubject, legVerdict } from './leg-verdict';
@@ -5,7 +6,7 @@ import type { Leg } from './schema';
 
 const twoDoors = () => {
   const plan = ticketHall();
-  const { legs } = plan.wayIn;
+  const { legs } = wayIn(plan);
   const door = legs.find((one): one is Extract<Leg, { kind: 'opening' }> => one.kind === 'opening')!;
   const other = { ...door, id: 'again', name: ` ${door.name} `, at: { x: door.at.x + 1, y: door.at.y }, width: 0.3 };
   legs.push(other);

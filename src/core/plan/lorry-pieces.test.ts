@@ -1,3 +1,4 @@
+import { wayIn } from '../../../tests/of-plan';
 import { demoPlan, ticketHall } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
 import type { LoadPiece } from '../steel/lists/loads';
@@ -16,12 +17,12 @@ test('a member cut on the way in travels in its parts, and the parts weigh the m
   expect(parts.map((one) => one.name)).toEqual(['TH1/1', 'TH1/2', 'TH1/3']);
   const weight = memberWeight(plan.members[0]!, rules);
   if (weight instanceof Missing) throw new Error('missing');
-  expect(parts.reduce((sum, one) => sum + one.mass, 0)).toBeCloseTo(weight.lifted + 2 * plan.wayIn.splice.mass, 6);
+  expect(parts.reduce((sum, one) => sum + one.mass, 0)).toBeCloseTo(weight.lifted + 2 * wayIn(plan).splice.mass, 6);
   expect(parts.reduce((sum, one) => sum + one.length, 0)).toBeCloseTo(plan.members[0]!.length, 9);
 });
 test('whole again, it travels whole; packed it is wider', () => {
   const plan = ticketHall();
-  plan.wayIn.cuts = [];
+  wayIn(plan).cuts = [];
   plan.transport.trucks[0]!.overhang = 1;
   const one = all(plan).find((piece) => piece.name === 'TH1')!;
   expect(one.length).toBe(plan.members[0]!.length);

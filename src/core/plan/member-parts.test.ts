@@ -1,3 +1,4 @@
+import { asWay, wayIn } from '../../../tests/of-plan';
 import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
@@ -132,17 +133,17 @@ describe('carried in its pieces', () => {
   };
   test('each weighs what lies in it and half its splices, and all of them the whole', () => {
     const plan = stepped();
-    const carried = known(carriedOf(settle(plan), rules));
+    const carried = known(carriedOf(asWay(settle(plan)), rules));
     const total = carried.pieces.reduce((sum, one) => sum + one.mass, 0);
-    expect(total).toBeCloseTo(carried.weight.lifted + 2 * plan.wayIn.splice.mass, 6);
+    expect(total).toBeCloseTo(carried.weight.lifted + 2 * wayIn(plan).splice.mass, 6);
     const moment = carried.pieces.reduce((sum, one) => sum + one.mass * (one.from + one.cg), 0);
-    const splices = plan.wayIn.cuts.reduce((sum, cut) => sum + plan.wayIn.splice.mass * cut, 0);
+    const splices = wayIn(plan).cuts.reduce((sum, cut) => sum + wayIn(plan).splice.mass * cut, 0);
     expect(moment).toBeCloseTo(carried.weight.lifted * carried.weight.cg + splices, 6);
     const first = carried.pieces[1]!;
     expect(shareBetween(plan.members[0]!, first.from, first.to).cg).toBeLessThan((first.from + first.to) / 2);
   });
   test('the search for fewest pieces does not pretend: it asks for the cuts', () => {
-    const answer = splitOf(settle(stepped()), rules);
+    const answer = splitOf(asWay(settle(stepped())), rules);
     expect(answer).toBeInstanceOf(Missing);
     expect((answer as Missing).questions[0]).toMatch(/not alike along its length/);
   });
@@ -164,13 +165,13 @@ describe('what hangs past the ends', () => {
   });
   test('lengthens the piece on the truck and on the way in, at its own end only, and takes nothing off what the cuts add up to', () => {
     const plan = ticketHall();
-    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
+    const member = plan.members.find((one) => one.id === wayIn(plan).member)!;
     Object.assign(member, { make: bracketed.make, length: 10, travel: { ...member.travel } });
-    plan.wayIn.cuts = [];
+    wayIn(plan).cuts = [];
     expect(travellersOf(settle(plan), member, rules).map((one) => one.length)).toEqual([expect.closeTo(11, 12)]);
-    expect(known(carriedOf(settle(plan), rules)).longest.length).toBeCloseTo(11, 12);
-    plan.wayIn.cuts = [4, 7];
-    const { pieces } = known(carriedOf(settle(plan), rules));
+    expect(known(carriedOf(asWay(settle(plan)), rules)).longest.length).toBeCloseTo(11, 12);
+    wayIn(plan).cuts = [4, 7];
+    const { pieces } = known(carriedOf(asWay(settle(plan)), rules));
     expect(pieces.map((one) => one.length)).toEqual([expect.closeTo(4.6, 12), expect.closeTo(3, 12), expect.closeTo(3.4, 12)]);
     expect(pieces.reduce((sum, one) => sum + one.to - one.from, 0)).toBeCloseTo(10, 12);
     expect(travellersOf(settle(plan), member, rules).map((one) => one.length)).toEqual(pieces.map((one) => one.length));
@@ -192,32 +193,32 @@ describe('what hangs past the ends', () => {
 describe('a piece cut out of a member whose weight lies nobody knows how', () => {
   const cutBeam = (change: (member: Member) => void): Plan => {
     const plan = ticketHall();
-    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
-    plan.wayIn.cuts = [member.length / 3];
+    const member = plan.members.find((one) => one.id === wayIn(plan).member)!;
+    wayIn(plan).cuts = [member.length / 3];
     change(member);
     return plan;
   };
   const cutOf = (plan: Plan) =>
     travellersOf(
       settle(plan),
-      plan.members.find((one) => one.id === plan.wayIn.member)!,
+      plan.members.find((one) => one.id === wayIn(plan).member)!,
       rules,
     );
   const askedOfCut = (plan: Plan): string => {
-    const carried = carriedOf(settle(plan), rules);
+    const carried = carriedOf(asWay(settle(plan)), rules);
     return carried instanceof Missing ? carried.questions.join(' ') : '';
   };
   test('balanced off its middle by hand: asked, and no piece of it is weighed or said to fit a load', () => {
     const plan = cutBeam((member) => (member.cg = member.length * 0.6));
     expect(askedOfCut(plan)).toMatch(/off its middle.*What lies where/);
     expect(cutOf(plan).map((one) => one.mass)).toEqual([null, null]);
-    expect(cutOf(plan).reduce((sum, one) => sum + one.length, 0)).toBeCloseTo(plan.members.find((one) => one.id === plan.wayIn.member)!.length, 12);
-    expect(lorryPieces(plan, rules).lacking).toContain(plan.members.find((one) => one.id === plan.wayIn.member)!.mark);
+    expect(cutOf(plan).reduce((sum, one) => sum + one.length, 0)).toBeCloseTo(plan.members.find((one) => one.id === wayIn(plan).member)!.length, 12);
+    expect(lorryPieces(plan, rules).lacking).toContain(plan.members.find((one) => one.id === wayIn(plan).member)!.mark);
   });
   test('the split search does not pretend either, before it is cut', () => {
     const plan = cutBeam((member) => (member.cg = member.length * 0.6));
-    plan.wayIn.cuts = [];
-    expect(splitOf(settle(plan), rules)).toBeInstanceOf(Missing);
+    wayIn(plan).cuts = [];
+    expect(splitOf(asWay(settle(plan)), rules)).toBeInstanceOf(Missing);
     expect(askedOfCut(plan)).toBe('');
   });
   test('balanced within a hundredth of its middle it is alike along its length', () => {
@@ -225,7 +226,7 @@ describe('a piece cut out of a member whose weight lies nobody knows how', () =>
     expect(askedOfCut(near)).toBe('');
     const [a, b] = cutOf(near);
     expect(a!.mass! / b!.mass!).toBeGreaterThan(0.4);
-    expect(splitOf(settle(near), rules)).not.toBeInstanceOf(Missing);
+    expect(splitOf(asWay(settle(near)), rules)).not.toBeInstanceOf(Missing);
   });
   test('of parts nobody can weigh the same is asked, though somebody gave its balance and its weight', () => {
     const plan = cutBeam((member) =>
@@ -236,7 +237,7 @@ describe('a piece cut out of a member whose weight lies nobody knows how', () =>
         use: 'worst',
       }),
     );
-    const member = plan.members.find((one) => one.id === plan.wayIn.member)!;
+    const member = plan.members.find((one) => one.id === wayIn(plan).member)!;
     expect(sharesKnown(member)).toBeInstanceOf(Missing);
     expect(askedOfCut(plan)).toMatch(/What does run of .* weigh\?/);
     expect(cutOf(plan).every((one) => one.mass === null)).toBe(true);

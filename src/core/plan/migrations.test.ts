@@ -1,3 +1,4 @@
+import { asLine, lineIn } from '../../../tests/of-plan';
 import { readFileSync } from 'node:fs';
 import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
@@ -6,7 +7,12 @@ import { openPlan, openPlanText } from './open';
 import { PLAN_VERSION, type Plan } from './schema';
 
 const text = readFileSync('tests/files/ticket-hall-v2.trestle.json', 'utf8');
-type Old = Record<string, never> & { survey: { openings: { warmer: number | null }[] }; shoring: { rows: unknown[]; bents: unknown[] } };
+/** As it was while a plan had one way in and one shored line. */
+type Old = Record<string, never> & {
+  survey: { openings: { warmer: number | null }[] };
+  wayIn: { splice: object };
+  shoring: { strike: unknown; walls: { id: string }[]; rows: unknown[]; bents: unknown[] };
+};
 const old = (): Old => JSON.parse(text) as Old;
 const opened = (value: unknown): Plan => {
   const answer = openPlan(value);
@@ -23,10 +29,12 @@ describe('a plan of version 2', () => {
     const was = old() as unknown as Plan;
     expect(plan.bearings).toMatchObject(was.bearings);
     for (const { measured } of plan.bearings) expect(measured).toMatchObject({ seatWidth: null });
-    expect(plan.wayIn).toEqual({ ...was.wayIn, splice: { ...was.wayIn.splice, bolts: null, engineer: '' } });
-    expect(plan.shoring.strike).toEqual(was.shoring.strike);
+    const { wayIn: way, shoring: line } = old();
+    expect(plan.ways).toEqual([{ id: 'way-1', name: 'TH1', ...way, splice: { ...way.splice, bolts: null, engineer: '' } }]);
+    expect(plan.shoring.lines).toMatchObject([{ id: 'line-1', name: 'Hall opening' }]);
+    expect(lineIn(plan).strike).toEqual(line.strike);
     expect(plan.members.map((member) => member.mark)).toEqual(was.members.map((member) => member.mark));
-    for (const wall of plan.shoring.walls) expect(wall).toMatchObject({ ...was.shoring.walls.find((one) => one.id === wall.id), diagonals: null, gaps: [] });
+    for (const wall of lineIn(plan).walls) expect(wall).toMatchObject({ ...line.walls.find((one) => one.id === wall.id), diagonals: null, gaps: [] });
   });
   test('the difference of two temperatures stays the same', () => {
     const { air } = opened(old()).survey.openings[0]!;
@@ -74,7 +82,7 @@ describe('a plan of version 2', () => {
         standsOn: [],
       },
     ];
-    const { rows, bents } = opened(plan).shoring;
+    const { rows, bents } = asLine(opened(plan)).shoring;
     expect(rows[0]).toMatchObject({ needle: { kind: 'steel' }, prop: { kind: 'steel', class: 'B' }, head: null, lateral: null });
     expect(bents[0]).toMatchObject({ at: null, guys: [], sail: null, loads: [{ from: 1, to: null, bearing: null }] });
   });
@@ -133,7 +141,43 @@ describe('version 4', () => {
     const { structure, version, ...rest } = opened.plan;
     expect(version).toBe(PLAN_VERSION);
     expect(structure).toEqual({ makes: [], pieces: [], supports: [], joints: [], braces: [], loads: [] });
-    const { version: _, ...before } = old;
-    expect(rest).toEqual(before);
+    const { version: _, wayIn, shoring, moves, ...before } = old;
+    const { ways, shoring: now, moves: done, ...others } = rest;
+    expect(others).toEqual(before);
+    expect({ ways, now, done }).toEqual(listed({ wayIn, shoring, moves }));
   });
+});
+
+/** One way in and one shored line as the lists they became: what says nothing is no way and no line. */
+function listed({ wayIn, shoring, moves }: Record<string, unknown>) {
+  const { bents, stock, ...line } = shoring as Record<string, unknown>;
+  const way = wayIn as { member: unknown; legs: unknown[] };
+  return {
+    ways: way.member === null && way.legs.length === 0 ? [] : [{ ...way, id: 'way-1', name: expect.any(String) as unknown }],
+    now: { lines: line.opening === null ? [] : [{ ...line, id: 'line-1', name: expect.any(String) as unknown }], bents, stock },
+    done: (moves as { kind: string }[]).map((move) => (move.kind === 'line.open' ? { ...move, line: 'line-1' } : move)),
+  };
+}
+
+describe('version 5', () => {
+  const file = (name: string) => JSON.parse(readFileSync(`tests/files/${name}-v5.trestle.json`, 'utf8')) as Record<string, unknown>;
+  test.each(['luggage-hall', 'quay-footbridge', 'ticket-hall'])('%s: its one way in and its one line are the first of their lists', (name) => {
+    const { version: _, wayIn, shoring, moves, ...before } = file(name);
+    const { version, ways, shoring: now, moves: done, ...others } = opened(file(name));
+    expect(version).toBe(PLAN_VERSION);
+    expect(others).toEqual(before);
+    expect({ ways, now, done }).toEqual(listed({ wayIn, shoring, moves }));
+  });
+  test('a line of which nothing is said but that it is opened is kept: a move names it', () => {
+    const plan = file('quay-footbridge') as { moves: object[] };
+    plan.moves.push({ id: 'opens', kind: 'line.open' });
+    expect(opened(plan).shoring.lines).toMatchObject([{ id: 'line-1', opening: null, storeys: [] }]);
+  });
+  test.each([null, 7, { shoring: 4, wayIn: [] }, { shoring: { lines: 2 }, wayIn: {} }, { moves: [null, 3], shoring: {}, wayIn: {} }])(
+    '%j breaks nothing on the way',
+    (value) => {
+      expect(() => migrations[5]!(value)).not.toThrow();
+      expect(openPlan({ ...(typeof value === 'object' ? value : {}), format: 'keen-trestle/plan', version: 5 }).ok).toBe(false);
+    },
+  );
 });

@@ -20,10 +20,11 @@ const nothingMore = () => ({
 
 /** All that a new plan has not said yet. */
 export const nothingYet = () => {
-  const { survey, truck: _, wayIn, ...rest } = nothingMore();
+  const { survey, truck: _, wayIn: __, shoring: ___, ...rest } = nothingMore();
   return {
     ...rest,
-    wayIn: { ...wayIn, splice: { ...wayIn.splice, bolts: null, engineer: '' } },
+    ways: [],
+    shoring: { lines: [], bents: [], stock: [] },
     transport: { trucks: [], turns: [], permits: [] },
     structure: noStructure(),
     survey: { ...survey, changedOn: '', cutListOn: '', revisions: noRevisions(), owner: '', lookedOver: { by: '', on: '' } },
@@ -113,7 +114,31 @@ export const migrations: Record<number, (plan: unknown) => unknown> = {
     return { ...rest, members, wayIn, survey, transport: { trucks, turns: [], permits }, version: 4 };
   },
   4: (plan) => ({ structure: noStructure(), ...record(plan), version: 5 }),
+  5: (plan) => {
+    // A plan had one way in and one shored line: the first of each list. One of which nothing is said is none.
+    const { wayIn, shoring, ...rest } = record(plan);
+    if (!isRecord(shoring) || !isRecord(wayIn)) return { ...record(plan), version: 6 };
+    const { bents, stock, ...line } = shoring;
+    const named = (list: unknown, id: unknown, what: 'name' | 'mark', otherwise: string): string => {
+      const words = (Array.isArray(list) ? list.map(record) : []).find((one) => one.id === id)?.[what];
+      return typeof words === 'string' && words.trim() !== '' ? words : otherwise;
+    };
+    const opened = Array.isArray(rest.moves) && rest.moves.some((move) => record(move).kind === 'line.open');
+    const way = { id: 'way-1', name: named(rest.members, wayIn.member, 'mark', 'Way in'), ...wayIn };
+    const first = { id: 'line-1', name: named(record(rest.survey).openings, line.opening, 'name', 'Line'), ...line };
+    return {
+      ...rest,
+      moves: each(rest.moves, (move) => (move.kind === 'line.open' ? { ...move, line: first.id } : move)),
+      ways: saysNothing(wayIn, ['member', 'legs', 'cuts', 'transport']) && saysNothing(record(wayIn.gear), ['what', 'mass']) ? [] : [way],
+      shoring: { lines: !opened && saysNothing(line, ['opening', 'storeys', 'walls', 'rows', 'strike', 'watch', 'room']) ? [] : [first], bents, stock },
+      version: 6,
+    };
+  },
 };
+
+/** Each of these fields is there and empty. What is not as it should be says something, and is refused afterwards. */
+const saysNothing = (of: Loose, fields: readonly string[]): boolean =>
+  fields.every((field) => of[field] === null || of[field] === '' || (Array.isArray(of[field]) && of[field].length === 0));
 
 type Loose = Record<string, unknown>;
 const isRecord = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -1,6 +1,7 @@
+import { allShores } from './views';
 import { liftedBy } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
-import { strikeGroups } from './strike-groups';
+import { allStrikeGroups } from './strike-groups';
 
 type Offer<K extends MoveKind> = (plan: Plan) => Omit<Extract<Move, { kind: K }>, 'id' | 'kind'>[];
 const each =
@@ -16,7 +17,6 @@ const supports = (plan: Plan) => plan.structure.supports;
 const joints = (plan: Plan) => plan.structure.joints;
 const braces = (plan: Plan) => plan.structure.braces;
 const loads = (plan: Plan) => plan.structure.loads;
-const shores = ({ shoring }: Plan) => [...shoring.walls, ...shoring.rows, ...shoring.bents];
 
 /** By kind, in the order people work, the moves that could be added to a plan. A kind that is left out here does not compile. */
 const offers: { readonly [K in MoveKind]: Offer<K> } = {
@@ -35,10 +35,10 @@ const offers: { readonly [K in MoveKind]: Offer<K> } = {
   'piece.plumb': each(pieces, ({ id }) => ({ piece: id })),
   'piece.tighten': each(pieces, ({ id }) => ({ piece: id })),
   'crane.leave': each(stands, ({ id }) => ({ stand: id })),
-  'shore.set': each(shores, ({ id }) => ({ shore: id })),
-  'line.open': ({ shoring }) => (shoring.opening === null ? [] : [{}]),
+  'shore.set': each(allShores, ({ id }) => ({ shore: id })),
+  'line.open': ({ shoring }) => shoring.lines.filter((line) => line.opening !== null).map(({ id }) => ({ line: id })),
   'member.set': ({ survey }) => survey.openings.filter((one) => one.member !== null).map(({ id }) => ({ opening: id })),
-  'shore.strike': each(strikeGroups, ({ id }) => ({ step: id })),
+  'shore.strike': each(allStrikeGroups, ({ id }) => ({ step: id })),
   'support.ready': each(supports, ({ id }) => ({ support: id })),
   'support.level': each(supports, ({ id, level }) => ({ support: id, level: level ?? 0 })),
   'support.strike': each(supports, ({ id }) => ({ support: id })),

@@ -1,3 +1,4 @@
+import { allShores, lineOf } from './views';
 import { bearingOf, markLifted, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
@@ -34,6 +35,9 @@ export const moveKindName: Record<MoveKind, string> = {
   other: 'Other',
 };
 
+/** Name of the opening a shored line stands for. */
+const openingOf = (plan: Plan, line: string): string =>
+  plan.survey.openings.find((one) => one.id === plan.shoring.lines.find(({ id }) => id === line)?.opening)?.name ?? '';
 const namedIn = (list: readonly { id: string; name: string }[], id: string): string => list.find((one) => one.id === id)?.name || id;
 const markIn = ({ structure }: Plan, id: string): string => structure.pieces.find((one) => one.id === id)?.mark || id;
 
@@ -65,24 +69,24 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
     case 'piece.tighten':
       return { title, about: pieceOf(plan, move.piece).mark };
     case 'shore.set': {
-      const { walls, rows, bents } = plan.shoring;
       return {
-        title: `Set ${[...walls, ...rows, ...bents].find((one) => one.id === move.shore)?.name ?? move.shore}`,
+        title: `Set ${allShores(plan).find((one) => one.id === move.shore)?.name ?? move.shore}`,
         about: 'plumb, braced, tapped in tight',
       };
     }
     case 'line.open':
-      return { title, about: plan.survey.openings.find((one) => one.id === plan.shoring.opening)?.name ?? '' };
+      return { title: plan.shoring.lines.length > 1 ? `Open ${namedIn(plan.shoring.lines, move.line)}` : title, about: openingOf(plan, move.line) };
     case 'member.set': {
       const opening = plan.survey.openings.find((one) => one.id === move.opening);
       const mark = plan.members.find((one) => one.id === opening?.member)?.mark ?? 'the piece';
-      const wedged = plan.shoring.opening === move.opening && plan.shoring.preload > 0;
-      return { title: `Set ${mark}`, about: wedged ? `wedge ${Math.round(plan.shoring.preload * 100)} % onto it` : (opening?.name ?? '') };
+      const preload = Math.max(0, ...plan.shoring.lines.filter((line) => line.opening === move.opening).map((line) => line.preload));
+      return { title: `Set ${mark}`, about: preload > 0 ? `wedge ${Math.round(preload * 100)} % onto it` : (opening?.name ?? '') };
     }
     case 'shore.strike': {
-      const groups = strikeGroups(plan);
+      const line = lineOf(plan, move.step);
+      const groups = line ? strikeGroups(line) : [];
       const n = groups.findIndex((group) => group.steps.some((step) => step.id === move.step));
-      return { title: `${title} ${n + 1}`, about: groups[n]?.name ?? '' };
+      return { title: `${title} ${n + 1}${line && plan.shoring.lines.length > 1 ? ` of ${line.name}` : ''}`, about: groups[n]?.name ?? '' };
     }
     case 'support.ready':
     case 'support.level':

@@ -3,7 +3,8 @@ import { faultsOf, type Fault } from '../calc/schema';
 import { chartFault } from '../cranes/chart-shape';
 import { thresholdFault } from '../rules/rule-sets';
 import { migrations } from './migrations';
-import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan } from './schema';
+import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan, type ShoredLine } from './schema';
+import { allShores, lineShores } from './views';
 
 export type Opened = { ok: true; plan: Plan } | { ok: false; faults: Fault[] };
 
@@ -80,10 +81,11 @@ function danglingFaults(plan: Plan): Fault[] {
   const known: Record<Kind, Set<string>> = {
     link: ids(plan.links),
     opening: ids(plan.survey.openings),
-    storey: ids(plan.shoring.storeys),
-    shore: ids([...plan.shoring.walls, ...plan.shoring.rows]),
-    shoring: ids([...plan.shoring.walls, ...plan.shoring.rows, ...plan.shoring.bents]),
-    step: ids(plan.shoring.strike),
+    line: ids(plan.shoring.lines),
+    storey: ids(plan.shoring.lines.flatMap((line) => line.storeys)),
+    shore: ids(lineShores(plan)),
+    shoring: ids(allShores(plan)),
+    step: ids(plan.shoring.lines.flatMap((line) => line.strike)),
     member: ids(plan.members),
     bearing: ids(plan.bearings),
     piece: ids(plan.pieces),
@@ -102,14 +104,31 @@ function danglingFaults(plan: Plan): Fault[] {
     load: ids(plan.structure.loads),
   };
   const need: Need = (kind, value, path) => {
-    if (!known[kind].has(value))
+    const has = known[kind].has(value);
+    if (!has)
       faults.push({
         path,
         error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
       });
+    return has;
   };
-  const { walls, rows, bents } = plan.shoring;
-  faults.push(...twice('shoring.walls, rows and bents', [...walls, ...rows, ...bents]), ...twiceWithin('', plan));
+  // What belongs to a line is found by its id alone: no two lines may share one.
+  const { lines } = plan.shoring;
+  faults.push(...twiceWithin('', plan));
+  if (faults.length === 0)
+    faults.push(
+      ...twice('shoring, walls, rows and bents', allShores(plan)),
+      ...(['storeys', 'strike', 'watch'] as const).flatMap((name) =>
+        twice(
+          `shoring.lines, ${name}`,
+          lines.flatMap((line): readonly { id: string }[] => line[name]),
+        ),
+      ),
+      ...twice(
+        'ways, legs',
+        plan.ways.flatMap((way) => way.legs),
+      ),
+    );
   for (const name of ['bearings', 'links'] as const)
     plan[name].forEach((one, i) => one.standsOn.forEach((below, j) => need('link', below.link, `${name}[${i}].standsOn[${j}].link`)));
   plan.survey.openings.forEach((one, i) => {
@@ -119,11 +138,7 @@ function danglingFaults(plan: Plan): Fault[] {
   });
   plan.survey.patterns.forEach((one, i) => need('bearing', one.bearing, `survey.patterns[${i}].bearing`));
   plan.survey.lines.forEach((one, i) => one.bearings.forEach((bearing, j) => need('bearing', bearing, `survey.lines[${i}].bearings[${j}]`)));
-  for (const name of ['walls', 'rows'] as const)
-    plan.shoring[name].forEach((one, i) => {
-      need('storey', one.storey, `shoring.${name}[${i}].storey`);
-      one.standsOn.forEach((below, j) => need('link', below.link, `shoring.${name}[${i}].standsOn[${j}].link`));
-    });
+  lines.forEach((line, n) => faults.push(...lineFaults(line, `shoring.lines[${n}]`, need)));
   plan.shoring.bents.forEach((one, i) => {
     one.standsOn.forEach((below, j) => need('link', below.link, `shoring.bents[${i}].standsOn[${j}].link`));
     [...one.posts.map((at, j) => ({ at, path: `posts[${j}]` })), ...one.loads.map(({ at }, j) => ({ at, path: `loads[${j}].at` }))].forEach(({ at, path }) => {
@@ -134,18 +149,9 @@ function danglingFaults(plan: Plan): Fault[] {
         });
     });
   });
-  plan.shoring.walls.forEach((one, i) =>
-    one.gaps.forEach(({ from, to }, j) => {
-      if (to < from)
-        faults.push({
-          path: `shoring.walls[${i}].gaps[${j}].to`,
-          error: `${one.name}: the gap runs from joist ${from} to ${to}: make “to” no less than “from”.`,
-        });
-    }),
-  );
-  plan.shoring.strike.forEach((one, i) => need('shore', one.shore, `shoring.strike[${i}].shore`));
-  if (plan.shoring.opening !== null) need('opening', plan.shoring.opening, 'shoring.opening');
-  if (plan.wayIn.member !== null) need('member', plan.wayIn.member, 'wayIn.member');
+  plan.ways.forEach((way, i) => {
+    if (way.member !== null) need('member', way.member, `ways[${i}].member`);
+  });
   plan.members.forEach(({ travel, make, mark }, i) => {
     if (make.kind === 'parts')
       make.parts.forEach(({ from, to, what }, j) => {
@@ -208,7 +214,35 @@ function pickFaults(plan: Plan, move: Plan['moves'][number], id: string, path: s
   return [];
 }
 
-type Need = (kind: Kind, value: string, path: string) => void;
+/** Notes what the plan does not have; says whether it has it. */
+type Need = (kind: Kind, value: string, path: string) => boolean;
+
+/** Whatever of a shored line points at nothing or at another line, or runs backwards. */
+function lineFaults(line: ShoredLine, path: string, need: Need): Fault[] {
+  const faults: Fault[] = [];
+  if (line.opening !== null) need('opening', line.opening, `${path}.opening`);
+  const own = { storey: ids(line.storeys), shore: ids([...line.walls, ...line.rows]) };
+  const ofLine = (kind: 'storey' | 'shore', value: string, at: string) => {
+    if (need(kind, value, at) && !own[kind].has(value))
+      faults.push({ path: at, error: `${at} names ${kind} “${value}” of another line: use one of ${[...own[kind]].join(', ') || 'none yet'}.` });
+  };
+  for (const name of ['walls', 'rows'] as const)
+    line[name].forEach((one, i) => {
+      ofLine('storey', one.storey, `${path}.${name}[${i}].storey`);
+      one.standsOn.forEach((below, j) => need('link', below.link, `${path}.${name}[${i}].standsOn[${j}].link`));
+    });
+  line.walls.forEach((one, i) =>
+    one.gaps.forEach(({ from, to }, j) => {
+      if (to < from)
+        faults.push({
+          path: `${path}.walls[${i}].gaps[${j}].to`,
+          error: `${one.name}: the gap runs from joist ${from} to ${to}: make “to” no less than “from”.`,
+        });
+    }),
+  );
+  line.strike.forEach((one, i) => ofLine('shore', one.shore, `${path}.strike[${i}].shore`));
+  return faults;
+}
 
 /** Whatever of the structure points at nothing, or past the end of a piece. */
 function structureFaults({ structure }: Plan, need: Need): Fault[] {

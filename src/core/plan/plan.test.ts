@@ -1,3 +1,4 @@
+import { lineIn } from '../../../tests/of-plan';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { demoPlan, ticketHall } from '../../../tests/demo-plan';
@@ -51,12 +52,12 @@ describe('the door', () => {
   });
   test('two shores of one id are refused, of whatever kind: a move would mean both', () => {
     const plan = ticketHall();
-    const { walls } = plan.shoring;
+    const { walls } = lineIn(plan);
     walls[1]!.id = walls[0]!.id;
     const answer = openPlan(plan);
     expect(answer).toMatchObject({
       ok: false,
-      faults: expect.arrayContaining([expect.objectContaining({ path: `shoring.walls, rows and bents[1].id` })]) as unknown,
+      faults: expect.arrayContaining([expect.objectContaining({ path: `shoring.lines[0].walls[1].id` })]) as unknown,
     });
   });
   test.each([null, 5, [], 'text', {}])('%p is not a plan', (value) => expect(openPlan(value).ok).toBe(false));
@@ -130,8 +131,6 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
     change: [{ id: 'm-tb1', changes: { length: 9.2 } }],
   },
   editSurvey: { changes: { strippedOn: '2026-09-12' } },
-  editWayIn: { changes: { cuts: [3] } },
-  editShoring: { changes: { room: 1.4 } },
   shiftIn: { list: 'legs', id: 'lg4', to: 1 },
   recordHold: { hold: { id: 'HP3', by: 'B', evidence: 'E', value: '', on: '2026-10-01' } },
   withdrawHold: { id: 'HP3' },

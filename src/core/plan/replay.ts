@@ -1,6 +1,7 @@
+import { lineOf } from './views';
 import { bearingOf, liftedBy, pickOf, pieceOf, standOf } from './lookups';
 import type { Move, MoveKind, Pick, Plan } from './schema';
-import { strikeGroups } from './strike-groups';
+import { allStrikeGroups, strikeGroups } from './strike-groups';
 import { keep, keepOne } from './keep';
 import { hoodsOf, type Hood } from './structure/hoods';
 import {
@@ -39,8 +40,8 @@ export interface Moment {
   pieces: Record<string, PieceState>;
   /** temporary walls, rows and bents put up */
   shoresSet: Record<string, boolean>;
-  /** what rested on the line to be opened is gone */
-  lineOpen: boolean;
+  /** shored lines that are opened: what rested on them is gone */
+  linesOpen: Record<string, boolean>;
   /** members set by hand, by their opening */
   membersSet: Record<string, boolean>;
   /** groups of the strike done, by their first step */
@@ -92,7 +93,7 @@ function firstMoment(plan: Plan): Moment {
     cranesSet: Object.fromEntries(plan.stands.map((s) => [s.id, false])),
     pieces: Object.fromEntries(plan.pieces.map((p): [string, PieceState] => [p.id, UNTOUCHED])),
     shoresSet: {},
-    lineOpen: false,
+    linesOpen: {},
     membersSet: {},
     struck: {},
     structure: nothingStands,
@@ -261,8 +262,8 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       return [...stands, ...free];
     }
     case 'line.open': {
-      const { walls, rows } = plan.shoring;
-      return [...walls, ...rows].map((shore) => ({
+      const line = plan.shoring.lines.find((one) => one.id === move.line);
+      return [...(line?.walls ?? []), ...(line?.rows ?? [])].map((shore) => ({
         what: `${shore.name} stands`,
         done: now.shoresSet[shore.id] ?? false,
         by: [{ kind: 'shore.set' as const, shore: shore.id }],
@@ -271,7 +272,11 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'member.set': {
       const opening = plan.survey.openings.find((one) => one.id === move.opening);
       const seats = [opening?.left, opening?.right].map((id) => plan.bearings.find((one) => one.id === id)).filter((one) => one !== undefined);
-      const open = plan.shoring.opening === move.opening ? [{ what: 'the line is open', done: now.lineOpen, by: [{ kind: 'line.open' as const }] }] : [];
+      const open = plan.shoring.lines.flatMap((line) =>
+        line.opening === move.opening
+          ? [{ what: 'the line is open', done: now.linesOpen[line.id] ?? false, by: [{ kind: 'line.open' as const, line: line.id }] }]
+          : [],
+      );
       return [
         ...open,
         ...seats.map((seat) => ({
@@ -282,9 +287,10 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       ];
     }
     case 'shore.strike': {
-      const groups = strikeGroups(plan);
+      const line = lineOf(plan, move.step);
+      const groups = line ? strikeGroups(line) : [];
       const n = groups.findIndex((group) => group.id === move.step || group.steps.some((step) => step.id === move.step));
-      const over = plan.shoring.opening;
+      const over = line?.opening ?? null;
       return [
         ...(over === null ? [] : [{ what: 'the new piece is in', done: now.membersSet[over] ?? false, by: [{ kind: 'member.set' as const, opening: over }] }]),
         ...groups
@@ -310,7 +316,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     }
     case 'shore.set': {
       // Setting tightens it. What stands under it is tightened before: an upper wall tapped in first lifts the floor off nothing.
-      const { storeys, walls } = plan.shoring;
+      const { storeys, walls } = lineOf(plan, move.shore) ?? { storeys: [], walls: [] };
       const wall = walls.find((one) => one.id === move.shore);
       const level = storeys.findIndex((one) => one.id === wall?.storey);
       const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
@@ -421,11 +427,11 @@ function apply(plan: Plan, move: Move, now: Moment): Moment {
     case 'shore.set':
       return { ...now, shoresSet: { ...now.shoresSet, [move.shore]: true } };
     case 'line.open':
-      return { ...now, lineOpen: true };
+      return { ...now, linesOpen: { ...now.linesOpen, [move.line]: true } };
     case 'member.set':
       return { ...now, membersSet: { ...now.membersSet, [move.opening]: true } };
     case 'shore.strike': {
-      const group = strikeGroups(plan).find((one) => one.steps.some((step) => step.id === move.step));
+      const group = allStrikeGroups(plan).find((one) => one.steps.some((step) => step.id === move.step));
       return group ? { ...now, struck: { ...now.struck, [group.id]: true } } : now;
     }
     case 'other':

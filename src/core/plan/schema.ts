@@ -15,9 +15,9 @@ import { holdIds } from './hold-ids';
 export { partKinds } from './document/shoring';
 import { chartSchema } from '../cranes/chart-shape';
 
-/** The plan document, version 5. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
+/** The plan document, version 6. It never holds results. Everything is SI; levels are above the ground the crane stands on. */
 export const PLAN_FORMAT = 'keen-trestle/plan';
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 
 const bearingSchema = closed({
   id: id(),
@@ -264,7 +264,7 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('piece.tighten'), piece: id() }),
   closed({ ...common, kind: Type.Literal('crane.leave'), stand: id() }),
   closed({ ...common, kind: Type.Literal('shore.set'), shore: id() }),
-  closed({ ...common, kind: Type.Literal('line.open') }),
+  closed({ ...common, kind: Type.Literal('line.open'), line: id() }),
   closed({ ...common, kind: Type.Literal('member.set'), opening: id() }),
   closed({ ...common, kind: Type.Literal('shore.strike'), step: id() }),
   closed({ ...common, kind: Type.Literal('other'), what: text() }),
@@ -339,7 +339,7 @@ export const planSchema = Type.Object(
     links: Type.Array(linkSchema, { maxItems: 5000 }),
     members: Type.Array(memberSchema, { maxItems: 20000 }),
     transport: transportSchema,
-    wayIn: wayInSchema,
+    ways: Type.Array(wayInSchema, { maxItems: 200 }),
     shoring: shoringSchema,
     holds: Type.Array(
       closed({
@@ -371,18 +371,20 @@ export type Member = Plan['members'][number];
 export type Truck = Plan['transport']['trucks'][number];
 export type Turn = Plan['transport']['turns'][number];
 export type Permit = Plan['transport']['permits'][number];
-export type Storey = Plan['shoring']['storeys'][number];
-export type ShoreWall = Plan['shoring']['walls'][number];
-export type ShoreRow = Plan['shoring']['rows'][number];
+export type ShoredLine = Plan['shoring']['lines'][number];
+export type Storey = ShoredLine['storeys'][number];
+export type ShoreWall = ShoredLine['walls'][number];
+export type ShoreRow = ShoredLine['rows'][number];
 export type Bent = Plan['shoring']['bents'][number];
-export type ShoreTag = Plan['shoring']['walls'][number]['tag'];
+export type ShoreTag = ShoreWall['tag'];
 export type ShoreGap = ShoreWall['gaps'][number];
 export type Diagonals = NonNullable<ShoreWall['diagonals']>;
 export type RowProp = ShoreRow['prop'];
-export type StrikeStep = Plan['shoring']['strike'][number];
-export type Watch = Plan['shoring']['watch'][number];
+export type StrikeStep = ShoredLine['strike'][number];
+export type Watch = ShoredLine['watch'][number];
 export type StockLine = Plan['shoring']['stock'][number];
-export type Leg = Plan['wayIn']['legs'][number];
+export type WayIn = Plan['ways'][number];
+export type Leg = WayIn['legs'][number];
 export type HoldRecord = Plan['holds'][number];
 export type Bearing = Plan['bearings'][number];
 export type Piece = Plan['pieces'][number];

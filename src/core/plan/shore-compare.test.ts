@@ -1,8 +1,9 @@
+import { lineIn } from '../../../tests/of-plan';
 import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
 import { arrangements } from './shore-compare';
 
-const by = (name: string) => arrangements(ticketHall()).find((one) => one.name === name)!;
+const by = (name: string) => arrangements(ticketHall(), lineIn(ticketHall())).find((one) => one.name === name)!;
 
 test('as drawn it is what the plan says; further back it uses more of the shores and leaves more room', () => {
   expect(by('as drawn').verdict).toBe('clear');
@@ -20,7 +21,9 @@ test('one side alone is a stop where joists break over the line', () => {
 });
 test('needles instead of walls: what they would need to be known is asked, not assumed', () => {
   const needles = by('needles and props');
-  const missing = evaluate(needles.plan).checks.filter((check) => check.verdict === 'missing');
+  const missing = evaluate({ ...ticketHall(), shoring: { ...ticketHall().shoring, lines: [needles.line] } }).checks.filter(
+    (check) => check.verdict === 'missing',
+  );
   expect(missing.map((check) => check.id)).toEqual(expect.arrayContaining(['shore.arch', 'shore.pad']));
   expect(needles.verdict).not.toBe('clear');
   expect(needles.parts).toBe(5 + 10 + 10);
@@ -29,11 +32,11 @@ test('needles instead of walls: what they would need to be known is asked, not a
 test('comparing changes nothing in the plan', () => {
   const plan = ticketHall();
   const before = JSON.stringify(plan);
-  arrangements(plan);
+  arrangements(plan, lineIn(plan));
   expect(JSON.stringify(plan)).toBe(before);
 });
 test('with no walls there is the plan alone', () => {
   const plan = ticketHall();
-  Object.assign(plan.shoring, { walls: [], strike: [] });
-  expect(arrangements(plan).map((one) => one.name)).toEqual(['as drawn']);
+  Object.assign(lineIn(plan), { walls: [], strike: [] });
+  expect(arrangements(plan, lineIn(plan)).map((one) => one.name)).toEqual(['as drawn']);
 });

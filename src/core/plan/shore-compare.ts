@@ -1,3 +1,4 @@
+import { viewOfLine } from './views';
 import { formatQuantity } from '../units';
 import { rulesOf, type ThresholdKey } from '../rules/rule-sets';
 import type { Check, Verdict } from './check';
@@ -5,7 +6,7 @@ import { worst } from './check';
 import { evaluate } from './evaluate';
 import { usualTube } from './migrations';
 import { Missing } from './missing';
-import type { Plan } from './schema';
+import type { Plan, ShoredLine } from './schema';
 import { untagged } from './shore-tag';
 import { shoreParts, type Part } from './shore-parts';
 import { shoredOpening } from './shoring';
@@ -21,7 +22,7 @@ export interface Arrangement {
   hours: number;
   /** clear between the walls; null where there are not two */
   between: number | null;
-  plan: Plan;
+  line: ShoredLine;
 }
 
 /** Props and pads come with their needle. */
@@ -33,7 +34,9 @@ const hoursEach: Partial<Record<Part['what'], ThresholdKey>> = {
   needle: 'hoursPerNeedle',
 };
 
-function arrangement(name: string, plan: Plan): Arrangement {
+function arrangement(name: string, whole: Plan, line: ShoredLine): Arrangement {
+  // The others stand as they do: this line is looked at alone.
+  const plan: Plan = { ...whole, shoring: { ...whole.shoring, lines: [line] } };
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const checks = evaluate(plan).checks.filter((check) => check.station === 'shores');
   const told = checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
@@ -49,74 +52,66 @@ function arrangement(name: string, plan: Plan): Arrangement {
     parts: parts instanceof Missing ? 0 : parts.filter((part) => part.what !== 'screw').reduce((sum, part) => sum + part.count, 0),
     hours: parts instanceof Missing ? 0 : parts.reduce((sum, part) => sum + part.count * (hoursEach[part.what] ? rules.value(hoursEach[part.what]!) : 0), 0),
     between: room?.capacity ?? null,
-    plan,
+    line,
   };
 }
 
-const set = (plan: Plan, setback: number): Plan => ({ ...plan, shoring: { ...plan.shoring, walls: plan.shoring.walls.map((wall) => ({ ...wall, setback })) } });
+const set = (line: ShoredLine, setback: number): ShoredLine => ({ ...line, walls: line.walls.map((wall) => ({ ...wall, setback })) });
 
-/** The shores as drawn, the walls at other distances, one side alone where joists run through, and bracing left out: side by side. */
-export function arrangements(plan: Plan): Arrangement[] {
-  if (plan.shoring.walls.length === 0) return [arrangement('as drawn', plan)];
+/** The shores of a line as drawn, the walls at other distances, one side alone where joists run through, and bracing left out: side by side. */
+export function arrangements(plan: Plan, line: ShoredLine): Arrangement[] {
+  if (line.walls.length === 0) return [arrangement('as drawn', plan, line)];
   const list = [
-    arrangement('as drawn', plan),
-    ...[0.6, 0.9, 1.2].map((setback) => arrangement(`walls ${formatQuantity(setback, 'length', plan.job.units)} back`, set(plan, setback))),
+    arrangement('as drawn', plan, line),
+    ...[0.6, 0.9, 1.2].map((setback) => arrangement(`walls ${formatQuantity(setback, 'length', plan.job.units)} back`, plan, set(line, setback))),
   ];
   for (const side of ['left', 'right'] as const) {
-    const walls = plan.shoring.walls.filter((wall) => wall.side === side);
-    const kept = new Set([...walls, ...plan.shoring.rows].map((one) => one.id));
-    if (walls.length === plan.shoring.walls.length) continue;
-    list.push(
-      arrangement(`the ${side} side alone`, {
-        ...plan,
-        shoring: { ...plan.shoring, walls, strike: plan.shoring.strike.filter((step) => kept.has(step.shore)) },
-      }),
-    );
+    const walls = line.walls.filter((wall) => wall.side === side);
+    const kept = new Set([...walls, ...line.rows].map((one) => one.id));
+    if (walls.length === line.walls.length) continue;
+    list.push(arrangement(`the ${side} side alone`, plan, { ...line, walls, strike: line.strike.filter((step) => kept.has(step.shore)) }));
   }
-  const opening = shoredOpening(plan);
-  const [lowest] = plan.shoring.storeys;
+  const opening = shoredOpening(viewOfLine(plan, line));
+  const [lowest] = line.storeys;
   const width = opening?.clear.measured ?? opening?.clear.drawn ?? null;
-  if (lowest && width !== null && plan.shoring.rows.length === 0) {
+  if (lowest && width !== null && line.rows.length === 0) {
     const count = Math.max(2, Math.ceil(width / 0.9));
     const id = 'row-compared';
     list.push(
-      arrangement('needles and props', {
-        ...plan,
-        shoring: {
-          ...plan.shoring,
-          walls: [],
-          rows: [
-            {
-              id,
-              name: 'Needles',
-              storey: lowest.id,
-              from: width / count / 2,
-              spacing: width / count,
-              count,
-              needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
-              arms: { left: 0.6, right: 0.6 },
-              over: null,
-              masonry: { width: null, allowable: null },
-              head: 0.15,
-              lateral: null,
-              prop: {
-                kind: 'steel',
-                class: 'D',
-                maxLength: 3.5,
-                tube: usualTube(),
-                length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6),
-                leanDeg: 0,
-                off: 0,
-              },
-              pad: { length: 0.3, width: 0.3, allowable: null },
-              tag: plan.shoring.walls[0]?.tag ?? untagged(),
-              packedOn: '',
-              struckOn: '',
-              standsOn: plan.shoring.walls.find((wall) => wall.storey === lowest.id)?.standsOn ?? [],
+      arrangement('needles and props', plan, {
+        ...line,
+        walls: [],
+        rows: [
+          {
+            id,
+            name: 'Needles',
+            storey: lowest.id,
+            from: width / count / 2,
+            spacing: width / count,
+            count,
+            needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
+            arms: { left: 0.6, right: 0.6 },
+            over: null,
+            masonry: { width: null, allowable: null },
+            head: 0.15,
+            lateral: null,
+            prop: {
+              kind: 'steel',
+              class: 'D',
+              maxLength: 3.5,
+              tube: usualTube(),
+              length: lowest.height === null ? null : Math.max(0.5, lowest.height - 0.6),
+              leanDeg: 0,
+              off: 0,
             },
-          ],
-          strike: [{ id: 'strike-compared', shore: id, units: [], together: false }],
-        },
+            pad: { length: 0.3, width: 0.3, allowable: null },
+            tag: line.walls[0]?.tag ?? untagged(),
+            packedOn: '',
+            struckOn: '',
+            standsOn: line.walls.find((wall) => wall.storey === lowest.id)?.standsOn ?? [],
+          },
+        ],
+        strike: [{ id: 'strike-compared', shore: id, units: [], together: false }],
       }),
     );
   }

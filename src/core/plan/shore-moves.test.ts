@@ -1,3 +1,4 @@
+import { asLine, lineIn } from '../../../tests/of-plan';
 import { ticketHall } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
 import { holdsOf, waitsFor } from './holds';
@@ -95,13 +96,13 @@ describe('the moment', () => {
     [10, { open: true, struck: 3 }, 4],
     [13, { open: true, struck: 6 }, 4],
   ])('after move %d', (n, expected, set) => {
-    const state = shoreState(plan, at(plan, n));
+    const state = shoreState(asLine(plan), at(plan, n));
     expect(state).toMatchObject(expected);
     expect(state.set!.size).toBe(set);
   });
   test('a run sheet that does not name the shores leaves them carrying: the state that matters', () => {
     const bare = edited((p) => (p.moves = []));
-    expect(shoreState(bare, at(bare, -1))).toEqual({ set: null, open: true, struck: 0 });
+    expect(shoreState(asLine(bare), at(bare, -1))).toEqual({ set: null, open: true, struck: 0 });
   });
   test('told in one line, shores struck no longer among those that stand', () => {
     const say = (n: number) => standing(plan, at(plan, n), evaluate(plan).checks);
@@ -110,8 +111,8 @@ describe('the moment', () => {
     expect(say(8)).toMatch(/2 of 4 shores stand · line open · TH1 in · 1 of 6 struck/);
   });
   test('steps that go together are one', () => {
-    expect(strikeGroups(plan)).toHaveLength(6);
-    expect(strikeGroups(plan)[1]!.name).toBe('Hall wall, left 1, 10 and Hall wall, right 1, 10');
+    expect(strikeGroups(lineIn(plan))).toHaveLength(6);
+    expect(strikeGroups(lineIn(plan))[1]!.name).toBe('Hall wall, left 1, 10 and Hall wall, right 1, 10');
   });
 });
 

@@ -1,3 +1,4 @@
+import { lineIn } from '../../../tests/of-plan';
 import fc from 'fast-check';
 import { ticketHall } from '../../../tests/demo-plan';
 import { deadShore, needleRow, steelProp, twoPostBent } from '../../../tests/shores';
@@ -36,13 +37,13 @@ test('too short, too few, or another size: told with what there is', () => {
 });
 test('a height nobody knows cannot be served', () => {
   const plan = ticketHall();
-  plan.shoring.storeys[0]!.height = null;
+  lineIn(plan).storeys[0]!.height = null;
   expect(shortfalls(plan, partsOf(plan)).map(({ part }) => part.for)).toEqual(['Hall wall, left', 'Hall wall, left', 'Hall wall, right', 'Hall wall, right']);
 });
 test('needles, props and pads of a row', () => {
   const plan = ticketHall();
-  plan.shoring.walls = [];
-  plan.shoring.rows = [
+  lineIn(plan).walls = [];
+  lineIn(plan).rows = [
     needleRow({
       count: 4,
       needle: { kind: 'steel', section: 'UC 152x152x23', grade: 'S275' },
@@ -58,7 +59,7 @@ test('needles, props and pads of a row', () => {
   expect(shortfalls(plan, partsOf(plan))).toMatchObject([{ have: 0, part: { what: 'pad', count: 8 } }]);
   plan.shoring.stock.push({ id: 'pads', what: 'pad', size: '300x300', length: null, count: 8 });
   expect(shortfalls(plan, partsOf(plan))).toEqual([]);
-  plan.shoring.rows[0]!.needle = { kind: 'steel', section: 'ZZ', grade: 'S275' };
+  lineIn(plan).rows[0]!.needle = { kind: 'steel', section: 'ZZ', grade: 'S275' };
   expect(partsOf(plan)[0]!.mass).toBeNull();
 });
 test('what is lacking and what is used never exceed what is asked and what is there', () =>
@@ -79,8 +80,8 @@ test('what is lacking and what is used never exceed what is asked and what is th
 
 test('timber needles, dead shores, bents and jacks are on the list too, with what one person would carry', () => {
   const plan = ticketHall();
-  plan.shoring.walls = [];
-  plan.shoring.rows = [needleRow({ needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' }, prop: deadShore({ length: null }) })];
+  lineIn(plan).walls = [];
+  lineIn(plan).rows = [needleRow({ needle: { kind: 'timber', width: 0.2, depth: 0.3, grade: 'C24' }, prop: deadShore({ length: null }) })];
   plan.shoring.bents = [twoPostBent()];
   const parts = partsOf(plan);
   expect(parts.map((one) => [one.what, one.size, one.count])).toEqual([

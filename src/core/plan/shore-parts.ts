@@ -1,3 +1,4 @@
+import { allRows, lineViews, type LinePlan } from './views';
 import { findSection } from '../steel/sections';
 import { Missing } from './missing';
 import type { partKinds, Bent, Plan, ShoreRow, ShoreWall } from './schema';
@@ -32,7 +33,7 @@ export function needleMass({ needle: one, name }: ShoreRow): number | Missing {
 /** A needle as it is written on a list. */
 export const needleName = ({ needle: one }: ShoreRow): string => (one.kind === 'steel' ? one.section : timberSize(one.width, one.depth, one.grade));
 
-function wallParts(plan: Plan, wall: ShoreWall): Part[] | Missing {
+function wallParts(plan: LinePlan, wall: ShoreWall): Part[] | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
   const places = studPlaces(plan, wall);
   const studs = studLayout(plan, wall);
@@ -127,12 +128,13 @@ function bentParts({ name, header, post, posts, pad, jack }: Bent): Part[] {
 /** Everything the shores are built from: what is cut, and what is picked from the yard. */
 export function shoreParts(plan: Plan): Part[] | Missing {
   const parts: Part[] = [];
-  for (const wall of plan.shoring.walls) {
-    const found = wallParts(plan, wall);
-    if (found instanceof Missing) return found;
-    parts.push(...found);
-  }
-  return [...parts, ...plan.shoring.rows.flatMap(rowParts), ...plan.shoring.bents.flatMap(bentParts)];
+  for (const line of lineViews(plan))
+    for (const wall of line.shoring.walls) {
+      const found = wallParts(line, wall);
+      if (found instanceof Missing) return found;
+      parts.push(...found);
+    }
+  return [...parts, ...allRows(plan).flatMap(rowParts), ...plan.shoring.bents.flatMap(bentParts)];
 }
 
 export interface Shortfall {

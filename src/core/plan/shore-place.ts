@@ -1,17 +1,18 @@
 import { add, angleOf, direction, distance, dot, leftOf, mix, scale, sub, type Vec } from '../geometry/plane';
 import type { Lists } from './commands/table';
 import type { Plan } from './schema';
+import { lineOf, viewOfLine, type LinePlan } from './views';
 import { shoredOpening } from './shoring';
 
 /** The line that is opened, on the plan. `left` of it is to the left hand, looking from the left bearing to the right one. */
-export interface ShoredLine {
+export interface LinePlace {
   from: Vec;
   along: Vec;
   left: Vec;
   length: number;
 }
 
-export function shoredLine(plan: Plan): ShoredLine | null {
+export function shoredLine(plan: LinePlan): LinePlace | null {
   const opening = shoredOpening(plan);
   const left = plan.bearings.find((one) => one.id === opening?.left);
   const right = plan.bearings.find((one) => one.id === opening?.right);
@@ -25,11 +26,12 @@ export function shoredLine(plan: Plan): ShoredLine | null {
 export function shoreGrip(plan: Plan, id: string): Vec | null {
   const bent = plan.shoring.bents.find((one) => one.id === id);
   if (bent) return bent.at;
-  const line = shoredLine(plan);
-  if (!line) return null;
-  const wall = plan.shoring.walls.find((one) => one.id === id);
+  const own = lineOf(plan, id);
+  const line = own ? shoredLine(viewOfLine(plan, own)) : null;
+  if (!own || !line) return null;
+  const wall = own.walls.find((one) => one.id === id);
   if (wall) return add(add(line.from, scale(line.along, line.length / 2)), scale(line.left, wall.side === 'left' ? wall.setback : -wall.setback));
-  const row = plan.shoring.rows.find((one) => one.id === id);
+  const row = own.rows.find((one) => one.id === id);
   return row ? add(line.from, scale(line.along, row.from)) : null;
 }
 
@@ -69,19 +71,20 @@ function bentPlace(plan: Plan, id: string, at: Vec, step: number): Vec {
  */
 export function shoreTo(plan: Plan, id: string, at: Vec, step: number): Move | null {
   if (plan.shoring.bents.some((one) => one.id === id)) return { list: 'bents', changes: { at: bentPlace(plan, id, at, step) } };
-  const line = shoredLine(plan);
-  if (!line) return null;
+  const own = lineOf(plan, id);
+  const line = own ? shoredLine(viewOfLine(plan, own)) : null;
+  if (!own || !line) return null;
   const round = (value: number) => (step > 0 ? Math.round(value / step) * step : value);
-  const wall = plan.shoring.walls.find((one) => one.id === id);
+  const wall = own.walls.find((one) => one.id === id);
   if (wall) {
     const off = dot(sub(at, line.from), line.left) * (wall.side === 'left' ? 1 : -1);
-    const others = plan.shoring.walls.filter((one) => one.id !== id).map((one) => one.setback);
+    const others = own.walls.filter((one) => one.id !== id).map((one) => one.setback);
     const value = step > 0 ? snapTo(round(off), others, step) : off;
     return { list: 'shoreWalls', changes: { setback: Math.max(0.05, Number(value.toFixed(4))) } };
   }
-  const row = plan.shoring.rows.find((one) => one.id === id);
+  const row = own.rows.find((one) => one.id === id);
   if (!row) return null;
-  const spacing = plan.shoring.storeys.find((one) => one.id === row.storey)?.joists.spacing ?? null;
+  const spacing = own.storeys.find((one) => one.id === row.storey)?.joists.spacing ?? null;
   const along = dot(sub(at, line.from), line.along);
   const joists = spacing === null ? [] : Array.from({ length: Math.floor(line.length / spacing) + 1 }, (_, i) => (line.length % spacing) / 2 + i * spacing);
   const value = step > 0 ? snapTo(round(along), [0, ...joists, line.length], step) : along;

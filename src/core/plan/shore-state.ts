@@ -1,5 +1,5 @@
+import type { LinePlan } from './views';
 import type { Moment } from './replay';
-import type { Plan } from './schema';
 import { strikeGroups } from './strike-groups';
 
 /** What the run sheet has done with the shores at a moment. */
@@ -12,16 +12,21 @@ export interface ShoreState {
   struck: number;
 }
 
-const moved = (plan: Plan, kind: 'shore.set' | 'line.open' | 'shore.strike'): boolean => plan.moves.some((move) => move.kind === kind);
+/** The shores of a line, and what opens it, in the run sheet. */
+const sets = ({ moves, shoring }: LinePlan): boolean => {
+  const own = new Set([...shoring.walls, ...shoring.rows, ...shoring.bents].map(({ id }) => id));
+  return moves.some((move) => move.kind === 'shore.set' && own.has(move.shore));
+};
+const opens = ({ moves, shoring }: LinePlan): boolean => moves.some((move) => move.kind === 'line.open' && move.line === shoring.id);
 
 /** The shores at a moment of the strip. What the run sheet does not name is drawn as carrying: the state that matters. */
-export function shoreState(plan: Plan, moment: Moment): ShoreState {
-  const groups = strikeGroups(plan);
+export function shoreState(plan: LinePlan, moment: Moment): ShoreState {
+  const groups = strikeGroups(plan.shoring);
   let struck = 0;
   while (struck < groups.length && moment.struck[groups[struck]!.id]) struck += 1;
   return {
-    set: moved(plan, 'shore.set') ? new Set(Object.keys(moment.shoresSet).filter((id) => moment.shoresSet[id])) : null,
-    open: moved(plan, 'line.open') ? moment.lineOpen : true,
+    set: sets(plan) ? new Set(Object.keys(moment.shoresSet).filter((id) => moment.shoresSet[id])) : null,
+    open: opens(plan) ? (moment.linesOpen[plan.shoring.id] ?? false) : true,
     struck,
   };
 }

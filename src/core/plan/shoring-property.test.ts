@@ -1,3 +1,5 @@
+import { asLine, lineIn } from '../../../tests/of-plan';
+import { viewOfLine } from './views';
 import fc from 'fast-check';
 import { ticketHall } from '../../../tests/demo-plan';
 import { opened } from '../../../tests/said';
@@ -30,12 +32,12 @@ const anyHall = fc
   .map(({ left, right, dead, live, setback, over, gap, doubled }): Plan => {
     const plan = ticketHall();
     plan.moves = [];
-    const [lowest] = plan.shoring.storeys;
+    const [lowest] = lineIn(plan).storeys;
     Object.assign(lowest!, { left: { span: left, dead, live }, right: { span: right, dead, live } });
     lowest!.joists.over = over;
     lowest!.joists.doubled = doubled ? [{ id: 'd', ...doubled }] : [];
-    for (const wall of plan.shoring.walls) wall.setback = setback;
-    plan.shoring.walls[0]!.gaps = gap
+    for (const wall of lineIn(plan).walls) wall.setback = setback;
+    lineIn(plan).walls[0]!.gaps = gap
       ? [{ id: 'g', from: gap.from, to: gap.from + gap.width, posts: gap.posts, header: { width: 0.045, depth: 0.2, plies: 2, grade: 'C24' } }]
       : [];
     return opened(plan);
@@ -44,11 +46,11 @@ const anyHall = fc
 test('studs carry all that the joists bring, however the wall is gapped and doubled', () =>
   fc.assert(
     fc.property(anyHall, (plan) => {
-      const [lowest] = plan.shoring.storeys;
-      for (const wall of plan.shoring.walls.filter((one) => one.storey === lowest!.id)) {
-        const answer = studsOf(plan, wall, rules);
+      const [lowest] = lineIn(plan).storeys;
+      for (const wall of lineIn(plan).walls.filter((one) => one.storey === lowest!.id)) {
+        const answer = studsOf(asLine(plan), wall, rules);
         if (answer instanceof Missing) throw new Error(answer.questions[0]);
-        const plain = { ...plan, shoring: { ...plan.shoring, walls: plan.shoring.walls.map((one) => (one.id === wall.id ? { ...one, gaps: [] } : one)) } };
+        const plain = viewOfLine(plan, { ...lineIn(plan), walls: lineIn(plan).walls.map((one) => (one.id === wall.id ? { ...one, gaps: [] } : one)) });
         const even = studsOf(
           plain,
           plain.shoring.walls.find((one) => one.id === wall.id)!,
@@ -67,12 +69,13 @@ test('studs carry all that the joists bring, however the wall is gapped and doub
 test('whatever is built, it is evaluated with figures that are figures, and nothing unknown is clear', () =>
   fc.assert(
     fc.property(anyHall, (plan) => {
-      const { checks, strike, verdict } = evaluate(plan);
+      const { checks, strikes, verdict } = evaluate(plan);
       for (const check of checks) {
         if (check.verdict === 'missing') expect(check.finding.code).toBe('missing');
         if (check.demand !== null) expect(Number.isFinite(check.demand)).toBe(true);
       }
-      for (const step of strike?.steps ?? []) for (const load of step.loads) expect(load).toBeGreaterThanOrEqual(-1e-3);
+      for (const step of Object.values(strikes).flatMap((strike) => strike?.steps ?? []))
+        for (const load of step.loads) expect(load).toBeGreaterThanOrEqual(-1e-3);
       expect(verdict).not.toBe('clear');
     }),
     { numRuns: 30 },
@@ -82,19 +85,19 @@ test('joists that run through far from even: a shore they would lift off carries
   const hall = (walls: string[]): Plan => {
     const plan = ticketHall();
     plan.moves = [];
-    const [lowest, above] = plan.shoring.storeys;
+    const [lowest, above] = lineIn(plan).storeys;
     lowest!.joists.over = 'through';
     Object.assign(lowest!, { left: { span: 2, dead: 900, live: 1000 }, right: { span: 6, dead: 900, live: 1000 } });
     above!.bears = 'nothing';
-    plan.shoring.walls = plan.shoring.walls.filter((wall) => walls.includes(wall.id));
-    for (const wall of plan.shoring.walls) wall.setback = 0.3;
-    plan.shoring.strike = [];
+    lineIn(plan).walls = lineIn(plan).walls.filter((wall) => walls.includes(wall.id));
+    for (const wall of lineIn(plan).walls) wall.setback = 0.3;
+    lineIn(plan).strike = [];
     return opened(plan);
   };
   const shore = (plan: Plan, id: string): number => {
     const answer = joistOf(
-      plan,
-      plan.shoring.walls.find((wall) => wall.id === id)!,
+      asLine(plan),
+      lineIn(plan).walls.find((wall) => wall.id === id)!,
       rules,
     );
     if (answer instanceof Missing) throw new Error(answer.questions[0]);
@@ -108,7 +111,7 @@ test('joists that run through far from even: a shore they would lift off carries
 test('a joist’s share is one unless it is doubled', () =>
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 20 }), fc.double({ min: 0.2, max: 2, noNaN: true }), (number, carries) => {
-      const [lowest] = ticketHall().shoring.storeys;
+      const [lowest] = lineIn(ticketHall()).storeys;
       lowest!.joists.doubled = [{ id: 'd', number, carries }];
       expect(joistShare(lowest!, number)).toBeCloseTo(carries / 0.4, 9);
       expect(joistShare(lowest!, number + 1)).toBe(1);
@@ -136,11 +139,11 @@ test('a shore cut out of a plan file by hand is refused with the place that stil
   fc.assert(
     fc.property(fc.constantFrom('sh1', 'sh2', 'sh3', 'sh4'), fc.boolean(), fc.boolean(), (id, strikeToo, movesToo) => {
       const plan = ticketHall();
-      plan.shoring.walls = plan.shoring.walls.filter((wall) => wall.id !== id);
-      if (strikeToo) plan.shoring.strike = plan.shoring.strike.filter((step) => step.shore !== id);
+      lineIn(plan).walls = lineIn(plan).walls.filter((wall) => wall.id !== id);
+      if (strikeToo) lineIn(plan).strike = lineIn(plan).strike.filter((step) => step.shore !== id);
       if (movesToo) plan.moves = [];
       const answer = openPlan(plan);
       expect(answer.ok).toBe(strikeToo && movesToo);
-      if (!answer.ok) expect(answer.faults[0]!.path).toMatch(/^(shoring\.strike|moves)\[\d+\]\.(shore|step)$/);
+      if (!answer.ok) expect(answer.faults[0]!.path).toMatch(/^(shoring\.lines\[0\]\.strike|moves)\[\d+\]\.(shore|step)$/);
     }),
   ));

@@ -1,3 +1,4 @@
+import type { LinePlan } from './views';
 import { beamContinuous } from '../beams/continuous.calc';
 import type { Trace } from '../calc/evidence';
 import { attempt } from '../calc/run';
@@ -6,7 +7,7 @@ import { joistOnShore } from '../shoring/joist-on-shore.calc';
 import { takedown } from '../shoring/takedown.calc';
 import { clearOf } from './settle';
 import { Missing } from './missing';
-import type { Opening, Plan, ShoreRow, ShoreWall, Storey } from './schema';
+import type { Opening, ShoreRow, ShoreWall, Storey } from './schema';
 
 /** A load told apart, for the factors of the rule set. */
 export interface Parted {
@@ -19,11 +20,11 @@ export const factored = ({ dead, live }: Parted, rules: Rules): number => dead *
 export const sides = ['left', 'right'] as const;
 export type Side = (typeof sides)[number];
 
-export const shoredOpening = (plan: Plan): Opening | null => plan.survey.openings.find((one) => one.id === plan.shoring.opening) ?? null;
+export const shoredOpening = (plan: LinePlan): Opening | null => plan.survey.openings.find((one) => one.id === plan.shoring.opening) ?? null;
 
-export const wallAt = (plan: Plan, storey: Storey, side: Side): ShoreWall | null =>
+export const wallAt = (plan: LinePlan, storey: Storey, side: Side): ShoreWall | null =>
   plan.shoring.walls.find((wall) => wall.storey === storey.id && wall.side === side) ?? null;
-export const rowAt = (plan: Plan, storey: Storey): ShoreRow | null => plan.shoring.rows.find((row) => row.storey === storey.id) ?? null;
+export const rowAt = (plan: LinePlan, storey: Storey): ShoreRow | null => plan.shoring.rows.find((row) => row.storey === storey.id) ?? null;
 
 /** Joists that run through over the line, with a span on each side of it. */
 export const runsThrough = ({ joists, left, right }: Storey): boolean => joists.over === 'through' && (left.span ?? 0) > 0 && (right.span ?? 0) > 0;
@@ -51,7 +52,7 @@ export interface LineLoad extends Parted {
 }
 
 /** The load on the line, storey by storey from the top. */
-export function lineLoads(plan: Plan, rules: Rules): Map<string, LineLoad | Missing> {
+export function lineLoads(plan: LinePlan, rules: Rules): Map<string, LineLoad | Missing> {
   const found = new Map<string, LineLoad | Missing>();
   let over: LineLoad | Missing | null = null;
   let upper: Storey | null = null;
@@ -112,7 +113,7 @@ interface Standing {
   traces: Trace[];
 }
 
-function standingOn(plan: Plan, upper: Storey | null, side: Side, spacing: number, rules: Rules): Standing | Missing | null {
+function standingOn(plan: LinePlan, upper: Storey | null, side: Side, spacing: number, rules: Rules): Standing | Missing | null {
   const upperWall = upper && wallAt(plan, upper, side);
   if (!upper || !upperWall) return null;
   const onIt = joistOf(plan, upperWall, rules);
@@ -121,7 +122,7 @@ function standingOn(plan: Plan, upper: Storey | null, side: Side, spacing: numbe
 }
 
 /** What hangs on the joists at the line, per metre: the wall above, and all it carries when nothing else holds that. */
-function hangingOn(plan: Plan, storey: Storey, upper: Storey | null, rules: Rules): { line: number; traces: Trace[] } | Missing {
+function hangingOn(plan: LinePlan, storey: Storey, upper: Storey | null, rules: Rules): { line: number; traces: Trace[] } | Missing {
   // Needles in this storey take the wall above: nothing of it hangs on the joists.
   if (upper === null || upper.bears === 'nothing' || rowAt(plan, storey)) return { line: 0, traces: [] };
   if (upper.bears === null) return new Missing(`Does a wall, a post or a ridge post stand on the line in ${upper.name}?`);
@@ -135,7 +136,7 @@ function hangingOn(plan: Plan, storey: Storey, upper: Storey | null, rules: Rule
 }
 
 /** One stud under one joist: what it takes from its own floor, from what hangs on the line above, and from the shore above. */
-export function joistOf(plan: Plan, wall: ShoreWall, rules: Rules): JoistAnswer | Missing {
+export function joistOf(plan: LinePlan, wall: ShoreWall, rules: Rules): JoistAnswer | Missing {
   const { storeys } = plan.shoring;
   const index = storeys.findIndex((one) => one.id === wall.storey);
   const storey = storeys[index];
@@ -174,7 +175,7 @@ export function joistOf(plan: Plan, wall: ShoreWall, rules: Rules): JoistAnswer 
 
 /** A joist that runs through over the line, the line's support gone: on its far bearings and whatever shores stand. */
 function throughJoist(
-  plan: Plan,
+  plan: LinePlan,
   storey: Storey,
   upper: Storey | null,
   wall: ShoreWall,
@@ -263,7 +264,7 @@ function throughUnder(
 }
 
 /** Where the studs of a wall stand along the line, from the left bearing: one under every joist over the opening. */
-export function studPlaces(plan: Plan, wall: ShoreWall): number[] | Missing {
+export function studPlaces(plan: LinePlan, wall: ShoreWall): number[] | Missing {
   const opening = shoredOpening(plan);
   const clear = opening && clearOf(opening);
   const spacing = plan.shoring.storeys.find((one) => one.id === wall.storey)?.joists.spacing ?? null;
@@ -278,7 +279,7 @@ export function studPlaces(plan: Plan, wall: ShoreWall): number[] | Missing {
  * What stands along the line under a row of needles, factored: the wall over the needles and all it carries. Where temporary
  * walls hold the floors of that storey on both sides, the needles take the wall and what is above alone.
  */
-export function rowLine(plan: Plan, row: ShoreRow, rules: Rules): { line: number; traces: Trace[] } | Missing {
+export function rowLine(plan: LinePlan, row: ShoreRow, rules: Rules): { line: number; traces: Trace[] } | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === row.storey);
   const load = lineLoads(plan, rules).get(row.storey);
   if (!storey || !load) return new Missing(`Which storey is ${row.name} in?`);

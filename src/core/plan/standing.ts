@@ -1,6 +1,10 @@
+import { lineViews, type LinePlan } from './views';
 import type { Moment } from './replay';
 import type { Check } from './check';
-import type { Plan } from './schema';
+import { Missing } from './missing';
+import type { Plan, ShoreRow, ShoreWall, StrikeStep } from './schema';
+import { needlePlaces } from './shoring';
+import { studLayout } from './wall-studs';
 import { beamAt, standsAt } from './structure/state';
 import { shoreState } from './shore-state';
 import { strikeGroups } from './strike-groups';
@@ -64,22 +68,33 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
     };
     parts.push(said[state.where]);
   }
-  const { walls, rows } = plan.shoring;
-  if (walls.length + rows.length > 0) {
-    const { set, open, struck } = shoreState(plan, moment);
-    const gone = new Set(
-      strikeGroups(plan)
-        .slice(0, struck)
-        .flatMap((group) => group.steps.filter((step) => step.units.length === 0).map((step) => step.shore)),
-    );
-    const up = [...walls, ...rows].filter((shore) => set?.has(shore.id) && !gone.has(shore.id)).length;
-    const over = plan.shoring.opening;
-    if (set !== null) parts.push(`${up} of ${walls.length + rows.length} shores stand`);
-    if (set !== null && open) {
-      const mark = plan.members.find((one) => one.id === plan.survey.openings.find(({ id }) => id === over)?.member)?.mark ?? 'the new piece';
-      parts.push('line open', `${mark} ${over !== null && moment.membersSet[over] ? 'in' : 'not in yet'}`);
-      if (struck > 0) parts.push(`${struck} of ${strikeGroups(plan).length} struck`);
-    }
-  }
+  for (const line of lineViews(plan)) parts.push(...lineStands(line, moment));
   return parts.join(' · ');
+}
+
+/** Of a shored line: what of it stands, whether it is open and the new piece in, how far it is struck. */
+function lineStands(plan: LinePlan, moment: Moment): string[] {
+  const { walls, rows, opening, lines, name } = plan.shoring;
+  const { set, open, struck } = shoreState(plan, moment);
+  if (walls.length + rows.length === 0 || set === null) return [];
+  const groups = strikeGroups(plan.shoring);
+  const steps = groups.slice(0, struck).flatMap((group) => group.steps);
+  const up = [...walls, ...rows].filter((shore) => set.has(shore.id) && !wholly(plan, shore, steps)).length;
+  const where = lines.length > 1 ? ` at ${name}` : '';
+  const mark = plan.members.find((one) => one.id === plan.survey.openings.find(({ id }) => id === opening)?.member)?.mark ?? 'the new piece';
+  return [
+    `${up} of ${walls.length + rows.length} shores stand${where}`,
+    ...(open ? ['line open', `${mark} ${opening !== null && moment.membersSet[opening] ? 'in' : 'not in yet'}`] : []),
+    ...(open && struck > 0 ? [`${struck} of ${groups.length} struck`] : []),
+  ];
+}
+
+/** Struck as a whole, or stud by stud until none is left. */
+function wholly(plan: LinePlan, shore: ShoreWall | ShoreRow, steps: readonly StrikeStep[]): boolean {
+  const own = steps.filter((step) => step.shore === shore.id);
+  if (own.some((step) => step.units.length === 0)) return true;
+  const studs = 'count' in shore ? needlePlaces(shore).map((_, i) => ({ number: i + 1 })) : studLayout(plan, shore);
+  if (studs instanceof Missing) return false;
+  const out = new Set(own.flatMap((step) => step.units));
+  return studs.length > 0 && studs.every(({ number }) => out.has(number));
 }

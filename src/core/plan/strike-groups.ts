@@ -1,4 +1,4 @@
-import type { Plan, StrikeStep } from './schema';
+import type { Plan, ShoredLine, StrikeStep } from './schema';
 
 export interface StrikeGroup {
   /** of its first step: what a move of the run sheet names */
@@ -8,8 +8,7 @@ export interface StrikeGroup {
 }
 
 /** The strike as it goes: steps that go together, as one. */
-export function strikeGroups(plan: Plan): StrikeGroup[] {
-  const { walls, rows, strike } = plan.shoring;
+export function strikeGroups({ walls, rows, strike }: ShoredLine): StrikeGroup[] {
   const names = new Map([...walls, ...rows].map((one) => [one.id, one.name]));
   const groups: StrikeGroup[] = [];
   for (const step of strike) {
@@ -22,3 +21,6 @@ export function strikeGroups(plan: Plan): StrikeGroup[] {
   }
   return groups;
 }
+
+/** The strikes of every line. */
+export const allStrikeGroups = (plan: Plan): StrikeGroup[] => plan.shoring.lines.flatMap(strikeGroups);

@@ -1,3 +1,4 @@
+import { viewOfWay, wayOfMember } from './views';
 import type { Rules } from '../rules/rule-sets';
 import { memberWeight } from './member-weight';
 import { Missing } from './missing';
@@ -26,7 +27,8 @@ export function travellersOf(plan: SettledPlan, member: Member, rules: Rules): T
   const known = weight instanceof Missing ? null : weight;
   const width = known?.size ? known.size.width + member.packing.sides : null;
   if (lengths.length === 1) return lengths.map(({ name, length }) => ({ member: member.id, name, length, width, mass: known?.lifted ?? null }));
-  const carried = carriedOf(plan, rules);
+  const way = wayOfMember(plan, member.id);
+  const carried = way ? carriedOf(viewOfWay(plan, way), rules) : new Missing(`Which way is ${member.mark} brought in?`);
   return lengths.map(({ name, length }, i) => ({
     member: member.id,
     name,

@@ -1,3 +1,4 @@
+import { asLine, lineIn } from '../../../tests/of-plan';
 import { ticketHall } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
 import { Missing } from './missing';
@@ -6,7 +7,7 @@ import { joistOf } from './shoring';
 import { joistShare, studLayout, studsOf, type WallStuds } from './wall-studs';
 
 const rules = rulesOf('eu-ls', {});
-const wall = (plan: Plan, id = 'sh1') => plan.shoring.walls.find((one) => one.id === id)!;
+const wall = (plan: Plan, id = 'sh1') => lineIn(plan).walls.find((one) => one.id === id)!;
 const gap = (from: number, to: number, posts = 2): ShoreGap => ({
   id: `g${from}`,
   from,
@@ -15,12 +16,12 @@ const gap = (from: number, to: number, posts = 2): ShoreGap => ({
   posts,
 });
 const solved = (plan: Plan, id = 'sh1'): WallStuds => {
-  const answer = studsOf(plan, wall(plan, id), rules);
+  const answer = studsOf(asLine(plan), wall(plan, id), rules);
   if (answer instanceof Missing) throw new Error(answer.questions.join(' '));
   return answer;
 };
 const each = (plan: Plan): number => {
-  const joist = joistOf(plan, wall(plan), rules);
+  const joist = joistOf(asLine(plan), wall(plan), rules);
   if (joist instanceof Missing) throw new Error('unknown');
   return joist.shore;
 };
@@ -29,8 +30,8 @@ const numbered = (answer: WallStuds, number: number) => answer.studs.find((stud)
 /** The ticket hall with offices that stand evenly on it. */
 const evenHall = (): Plan => {
   const plan = ticketHall();
-  plan.shoring.storeys[1]!.joists.doubled = [];
-  for (const one of plan.shoring.walls) one.gaps = [];
+  lineIn(plan).storeys[1]!.joists.doubled = [];
+  for (const one of lineIn(plan).walls) one.gaps = [];
   return plan;
 };
 
@@ -55,7 +56,7 @@ describe('a header past a gap', () => {
   });
   test('lopsided, with a doubled joist near one end: by lever', () => {
     const plan = evenHall();
-    plan.shoring.storeys[0]!.joists.doubled = [{ id: 'd', number: 6, carries: 0.6 }];
+    lineIn(plan).storeys[0]!.joists.doubled = [{ id: 'd', number: 6, carries: 0.6 }];
     wall(plan).gaps = [gap(5, 6)];
     const answer = solved(plan);
     const p = each(plan);
@@ -81,7 +82,7 @@ describe('a header past a gap', () => {
   test('a grade of the other code is asked about', () => {
     const plan = evenHall();
     wall(plan).gaps = [{ ...gap(5, 5), header: { ...gap(5, 5).header, grade: 'SPF No.2' } }];
-    const answer = studsOf(plan, wall(plan), rules);
+    const answer = studsOf(asLine(plan), wall(plan), rules);
     expect(answer).toBeInstanceOf(Missing);
     expect((answer as Missing).questions[0]).toMatch(/header of Hall wall, left/);
   });
@@ -89,21 +90,21 @@ describe('a header past a gap', () => {
 
 test('a doubled joist has two studs together under it and carries the width it is told', () => {
   const plan = evenHall();
-  plan.shoring.storeys[0]!.joists.doubled = [{ id: 'd', number: 3, carries: 0.7 }];
-  expect(joistShare(plan.shoring.storeys[0]!, 3)).toBeCloseTo(1.75, 9);
-  expect(joistShare(plan.shoring.storeys[0]!, 4)).toBe(1);
+  lineIn(plan).storeys[0]!.joists.doubled = [{ id: 'd', number: 3, carries: 0.7 }];
+  expect(joistShare(lineIn(plan).storeys[0]!, 3)).toBeCloseTo(1.75, 9);
+  expect(joistShare(lineIn(plan).storeys[0]!, 4)).toBe(1);
   expect(numbered(solved(plan), 3)).toMatchObject({ together: 2, load: expect.closeTo(1.75 * each(plan), 6) as unknown });
 });
 test('where studs stand is known before what they carry is', () => {
   const plan = evenHall();
-  plan.shoring.storeys[0]!.left.dead = null;
-  expect(studsOf(plan, wall(plan), rules)).toBeInstanceOf(Missing);
-  expect(studLayout(plan, wall(plan))).toHaveLength(10);
+  lineIn(plan).storeys[0]!.left.dead = null;
+  expect(studsOf(asLine(plan), wall(plan), rules)).toBeInstanceOf(Missing);
+  expect(studLayout(asLine(plan), wall(plan))).toHaveLength(10);
 });
 
 describe('under a wall that stands unevenly', () => {
   const above = (plan: Plan) => {
-    const answer = studsOf(plan, wall(plan, 'sh3'), rules);
+    const answer = studsOf(asLine(plan), wall(plan, 'sh3'), rules);
     if (answer instanceof Missing) throw new Error('unknown');
     return answer;
   };
@@ -130,7 +131,7 @@ describe('under a wall that stands unevenly', () => {
   });
   test('with joists otherwise apart the sole plate spreads it', () => {
     const plan = evenHall();
-    plan.shoring.storeys[1]!.joists.spacing = 0.5;
+    lineIn(plan).storeys[1]!.joists.spacing = 0.5;
     const even = solved(plan).studs.map((stud) => stud.load);
     wall(plan, 'sh3').gaps = [gap(4, 4)];
     expect(solved(plan).studs.map((stud) => stud.load)).toEqual(even);

@@ -1,10 +1,11 @@
+import type { LinePlan } from './views';
 import { simpleSpan } from '../beams/simple-span.calc';
 import type { Trace } from '../calc/evidence';
 import { attempt } from '../calc/run';
 import type { Rules } from '../rules/rule-sets';
 import { timberValues } from '../shoring/timber-grades';
 import { Missing } from './missing';
-import type { Plan, ShoreGap, ShoreWall, Storey } from './schema';
+import type { ShoreGap, ShoreWall, Storey } from './schema';
 import { joistOf, runsThrough, studPlaces, wallAt, type JoistAnswer } from './shoring';
 
 /** What stands under one joist: one stud, or as many as are set together there. */
@@ -55,7 +56,7 @@ const isDoubled = (storey: Storey, number: number): boolean => storey.joists.dou
 const inGap = (wall: ShoreWall, number: number): boolean => wall.gaps.some(({ from, to }) => number >= from && number <= to);
 
 /** Where studs stand and how many together, whatever they carry. A gap’s end studs are as many as its header wants. */
-export function studLayout(plan: Plan, wall: ShoreWall): Omit<Stud, 'load'>[] | Missing {
+export function studLayout(plan: LinePlan, wall: ShoreWall): Omit<Stud, 'load'>[] | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
   const places = studPlaces(plan, wall);
   if (!storey) return new Missing(`Which storey is ${wall.name} in?`);
@@ -76,7 +77,14 @@ export const studLength = (wall: ShoreWall, storey: Storey): number | null =>
  * What a stud gets beside its even share where the wall above stands unevenly: more under the studs at the ends of a gap or under a
  * doubled joist, less in the gap. Only where the joists of both storeys are as far apart; elsewhere the sole plate spreads it.
  */
-function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readonly number[], rules: Rules, known: KnownStuds): Map<number, number> | Missing {
+function unevenAbove(
+  plan: LinePlan,
+  wall: ShoreWall,
+  storey: Storey,
+  places: readonly number[],
+  rules: Rules,
+  known: KnownStuds,
+): Map<number, number> | Missing {
   const { storeys } = plan.shoring;
   const upper = storeys[storeys.indexOf(storey) + 1];
   const over = upper && wallAt(plan, upper, wall.side);
@@ -95,7 +103,7 @@ function unevenAbove(plan: Plan, wall: ShoreWall, storey: Storey, places: readon
 }
 
 /** Every stud of a wall with its load, headers brought to the studs at their ends. */
-export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules, known: KnownStuds = new Map()): WallStuds | Missing {
+export function studsOf(plan: LinePlan, wall: ShoreWall, rules: Rules, known: KnownStuds = new Map()): WallStuds | Missing {
   const before = known.get(wall.id);
   if (before) return before;
   const answer = workOut(plan, wall, rules, known);
@@ -103,7 +111,7 @@ export function studsOf(plan: Plan, wall: ShoreWall, rules: Rules, known: KnownS
   return answer;
 }
 
-function workOut(plan: Plan, wall: ShoreWall, rules: Rules, known: KnownStuds): WallStuds | Missing {
+function workOut(plan: LinePlan, wall: ShoreWall, rules: Rules, known: KnownStuds): WallStuds | Missing {
   const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
   const joist = joistOf(plan, wall, rules);
   const layout = studLayout(plan, wall);

@@ -1,3 +1,4 @@
+import { wayOfMember, type WayPlan } from './views';
 import { searchSplit, type SplitAnswer, type SplitQuestion } from '../access/split';
 import { attempt } from '../calc/run';
 import { accessCorner } from '../access/corner.calc';
@@ -41,7 +42,7 @@ export interface Carried {
 
 /** A member as it is cut on the way in: each piece over all, with what hangs past the end of the member it is at. */
 export function pieceLengths(plan: Plan, member: Member): Pick<WayPiece, 'name' | 'from' | 'to' | 'length'>[] {
-  const cuts = member.id === plan.wayIn.member ? [...plan.wayIn.cuts].filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b) : [];
+  const cuts = (wayOfMember(plan, member.id)?.cuts ?? []).filter((cut) => cut > 0 && cut < member.length).sort((a, b) => a - b);
   const ends = [0, ...cuts, member.length];
   const past = hangsPast(member);
   return ends.slice(1).map((to, i) => {
@@ -56,7 +57,7 @@ export function pieceLengths(plan: Plan, member: Member): Pick<WayPiece, 'name' 
 }
 
 /** What goes the way in: the chosen member as it is cut now. */
-export function carriedOf(plan: SettledPlan, rules: Rules): Carried | Missing {
+export function carriedOf(plan: WayPlan<SettledPlan>, rules: Rules): Carried | Missing {
   const member = plan.members.find((one) => one.id === plan.wayIn.member);
   if (!member) return new Missing('Which piece goes this way? Choose it from the piece list.');
   const weight = memberWeight(member, rules);
@@ -173,7 +174,7 @@ export function serviceBeam(carried: Carried, rules: Rules): SplitQuestion['beam
 }
 
 /** The fewest pieces that pass everything known; Missing when nothing is chosen to go in. */
-export function splitOf(plan: SettledPlan, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
+export function splitOf(plan: WayPlan<SettledPlan>, rules: Rules): { question: SplitQuestion; answer: SplitAnswer } | Missing {
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing) return carried;
   if (carried.member.make.kind === 'parts')

@@ -119,10 +119,10 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
       <StopBand plan={plan} checks={checks} />
       <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
         <View style={[styles.box, { width: '50%' }]}>
-          <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, null), 'runSheet', [], structure)} width={262} height={200} />
+          <DrawingOnPaper drawing={planScene(plan, at, allStanding(plan, {}), 'runSheet', [], structure)} width={262} height={200} />
         </View>
         <View style={[styles.box, { width: '50%' }]}>
-          <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, null), 'runSheet', structure)} width={262} height={200} />
+          <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, {}), 'runSheet', structure)} width={262} height={200} />
         </View>
       </View>
       <View style={[styles.row, { gap: 12 }]}>

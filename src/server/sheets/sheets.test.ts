@@ -1,3 +1,4 @@
+import { lineIn } from '../../../tests/of-plan';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -99,7 +100,7 @@ test('the shoring sheet: what each shore carries, the cut list, the strike in or
   ])
     expect(text).toContain(words);
   const plan = ticketHall();
-  plan.shoring.walls[0]!.missing = [4];
+  lineIn(plan).walls[0]!.missing = [4];
   plan.shoring.stock[0]!.count = 12;
   const stopped = (await wordsOf('shoring', plan, 'LETTER')).text;
   expect(stopped).toContain('STOP: Hall wall, left: no stud under joist 4 of 10');

@@ -2,7 +2,8 @@ import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
-import { settle } from '@/core/plan/settle';
+import { settle, type SettledPlan } from '@/core/plan/settle';
+import { lineOf, lineViews, type LinePlan } from '@/core/plan/views';
 import { describe } from '@/core/plan/describe';
 import { worst } from '@/core/plan/check';
 import { movesStand } from '@/core/plan/waits';
@@ -14,27 +15,57 @@ import { formatQuantity } from '@/core/units';
 import { DrawingOnPaper } from './drawing';
 import { Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
-/** The shores drawn, what each carries, the cut list, and the order in which they are struck with room for readings. */
-export function shoringPages({ head, paper, evaluation }: SheetWork): ReactElement[] {
-  const plan = settle(head.plan);
+/** Each line with its shores drawn, what each carries, the cut list, and the order in which they are struck with room for readings. */
+export function shoringPages(work: SheetWork): ReactElement[] {
+  const plan = settle(work.head.plan);
+  const lines: (LinePlan<SettledPlan> | null)[] = lineViews(plan);
+  // Bents alone have a page too.
+  const pages = lines.length > 0 ? lines : [null];
+  return pages.map((line, n) => <ShoringPage key={n} work={work} plan={plan} line={line} first={n === 0} last={n === pages.length - 1} />);
+}
+
+function ShoringPage({
+  work,
+  plan,
+  line,
+  first,
+  last,
+}: {
+  work: SheetWork;
+  plan: SettledPlan;
+  line: LinePlan<SettledPlan> | null;
+  first: boolean;
+  last: boolean;
+}) {
+  const { head, paper, evaluation } = work;
   const { units } = plan.job;
-  const { checks, strike, replay } = evaluation;
+  const { checks, strikes, replay } = evaluation;
   const stands = movesStand(plan, evaluation);
   const moveOf = new Map(plan.moves.flatMap((move, i) => (move.kind === 'shore.strike' ? [[move.step, i] as const] : [])));
-  const mine = checks.filter((check) => check.station === 'shores');
+  const own = line?.shoring.id ?? null;
+  const strike = own === null ? null : (strikes[own] ?? null);
+  // What belongs to no line, bents and the yard, stands on the first page.
+  const mine = checks.filter((check) => {
+    if (check.station !== 'shores') return false;
+    const of = lineOf(plan, check.about.id)?.id ?? null;
+    return of === own || (of === null && first);
+  });
   const parts = shoreParts(plan);
   const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
   // Only the shores and what they hold: the way in and the rest of the site have sheets of their own.
-  const bare = { ...plan, wayIn: { ...plan.wayIn, legs: [] }, site: { ...plan.site, obstructions: [] } };
-  const moment = allStanding(plan, strike);
+  const bare = { ...plan, ways: [], site: { ...plan.site, obstructions: [] } };
+  const moment = allStanding(bare, strikes);
+  const alone = allStanding(bare, strikes, own);
   const end = replay.steps[replay.steps.length - 1]?.after ?? replay.before;
   // Room beside the studs for what is written of them.
-  const beside = elevationScene(bare, end, 'beam', moment, 'shores');
+  const beside = elevationScene(bare, end, 'beam', alone, 'shores');
   beside.extent.max.x += 0.75 * (beside.extent.max.x - beside.extent.min.x);
+  const across = alone.lines[0];
   const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
   const length = (value: number | null) => (value === null ? '' : units === 'metric' ? `${value.toFixed(3)} m` : formatQuantity(value, 'length', units));
-  return [
-    <SheetPage key="shoring" paper={paper} title="Shoring" head={head}>
+  const title = line !== null && plan.shoring.lines.length > 1 ? `Shoring, ${line.shoring.name}` : 'Shoring';
+  return (
+    <SheetPage paper={paper} title={title} head={head}>
       <StopBand plan={plan} checks={checks} />
       <View style={[styles.row, { marginTop: 6, gap: 8 }]}>
         <View style={styles.box}>
@@ -44,9 +75,9 @@ export function shoringPages({ head, paper, evaluation }: SheetWork): ReactEleme
           <DrawingOnPaper drawing={beside} width={262} height={190} />
         </View>
       </View>
-      {plan.shoring.storeys.length > 0 && (
+      {across && across.line.shoring.storeys.length > 0 && (
         <View style={[styles.box, { marginTop: 6 }]} wrap={false}>
-          <DrawingOnPaper drawing={acrossScene(bare, moment)} width={532} height={230} />
+          <DrawingOnPaper drawing={acrossScene(across)} width={532} height={230} />
         </View>
       )}
       <Text style={styles.heading}>What each shore carries, and what it stands on</Text>
@@ -58,8 +89,8 @@ export function shoringPages({ head, paper, evaluation }: SheetWork): ReactEleme
             <Text style={{ marginLeft: 4, flex: 1 }}>{describe(check, units)}</Text>
           </View>
         ))}
-      <Text style={styles.heading}>Cut and pick list</Text>
-      {parts instanceof Missing ? (
+      {last && <Text style={styles.heading}>Cut and pick list</Text>}
+      {!last ? null : parts instanceof Missing ? (
         <Text style={styles.bold}>MISSING: {parts.questions.join(' ')}</Text>
       ) : (
         parts.map((part, i) => {
@@ -78,7 +109,7 @@ export function shoringPages({ head, paper, evaluation }: SheetWork): ReactEleme
           );
         })
       )}
-      <Text style={styles.heading}>Strike, in this order; read before and after each step, stop at any surprise</Text>
+      {line && <Text style={styles.heading}>Strike, in this order; read before and after each step, stop at any surprise</Text>}
       {(strike?.steps ?? []).map((step, i) => {
         const check = mine.find((one) => one.id === 'shore.strike' && one.about.id === step.id);
         // A step that its move, or one before it, may not make yet has no tick, however well the shores stand.
@@ -101,6 +132,6 @@ export function shoringPages({ head, paper, evaluation }: SheetWork): ReactEleme
         );
       })}
       <Signatures plan={plan} />
-    </SheetPage>,
-  ];
+    </SheetPage>
+  );
 }

@@ -1,3 +1,4 @@
+import { wayViews } from '@/core/plan/views';
 import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import { settle } from '@/core/plan/settle';
@@ -76,7 +77,10 @@ export function steelPages({ head, paper, evaluation }: SheetWork): ReactElement
   const { units } = plan.job;
   const { checks, derived } = evaluation;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const carried = carriedOf(plan, rules);
+  const carriedIn = wayViews(plan).flatMap((view) => {
+    const carried = carriedOf(view, rules);
+    return carried instanceof Missing ? [] : [carried];
+  });
   const mine = checks.filter((check) => check.station === 'measure' || check.station === 'steel' || check.station === 'wayIn');
   const tight = mine.filter((check) => check.verdict === 'tight');
   const way = mine.filter((check) => check.id.startsWith('way.') && !['way.splice', 'way.transport', 'way.gear'].includes(check.id));
@@ -117,8 +121,8 @@ export function steelPages({ head, paper, evaluation }: SheetWork): ReactElement
         )}
         {stretch}
         {last && <TransportList plan={plan} />}
-        {last && !(carried instanceof Missing) && (
-          <View>
+        {(last ? carriedIn : []).map((carried, n) => (
+          <View key={n}>
             <Text style={styles.heading}>
               {carried.member.mark} goes in as {carried.pieces.length === 1 ? 'one piece' : `${carried.pieces.length} pieces`}
             </Text>
@@ -130,7 +134,7 @@ export function steelPages({ head, paper, evaluation }: SheetWork): ReactElement
               />
             ))}
           </View>
-        )}
+        ))}
         {last && way.length > 0 && (
           <View>
             <Text style={styles.heading}>The way in, leg by leg</Text>

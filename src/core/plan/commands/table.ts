@@ -25,6 +25,7 @@ import type {
   PowerLine,
   PutLoad,
   SpanLine,
+  ShoredLine,
   ShoreRow,
   ShoreWall,
   Stand,
@@ -35,6 +36,7 @@ import type {
   Truck,
   Turn,
   Watch,
+  WayIn,
 } from '../schema';
 import { change } from '../document/unsaid';
 
@@ -51,7 +53,9 @@ export interface Lists {
   lines: SpanLine;
   links: Link;
   members: Member;
+  ways: WayIn;
   legs: Leg;
+  shoredLines: ShoredLine;
   storeys: Storey;
   bents: Bent;
   shoreWalls: ShoreWall;
@@ -73,6 +77,8 @@ export interface Lists {
   permits: Permit;
 }
 export type ListName = keyof Lists;
+/** Lists there is one of in each shored line, or in each way in: what is added says to which, by its id. */
+export type PartList = 'legs' | 'storeys' | 'shoreWalls' | 'shoreRows' | 'strike' | 'watch';
 
 /** Every way a plan may be changed: name → arguments. Small and serialisable; undo, saving and the audit trail all use them. */
 export interface CommandArguments {
@@ -80,14 +86,12 @@ export interface CommandArguments {
   /** an earlier revision, or an edit that was not saved, brought back whole */
   replacePlan: { plan: Plan };
   setThreshold: { key: string; /** null: back to the rule set's own */ value: number | null };
-  addTo: { [N in ListName]: { list: N; thing: Lists[N] } }[ListName];
+  addTo: { [N in ListName]: { list: N; thing: Lists[N] } & (N extends PartList ? { of: string } : object) }[ListName];
   editIn: { [N in ListName]: { list: N; id: string; changes: Changes<Lists[N]> } }[ListName];
   removeFrom: { list: ListName; id: string };
   /** one step, however many */
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
-  editWayIn: { changes: Partial<Omit<Plan['wayIn'], 'legs'>> };
-  editShoring: { changes: Partial<{ opening: string | null; room: number | null; preload: number }> };
   /** earlier or later in its list */
   shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
   recordHold: { hold: HoldRecord };
@@ -161,7 +165,7 @@ function shift<T extends { id: string }>(list: T[], id: string, to: number, what
   list.splice(Math.min(Math.max(0, to), list.length), 0, one);
 }
 
-const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
+const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: string }[] => {
   switch (name) {
     case 'openings':
     case 'overlays':
@@ -177,26 +181,46 @@ const listOf = (plan: Draft<Plan>, name: ListName): { id: string }[] => {
       return plan.structure.pieces;
     case 'putLoads':
       return plan.structure.loads;
-    case 'legs':
-      return plan.wayIn.legs;
+    case 'shoredLines':
+      return plan.shoring.lines;
     case 'bents':
-    case 'storeys':
-    case 'strike':
     case 'stock':
-    case 'watch':
       return plan.shoring[name];
     case 'trucks':
     case 'turns':
     case 'permits':
       return plan.transport[name];
-    case 'shoreWalls':
-      return plan.shoring.walls;
-    case 'shoreRows':
-      return plan.shoring.rows;
     default:
       return plan[name];
   }
 };
+
+type Loose = { id: string }[];
+/** The list of a part in one shored line or one way in. */
+const partsOf: { readonly [N in PartList]: (plan: Draft<Plan>) => { id: string; list: Loose }[] } = {
+  legs: (plan) => plan.ways.map(({ id, legs }) => ({ id, list: legs })),
+  storeys: (plan) => plan.shoring.lines.map(({ id, storeys }) => ({ id, list: storeys })),
+  shoreWalls: (plan) => plan.shoring.lines.map(({ id, walls }) => ({ id, list: walls })),
+  shoreRows: (plan) => plan.shoring.lines.map(({ id, rows }) => ({ id, list: rows })),
+  strike: (plan) => plan.shoring.lines.map(({ id, strike }) => ({ id, list: strike })),
+  watch: (plan) => plan.shoring.lines.map(({ id, watch }) => ({ id, list: watch })),
+};
+const isPart = (name: ListName): name is PartList => name in partsOf;
+
+/** The list a new thing goes to. */
+function listFor(plan: Draft<Plan>, args: CommandArguments['addTo']): Loose {
+  if (!isPart(args.list)) return ownList(plan, args.list);
+  const { of } = args as { of: string };
+  const found = partsOf[args.list](plan).find(({ id }) => id === of);
+  if (!found) throw new NoSuchThing(`The plan has no ${args.list === 'legs' ? 'way in' : 'shored line'} “${of}”: it may have been removed.`);
+  return found.list;
+}
+
+/** The list a thing of that id is in. */
+function listWith(plan: Draft<Plan>, name: ListName, id: string): Loose {
+  if (!isPart(name)) return ownList(plan, name);
+  return partsOf[name](plan).find(({ list }) => list.some((one) => one.id === id))?.list ?? [];
+}
 
 const structureWord = { makes: 1, beams: 1, supports: 1, joints: 1, braces: 1, putLoads: 1 } as const;
 
@@ -235,7 +259,9 @@ const listWord: Record<ListName, string> = {
   lines: 'line of spans',
   links: 'link',
   members: 'member',
+  ways: 'way in',
   legs: 'leg of the way in',
+  shoredLines: 'shored line',
   storeys: 'storey',
   bents: 'bent',
   shoreWalls: 'temporary wall',
@@ -263,29 +289,35 @@ export const runs: { [N in CommandName]: Run<N> } = {
     if (value === null) delete plan.job.thresholds[key];
     else plan.job.thresholds[key] = value;
   },
-  addTo: (plan, { list, thing }) => void listOf(plan, list).push(thing),
-  editIn: (plan, { list, id, changes }) => change(within(listOf(plan, list), id, listWord[list]), changes),
+  addTo: (plan, args) => void listFor(plan, args).push(args.thing),
+  editIn: (plan, { list, id, changes }) => change(within(listWith(plan, list, id), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
-    without(listOf(plan, list), id, listWord[list]);
+    without(listWith(plan, list, id), id, listWord[list]);
     if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks') dropLoose(plan);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.
-    if (list === 'storeys')
-      for (const name of ['walls', 'rows'] as const) shoring[name].splice(0, Infinity, ...(shoring[name].filter((one) => one.storey !== id) as never[]));
-    if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows') {
-      const left = new Set([...shoring.walls, ...shoring.rows].map((one) => one.id));
-      shoring.strike = shoring.strike.filter((step) => left.has(step.shore));
-    }
+    if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows')
+      for (const line of shoring.lines) {
+        const storeys = new Set(line.storeys.map((one) => one.id));
+        line.walls = line.walls.filter((one) => storeys.has(one.storey));
+        line.rows = line.rows.filter((one) => storeys.has(one.storey));
+        const left = new Set([...line.walls, ...line.rows].map((one) => one.id));
+        line.strike = line.strike.filter((step) => left.has(step.shore));
+      }
     // What no longer is there carries or covers nothing.
     if (list === 'trucks' || list === 'permits') {
       const key = list === 'trucks' ? 'truck' : 'permit';
       for (const { travel } of plan.members) if (travel[key] === id) travel[key] = null;
     }
     // A move that sets or strikes what is gone goes too.
-    if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows' || list === 'bents' || list === 'strike') {
-      const shores = new Set([...shoring.walls, ...shoring.rows, ...shoring.bents].map((one) => one.id));
-      const steps = new Set(shoring.strike.map((one) => one.id));
-      plan.moves = plan.moves.filter((move) => !(('shore' in move && !shores.has(move.shore)) || ('step' in move && !steps.has(move.step))));
+    if (list === 'shoredLines' || list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows' || list === 'bents' || list === 'strike') {
+      const lines = new Set(shoring.lines.map((one) => one.id));
+      const shores = new Set([...shoring.lines.flatMap((line) => [...line.walls, ...line.rows]), ...shoring.bents].map((one) => one.id));
+      const steps = new Set(shoring.lines.flatMap((line) => line.strike.map((one) => one.id)));
+      plan.moves = plan.moves.filter(
+        (move) =>
+          !(('shore' in move && !shores.has(move.shore)) || ('step' in move && !steps.has(move.step)) || (move.kind === 'line.open' && !lines.has(move.line))),
+      );
     }
   },
   importMembers: (plan, { add, change: changed }) => {
@@ -298,9 +330,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
     plan.members.push(...add);
   },
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
-  editWayIn: (plan, { changes }) => void Object.assign(plan.wayIn, changes),
-  editShoring: (plan, { changes }) => void Object.assign(plan.shoring, changes),
-  shiftIn: (plan, { list, id, to }) => shift(listOf(plan, list), id, to, listWord[list]),
+  shiftIn: (plan, { list, id, to }) => shift(listWith(plan, list, id), id, to, listWord[list]),
   recordHold: (plan, { hold }) => {
     plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
   },
@@ -344,8 +374,6 @@ export const commandTitle: Record<CommandName, string> = {
   removeFrom: 'Remove from a list',
   importMembers: 'Import members',
   editSurvey: 'Change the survey',
-  editWayIn: 'Change the way in',
-  editShoring: 'Change the shoring',
   shiftIn: 'Reorder a list',
   recordHold: 'Record a hold point',
   withdrawHold: 'Withdraw a hold point',

@@ -8,6 +8,7 @@ export type Kind =
   | 'shore'
   | 'shoring'
   | 'step'
+  | 'line'
   | 'member'
   | 'bearing'
   | 'piece'
@@ -44,7 +45,7 @@ export const moveRefs: { readonly [K in MoveKind]: { readonly [F in Pointing<Ext
   'piece.tighten': { piece: 'piece' },
   'crane.leave': { stand: 'stand' },
   'shore.set': { shore: 'shoring' },
-  'line.open': {},
+  'line.open': { line: 'line' },
   'member.set': { opening: 'opening' },
   'shore.strike': { step: 'step' },
   other: {},

@@ -1,4 +1,4 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { closed, nullable, oneOf } from '../../calc/fields';
 import { timberGrades } from '../../shoring/timber-grades';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
@@ -188,9 +188,10 @@ const bentSchema = closed({
 /** What shores are built of, as it stands on a cut list and in the yard. */
 export const partKinds = ['stud', 'plate', 'header', 'board', 'screw', 'prop', 'post', 'needle', 'pad', 'jack'] as const;
 
-/** What rests on the line, what holds it meanwhile, and the order in which it is let go. */
-export const shoringSchema = closed({
-  bents: Type.Array(bentSchema, { maxItems: 40 }),
+/** One line that is opened: what rests on it, what holds it meanwhile, and the order in which it is let go. */
+const shoredLineSchema = closed({
+  id: id(),
+  name: text(),
   opening: nullable(id()),
   storeys: Type.Array(storeySchema, { maxItems: 20, description: 'lowest first: the storey of the opening, then those above' }),
   walls: Type.Array(shoreWallSchema, { maxItems: 40 }),
@@ -210,6 +211,12 @@ export const shoringSchema = closed({
     { maxItems: 100 },
   ),
   room: nullable(positive('m', 'clear width the lifting gear needs between the shores')),
+});
+
+/** The lines that are opened, the bents, and what there is to build them of. */
+export const shoringSchema = closed({
+  lines: Type.Array(shoredLineSchema, { maxItems: 60 }),
+  bents: Type.Array(bentSchema, { maxItems: 40 }),
   stock: Type.Array(
     closed({
       id: id(),
@@ -221,4 +228,18 @@ export const shoringSchema = closed({
     }),
     { maxItems: 120 },
   ),
+});
+
+/** A line of which nobody has said anything yet. */
+export const newLine = (id: string, name: string): Static<typeof shoredLineSchema> => ({
+  id,
+  name,
+  opening: null,
+  storeys: [],
+  walls: [],
+  rows: [],
+  strike: [],
+  preload: 0,
+  watch: [],
+  room: null,
 });

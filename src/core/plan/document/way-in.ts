@@ -1,4 +1,4 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { closed, nullable, oneOf } from '../../calc/fields';
 import { boltGrades } from '../../strength/bolt-en.calc';
 import { id, nonNegative, place, positive, real, text } from './fields';
@@ -80,6 +80,8 @@ const legSchema = Type.Union([
 
 /** The way of a piece from the truck to its place, leg by leg, and where it is cut for it. */
 export const wayInSchema = closed({
+  id: id(),
+  name: text(),
   member: nullable(id()),
   legs: Type.Array(legSchema, { maxItems: 60 }),
   cuts: Type.Array(positive('m')),
@@ -95,4 +97,16 @@ export const wayInSchema = closed({
     bolts: nullable(Type.Integer({ minimum: 1, maximum: 400, description: 'in each splice, by the engineer' })),
     engineer: text('who gave them'),
   }),
+});
+
+/** A way of which nobody has said anything yet. */
+export const newWay = (id: string, name: string): Static<typeof wayInSchema> => ({
+  id,
+  name,
+  member: null,
+  legs: [],
+  cuts: [],
+  gear: { what: '', mass: null },
+  transport: null,
+  splice: { kind: 'cover', mass: 25, diameter: 0.02, grade: '8.8', peakShare: null, shortest: 1, bolts: null, engineer: '' },
 });

@@ -34,8 +34,9 @@ export interface PickContext {
   gross: { mass: number; least: number; trace: Trace } | Missing;
 }
 
-export interface Context {
-  plan: SettledPlan;
+/** What every check is given; `P` narrows the plan to one of its shored lines or ways in. */
+export interface Context<P extends SettledPlan = SettledPlan> {
+  plan: P;
   /** the day the plan is looked at, year-month-day; null when nobody says */
   today: string | null;
   rules: Rules;

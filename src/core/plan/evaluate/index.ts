@@ -23,10 +23,10 @@ import { surveyChecks } from './measure';
 import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
-import { shoreChecks } from './shores';
+import { shoreChecks, type Strikes } from './shores';
+import { wayOfMember, wayViews } from '../views';
 import { structureChecks, type StructureAnswer } from '../structure/checks';
 import { bentsUnder } from '../structure/bents';
-import type { StrikeAnswer } from './shores/strike';
 import { carriesChecks } from './carries';
 import { overlayChecks } from './overlays';
 import { spliceBoltChecks } from './splice-bolts';
@@ -47,8 +47,8 @@ export interface Evaluation {
   /** how each move of the structure stands, also by what is worse at another move and has its row there */
   standing: Record<string, Verdict>;
   replay: Replay;
-  /** what each shore carries, step by step; null when it cannot be worked out */
-  strike: StrikeAnswer | null;
+  /** what each shore carries, step by step, line by line */
+  strikes: Strikes;
 }
 
 function pieceChecks(context: Context, piece: Piece): Check[] {
@@ -105,6 +105,8 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   };
   const structure = structureChecks(context);
   const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onBents) });
+  // A piece on a second way is asked about there and worked out on its first.
+  const ways = wayViews(plan).filter(({ wayIn }) => wayIn.member === null || wayOfMember(plan, wayIn.member)?.id === wayIn.id);
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
@@ -121,7 +123,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...transportChecks(context),
     ...carriesChecks(context),
     ...wayInChecks(context),
-    ...spliceBoltChecks(context),
+    ...ways.flatMap((view) => spliceBoltChecks({ ...context, plan: view })),
     ...structure.checks,
     ...shores.checks,
     ...holdChecks(context),
@@ -132,7 +134,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...twoListChecks(context),
     ...floorChecks(context),
   ];
-  const derived = [...derivedFigures(context, drawn), ...spliceFigures(plan, context.rules)];
+  const derived = [...derivedFigures(context, drawn), ...ways.flatMap((view) => spliceFigures(view, context.rules))];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
   const evaluation: Evaluation = {
@@ -142,7 +144,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     standing: structure.standing,
     derived,
     replay: context.replayed,
-    strike: shores.strike,
+    strikes: shores.strikes,
   };
   return { evaluation, structure };
 }

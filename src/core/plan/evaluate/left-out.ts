@@ -1,3 +1,5 @@
+import { allShores } from '../views';
+import type { ShoredLine } from '../schema';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
 import { delivered } from '../travel';
@@ -20,8 +22,7 @@ export function leftOutChecks(context: Context): Check[] {
   return [...noMoves(context), ...shoresLeftOut(context), ...lateShores(context), ...unsetMembers(context)];
 }
 
-const toDo = ({ plan }: Context): boolean =>
-  plan.pieces.length + plan.picks.length + plan.shoring.walls.length + plan.shoring.rows.length + plan.shoring.bents.length > 0;
+const toDo = ({ plan }: Context): boolean => plan.pieces.length + plan.picks.length + allShores(plan).length > 0;
 
 function noMoves(context: Context): Check[] {
   if (context.plan.moves.length > 0 || !toDo(context)) return [];
@@ -30,8 +31,7 @@ function noMoves(context: Context): Check[] {
 
 /** Each shore is set, the line opened, the new piece put in, and each step of the strike made, each by a move of its own. */
 function shoresLeftOut({ plan }: Context): Check[] {
-  const { walls, rows, bents, opening } = plan.shoring;
-  if (plan.moves.length === 0 || walls.length + rows.length + bents.length === 0) return [];
+  if (plan.moves.length === 0) return [];
   const made = new Set(
     plan.moves.flatMap((move) =>
       move.kind === 'shore.set'
@@ -40,29 +40,40 @@ function shoresLeftOut({ plan }: Context): Check[] {
           ? [`strike ${move.step}`]
           : move.kind === 'member.set'
             ? [`in ${move.opening}`]
-            : [move.kind],
+            : move.kind === 'line.open'
+              ? [`open ${move.line}`]
+              : [],
     ),
   );
-  const checks = [...walls, ...rows, ...bents].flatMap((shore) =>
+  const checks = allShores(plan).flatMap((shore) =>
     made.has(`set ${shore.id}`)
       ? []
       : [missingCheck(place('moves.shore', on('shore', shore, shore.name)), 'count', `No move sets ${shore.name}. When is it set?`)],
   );
-  if (walls.length + rows.length === 0) return checks;
-  if (!made.has('line.open'))
+  return [...checks, ...plan.shoring.lines.flatMap((line) => (line.walls.length + line.rows.length === 0 ? [] : lineLeftOut(plan, line, made)))];
+}
+
+function lineLeftOut(plan: Context['plan'], line: ShoredLine, made: ReadonlySet<string>): Check[] {
+  const { opening } = line;
+  const checks: Check[] = [];
+  if (!made.has(`open ${line.id}`))
     checks.push(
-      missingCheck(place('moves.line', on('job', { id: 'line' }, 'Line')), 'count', 'No move opens the line the shores stand for. When is it opened?'),
+      missingCheck(
+        place('moves.line', on('line', line, line.name || 'Line')),
+        'count',
+        `No move opens the line ${plan.shoring.lines.length > 1 ? line.name : 'the shores stand for'}. When is it opened?`,
+      ),
     );
   if (opening !== null && !made.has(`in ${opening}`)) {
     const name = plan.survey.openings.find((one) => one.id === opening)?.name ?? 'the opening';
     checks.push(missingCheck(place('moves.member', on('opening', { id: opening }, name)), 'count', `No move sets the piece over ${name}. When does it go in?`));
   }
-  const groups = strikeGroups(plan);
+  const groups = strikeGroups(line);
   for (const [n, group] of groups.entries())
     if (!group.steps.some((step) => made.has(`strike ${step.id}`)))
       checks.push(
         missingCheck(
-          place('moves.strike', on('strikeStep', group, `step ${n + 1}`)),
+          place('moves.strike', on('strikeStep', group, plan.shoring.lines.length > 1 ? `step ${n + 1} of ${line.name}` : `step ${n + 1}`)),
           'count',
           `No move makes step ${n + 1} of the strike, ${group.name}. When is it struck?`,
         ),
@@ -78,8 +89,7 @@ function lateShores({ plan }: Context): Check[] {
   if (lastLeft === undefined || comes.some((i) => i > lastLeft)) return [];
   return plan.moves.slice(lastLeft + 1).flatMap((move) => {
     if (move.kind !== 'shore.set') return [];
-    const { walls, rows, bents } = plan.shoring;
-    const shore = [...walls, ...rows, ...bents].find((one) => one.id === move.shore);
+    const shore = allShores(plan).find((one) => one.id === move.shore);
     if (!shore) return [];
     return [
       missingCheck(

@@ -103,7 +103,7 @@ const plainRevision = (text: string): string =>
 /** An old building is looked over once it is opened up: what is found there reopens the design. */
 export function lookedOverCheck({ plan, today }: Ground): Check[] {
   const { lookedOver, strippedOn } = plan.survey;
-  if (plan.shoring.storeys.length === 0) return [];
+  if (plan.shoring.lines.every((line) => line.storeys.length === 0)) return [];
   const where = place(
     'measure.lookedOver',
     'job',

@@ -1,3 +1,4 @@
+import { lineIn } from '../../../../tests/of-plan';
 import { twoPostBent } from '../../../../tests/shores';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
 import { describe as say } from '../describe';
@@ -336,27 +337,27 @@ const faults: [string, Plan, string, RegExp][] = [
     'moves.late',
     /after the last crane has left/,
   ],
-  ['a strike emptied', hall((p) => ((p.shoring.strike = []), without(p, 'shore.strike'))), 'shore.strike', /In what order are the shores struck/],
+  ['a strike emptied', hall((p) => ((lineIn(p).strike = []), without(p, 'shore.strike'))), 'shore.strike', /In what order are the shores struck/],
   ['a strike no move makes', hall((p) => without(p, 'shore.strike')), 'moves.strike', /No move makes step 1/],
   ['shores no move sets', hall((p) => without(p, 'shore.set')), 'moves.shore', /No move sets Hall wall, left/],
   ['a run sheet emptied', luggage((p) => (p.moves = [])), 'moves.none', /has no moves/],
   ['0 kg of rigging', luggage((p) => (p.picks[0]!.riggingMass = 0)), 'lift.chart', /slings and shackles weigh/],
   ['0 kg of block', luggage((p) => (p.cranes[0]!.hookBlockMass = 0)), 'lift.chart', /hook block/],
   ['a carrier of 0 kg', luggage((p) => (p.cranes[0]!.parts[0]!.mass = 0)), 'stand.ground', /0 kg for carrier/],
-  ['live load 0', hall((p) => (p.shoring.storeys[0]!.left.live = 0)), 'shore.line', /No live load is counted/],
-  ['a floor of 0', hall((p) => (p.shoring.storeys[1]!.right.dead = 0)), 'shore.line', /said to weigh 0/],
+  ['live load 0', hall((p) => (lineIn(p).storeys[0]!.left.live = 0)), 'shore.line', /No live load is counted/],
+  ['a floor of 0', hall((p) => (lineIn(p).storeys[1]!.right.dead = 0)), 'shore.line', /said to weigh 0/],
   ['an empty yard', hall((p) => (p.shoring.stock = [])), 'shore.stock', /The list of stock is empty/],
-  ['a storey that bears nothing with a wall on it', hall((p) => (p.shoring.storeys[1]!.bears = 'nothing')), 'shore.storey', /Does a wall stand there/],
+  ['a storey that bears nothing with a wall on it', hall((p) => (lineIn(p).storeys[1]!.bears = 'nothing')), 'shore.storey', /Does a wall stand there/],
   // records
   [
     'an inspection overdue by its own interval',
-    hall((p) => Object.assign(p.shoring.walls[0]!.tag, { loadedOn: '2026-10-01', days: 7 })),
+    hall((p) => Object.assign(lineIn(p).walls[0]!.tag, { loadedOn: '2026-10-01', days: 7 })),
     'shore.register',
     /last looked at on 2026-10-01/,
   ],
   [
     'a last inspection that is no date',
-    hall((p) => Object.assign(p.shoring.walls[0]!.tag, { loadedOn: '2026-11-20', lastOn: 'last week' })),
+    hall((p) => Object.assign(lineIn(p).walls[0]!.tag, { loadedOn: '2026-11-20', lastOn: 'last week' })),
     'shore.register',
     /is not a date/,
   ],
@@ -418,9 +419,9 @@ test('a chart that jumps is taken once somebody held it against the maker’s, u
 });
 
 test('of two strike steps and two walls of one name, each check goes to its own move', () => {
-  const plan = hall((p) => p.shoring.walls.forEach((wall) => (wall.name = 'East')));
+  const plan = hall((p) => lineIn(p).walls.forEach((wall) => (wall.name = 'East')));
   const { checks } = evaluate(plan, TODAY);
-  const steps = checks.filter((check) => check.about.kind === 'strikeStep' && check.about.id !== 'strike');
+  const steps = checks.filter((check) => check.about.kind === 'strikeStep' && check.about.id !== lineIn(plan).id);
   for (const check of steps) {
     const move = plan.moves.find((one) => one.id === check.move);
     expect(move).toMatchObject({ kind: 'shore.strike', step: check.about.id });

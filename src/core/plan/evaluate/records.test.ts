@@ -1,3 +1,4 @@
+import { wayIn } from '../../../../tests/of-plan';
 import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
 import { runCalc } from '../../calc/run';
@@ -233,7 +234,7 @@ describe('the way as a whole', () => {
   test('where a leg does not let it pass, the leg tells it alone', () => {
     const plan = edited((p) =>
       Object.assign(
-        p.wayIn.legs.find((leg) => leg.kind === 'opening')!,
+        wayIn(p).legs.find((leg) => leg.kind === 'opening')!,
         { width: 0.1 },
       ),
     );

@@ -1,3 +1,5 @@
+import type { WayPlan } from '../views';
+import type { SettledPlan } from '../settle';
 import { splice } from '../../strength/splice.calc';
 import { phrase } from '../../calc/work';
 import type { Check } from '../check';
@@ -5,7 +7,7 @@ import { missingCheck, ratioCheck, told, type Context, on } from './context';
 import { spliceFigures } from './splice-figures';
 
 /** The engineer's bolts in each splice against what bringing it in and standing on its shores needs. */
-export function spliceBoltChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): Check[] {
+export function spliceBoltChecks({ plan, rules }: Pick<Context<WayPlan<SettledPlan>>, 'plan' | 'rules'>): Check[] {
   const { splice: made, cuts, member } = plan.wayIn;
   const mark = plan.members.find((one) => one.id === member)?.mark;
   if (cuts.length === 0 || mark === undefined) return [];
@@ -20,7 +22,7 @@ export function spliceBoltChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'
       calc: splice.id,
       source: `${splice.source.text}; final design by the engineer`,
     };
-    const figure = figures.find((one) => one.subject === subject);
+    const figure = figures.find((one) => one.splice === i);
     const needs = figure ? ` While it is brought in and stands on its shores it needs ${figure.value}.` : '';
     if (made.bolts === null) return missingCheck(place, 'count', `How many bolts has the engineer given for ${subject} of ${mark}?${needs}`, figure?.traces);
     if (made.engineer.trim() === '') return missingCheck(place, 'count', `Who gave ${made.bolts} bolts for ${subject} of ${mark}?`, figure?.traces);

@@ -1,3 +1,4 @@
+import type { WayPlan } from '../views';
 import { simpleSpanAt } from '../../beams/simple-span.calc';
 import type { Rules } from '../../rules/rule-sets';
 import { boltEn } from '../../strength/bolt-en.calc';
@@ -19,7 +20,7 @@ const NOMINAL = {
 } as const;
 
 /** Bolts for each splice; final design by the engineer. */
-export function spliceFigures(plan: SettledPlan, rules: Rules): Derived[] {
+export function spliceFigures(plan: WayPlan<SettledPlan>, rules: Rules): (Derived & { splice: number })[] {
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing || carried.pieces.length < 2 || !carried.weight.size?.section) return [];
   const { section } = carried.weight.size;
@@ -57,7 +58,8 @@ export function spliceFigures(plan: SettledPlan, rules: Rules): Derived[] {
     return [
       {
         id: 'splice',
-        subject: `splice ${i + 1}`,
+        splice: i,
+        subject: plan.ways.length > 1 ? `splice ${i + 1} of ${carried.member.mark}` : `splice ${i + 1}`,
         title: 'Bolts to bring; final design by the engineer',
         value: sized.outcome.output.perJoint,
         kind: 'count' as const,

@@ -1,3 +1,4 @@
+import { asWay, wayIn } from '../../../../tests/of-plan';
 import fc from 'fast-check';
 import { ticketHall } from '../../../../tests/demo-plan';
 import { describe as say } from '../describe';
@@ -26,7 +27,7 @@ const sentence = (plan: Plan, id: string) => {
   if (!check) throw new Error(`no ${id}`);
   return say(check, plan.job.units).replace(/\u00a0/g, ' ');
 };
-const leg = <K extends Leg['kind']>(plan: Plan, kind: K) => plan.wayIn.legs.find((one) => one.kind === kind) as Extract<Leg, { kind: K }>;
+const leg = <K extends Leg['kind']>(plan: Plan, kind: K) => wayIn(plan).legs.find((one) => one.kind === kind) as Extract<Leg, { kind: K }>;
 const stairs: Leg = {
   id: 'st',
   name: 'Cellar stairs',
@@ -52,13 +53,13 @@ test('the ticket hall as it is: nothing stops it, four hold points are not recor
 const faults: [string, Edit, string, RegExp][] = [
   [
     'a piece cut from the drawing',
-    (p) => (Object.assign(p.members[0]!, { length: 4.31 }), (p.wayIn.cuts = [1.05, 3.26])),
+    (p) => (Object.assign(p.members[0]!, { length: 4.31 }), (wayIn(p).cuts = [1.05, 3.26])),
     'measure.cut Hall opening',
     /is 4.310 mm and only 4.301.6 mm goes between/,
   ],
   [
     'a piece that hardly reaches',
-    (p) => (Object.assign(p.members[0]!, { length: 4 }), (p.wayIn.cuts = [0.98, 3.02])),
+    (p) => (Object.assign(p.members[0]!, { length: 4 }), (wayIn(p).cuts = [0.98, 3.02])),
     'measure.bearing Hall opening',
     /bears 46 mm at each end/,
   ],
@@ -94,9 +95,9 @@ const faults: [string, Edit, string, RegExp][] = [
   ],
   ['hands too far out', (p) => (leg(p, 'carry').reach = 0.6), 'way.niosh Onto the lifts', /is recommended/],
   ['hands further than any lift', (p) => (leg(p, 'carry').reach = 0.7), 'way.niosh Onto the lifts', /any weight to be recommended/],
-  ['a short van', (p) => (p.wayIn.transport = 2), 'way.transport TH1/2', /the truck takes 2.00 m/],
-  ['lifts rated at the load', (p) => (p.wayIn.gear.mass = 60), 'way.gear TH1/2', /what two mast lifts may lift/],
-  ['a splice at the peak', (p) => (p.wayIn.cuts = [2.1]), 'way.splice splice 1', /100 % of the peak/],
+  ['a short van', (p) => (wayIn(p).transport = 2), 'way.transport TH1/2', /the truck takes 2.00 m/],
+  ['lifts rated at the load', (p) => (wayIn(p).gear.mass = 60), 'way.gear TH1/2', /what two mast lifts may lift/],
+  ['a splice at the peak', (p) => (wayIn(p).cuts = [2.1]), 'way.splice splice 1', /100 % of the peak/],
   [
     'a hold signed before the strip-out',
     (p) => (p.holds.find((one) => one.id === 'HP5')!.on = '2026-10-01'),
@@ -135,8 +136,8 @@ const faults: [string, Edit, string, RegExp][] = [
     'measure.standsIn B, the new counter',
     /B, 120.6 mm off the drawing, stands in the new counter; as drawn it stood clear/,
   ],
-  ['stairs with a tight landing', (p) => p.wayIn.legs.push({ ...stairs, landing: 0.7 }), 'way.stairs Cellar stairs', /passes Cellar stairs/],
-  ['stairs with no head room', (p) => p.wayIn.legs.push({ ...stairs, headRoom: 0.2, turns: false }), 'way.stairs Cellar stairs', /at any length/],
+  ['stairs with a tight landing', (p) => wayIn(p).legs.push({ ...stairs, landing: 0.7 }), 'way.stairs Cellar stairs', /passes Cellar stairs/],
+  ['stairs with no head room', (p) => wayIn(p).legs.push({ ...stairs, headRoom: 0.2, turns: false }), 'way.stairs Cellar stairs', /at any length/],
   ['a piece too long for the van', (p) => (p.members[5]!.length = 3.9), 'steel.truck TH6', /takes 3.40 m/],
 ];
 function exactly(plan: Plan, id: string): void {
@@ -204,8 +205,8 @@ const unknowns: [string, Edit, string[]][] = [
   ['props', (p) => (leg(p, 'props').gap = null), ['way.props Between the prop rows']],
   ['slope', (p) => (leg(p, 'ramp').slopeDeg = null), ['way.ramp Quay ramp']],
   ['line', (p) => (leg(p, 'rollers').line = null), ['way.rollers Trolley to the wall']],
-  ['landing', (p) => p.wayIn.legs.push({ ...stairs, landing: null }), ['way.stairs Cellar stairs']],
-  ['flight', (p) => p.wayIn.legs.push({ ...stairs, width: null }), ['way.stairs Cellar stairs']],
+  ['landing', (p) => wayIn(p).legs.push({ ...stairs, landing: null }), ['way.stairs Cellar stairs']],
+  ['flight', (p) => wayIn(p).legs.push({ ...stairs, width: null }), ['way.stairs Cellar stairs']],
   ['who settled a clash', (p) => (p.survey.overlays[0]!.by = ''), ['measure.overlay Post B stands in the new ticket counter']],
   ['when a piled piece is wanted', (p) => (p.members[4]!.order = null), ['steel.pile Quay yard, bay 1']],
   ['a permit', (p) => (p.members[5]!.travel.permit = null), ['steel.permit TH6']],
@@ -214,11 +215,11 @@ const unknowns: [string, Edit, string[]][] = [
   ['a grade nobody knows', (p) => (p.members[0]!.grade = 'as found'), ['steel.carries Hall opening', 'shore.restraint TH1']],
   ['people', (p) => (leg(p, 'carry').people = null), ['way.team Onto the lifts']],
   ['floor', (p) => Object.assign(leg(p, 'floor'), { allowable: null, pointAllowable: null }), ['way.floor Hall floor', 'way.floorPoint Hall floor']],
-  ['what brings it', (p) => ((p.wayIn.transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
-  ['the engineer’s bolts', (p) => (p.wayIn.splice.bolts = null), ['way.bolts splice 1', 'way.bolts splice 2']],
-  ['who gave the bolts', (p) => (p.wayIn.splice.engineer = ' '), ['way.bolts splice 1', 'way.bolts splice 2']],
-  ['gear', (p) => (p.wayIn.gear.mass = null), ['way.gear TH1/2']],
-  ['the way', (p) => (p.wayIn.legs = []), ['way.route TH1']],
+  ['what brings it', (p) => ((wayIn(p).transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
+  ['the engineer’s bolts', (p) => (wayIn(p).splice.bolts = null), ['way.bolts splice 1', 'way.bolts splice 2']],
+  ['who gave the bolts', (p) => (wayIn(p).splice.engineer = ' '), ['way.bolts splice 1', 'way.bolts splice 2']],
+  ['gear', (p) => (wayIn(p).gear.mass = null), ['way.gear TH1/2']],
+  ['the way', (p) => (wayIn(p).legs = []), ['way.route TH1']],
   ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6', 'steel.turn TH6']],
   ['evidence of a hold', (p) => (p.holds[0]!.evidence = ' '), ['hold.HP0 HP0']],
 ];
@@ -285,12 +286,12 @@ describe('load path', () => {
 describe('the way in and where to split', () => {
   const rules = rulesOf('eu-ls', {});
   test('one piece cannot turn the corner or pass the props, two would be spliced at the peak: three it is', () => {
-    const split = splitOf(settle(ticketHall()), rules);
+    const split = splitOf(asWay(settle(ticketHall())), rules);
     if (split instanceof Missing) throw new Error('missing');
     expect(split.answer.best?.pieces).toHaveLength(3);
     expect(split.answer.fewer).toEqual({ pieces: 2, blockers: [{ limit: 'peak' }] });
     const whole = names(
-      edited((p) => (p.wayIn.cuts = [])),
+      edited((p) => (wayIn(p).cuts = [])),
       'stop',
     );
     expect(whole).toEqual(expect.arrayContaining(['way.corner Corridor corner', 'way.props Between the prop rows', 'way.transport TH1']));
@@ -300,18 +301,18 @@ describe('the way in and where to split', () => {
     expect(sentence(plan, 'way.props Between the prop rows')).toMatch(/does not stand yet/);
   });
   test('fewer bolts than the splice needs meanwhile is a stop at each, just as many is not', () => {
-    const with9 = edited((p) => (p.wayIn.splice.bolts = 9));
+    const with9 = edited((p) => (wayIn(p).splice.bolts = 9));
     expect(names(with9, 'stop')).toEqual(['way.bolts splice 1', 'way.bolts splice 2']);
     expect(sentence(with9, 'way.bolts splice 1')).toMatch(/M. Lindqvist gives 9 bolts for splice 1 of TH1; .* it needs 10/);
     expect(
       names(
-        edited((p) => (p.wayIn.splice.bolts = 10)),
+        edited((p) => (wayIn(p).splice.bolts = 10)),
         'stop',
       ),
     ).toEqual([]);
     expect(
       names(
-        edited((p) => ((p.wayIn.cuts = []), (p.wayIn.splice.bolts = null))),
+        edited((p) => ((wayIn(p).cuts = []), (wayIn(p).splice.bolts = null))),
         'missing',
       ),
     ).not.toContain('way.bolts splice 1');
@@ -327,7 +328,7 @@ describe('the way in and where to split', () => {
 });
 
 test('a plan of version 1 opens, with everything new asked about and nothing new clear', () => {
-  const { survey: _s, links: _l, members: _m, transport: _t, wayIn: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
+  const { survey: _s, links: _l, members: _m, transport: _t, ways: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
   const old = {
     ...rest,
     moves: [],

@@ -1,3 +1,5 @@
+import { newWay } from '../document/way-in';
+import { asWay, wayIn } from '../../../../tests/of-plan';
 import { demoPlan } from '../../../../tests/demo-plan';
 import { applyCommand } from '../commands/apply';
 import { describe as say } from '../describe';
@@ -117,8 +119,7 @@ test('cut on the way in, each long part is judged on the truck it comes on', () 
     girder(p).count = 1;
     girder(p).travel.truck = null;
     p.job.thresholds.freeTransport = 5;
-    p.wayIn.member = girder(p).id;
-    p.wayIn.cuts = [10];
+    p.ways = [{ ...newWay('w', 'Way in'), member: girder(p).id, cuts: [10] }];
     p.transport.turns = [{ id: 't', name: 'Mole corner', outerRadius: 14.5, width: 6 }];
   });
   // 10 m on the trailer with steered axles, 6.4 m on the yard lorry with fixed ones: the worse of the two is told.
@@ -149,13 +150,13 @@ test('a truck or permit taken away takes its name off the pieces; one named that
 });
 test('the longest that can be brought: the figure given, else the trucks, else nobody knows', () => {
   const plan = demoPlan();
-  plan.wayIn.member = girder(plan).id;
-  expect(longestBrought(plan)).toBeCloseTo(16.8, 9);
+  plan.ways = [{ ...newWay('w', 'Way in'), member: girder(plan).id }];
+  expect(longestBrought(asWay(plan))).toBeCloseTo(16.8, 9);
   girder(plan).travel.truck = 'tr-yard';
-  expect(longestBrought(plan)).toBe(9.6);
-  plan.wayIn.transport = 5;
-  expect(longestBrought(plan)).toBe(5);
-  plan.wayIn.transport = null;
+  expect(longestBrought(asWay(plan))).toBe(9.6);
+  wayIn(plan).transport = 5;
+  expect(longestBrought(asWay(plan))).toBe(5);
+  wayIn(plan).transport = null;
   plan.transport.trucks = [];
-  expect(longestBrought(plan)).toBeNull();
+  expect(longestBrought(asWay(plan))).toBeNull();
 });

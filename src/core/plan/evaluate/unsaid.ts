@@ -1,3 +1,4 @@
+import { allRows, allWalls } from '../views';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { AboutKind, Check, StationId } from '../check';
 import { unsaidWords, type MayBeUnsaid } from '../document/unsaid';
@@ -31,9 +32,14 @@ const askedOf = (plan: Plan): Asked[] => [
   ...all(plan.picks, 'pick', 'picks', (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`)),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.links, 'link', 'measure', named),
-  ...all(plan.wayIn.legs, 'leg', 'wayIn', named),
-  ...all(plan.shoring.walls, 'shore', 'shores', named),
-  ...all(plan.shoring.rows, 'shore', 'shores', named),
+  ...all(
+    plan.ways.flatMap((way) => way.legs),
+    'leg',
+    'wayIn',
+    named,
+  ),
+  ...all(allWalls(plan), 'shore', 'shores', named),
+  ...all(allRows(plan), 'shore', 'shores', named),
   ...all(plan.shoring.bents, 'shore', 'shores', named),
   ...all(plan.shoring.stock, 'stock', 'shores', (one: { what: string; size: string }) => one.size || one.what),
 ];

@@ -1,3 +1,5 @@
+import { wayOfMember, wayViews, type WayPlan } from '../views';
+import type { SettledPlan } from '../settle';
 import { legSubject } from '../leg-verdict';
 import { accessFloor } from '../../access/floor.calc';
 import { splitSearch } from '../../access/split.calc';
@@ -18,7 +20,7 @@ import { longestBrought } from '../trucks';
 import { sweepOf } from '../way-sweep';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context<WayPlan<SettledPlan>>, 'plan' | 'rules'>;
 type Source = { id: string; source: { text: string } };
 const place = (id: string, about: ReturnType<typeof on>, calc: Source, source = calc.source.text) => ({
   id,
@@ -29,13 +31,31 @@ const place = (id: string, about: ReturnType<typeof on>, calc: Source, source = 
   source,
 });
 
-/** Every leg of the way in against the pieces as they are cut now; nothing when no way is drawn and nothing is to go in. */
-export function wayInChecks({ plan, rules }: Ground): Check[] {
+/** Every way in, and a piece that is on two of them. */
+export function wayInChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>): Check[] {
+  return wayViews(plan).flatMap((view): Check[] => {
+    const { wayIn } = view;
+    const member = plan.members.find((one) => one.id === wayIn.member);
+    const other = member && wayOfMember(plan, member.id);
+    if (member && other && other.id !== wayIn.id)
+      return [
+        missingCheck(
+          place('way.twice', on('way', wayIn, wayIn.name), splitSearch, 'Common practice: a piece goes one way'),
+          'length',
+          `${member.mark} is brought in by ${other.name} and by ${wayIn.name} too. Which way does it go?`,
+        ),
+      ];
+    return oneWay({ plan: view, rules });
+  });
+}
+
+/** Every leg of a way in against the pieces as they are cut now; nothing when no way is drawn and nothing is to go in. */
+function oneWay({ plan, rules }: Ground): Check[] {
   const { legs, member } = plan.wayIn;
   if (legs.length === 0 && member === null) return [];
   const carried = carriedOf(plan, rules);
   if (carried instanceof Missing)
-    return [missingCheck(place('way.piece', on('job', { id: 'wayIn' }, 'Way in'), splitSearch), 'length', carried.questions.join(' '))];
+    return [missingCheck(place('way.piece', on('way', plan.wayIn, plan.wayIn.name || 'Way in'), splitSearch), 'length', carried.questions.join(' '))];
   if (legs.length === 0)
     return [
       missingCheck(

@@ -14,7 +14,7 @@ const planOf = (changes: Partial<Bent> = {}, edit: (plan: Plan) => unknown = () 
   const plan = ticketHall();
   plan.moves = [];
   plan.site.standingGust = 12;
-  plan.shoring = { ...plan.shoring, storeys: [], walls: [], strike: [], bents: [bent(changes)] };
+  plan.shoring = { ...plan.shoring, lines: [], bents: [bent(changes)] };
   plan.links.find((link) => link.id === 'hallSlab')!.capacity = 400e3;
   edit(plan);
   const opened = openPlan(plan);

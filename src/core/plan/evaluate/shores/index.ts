@@ -1,8 +1,11 @@
-import type { Check } from '../../check';
+import { keyOf, type Check } from '../../check';
+import { worstFirst } from '../../worst-first';
 import { Missing } from '../../missing';
-import type { Move, Plan } from '../../schema';
+import type { Move, ShoredLine } from '../../schema';
+import type { SettledPlan } from '../../settle';
 import { strikeGroups } from '../../strike-groups';
-import type { Context } from '../context';
+import { lineViews, type LinePlan } from '../../views';
+import { moveFor, type Context } from '../context';
 import { walkDown, type Source } from '../load-path';
 import { bentOf } from './bent-answer';
 import { bentChecks } from './bents';
@@ -17,46 +20,104 @@ import type { KnownStuds } from '../../wall-studs';
 import { wallChecks, wallTotal } from './walls';
 
 type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
+type LineGround = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules' | 'today'>;
 
-/** Every check of the shores, and what each carries step by step; nothing when no shoring is planned. */
-export function shoreChecks(context: Ground): { checks: Check[]; strike: StrikeAnswer | null } {
-  const { storeys, walls, rows, bents } = context.plan.shoring;
-  if (storeys.length + walls.length + rows.length + bents.length === 0) return { checks: [], strike: null };
-  const known: KnownStuds = new Map();
-  const units = unitsOf(context.plan, context.rules, known);
-  const answer = strikeOf(context.plan, context.rules, units);
-  const checks = [
-    ...lineChecks(context),
-    ...wallChecks(context, known),
-    ...rowChecks(context),
+/** What the shores of each line carry step by step, by the id of the line; null where that cannot be worked out. */
+export type Strikes = Readonly<Record<string, StrikeAnswer | null>>;
+
+/** Every check of the shores of every line and of the bents, and what each carries step by step; nothing when no shoring is planned. */
+export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strikes } {
+  const { plan } = context;
+  const lines = lineViews(plan).map((view) => oneLine({ ...context, plan: view }));
+  if (lines.length + plan.shoring.bents.length === 0) return { checks: [], strikes: {} };
+  const bentMove = bentMoves(plan);
+  const together = linesTogether(plan, lines);
+  const shared = [
     ...bentChecks(context),
     ...registerChecks(context),
-    ...stockChecks(context),
-    ...walkDown(context, shoreSources(context, known), 'shorePath', 'shores'),
-    ...strikeChecks(context, answer),
-    ...watchChecks(context),
+    ...stockChecks(
+      context,
+      together.map((group) => group.map(({ line }) => line)),
+    ),
+    // What two lines stand on carries the sum of both while both carry.
+    ...worstOfEach(together.map((group) => walkDown(context, [...bentSources(context), ...group.flatMap(({ sources }) => sources)], 'shorePath', 'shores'))),
   ];
-  const moveOf = movesOf(context.plan);
-  return { checks: checks.map((check) => ({ ...check, move: moveOf(check) })), strike: answer instanceof Missing ? asTheyStand(units) : answer };
+  const moveOfLine = new Map(lines.flatMap(({ line, moveOf }) => [...line.walls, ...line.rows].map(({ id }) => [id, moveOf] as const)));
+  const opens = plan.moves.find((move) => move.kind === 'line.open')?.id ?? null;
+  return {
+    checks: [
+      ...lines.flatMap(({ checks, moveOf }) => checks.map((check) => ({ ...check, move: moveOf(check) }))),
+      ...shared.map((check) => ({ ...check, move: moveOfLine.get(check.about.id)?.(check) ?? bentMove.get(check.about.id) ?? opens })),
+    ],
+    strikes: Object.fromEntries(lines.map(({ line, strike }) => [line.id, strike])),
+  };
 }
 
-/** The move of the run sheet a check belongs to: what carries is needed when the line opens, a bent when it is set, a step when it is struck. */
-function movesOf(plan: Plan): (check: Check) => string | null {
+/**
+ * The lines that carry at the same time: those that are open when each of them opens. A line carries from its opening until its last
+ * shore is struck; where the run sheet does not open it, or leaves some of it standing, it is taken to carry beside every other.
+ */
+function linesTogether<L extends { line: ShoredLine; strike: StrikeAnswer | null }>({ moves }: SettledPlan, lines: readonly L[]): L[][] {
+  const span = ({ line, strike }: L) => {
+    const from = moves.findIndex((move) => move.kind === 'line.open' && move.line === line.id);
+    const last = strikeGroups(line).map(({ steps }) => moves.findIndex((move) => move.kind === 'shore.strike' && steps.some(({ id }) => id === move.step)));
+    const struck = strike !== null && strike.lasting === 0 && last.length > 0 && !last.includes(-1);
+    return { from, to: struck ? Math.max(...last) : Infinity };
+  };
+  const spans = new Map(lines.map((one) => [one, span(one)]));
+  const groups = lines.map((opening) => {
+    const { from } = spans.get(opening)!;
+    return lines.filter((one) => one === opening || from < 0 || (spans.get(one)!.from <= from && spans.get(one)!.to > from));
+  });
+  return groups.length > 0 ? groups : [[]];
+}
+
+/** Of one question asked several times, the worst answer. */
+function worstOfEach(asked: readonly (readonly Check[])[]): Check[] {
+  const worst = new Map<string, Check>();
+  for (const check of asked.flat()) {
+    const before = worst.get(keyOf(check));
+    if (!before || worstFirst([before, check])[0] === check) worst.set(keyOf(check), check);
+  }
+  return [...worst.values()];
+}
+
+/** What is asked of one line: what comes down on it, what holds that meanwhile, and the strike. */
+function oneLine(context: LineGround) {
+  const { plan, rules } = context;
+  const known: KnownStuds = new Map();
+  const units = unitsOf(plan, rules, known);
+  const answer = strikeOf(plan, rules, units);
+  return {
+    line: plan.shoring,
+    checks: [...lineChecks(context), ...wallChecks(context, known), ...rowChecks(context), ...strikeChecks(context, answer), ...watchChecks(context)],
+    sources: lineSources(context, known),
+    strike: answer instanceof Missing ? asTheyStand(units) : answer,
+    moveOf: movesOf(plan),
+  };
+}
+
+const bentMoves = (plan: SettledPlan) => new Map(plan.shoring.bents.map(({ id }) => [id, moveFor(plan, 'shore.set', id)] as const));
+
+/** The move of the run sheet a check of a line belongs to: what carries is needed when the line opens, a step when it is struck. */
+function movesOf(plan: LinePlan): (check: Check) => string | null {
   const { moves } = plan;
   if (moves.length === 0) return () => null;
   const first = (test: (move: Move) => boolean): string | null => moves.find(test)?.id ?? null;
-  const strikes = moves.filter((move) => move.kind === 'shore.strike');
-  const opens = first((move) => move.kind === 'line.open');
+  const own = new Set(plan.shoring.strike.map(({ id }) => id));
+  const strikes = moves.flatMap((move) => (move.kind === 'shore.strike' && own.has(move.step) ? [move] : []));
+  const opens = first((move) => move.kind === 'line.open' && move.line === plan.shoring.id);
   const setting = first((move) => move.kind === 'member.set' && move.opening === plan.shoring.opening);
-  const steps = new Map(strikeGroups(plan).map((group) => [group.id, strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null]));
-  const bents = new Map(plan.shoring.bents.map(({ id }) => [id, first((move) => move.kind === 'shore.set' && move.shore === id)]));
+  const steps = new Map(
+    strikeGroups(plan.shoring).map((group) => [group.id, strikes.find((move) => group.steps.some((one) => one.id === move.step))?.id ?? null]),
+  );
   return ({ id, about }) => {
     const step = about.kind === 'strikeStep' ? steps.get(about.id) : undefined;
     if (step !== undefined) return step;
     if (id === 'shore.sag' || id === 'shore.watch') return strikes[strikes.length - 1]?.id ?? null;
     if (id === 'shore.strike' || id === 'shore.dryPack') return strikes[0]?.id ?? null;
     if (id === 'shore.restraint') return setting;
-    return about.kind === 'shore' && bents.has(about.id) ? (bents.get(about.id) ?? null) : opens;
+    return opens;
   };
 }
 
@@ -64,24 +125,19 @@ function movesOf(plan: Plan): (check: Check) => string | null {
 const asTheyStand = (units: Unit[] | Missing): StrikeAnswer | null =>
   units instanceof Missing ? null : { units, steps: [], traces: [], lasting: units.length, span: 0, through: false, undercut: [], idle: [] };
 
-/** What the shores of the lowest storey bring down: those above stand on them. */
-function shoreSources({ plan, rules }: Ground, worked: KnownStuds): Source[] {
+/** What the bents bring down. */
+const bentSources = ({ plan, rules }: Ground): Source[] =>
+  plan.shoring.bents.map((bent): Source => {
+    const answer = bentOf(bent, rules);
+    const known = typeof answer !== 'string' && !(answer instanceof Missing);
+    const question = known ? null : answer instanceof Missing ? answer.questions.join(' ') : answer;
+    return { kind: 'shore', id: bent.id, name: bent.name, load: known ? answer.total : 0, question, below: bent.standsOn, traces: known ? answer.traces : [] };
+  });
+
+/** What the shores of the lowest storey of a line bring down: those above stand on them. */
+function lineSources({ plan, rules }: LineGround, worked: KnownStuds): Source[] {
   const lowest = plan.shoring.storeys[0] ?? null;
   return [
-    ...plan.shoring.bents.map((bent): Source => {
-      const answer = bentOf(bent, rules);
-      const known = typeof answer !== 'string' && !(answer instanceof Missing);
-      const question = known ? null : answer instanceof Missing ? answer.questions.join(' ') : answer;
-      return {
-        kind: 'shore',
-        id: bent.id,
-        name: bent.name,
-        load: known ? answer.total : 0,
-        question,
-        below: bent.standsOn,
-        traces: known ? answer.traces : [],
-      };
-    }),
     ...plan.shoring.walls
       .filter((wall) => wall.storey === lowest?.id)
       .map((wall): Source => {

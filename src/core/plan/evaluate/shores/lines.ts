@@ -1,3 +1,5 @@
+import type { SettledPlan } from '../../settle';
+import type { LinePlan } from '../../views';
 import { phrase, q } from '../../../calc/work';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
@@ -7,11 +9,24 @@ import type { Storey } from '../../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from '../context';
 import { shorePlace } from './place';
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules'>;
 
 /** What comes down on the line, whether every storey and side of it is held, and whether the gear still gets between the shores. */
 export function lineChecks(context: Ground): Check[] {
-  const { storeys } = context.plan.shoring;
+  const { storeys, lines, id, name, opening } = context.plan.shoring;
+  const place = (check: string) =>
+    shorePlace(check, { id, name: name || 'Line' }, takedown, 'Common practice: a line is opened once, and whatever rests on it is held', 'line');
+  const other = lines.find((one) => one.opening !== null && one.opening === opening);
+  if (other && other.id !== id)
+    return [
+      missingCheck(
+        place('twice'),
+        'count',
+        `${other.name} and ${name} are both to open ${shoredOpening(context.plan)?.name ?? opening}. Which shores stand for it?`,
+      ),
+    ];
+  if (storeys.length === 0)
+    return [missingCheck(place('storeys'), 'forcePerLength', `What rests on ${name || 'the line'} that is opened? Draw the storeys over it.`)];
   return [...typedCheck(context), ...storeys.flatMap((storey, i) => heldChecks(storey, i, context)), ...roomChecks(context)];
 }
 

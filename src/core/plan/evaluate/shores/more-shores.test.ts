@@ -1,3 +1,4 @@
+import { asLine, lineIn } from '../../../../../tests/of-plan';
 import { ticketHall } from '../../../../../tests/demo-plan';
 import { editedHall as edited, sentenceOf as sentence, shoreChecks as names, type Edit } from '../../../../../tests/said';
 import { deadShore, needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
@@ -14,8 +15,8 @@ import { unitsOf } from './units';
 import { plateContact } from './walls';
 
 const rules = rulesOf('eu-ls', {});
-const wall = (plan: Plan, id: string) => plan.shoring.walls.find((one) => one.id === id)!;
-const storey = (plan: Plan, n: number) => plan.shoring.storeys[n]!;
+const wall = (plan: Plan, id: string) => lineIn(plan).walls.find((one) => one.id === id)!;
+const storey = (plan: Plan, n: number) => lineIn(plan).storeys[n]!;
 const known = <T>(value: T | Missing | string): T => {
   if (value instanceof Missing) throw new Error(value.questions.join(' '));
   if (typeof value === 'string') throw new Error(value);
@@ -42,7 +43,7 @@ describe('timber needles on dead shores', () => {
     expect(capacity).toBeCloseTo((((24e6 * 0.8) / 1.3) * (0.2 * 0.3 ** 2)) / 6, 3);
   });
   test('its own weight is on the props: 500 kg/m³ over both arms, factored', () => {
-    const answer = known(needleOf(onNeedles(), row(), rules));
+    const answer = known(needleOf(asLine(onNeedles()), row(), rules));
     expect(answer.leftProp + answer.rightProp - answer.load).toBeCloseTo(0.2 * 0.3 * 500 * 1.3 * 9.80665 * 1.35, 3);
   });
   test.each([
@@ -98,7 +99,7 @@ describe('headers and screws', () => {
   const gapped = (header: object = {}, posts = 2) =>
     edited((p) => {
       wall(p, 'sh1').gaps = [{ id: 'g', from: 4, to: 6, header: { width: 0.045, depth: 0.22, plies: 3, grade: 'C24', ...header }, posts }];
-      p.shoring.preload = 0.7;
+      lineIn(p).preload = 0.7;
     });
   test('a header that carries three joists past a gap: it holds, and its studs carry more', () => {
     expect(names(gapped(), 'stop')).toEqual([]);
@@ -120,7 +121,7 @@ describe('headers and screws', () => {
     const plan = ticketHall();
     wall(plan, 'sh1').gaps = [{ id: 'g', from: 6, to: 4, header: { width: 0.045, depth: 0.2, plies: 2, grade: 'C24' }, posts: 2 }];
     const opened = openPlan(plan);
-    expect(opened.ok ? '' : opened.faults[0]!.path).toBe('shoring.walls[0].gaps[0].to');
+    expect(opened.ok ? '' : opened.faults[0]!.path).toBe('shoring.lines[0].walls[0].gaps[0].to');
   });
   test('joists doubled up carry twice', () => {
     const ratio = (plies: number) =>
@@ -158,23 +159,18 @@ describe('headers and screws', () => {
 
 describe('the strike of more than one storey', () => {
   test('the hall struck while the offices stand on it is a stop of its own, and nothing after it is told', () => {
-    const plan = edited((p) => p.shoring.strike.push(...p.shoring.strike.splice(0, 2)));
+    const plan = edited((p) => lineIn(p).strike.push(...lineIn(p).strike.splice(0, 2)));
     expect(names(plan, 'stop')).toEqual(['shore.order step 1']);
     expect(sentence(plan, 'shore.order step 1')).toMatch(/from under Office wall, left 1/);
   });
   test('the offices never struck are asked about', () => {
-    const plan = edited((p) => p.shoring.strike.splice(0, 2));
+    const plan = edited((p) => lineIn(p).strike.splice(0, 2));
     expect(names(plan, 'stop')).toEqual(['shore.order step 1']);
-    const upperOnly = edited((p) => (p.shoring.strike = p.shoring.strike.slice(0, 2)));
+    const upperOnly = edited((p) => (lineIn(p).strike = lineIn(p).strike.slice(0, 2)));
     expect(names(upperOnly, 'missing')).toContain('shore.strike Strike');
   });
   test('struck, the offices let down what they laid there: the same spans, the same distance, nothing changes', () => {
-    const { units, steps } = known(
-      strikeOf(
-        edited((p) => (p.shoring.preload = 0)),
-        rules,
-      ),
-    );
+    const { units, steps } = known(strikeOf(asLine(edited((p) => (lineIn(p).preload = 0))), rules));
     units.forEach((unit, i) => {
       if (unit.above) expect(steps[0]!.loads[i]).toBe(0);
       else expect(steps[0]!.loads[i]).toBeCloseTo(unit.load, 6);
@@ -182,17 +178,17 @@ describe('the strike of more than one storey', () => {
   });
   test('with the office wall nearer to the line than the hall’s, more comes down: the sum grows by what levers less', () => {
     const plan = edited((p) => {
-      p.shoring.preload = 0;
+      lineIn(p).preload = 0;
       for (const id of ['sh3', 'sh4']) wall(p, id).setback = 0.5;
     });
-    const units = known(unitsOf(plan, rules));
+    const units = known(unitsOf(asLine(plan), rules));
     for (const unit of units.filter((one) => one.above)) expect(unit.above!.passes).toBeCloseTo(unit.above!.lays, 6);
   });
   test('a step that strikes nothing that still stands is asked about, and the others are told', () => {
-    const plan = edited((p) => p.shoring.strike.splice(3, 0, { id: 'twice', shore: 'sh1', units: [1], together: false }));
+    const plan = edited((p) => lineIn(p).strike.splice(3, 0, { id: 'twice', shore: 'sh1', units: [1], together: false }));
     const said = evaluate(plan).checks.find((check) => check.id === 'shore.strike' && check.subject === 'step 3')!;
     expect(said.verdict).toBe('clear');
-    const again = edited((p) => p.shoring.strike.splice(4, 0, { id: 'twice', shore: 'sh1', units: [1, 77], together: false }));
+    const again = edited((p) => lineIn(p).strike.splice(4, 0, { id: 'twice', shore: 'sh1', units: [1, 77], together: false }));
     expect(names(again, 'missing')).toEqual(['shore.strike step 3']);
     expect(sentence(again, 'shore.strike step 3')).toMatch(/strikes nothing that still stands/);
     expect(names(again, 'stop')).toEqual([]);
@@ -202,15 +198,15 @@ describe('the strike of more than one storey', () => {
       storey(p, 1).joists.spacing = 0.55;
       storey(p, 1).joists.doubled = [];
       wall(p, 'sh4').gaps = [];
-      p.shoring.strike.push(...p.shoring.strike.splice(0, 2));
+      lineIn(p).strike.push(...lineIn(p).strike.splice(0, 2));
     });
     expect(names(plan, 'stop')).toEqual(['shore.order step 1']);
   });
   test('needles carry all above them: shores of the offices change nothing', () => {
     const plan = onNeedles({}, (p) => {
-      p.shoring.walls = ticketHall().shoring.walls.filter((one) => one.storey === 'sy1');
+      lineIn(p).walls = lineIn(ticketHall()).walls.filter((one) => one.storey === 'sy1');
     });
-    for (const unit of known(unitsOf(plan, rules)).filter((one) => one.above)) expect([unit.above!.lays, unit.above!.passes]).toEqual([0, 0]);
+    for (const unit of known(unitsOf(asLine(plan), rules)).filter((one) => one.above)) expect([unit.above!.lays, unit.above!.passes]).toEqual([0, 0]);
   });
 });
 
@@ -224,18 +220,13 @@ describe('joists that run through', () => {
   test('the strike is worked out, step by step, with both sides', () => {
     expect(names(through(), 'stop')).toEqual([]);
     expect(names(through(), 'missing')).toEqual([]);
-    const answer = known(strikeOf(through(), rules));
+    const answer = known(strikeOf(asLine(through()), rules));
     expect(answer.through).toBe(true);
     expect(answer.steps).toHaveLength(6);
     expect(Math.max(...answer.steps[5]!.loads)).toBe(0);
   });
   test('shores and seats never hold more than what was there; the rest is at the far bearings', () => {
-    const { units, steps } = known(
-      strikeOf(
-        through((p) => (p.shoring.preload = 0)),
-        rules,
-      ),
-    );
+    const { units, steps } = known(strikeOf(asLine(through((p) => (lineIn(p).preload = 0))), rules));
     const total = units.filter((unit) => !unit.above).reduce((sum, unit) => sum + unit.load, 0);
     for (const step of steps.slice(1)) {
       const held = step.loads.filter((_, i) => !units[i]!.above).reduce((a, b) => a + b, 0) + step.left + step.right;
@@ -246,23 +237,23 @@ describe('joists that run through', () => {
   test('one side alone holds them, and is struck onto the beam', () => {
     const plan = through((p) => {
       storey(p, 1).bears = 'nothing';
-      p.shoring.walls = p.shoring.walls.filter((one) => one.id === 'sh1');
-      p.shoring.strike = [{ id: 'a', shore: 'sh1', units: [], together: false }];
+      lineIn(p).walls = lineIn(p).walls.filter((one) => one.id === 'sh1');
+      lineIn(p).strike = [{ id: 'a', shore: 'sh1', units: [], together: false }];
       wall(p, 'sh1').setback = 0.5;
     });
     expect(names(plan, 'stop').filter((one) => one.startsWith('shore.strike') || one.startsWith('shore.side'))).toEqual([]);
-    expect(known(strikeOf(plan, rules)).steps[0]!.left).toBeGreaterThan(0);
+    expect(known(strikeOf(asLine(plan), rules)).steps[0]!.left).toBeGreaterThan(0);
   });
   test('with a span on one side only they cannot run through: they are solved as cut', () => {
     const plan = through((p) => {
       storey(p, 0).right.span = 0;
-      p.shoring.walls = p.shoring.walls.filter((one) => one.side === 'left');
-      p.shoring.strike = [
+      lineIn(p).walls = lineIn(p).walls.filter((one) => one.side === 'left');
+      lineIn(p).strike = [
         { id: 'a', shore: 'sh3', units: [], together: false },
         { id: 'b', shore: 'sh1', units: [], together: false },
       ];
     });
-    expect(known(unitsOf(plan, rules)).every((unit) => unit.joist === null)).toBe(true);
+    expect(known(unitsOf(asLine(plan), rules)).every((unit) => unit.joist === null)).toBe(true);
   });
   test('their size not known, how they share is not either', () => {
     const plan = through((p) => (storey(p, 0).joists.width = null));
@@ -272,15 +263,10 @@ describe('joists that run through', () => {
 
 describe('wedged up, and let down', () => {
   const restraint = (preload: number, edit: Edit = () => undefined) =>
-    evaluate(edited((p) => ((p.shoring.preload = preload), edit(p)))).checks.find((check) => check.id === 'shore.restraint');
+    evaluate(edited((p) => ((lineIn(p).preload = preload), edit(p)))).checks.find((check) => check.id === 'shore.restraint');
   test('by hand: the wedged share of all that the shores hold, q·L²/8, against the beam free from seat to seat', () => {
     const check = restraint(0.4)!;
-    const answer = known(
-      strikeOf(
-        edited((p) => (p.shoring.preload = 0.4)),
-        rules,
-      ),
-    );
+    const answer = known(strikeOf(asLine(edited((p) => (lineIn(p).preload = 0.4))), rules));
     const held = answer.units.filter((unit) => !unit.above).reduce((sum, unit) => sum + unit.load, 0);
     expect(check.demand).toBeCloseTo((0.4 * held * answer.span) / 8, 3);
     expect(check.verdict).toBe('clear');

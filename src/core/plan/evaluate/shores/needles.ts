@@ -1,3 +1,4 @@
+import type { LinePlan } from '../../views';
 import { phrase, q, type Phrase } from '../../../calc/work';
 import type { Trace } from '../../../calc/evidence';
 import { contactPressure } from '../../../path/contact-pressure.calc';
@@ -11,7 +12,7 @@ import { findSection } from '../../../steel/sections';
 import { GRAVITY, type QuantityKind } from '../../../units';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import type { Plan, ShoreRow } from '../../schema';
+import type { ShoreRow } from '../../schema';
 import { needleMass, needleName } from '../../shore-parts';
 import { rowLine } from '../../shoring';
 import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
@@ -29,7 +30,7 @@ export interface NeedleAnswer {
 }
 
 /** One needle of the row under the wall it carries. */
-export function needleOf(plan: Plan, row: ShoreRow, rules: Rules): NeedleAnswer | Missing {
+export function needleOf(plan: LinePlan, row: ShoreRow, rules: Rules): NeedleAnswer | Missing {
   const line = rowLine(plan, row, rules);
   if (line instanceof Missing) return line;
   if (!(line.line > 0)) return new Missing(`What comes down on ${row.name}? Nothing is known to.`);

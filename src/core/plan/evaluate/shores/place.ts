@@ -1,3 +1,4 @@
+import type { LinePlan } from '../../views';
 import type { AboutKind } from '../../check';
 import { on } from '../context';
 
@@ -18,4 +19,4 @@ export const shorePlace = (
 });
 
 /** The strike as a whole. */
-export const wholeStrike = { id: 'strike', name: 'Strike' };
+export const wholeStrike = ({ shoring }: LinePlan) => ({ id: shoring.id, name: shoring.lines.length > 1 ? `Strike of ${shoring.name}` : 'Strike' });

@@ -1,3 +1,4 @@
+import { allShores } from '../../views';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { dayFault, daysBetween, namesSomebody } from '../../records';
@@ -6,8 +7,7 @@ import { shorePlace } from './place';
 
 /** The temporary works register: who designed each shore, who checked it, how often it is looked at while it stands. */
 export function registerChecks({ plan, today }: Pick<Context, 'plan' | 'today'>): Check[] {
-  const { walls, rows, bents } = plan.shoring;
-  return [...walls, ...rows, ...bents].map(({ id, name, tag }) => {
+  return allShores(plan).map(({ id, name, tag }) => {
     const place = shorePlace('register', { id, name }, takedown, 'Record: temporary works register');
     const lacks = [
       !namesSomebody(tag.designer) && 'who designed it',

@@ -1,3 +1,5 @@
+import type { SettledPlan } from '../../settle';
+import type { LinePlan } from '../../views';
 import { phrase, q } from '../../../calc/work';
 import { contactPressure } from '../../../path/contact-pressure.calc';
 import type { Rules } from '../../../rules/rule-sets';
@@ -8,13 +10,13 @@ import { clearOf } from '../../settle';
 import { isDay } from '../../day';
 import { isDoneDay } from '../../records';
 import { shoredOpening } from '../../shoring';
-import type { Plan, ShoreRow } from '../../schema';
+import type { ShoreRow } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { needleChecks, needleOf, type NeedleAnswer } from './needles';
 import { shorePlace } from './place';
 import { lateralCheck, propChecks } from './props';
 
-type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
+type Ground = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules' | 'today'>;
 
 export function rowChecks(context: Ground): Check[] {
   return context.plan.shoring.rows.flatMap((row) => oneRow(row, context));
@@ -58,7 +60,7 @@ function masonryChecks(row: ShoreRow, rules: Rules): Check[] {
 }
 
 /** Past the first and the last needle the wall arches half a spacing and no further. */
-function coverCheck(row: ShoreRow, plan: Plan): Check[] {
+function coverCheck(row: ShoreRow, plan: LinePlan): Check[] {
   const opening = shoredOpening(plan);
   const clear = opening && clearOf(opening);
   if (!clear) return [];

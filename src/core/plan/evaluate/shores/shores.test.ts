@@ -1,18 +1,19 @@
+import { asLine, lineIn } from '../../../../../tests/of-plan';
 import fc from 'fast-check';
 import { ticketHall } from '../../../../../tests/demo-plan';
 import { editedHall as edited, sentenceOf as sentence, shoreChecks as names, type Edit } from '../../../../../tests/said';
 import { needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
 import { Missing } from '../../missing';
-import type { Plan, ShoreRow } from '../../schema';
+import type { Plan, Watch, ShoreRow } from '../../schema';
 import { factored, joistOf, lineLoads, rowLine, studPlaces } from '../../shoring';
 import { strikeOf } from './strike';
 import { wallTotal } from './walls';
 
-const shoring = (plan: Plan) => plan.shoring;
+const shoring = lineIn;
 const wall = (plan: Plan, id: string) => shoring(plan).walls.find((one) => one.id === id)!;
 const storey = (plan: Plan, n: number) => shoring(plan).storeys[n]!;
-const officesFirst = (plan: Plan) => plan.shoring.strike.slice(0, 2);
+const officesFirst = (plan: Plan) => lineIn(plan).strike.slice(0, 2);
 /** The walls of the hall and no others. */
 const hallAlone = (plan: Plan): void => {
   shoring(plan).walls = shoring(plan).walls.filter((one) => one.storey === 'sy0');
@@ -42,7 +43,7 @@ test('the same line on needles and props: nothing stops it either', () => {
 
 describe('by hand', () => {
   test('the line: half of 3.6 and 3.2 m of floor and of roof, and the office wall', () => {
-    const load = known(lineLoads(ticketHall(), rules).get('sy0')!);
+    const load = known(lineLoads(asLine(ticketHall()), rules).get('sy0')!);
     expect(load.dead).toBeCloseTo(3.4 * 900 + 1300 + 3.4 * 800, 6);
     expect(load.live).toBeCloseTo(3.4 * 1000 + 3.4 * 600, 6);
   });
@@ -51,21 +52,21 @@ describe('by hand', () => {
     const office = ((0.8 * 1.35 + 0.6 * 1.5) * 1e3 * 0.4 * 3.6 ** 2) / 2 / 2.7;
     const hall = ((0.9 * 1.35 + 1 * 1.5) * 1e3 * 0.4 * 3.6 ** 2) / 2 / 2.7;
     const tip = (((1300 * 1.35 * 0.4) / 2) * 3.6) / 2.7;
-    expect(known(joistOf(plan, wall(plan, 'sh3'), rules)).shore).toBeCloseTo(office, 6);
-    expect(known(joistOf(plan, wall(plan, 'sh1'), rules)).shore).toBeCloseTo(office + hall + tip, 6);
+    expect(known(joistOf(asLine(plan), wall(plan, 'sh3'), rules)).shore).toBeCloseTo(office, 6);
+    expect(known(joistOf(asLine(plan), wall(plan, 'sh1'), rules)).shore).toBeCloseTo(office + hall + tip, 6);
   });
   test('ten studs 400 mm apart stand evenly in 3.908 m', () => {
-    const places = known(studPlaces(ticketHall(), wall(ticketHall(), 'sh1')));
+    const places = known(studPlaces(asLine(ticketHall()), wall(ticketHall(), 'sh1')));
     expect(places).toHaveLength(10);
     expect(places[0]).toBeCloseTo((3.908 - 3.6) / 2, 9);
   });
   test('needles take the wall and all it carries; where walls hold the floors, the wall and what is above alone', () => {
     const plan = onNeedles();
-    const all = known(rowLine(plan, plan.shoring.rows[0]!, rules)).line;
-    const load = known(lineLoads(plan, rules).get('sy0')!);
+    const all = known(rowLine(asLine(plan), lineIn(plan).rows[0]!, rules)).line;
+    const load = known(lineLoads(asLine(plan), rules).get('sy0')!);
     expect(all).toBeCloseTo(factored(load, rules) + 5200 * 1.35, 6);
-    plan.shoring.walls = ticketHall().shoring.walls.filter((one) => one.storey === 'sy0');
-    expect(known(rowLine(plan, plan.shoring.rows[0]!, rules)).line).toBeCloseTo(factored(load.above, rules) + 5200 * 1.35, 6);
+    lineIn(plan).walls = lineIn(ticketHall()).walls.filter((one) => one.storey === 'sy0');
+    expect(known(rowLine(asLine(plan), lineIn(plan).rows[0]!, rules)).line).toBeCloseTo(factored(load.above, rules) + 5200 * 1.35, 6);
   });
 });
 
@@ -153,7 +154,7 @@ const faults: [string, () => Plan, string, RegExp][] = [
     /Only 50/,
   ],
 ];
-function reading(changes: Partial<Plan['shoring']['watch'][number]> = {}) {
+function reading(changes: Partial<Watch> = {}) {
   return { id: 'w1', at: 'Prop 4', before: 0.1, after: 0.101, by: 'R. Adeyemi', on: '2026-11-02', ...changes };
 }
 test.each(faults)('%s: that stop and no other', (_, make, id, words) => {
@@ -222,7 +223,7 @@ describe('joists that run through', () => {
     const w = (0.9 * 1.35 + 1 * 1.5) * 1e3 * 0.4;
     const [l1, l2] = [2.7, 4.1];
     const moment = (w * (l1 ** 3 + l2 ** 3)) / (8 * (l1 + l2));
-    expect(known(joistOf(plan, wall(plan, 'sh1'), rules)).shore).toBeCloseTo((w * (l1 + l2)) / 2 + moment / l1 + moment / l2, 1);
+    expect(known(joistOf(asLine(plan), wall(plan, 'sh1'), rules)).shore).toBeCloseTo((w * (l1 + l2)) / 2 + moment / l1 + moment / l2, 1);
   });
 });
 
@@ -235,7 +236,7 @@ describe('sums', () => {
           wall(p, 'sh1').setback = setback;
           wall(p, 'sh3').setback = setback;
         });
-        const answer = known(strikeOf(plan, rules));
+        const answer = known(strikeOf(asLine(plan), rules));
         // The storey above stands on the hall’s shores: what it carries is in theirs already.
         const hall = answer.units.map((unit, i) => ({ unit, i })).filter(({ unit }) => unit.above === null);
         const total = hall.reduce((sum, { unit }) => sum + unit.load, 0);
@@ -245,30 +246,23 @@ describe('sums', () => {
     ));
   test('wedged onto the beam first, every step is easier on the shores', () => {
     const worst = (preload: number) =>
-      Math.max(
-        ...known(
-          strikeOf(
-            edited((p) => (shoring(p).preload = preload)),
-            rules,
-          ),
-        ).steps.flatMap((step) => step.loads),
-      );
+      Math.max(...known(strikeOf(asLine(edited((p) => (shoring(p).preload = preload))), rules)).steps.flatMap((step) => step.loads));
     expect(worst(0.5)).toBeLessThan(0.6 * worst(0));
   });
   test('both walls of a storey and their far bearings carry its floors, nothing lost', () => {
     const plan = edited((p) => ((storey(p, 1).bears = 'nothing'), hallAlone(p)));
     for (const side of ['left', 'right'] as const) {
       const shore = shoring(plan).walls.find((one) => one.side === side)!;
-      const joist = known(joistOf(plan, shore, rules));
+      const joist = known(joistOf(asLine(plan), shore, rules));
       expect(joist.shore + joist.farBearing).toBeCloseTo((0.9 * 1.35 + 1 * 1.5) * 1e3 * 0.4 * storey(plan, 0)[side].span!, 6);
     }
-    expect(known(wallTotal(plan, wall(plan, 'sh1'), rules)).load).toBeCloseTo(10 * known(joistOf(plan, wall(plan, 'sh1'), rules)).shore, 6);
+    expect(known(wallTotal(asLine(plan), wall(plan, 'sh1'), rules)).load).toBeCloseTo(10 * known(joistOf(asLine(plan), wall(plan, 'sh1'), rules)).shore, 6);
   });
   test('further from the line, more on the shore and more bending: each distance costs', () => {
     let before = 0;
     for (const setback of [0.3, 0.6, 0.9, 1.2, 1.5]) {
       const plan = edited((p) => ((wall(p, 'sh1').setback = setback), (wall(p, 'sh3').setback = setback)));
-      const now = known(joistOf(plan, wall(plan, 'sh1'), rules)).shore;
+      const now = known(joistOf(asLine(plan), wall(plan, 'sh1'), rules)).shore;
       expect(now).toBeGreaterThan(before);
       before = now;
     }
@@ -289,7 +283,7 @@ test('in the other rule set with its own grades everything is worked out by NDS'
   expect(names(plan, 'stop')).toEqual([]);
   const bare = edited((p) => {
     Object.assign(p, plan);
-    p.shoring.walls.forEach((one) => (one.braces = 0));
+    lineIn(p).walls.forEach((one) => (one.braces = 0));
   });
   expect(names(bare, 'stop')).toContain('shore.stud Hall wall, left');
 });

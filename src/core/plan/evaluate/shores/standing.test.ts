@@ -1,3 +1,4 @@
+import { asLine, lineIn } from '../../../../../tests/of-plan';
 import { editedHall } from '../../../../../tests/said';
 import { onNeedles } from '../../../../../tests/shores';
 import { rulesOf } from '../../../rules/rule-sets';
@@ -52,8 +53,8 @@ describe('a needle’s own weight', () => {
   const rules = rulesOf('eu-ls', {});
   const answer = (changes: Parameters<typeof onNeedles>[1] = {}) => {
     const plan = editedHall((p) => onNeedles(p, changes));
-    const found = needleOf(plan, plan.shoring.rows[0]!, rules);
-    const units = unitsOf(plan, rules);
+    const found = needleOf(asLine(plan), lineIn(plan).rows[0]!, rules);
+    const units = unitsOf(asLine(plan), rules);
     if (found instanceof Missing || units instanceof Missing) throw new Error('not known');
     return { ...found, unit: units[0]! };
   };

@@ -1,3 +1,5 @@
+import type { ShoredLine } from '../../schema';
+import { allShores } from '../../views';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
@@ -6,15 +8,19 @@ import { missingCheck, ratioCheck, told, type Context } from '../context';
 import { shorePlace } from './place';
 
 /** What the shores are built of against what the yard has: an empty yard is a question, a short one is told. */
-export function stockChecks({ plan }: Pick<Context, 'plan'>): Check[] {
-  const { stock, walls, rows, bents } = plan.shoring;
-  if (walls.length + rows.length + bents.length === 0) return [];
+export function stockChecks({ plan }: Pick<Context, 'plan'>, together: readonly (readonly ShoredLine[])[]): Check[] {
+  const { stock } = plan.shoring;
+  if (allShores(plan).length === 0) return [];
   const place = shorePlace('stock', { id: 'stock', name: 'Stock' }, takedown, 'Record: cut list of the shores against the yard', 'stock');
   if (stock.length === 0 || stock.every((line) => line.count === 0))
     return [missingCheck(place, 'count', 'What is in the yard for these shores: studs, plates, props, pads? The list of stock is empty.')];
   const parts = shoreParts(plan);
   if (parts instanceof Missing) return [missingCheck(place, 'count', parts.questions.join(' '))];
-  const short = shortfalls(plan, parts);
+  // What is struck at one line is used again at the next: the yard has to have what stands at one time.
+  const short = together
+    .map((lines) => shoreParts({ ...plan, shoring: { ...plan.shoring, lines: [...lines] } }))
+    .map((needed) => (needed instanceof Missing ? [] : shortfalls(plan, needed)))
+    .reduce((most, one) => (one.length > most.length ? one : most), []);
   const check = ratioCheck(
     place,
     { demand: parts.length, capacity: parts.length, quantity: 'count', caution: null, inclusive: true },

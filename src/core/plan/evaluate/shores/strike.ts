@@ -1,3 +1,5 @@
+import type { SettledPlan } from '../../settle';
+import type { LinePlan } from '../../views';
 import { simpleSpan } from '../../../beams/simple-span.calc';
 import type { Trace } from '../../../calc/evidence';
 import { phrase, q } from '../../../calc/work';
@@ -13,7 +15,6 @@ import { isDoneDay, namesSomebody } from '../../records';
 import { memberSize } from '../../member-weight';
 import { Missing } from '../../missing';
 import { factored, lineLoads, runsThrough, shoredOpening, studPlaces } from '../../shoring';
-import type { Plan } from '../../schema';
 import { strikeGroups } from '../../strike-groups';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { bendingCapacity } from '../section-strength';
@@ -60,7 +61,7 @@ function solveBroken(units: readonly Unit[], beam: { span: number; stiffness: nu
 }
 
 /** Joists that run through: each a beam of its own over shores and new beam. */
-function solveThrough(plan: Plan, units: readonly Unit[], beam: { span: number; stiffness: number }, offset: number, rules: Rules): Solve | Missing {
+function solveThrough(plan: LinePlan, units: readonly Unit[], beam: { span: number; stiffness: number }, offset: number, rules: Rules): Solve | Missing {
   const storey = plan.shoring.storeys[0]!;
   const { width, depth, grade, plies, doubled } = storey.joists;
   const values = timberValues(grade, rules.id);
@@ -92,7 +93,7 @@ function solveThrough(plan: Plan, units: readonly Unit[], beam: { span: number; 
   };
 }
 
-export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = unitsOf(plan, rules)): StrikeAnswer | Missing {
+export function strikeOf(plan: LinePlan, rules: Rules, known: Unit[] | Missing = unitsOf(plan, rules)): StrikeAnswer | Missing {
   const units = known;
   if (units instanceof Missing) return units;
   const weak = units.find((unit) => unit.load >= unit.capacity);
@@ -105,7 +106,7 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   if (!opening || !lowest || clear === null) return new Missing('How wide is the opening the shores stand for?');
   if (!size || size instanceof Missing || !size.section) return new Missing(`Which section goes over ${opening.name}? The shores are struck onto it.`);
   const beam = { span: clear + (opening.bearing.left + opening.bearing.right) / 2, stiffness: rules.steel.modulus * size.section.iStrong };
-  const numbered = strikeGroups(plan).map(({ id, steps, name }) => ({
+  const numbered = strikeGroups(plan.shoring).map(({ id, steps, name }) => ({
     id,
     name,
     own: steps.flatMap((step) =>
@@ -158,7 +159,7 @@ export function strikeOf(plan: Plan, rules: Rules, known: Unit[] | Missing = uni
   };
 }
 
-function serviceShare(plan: Plan, rules: Rules): number {
+function serviceShare(plan: LinePlan, rules: Rules): number {
   const lowest = plan.shoring.storeys[0];
   const load = lowest && lineLoads(plan, rules).get(lowest.id);
   if (!load || load instanceof Missing) return 1;
@@ -166,11 +167,11 @@ function serviceShare(plan: Plan, rules: Rules): number {
 }
 
 /** Step by step, the shore nearest to its capacity; and at the end, how far the beam has sagged. */
-export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, answer: StrikeAnswer | Missing): Check[] {
+export function strikeChecks({ plan, rules }: Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules'>, answer: StrikeAnswer | Missing): Check[] {
   const { walls, rows, strike } = plan.shoring;
   if (walls.length + rows.length === 0) return [];
   const source = sourced(strikeSteps.source.text, rules, 'contactCaution');
-  const place = (thing = wholeStrike) => shorePlace('strike', thing, strikeSteps, source, 'strikeStep');
+  const place = (thing = wholeStrike(plan)) => shorePlace('strike', thing, strikeSteps, source, 'strikeStep');
   if (strike.length === 0) return [missingCheck(place(), 'force', 'In what order are the shores struck? Write the steps down; each is worked out.')];
   if (answer instanceof Missing) return [missingCheck(place(), 'force', answer.questions.join(' '))];
   const checks: Check[] = [...restraintCheck(plan, answer, rules)];
@@ -209,7 +210,7 @@ export function strikeChecks({ plan, rules }: Pick<Context, 'plan' | 'rules'>, a
   }
   if (answer.lasting > 0)
     checks.push(missingCheck(place(), 'force', `${answer.lasting} shores are never struck in the steps written down. When do they come out?`));
-  else checks.push(...sagCheck(answer, rules));
+  else checks.push(...sagCheck(plan, answer, rules));
   return checks;
 }
 
@@ -251,7 +252,7 @@ function stepCheck(answer: StrikeAnswer, step: StrikeAnswer['steps'][number], n:
 }
 
 /** Wedged before the joists are fixed to it, the new beam’s top flange is free from seat to seat. */
-function restraintCheck(plan: Plan, answer: StrikeAnswer, rules: Rules): Check[] {
+function restraintCheck(plan: LinePlan, answer: StrikeAnswer, rules: Rules): Check[] {
   const { preload } = plan.shoring;
   const opening = shoredOpening(plan);
   const member = plan.members.find((one) => one.id === opening?.member);
@@ -283,7 +284,7 @@ function restraintCheck(plan: Plan, answer: StrikeAnswer, rules: Rules): Check[]
   ];
 }
 
-function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
+function sagCheck(plan: LinePlan, answer: StrikeAnswer, rules: Rules): Check[] {
   const last = answer.steps[answer.steps.length - 1];
   if (!last) return [];
   const most = answer.span / rules.value('deflectionTotalShare');
@@ -293,7 +294,7 @@ function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
   const school = other.id === 'us-asd' ? 'US' : 'European';
   return [
     ratioCheck(
-      shorePlace('sag', wholeStrike, strikeSteps, sourced(strikeSteps.source.text, rules, 'deflectionTotalShare', 'crackShare'), 'strikeStep'),
+      shorePlace('sag', wholeStrike(plan), strikeSteps, sourced(strikeSteps.source.text, rules, 'deflectionTotalShare', 'crackShare'), 'strikeStep'),
       { demand: last.deflection, capacity: most, quantity: 'dimension', caution: cracks / most },
       told(
         last.deflection > cracks
@@ -306,7 +307,7 @@ function sagCheck(answer: StrikeAnswer, rules: Rules): Check[] {
 }
 
 /** Readings before and after: what has not been read is missing, what has moved too far is a stop. */
-export function watchChecks({ plan, rules, today }: Pick<Context, 'plan' | 'rules' | 'today'>): Check[] {
+export function watchChecks({ plan, rules, today }: Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules' | 'today'>): Check[] {
   const most = rules.value('settleMost');
   return plan.shoring.watch.map((one) => {
     const name = one.at.trim() || one.id;

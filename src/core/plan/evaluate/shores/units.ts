@@ -1,7 +1,8 @@
+import type { LinePlan } from '../../views';
 import type { Rules } from '../../../rules/rule-sets';
 import { timberValues } from '../../../shoring/timber-grades';
 import { Missing } from '../../missing';
-import type { Plan, ShoreRow, ShoreWall, Storey } from '../../schema';
+import type { ShoreRow, ShoreWall, Storey } from '../../schema';
 import { needlePlaces, runsThrough, shoredOpening, wallAt } from '../../shoring';
 import { studLength, type KnownStuds } from '../../wall-studs';
 import { needleOf, needleStrength } from './needles';
@@ -33,7 +34,7 @@ export interface Unit {
 }
 
 /** Every stud and needle of the opening’s storey, and every stud of the storeys above it. */
-export function unitsOf(plan: Plan, rules: Rules, known?: KnownStuds): Unit[] | Missing {
+export function unitsOf(plan: LinePlan, rules: Rules, known?: KnownStuds): Unit[] | Missing {
   const [storey] = plan.shoring.storeys;
   const opening = shoredOpening(plan);
   if (!storey || !opening) return new Missing('Which opening do the shores stand for?');
@@ -67,7 +68,7 @@ function weakest(wall: ShoreWall, storey: Storey, rules: Rules): { capacity: num
   return { capacity: typeof strength === 'string' ? 0 : Math.min(strength.capacity, ...pressed), length, e: values.e };
 }
 
-function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
+function wallUnits(plan: LinePlan, wall: ShoreWall, storey: Storey, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
   const total = wallTotal(plan, wall, rules, known);
   const stud = weakest(wall, storey, rules);
   if (total instanceof Missing) return total;
@@ -93,7 +94,7 @@ function wallUnits(plan: Plan, wall: ShoreWall, storey: Storey, offset: number, 
   }));
 }
 
-function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit[] | Missing {
+function rowUnits(plan: LinePlan, row: ShoreRow, offset: number, rules: Rules): Unit[] | Missing {
   const answer = needleOf(plan, row, rules);
   const strength = propStrength(row, rules);
   const bends = needleStrength(row, rules);
@@ -130,7 +131,7 @@ function rowUnits(plan: Plan, row: ShoreRow, offset: number, rules: Rules): Unit
  * Studs of the storeys above. Each stands on the floor below it, over a shore; going, it takes its load off that floor and lets
  * down onto the wall on the line what its own floor brings there. A joist that runs through lets it all down: the safe side.
  */
-function aboveUnits(plan: Plan, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
+function aboveUnits(plan: LinePlan, offset: number, rules: Rules, known?: KnownStuds): Unit[] | Missing {
   const { storeys } = plan.shoring;
   const [lowest] = storeys;
   const units: Unit[] = [];
@@ -173,7 +174,7 @@ function aboveUnits(plan: Plan, offset: number, rules: Rules, known?: KnownStuds
 }
 
 /** How a shore of storey `i` reaches the line of the opening: brought there where the floors are cut, where it stands where they run through. */
-function standsOver(plan: Plan, i: number, side: 'left' | 'right'): { factor: number; joist: Unit['joist'] } {
+function standsOver(plan: LinePlan, i: number, side: 'left' | 'right'): { factor: number; joist: Unit['joist'] } {
   const { storeys } = plan.shoring;
   let factor = 1;
   for (let n = i - 1; n >= 0; n -= 1) {

@@ -1,3 +1,5 @@
+import type { SettledPlan } from '../../settle';
+import type { LinePlan } from '../../views';
 import { phrase, q } from '../../../calc/work';
 import { contactPressure } from '../../../path/contact-pressure.calc';
 import type { Rules } from '../../../rules/rule-sets';
@@ -8,7 +10,7 @@ import { timberPost } from '../../../shoring/timber-post.calc';
 import { timberPostEn } from '../../../shoring/timber-post-en.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import type { Plan, ShoreWall, Storey } from '../../schema';
+import type { ShoreWall, Storey } from '../../schema';
 import type { JoistAnswer } from '../../shoring';
 import { joistShare, studLength, studsOf, type KnownStuds, type Stud, type WallStuds } from '../../wall-studs';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
@@ -17,7 +19,7 @@ import { headerChecks } from './headers';
 import { shorePlace } from './place';
 import { timberAcross, timberStress, timberStrut } from './timber';
 
-type Ground = Pick<Context, 'plan' | 'rules'>;
+type Ground = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules'>;
 
 /** What one stud of the wall may carry, braced as it is; a string is why it may carry nothing. */
 export const studStrength = (wall: ShoreWall, length: number, rules: Rules) => timberStrut({ ...wall.stud, braces: wall.braces }, wall.name, length, rules);
@@ -241,7 +243,7 @@ function joistChecks(wall: ShoreWall, storey: Storey, joist: JoistAnswer, rules:
 }
 
 /** All of a wall’s studs together, for the path to ground and the sums. */
-export function wallTotal(plan: Plan, wall: ShoreWall, rules: Rules, known?: KnownStuds): (WallStuds & { load: number }) | Missing {
+export function wallTotal(plan: LinePlan, wall: ShoreWall, rules: Rules, known?: KnownStuds): (WallStuds & { load: number }) | Missing {
   const answer = studsOf(plan, wall, rules, known);
   return answer instanceof Missing ? answer : { ...answer, load: answer.studs.reduce((sum, stud) => sum + stud.load, 0) };
 }
