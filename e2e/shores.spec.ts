@@ -221,3 +221,32 @@ test('what is nearest to its limit stands above the fields; every shore bears it
   expect(await above()).toBe(true);
   await expect(wall.getByRole('img', { name: 'stop' })).toBeVisible();
 });
+
+test('a second line: its storeys, its shores and its questions are its own; the strike of the first stays as it is', async ({ page, job, request }) => {
+  await field(page, 'Lifting gear needs, clear').fill('');
+  await expect(check(page, 'shore.room', 'Ticket hall')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: 'Line to be opened' }).click();
+  const which = page.getByRole('combobox', { name: 'Line', exact: true });
+  await expect(which).toContainText('Line 2');
+  await expect(check(page, 'shore.storeys', 'Line 2')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Name of the line').fill('Back wall');
+  await page.getByRole('button', { name: 'Storey', exact: true }).click();
+  await page.getByRole('button', { name: 'Temporary wall' }).click();
+  await expect(page.getByRole('button', { name: /^Storey of the opening, left/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Hall wall, left/ })).toHaveCount(0);
+  await saved(page);
+  const plan = await planOf(request, job);
+  expect(plan.shoring.lines.map(({ name, walls, strike }) => [name, walls.length, strike.length])).toEqual([
+    ['Hall opening', 4, 12],
+    ['Back wall', 1, 0],
+  ]);
+  // A question of the other line takes one to its fields.
+  await check(page, 'shore.room', 'Ticket hall').getByRole('button').first().click();
+  await expect(which).toContainText('Hall opening');
+  await expect(page.getByRole('button', { name: /^Hall wall, right/ })).toBeVisible();
+  await which.click();
+  await page.getByRole('option', { name: 'Back wall' }).click();
+  await page.getByRole('button', { name: 'Remove Back wall' }).click();
+  await expect(which).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Hall wall, left/ })).toBeVisible();
+});

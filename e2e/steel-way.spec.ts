@@ -320,3 +320,30 @@ test('the engineer’s bolts in a splice: asked for, and held against what it ne
   await saved(page);
   expect(wayIn(await planOf(request, job)).splice).toMatchObject({ bolts: 14, engineer: 'A. Brandt' });
 });
+
+test.describe('several ways in', () => {
+  test.use({ demo: 'ticket hall' });
+  test('a second way is for another piece, with legs of its own', async ({ page, job, request }) => {
+    await station(page, 'Way in');
+    await page.getByRole('button', { name: 'Way in', exact: true }).last().click();
+    const which = page.getByRole('combobox', { name: 'Which way' });
+    await expect(which).toContainText('Way in 2');
+    await page.getByRole('combobox', { name: 'Piece' }).click();
+    await page.getByRole('option', { name: 'TH1' }).click();
+    await expect(check(page, 'way.twice')).toHaveAttribute('data-verdict', 'missing');
+    await page.getByRole('combobox', { name: 'Piece' }).click();
+    await page.getByRole('option', { name: 'TH6' }).click();
+    await expect(check(page, 'way.twice')).toHaveCount(0);
+    await expect(check(page, 'way.route', 'TH6')).toHaveAttribute('data-verdict', 'missing');
+    await page.getByRole('button', { name: 'Leg', exact: true }).click();
+    await saved(page);
+    const { ways } = await planOf(request, job);
+    expect(ways.map(({ member, legs }) => [member, legs.length])).toEqual([
+      ['m-th1', 10],
+      ['m-th6', 1],
+    ]);
+    await which.click();
+    await page.getByRole('option', { name: 'TH1' }).click();
+    await expect(page.getByRole('button', { name: /^6 Corridor corner/ })).toBeVisible();
+  });
+});
