@@ -242,6 +242,7 @@ test('a second line: its storeys, its shores and its questions are its own; the 
   ]);
   // A question of the other line takes one to its fields.
   await check(page, 'shore.room', 'Ticket hall').getByRole('button').first().click();
+  await expect(field(page, 'Lifting gear needs, clear')).toBeFocused();
   await expect(which).toContainText('Hall opening');
   await expect(page.getByRole('button', { name: /^Hall wall, right/ })).toBeVisible();
   await which.click();

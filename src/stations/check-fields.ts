@@ -12,7 +12,7 @@ const block = at('gear', 'Hook block weighs');
 const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Other end, east', 'Other end, north', 'Height of the lowest wire');
 
 /** By check, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
-const byCheck: Readonly<Record<string, WantedField[]>> = {
+export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.chart': [...rigging, ...block],
   'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
   'lift.chartBase': at('gear', 'Chart is for a base, front to rear', 'Chart is for a base, side to side'),
@@ -25,7 +25,7 @@ const byCheck: Readonly<Record<string, WantedField[]>> = {
   'statement.mass': at('steel', 'Chosen by', 'Because', 'The plan goes by'),
   'statement.length': at('steel', 'Length by drawing'),
   'statement.yield': at('steel', 'Yield'),
-  'set.bearing': at('steel', 'Over the left seat'),
+  'set.bearing': at('measure', 'Bearing at'),
   'set.postLoad': at('measure', 'May carry'),
   'bearing.concrete': at('measure', 'Strength intended', 'Test result', 'Tested by', 'Tested on', 'What, and who says it holds'),
   'path.seat': at('measure', 'Stress it may take'),
@@ -50,7 +50,7 @@ const byCheck: Readonly<Record<string, WantedField[]>> = {
   'line.roll': at('gear', 'Gust on standing steel'),
   'shore.lateral': at('gear', 'Gust on standing steel'),
   'shore.rollover': at('gear', 'Gust on standing steel'),
-  'shore.room': at('shores', 'Room the lifting gear needs'),
+  'shore.room': at('shores', 'Lifting gear needs, clear'),
   'shore.register': at('shores', 'Designed by', 'Checked by', 'Inspected every', 'Last inspected'),
 };
 

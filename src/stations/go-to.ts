@@ -54,7 +54,8 @@ async function light(check: Check, openStation: (station: StationId) => void): P
 /** Unfolds what stands for the thing a check is about. */
 function openThing({ about }: Check): HTMLElement | null {
   const thing = document.querySelector<HTMLElement>(`aside [data-thing="${CSS.escape(about.id)}"]`);
-  thing?.querySelector<HTMLButtonElement>('button[aria-expanded="false"]')?.click();
+  // Its own fold, not a choice among its fields: that is a button that opens too.
+  thing?.querySelector<HTMLButtonElement>('h3 button[aria-expanded="false"]')?.click();
   return thing;
 }
 

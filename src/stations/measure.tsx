@@ -53,7 +53,7 @@ export function MeasureStation() {
         </section>
       )}
       {seats.map(({ piece, known }) => (
-        <Group key={piece.id} title={`${piece.mark} on its seats`}>
+        <Group key={piece.id} thing={piece.id} title={`${piece.mark} on its seats`}>
           {open(
             `Bearing at ${plan.bearings.find((b) => b.id === piece.seat.left)?.name ?? 'the left'}`,
             'dimension',

@@ -59,9 +59,20 @@ export function Panel({
   );
 }
 
-export function Group({ title, tools, children }: { title: string; tools?: ReactNode; children: ReactNode }) {
+export function Group({
+  title,
+  tools,
+  thing,
+  children,
+}: {
+  title: string;
+  tools?: ReactNode;
+  /** id of the thing it is about, so that a check of it can be shown here */
+  thing?: string;
+  children: ReactNode;
+}) {
   return (
-    <section>
+    <section data-thing={thing}>
       <div className="mb-1 flex items-baseline justify-between">
         <h3 className="text-[15px] text-gear">{title}</h3>
         {tools}
