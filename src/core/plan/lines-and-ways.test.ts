@@ -20,6 +20,8 @@ import { settle } from './settle';
 import { shoringMoves } from './shoring-moves';
 import { standing } from './standing';
 import { scenesAt } from './survey';
+import { travellersOf } from './travel';
+import { rulesOf } from '../rules/rule-sets';
 
 const TODAY = '2026-11-04';
 const opened = (plan: Plan): Plan => {
@@ -72,6 +74,22 @@ describe('two lines in one job', () => {
     ).toBeCloseTo(2 * alone.demand!, 6);
     const stays = edited((p) => (p.moves = p.moves.filter(({ id }) => id !== 'm14')));
     expect(of(stays, 'shorePath.link', 'hallSlab')!.demand).toBeCloseTo(2 * alone.demand!, 6);
+    // Every step that is written down is made, and two studs are in none of them.
+    const partly = edited((p) => {
+      lineIn(p).strike = lineIn(p).strike.filter(({ id }) => id !== 'sk9' && id !== 'sk10');
+      p.moves = p.moves.filter(({ id }) => id !== 'm14');
+    });
+    expect(of(partly, 'shorePath.link', 'hallSlab')!.demand).toBeCloseTo(2 * alone.demand!, 6);
+    const before = edited(({ moves }) => moves.splice(6, 0, ...moves.splice(20, 1)));
+    expect(of(before, 'shorePath.link', 'hallSlab')).toMatchObject({ verdict: 'stop', move: 'm7' });
+  });
+  test('an upper wall of either waits for the one under it', () => {
+    const plan = edited(({ moves }) => moves.splice(16, 0, ...moves.splice(18, 1)));
+    const first = replay(plan).steps[16]!;
+    expect([first.move.id, first.needs.filter((need) => !need.done).map((need) => need.what)]).toEqual([
+      'm5-2',
+      ['Hall wall, left under it is set and tightened'],
+    ]);
   });
   test('the yard has to have what stands at one time, not what was struck before', () => {
     expect(rows(twoLines(), 'shore.stock')).toMatchObject([{ verdict: rows(ticketHall(), 'shore.stock')[0]!.verdict }]);
@@ -148,6 +166,17 @@ describe('two lines in one job', () => {
     expect(shoringMoves(plan, () => '')).toEqual([]);
     expect(plan.moves.filter((move) => move.kind === 'line.open')).toMatchObject([{ line: 'line-1' }, { line: 'line-1-2' }]);
     expect(rows(opened(plan), 'move.order').filter((check) => check.verdict !== 'clear')).toEqual([]);
+    const half = edited((p) => (p.moves = p.moves.slice(0, 14)));
+    expect(shoringMoves(half, () => '').map((move) => move.kind)).toEqual([
+      ...['bearing.ready', 'bearing.ready', 'shore.set', 'shore.set', 'shore.set', 'shore.set', 'line.open', 'member.set'],
+      ...Array.from({ length: 6 }, () => 'shore.strike'),
+    ]);
+    // Two openings side by side share a post: it is made ready once.
+    const shared = edited((p) => {
+      p.moves = [];
+      p.survey.openings.find(({ id }) => id === 'op1-2')!.left = 'thb';
+    });
+    expect(shoringMoves(shared, () => '').flatMap((move) => (move.kind === 'bearing.ready' ? [move.bearing] : []))).toEqual(['tha', 'thb', 'thb-2']);
   });
   test('each is drawn with its own shores; from the side and cut across, the one that is looked at', () => {
     const plan = settle(twoLines());
@@ -165,6 +194,28 @@ describe('two lines in one job', () => {
     const [first, other] = shoresAt(plan, whole.evaluation.replay.steps[13]!.after, whole.evaluation.strikes).lines;
     expect([first!.memberIn, other!.memberIn, first!.state.struck, other!.state.open]).toEqual([true, false, 6, false]);
     expect(acrossScene(other!).shapes.length).toBeGreaterThan(20);
+    const lies = (id: string) => {
+      const { above } = scenesAt(plan, whole, { cursor: 13, look: 'beam', about: 'runSheet' });
+      const piece = above.shapes.find((shape) => shape.shape === 'polygon' && 'of' in shape && shape.of?.id === id);
+      return piece?.shape === 'polygon' ? piece.style.fill : null;
+    };
+    expect([lies('op1'), lies('op1-2')]).toEqual(['steel', undefined]);
+    const { strikes, replay: done } = whole.evaluation;
+    expect(shoresAt(plan, done.before, strikes, 'line-1-2').lines.map(({ line }) => line.shoring.id)).toEqual(['line-1-2']);
+  });
+  test('a line across the other is looked at along itself', () => {
+    const plan = settle(
+      edited((p) => {
+        const turned = p.bearings.find(({ id }) => id === 'thb-2')!;
+        const from = p.bearings.find(({ id }) => id === 'tha-2')!;
+        turned.at = { x: from.at.x, y: from.at.y + 4.11 };
+        turned.measured = null;
+        from.measured = null;
+      }),
+    );
+    const { side } = scenesAt(plan, evaluateWhole(plan, TODAY), { cursor: -1, look: 'beam', about: 'shores', line: 'line-1-2' });
+    const studs = side.shapes.flatMap((shape) => (shape.shape === 'polygon' && shape.of?.id === 'sh1-2' ? shape.points.map(({ x }) => x) : []));
+    expect(Math.max(...studs) - Math.min(...studs)).toBeGreaterThan(3.5);
   });
   test('without the demo’s first line the second stands for itself: nothing is read off the first', () => {
     const plan = edited((p) => {
@@ -273,6 +324,21 @@ describe('several ways in', () => {
       ['m-th6/0', 'missing'],
     ]);
     expect(evaluate(plan, TODAY).derived.flatMap((one) => (one.id === 'splice' ? [one.subject] : []))).toEqual(['splice 1 of TH1', 'splice 2 of TH1']);
+  });
+  test('what of a piece travels weighs what its own way makes of it', () => {
+    const plan = settle(twoWays());
+    const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+    const parts = travellersOf(
+      plan,
+      plan.members.find(({ id }) => id === 'm-th6')!,
+      rules,
+    );
+    expect(parts.map(({ name, length }) => [name, length])).toEqual([
+      ['TH6/1', 1.6],
+      ['TH6/2', 1.6],
+    ]);
+    // 3.2 m of 23.1 kg/m cut in two, with half of a splice of 12 kg and the allowance on each.
+    for (const { mass } of parts) expect(mass! / (1.6 * 23.1 * 1.05 + 6)).toBeCloseTo(1, 1);
   });
   test('a piece on two ways is asked about; it is worked out on the first', () => {
     const plan = twoWays((p) => (p.ways[1]!.member = 'm-th1'));

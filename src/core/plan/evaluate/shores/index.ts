@@ -37,17 +37,22 @@ export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strike
     ...registerChecks(context),
     ...stockChecks(
       context,
-      together.map((group) => group.map(({ line }) => line)),
+      together.map(({ group }) => group.map(({ line }) => line)),
     ),
     // What two lines stand on carries the sum of both while both carry.
-    ...worstOfEach(together.map((group) => walkDown(context, [...bentSources(context), ...group.flatMap(({ sources }) => sources)], 'shorePath', 'shores'))),
+    ...worstOfEach(
+      together.map(({ group, opens }) => {
+        const sources = [...bentSources(context), ...group.flatMap((one) => one.sources)];
+        return walkDown(context, sources, 'shorePath', 'shores').map((check) => ({ ...check, move: opens }));
+      }),
+    ),
   ];
   const moveOfLine = new Map(lines.flatMap(({ line, moveOf }) => [...line.walls, ...line.rows].map(({ id }) => [id, moveOf] as const)));
   const opens = plan.moves.find((move) => move.kind === 'line.open')?.id ?? null;
   return {
     checks: [
       ...lines.flatMap(({ checks, moveOf }) => checks.map((check) => ({ ...check, move: moveOf(check) }))),
-      ...shared.map((check) => ({ ...check, move: moveOfLine.get(check.about.id)?.(check) ?? bentMove.get(check.about.id) ?? opens })),
+      ...shared.map((check) => ({ ...check, move: moveOfLine.get(check.about.id)?.(check) ?? bentMove.get(check.about.id) ?? check.move ?? opens })),
     ],
     strikes: Object.fromEntries(lines.map(({ line, strike }) => [line.id, strike])),
   };
@@ -57,7 +62,10 @@ export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strike
  * The lines that carry at the same time: those that are open when each of them opens. A line carries from its opening until its last
  * shore is struck; where the run sheet does not open it, or leaves some of it standing, it is taken to carry beside every other.
  */
-function linesTogether<L extends { line: ShoredLine; strike: StrikeAnswer | null }>({ moves }: SettledPlan, lines: readonly L[]): L[][] {
+function linesTogether<L extends { line: ShoredLine; strike: StrikeAnswer | null }>(
+  { moves }: SettledPlan,
+  lines: readonly L[],
+): { group: L[]; opens: string | null }[] {
   const span = ({ line, strike }: L) => {
     const from = moves.findIndex((move) => move.kind === 'line.open' && move.line === line.id);
     const last = strikeGroups(line).map(({ steps }) => moves.findIndex((move) => move.kind === 'shore.strike' && steps.some(({ id }) => id === move.step)));
@@ -67,9 +75,10 @@ function linesTogether<L extends { line: ShoredLine; strike: StrikeAnswer | null
   const spans = new Map(lines.map((one) => [one, span(one)]));
   const groups = lines.map((opening) => {
     const { from } = spans.get(opening)!;
-    return lines.filter((one) => one === opening || from < 0 || (spans.get(one)!.from <= from && spans.get(one)!.to > from));
+    const group = lines.filter((one) => one === opening || (spans.get(one)!.from <= from && spans.get(one)!.to > from));
+    return { group, opens: moves[from]?.id ?? null };
   });
-  return groups.length > 0 ? groups : [[]];
+  return groups.length > 0 ? groups : [{ group: [], opens: null }];
 }
 
 /** Of one question asked several times, the worst answer. */
