@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { accessible, check, count, expect, field, move, open, openJob, saved, station, test } from './job';
 
 test('the jobs table shows the demo and how it stands', async ({ page }) => {
@@ -25,6 +26,72 @@ test('from “New job” to a pick with everything known', async ({ page }) => {
   await field(page, 'Slings and shackles weigh').fill('30');
   await expect(check(page, 'rigging.tension')).toHaveAttribute('data-verdict', 'clear');
   await saved(page);
+});
+
+const begin = async (page: Page, name: string, what: string, fill: Record<string, string>) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New job' });
+  await expect(dialog.getByLabel('Name')).toBeFocused();
+  await page.keyboard.type(name);
+  await dialog.getByRole('combobox', { name: 'What is built, and how it goes up' }).click();
+  await page.getByRole('option', { name: what }).click();
+  for (const [label, value] of Object.entries(fill)) await dialog.getByLabel(label, { exact: true }).fill(value);
+  return dialog;
+};
+
+test('a frame of six columns and nine beams stands from a new job; a section nobody knows is said first', async ({ page }) => {
+  const dialog = await begin(page, 'Ferry shelter', 'A frame of columns and beams', {
+    'Bays along': '2 x 6 m',
+    'Bays across': '5 m',
+    Levels: '4 m',
+    Columns: 'HEB 200',
+    Beams: 'IPE 301',
+    'Beams between, in each bay': '1',
+    'Section of those between': 'IPE 240',
+  });
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('“IPE 301” is not in the section tables');
+  await accessible(page);
+  await dialog.getByLabel('Beams', { exact: true }).fill('IPE 300');
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('15 pieces');
+  await expect(count(page, 'stop')).toContainText('0');
+  await station(page, 'Measure');
+  await page.getByRole('button', { name: /^Base A1/ }).click();
+  await field(page, 'May carry').first().fill('300');
+  await expect(check(page, 'support.load', 'Base A1')).toHaveAttribute('data-verdict', 'clear');
+});
+
+test('two girder lines on two piers and a bent, spliced, stand from a new job', async ({ page }) => {
+  const dialog = await begin(page, 'Quay bridge', 'Girders on piers and bents', {
+    'Girder lines side by side': '2',
+    'From line to line': '3 m',
+    Spans: '24 m',
+    'Runs past its end bearings': '0.3 m',
+    'Level of the bearings': '5 m',
+    'Web, deep': '900 mm',
+    'Web, thick': '16 mm',
+    'Flanges, wide': '400 mm',
+    'Flanges, thick': '30 mm',
+    'Splices at': '14 m',
+    'Bents at': '12 m',
+    'Cross-frames at': '0 m; 8 m; 16 m; 24 m',
+  });
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('4 pieces');
+  await expect(count(page, 'stop')).toContainText('0');
+  await expect(move(page, 'm24')).toContainText('Strike Bent 1, line 2');
+});
+
+test('a beam into a building never shows a crane', async ({ page }) => {
+  const dialog = await begin(page, 'Ticket office wall', 'A beam into a building, without a crane', {});
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('no crane');
+  await station(page, 'Way in');
+  await expect(page.getByLabel('Lifted into place by')).toHaveValue('two mast lifts');
+  await station(page, 'Shores');
+  await expect(page.getByRole('button', { name: /^Storey of the opening/ })).toBeVisible();
 });
 
 test('no such job is said plainly', async ({ page }) => {

@@ -12,25 +12,6 @@ import { ThingTools } from './thing-tools';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 
-export const newOpening = (id: string, left: string, right: string): Opening => ({
-  id,
-  name: 'Opening',
-  left,
-  right,
-  member: null,
-  clear: { drawn: null, measured: null },
-  bearing: { left: 0.15, right: 0.15 },
-  clearance: null,
-  bay: { width: null, height: null },
-  lineLoad: null,
-  finish: { top: null, layers: [], meets: null },
-  skewDeg: null,
-  air: { measuring: null, setting: null },
-  choice: { candidates: [], live: null, unbraced: null, ceiling: null, headLeast: null },
-  by: '',
-  on: '',
-});
-
 /** An opening a piece spans: its width as drawn and as found, the pocket, the floor over it. */
 export function OpeningFields({ opening }: { opening: Opening }) {
   const plan = usePlan();

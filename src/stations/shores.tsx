@@ -9,7 +9,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { BentFields, newBent } from './bent-fields';
 import { freshId } from './fresh-id';
-import { newLine } from '@/core/plan/document/shoring';
+import { newLine, newStorey } from '@/core/plan/document/shoring';
 import type { LinePlan } from '@/core/plan/views';
 import { useAct, useJob, usePlan } from './job-context';
 import { useLine } from './parts-of';
@@ -19,7 +19,7 @@ import { ShorePartsFields } from './shore-parts-fields';
 import { ShoreRowFields, newShoreRow } from './shore-row-fields';
 import { ShoreWallFields, newShoreWall } from './shore-wall-fields';
 import { ShoresCompareDialog } from './shores-compare-dialog';
-import { StoreyFields, newStorey } from './storey-fields';
+import { StoreyFields } from './storey-fields';
 import { StrikeFields } from './strike-fields';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
@@ -128,7 +128,11 @@ function OneLine({ plan, more, bents, addBent }: { plan: LinePlan; more: ReactNo
         )}
       </div>
       <div className="flex flex-wrap gap-1.5">
-        <SmallButton onClick={() => act('addTo', { list: 'storeys', of: shoring.id, thing: newStorey(freshId('sy'), plan) })}>
+        <SmallButton
+          onClick={() =>
+            act('addTo', { list: 'storeys', of: shoring.id, thing: newStorey(freshId('sy'), shoring.storeys.length, plan.job.ruleSet === 'us-asd') })
+          }
+        >
           <Plus size={13} aria-hidden /> Storey
         </SmallButton>
         {addBent}

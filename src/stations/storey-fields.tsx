@@ -8,23 +8,11 @@ import { lineLoads, sides } from '@/core/plan/shoring';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import type { LinePlan } from '@/core/plan/views';
 import { useLinePlan } from './parts-of';
 import { SmallButton } from './panel';
 import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { same, useInputs } from './use-inputs';
-
-export const newStorey = (id: string, plan: LinePlan): Storey => ({
-  id,
-  name: plan.shoring.storeys.length === 0 ? 'Storey of the opening' : `Storey ${plan.shoring.storeys.length + 1}`,
-  bears: plan.shoring.storeys.length === 0 ? 'wall' : null,
-  wall: null,
-  height: null,
-  left: { span: null, dead: null, live: null },
-  right: { span: null, dead: null, live: null },
-  joists: { spacing: null, width: null, depth: null, grade: plan.job.ruleSet === 'us-asd' ? 'SPF No.2' : 'C24', over: 'broken', plies: 1, doubled: [] },
-});
 
 /** What rests on the line over one storey, side by side, and what stands on the line in it. */
 export function StoreyFields({ storey, lowest }: { storey: Storey; lowest: boolean }) {

@@ -30,7 +30,12 @@ export function memberSize(member: Member): MemberSize | Missing | null {
   }
   if (make.kind === 'section') {
     const section = findSection(make.section);
-    if (!section) return new Missing(`“${make.section}” is not in the section tables. What is ${member.mark} made of?`);
+    if (!section)
+      return new Missing(
+        make.section.trim() === ''
+          ? `What is ${member.mark} made of? Its section is not said yet.`
+          : `“${make.section}” is not in the section tables. What is ${member.mark} made of?`,
+      );
     return { massPerLength: section.massPerLength, width: section.width, depth: section.depth, surfacePerLength: surfaceOf(section), section };
   }
   const { kind: _, ...plates } = make;

@@ -243,3 +243,15 @@ export const newLine = (id: string, name: string): Static<typeof shoredLineSchem
   watch: [],
   room: null,
 });
+
+/** A storey of which nobody has said anything yet, over those a line has. */
+export const newStorey = (id: string, over: number, american: boolean): Static<typeof storeySchema> => ({
+  id,
+  name: over === 0 ? 'Storey of the opening' : `Storey ${over + 1}`,
+  bears: over === 0 ? 'wall' : null,
+  wall: null,
+  height: null,
+  left: { span: null, dead: null, live: null },
+  right: { span: null, dead: null, live: null },
+  joists: { spacing: null, width: null, depth: null, grade: american ? 'SPF No.2' : 'C24', over: 'broken', plies: 1, doubled: [] },
+});

@@ -1,4 +1,4 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { closed, nullable } from '../../calc/fields';
 import { id, nonNegative, place, positive, real, size, text } from './fields';
 
@@ -53,4 +53,24 @@ export const overlaySchema = closed({
   settled: text('what was agreed'),
   by: text(),
   on: text('when, as a date'),
+});
+
+/** An opening of which nobody has said anything yet. */
+export const newOpening = (id: string, left: string, right: string): Static<typeof openingSchema> => ({
+  id,
+  name: 'Opening',
+  left,
+  right,
+  member: null,
+  clear: { drawn: null, measured: null },
+  bearing: { left: 0.15, right: 0.15 },
+  clearance: null,
+  bay: { width: null, height: null },
+  lineLoad: null,
+  finish: { top: null, layers: [], meets: null },
+  skewDeg: null,
+  air: { measuring: null, setting: null },
+  choice: { candidates: [], live: null, unbraced: null, ceiling: null, headLeast: null },
+  by: '',
+  on: '',
 });
