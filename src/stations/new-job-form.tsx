@@ -99,14 +99,16 @@ export function NewJobForm() {
             ))}
         </div>
       )}
-      {problem && (
-        <p role="alert" className="font-semibold text-stop">
-          {problem}
-        </p>
-      )}
-      <PlainButton strong type="submit">
-        Begin
-      </PlainButton>
+      <div className="sticky -bottom-4 -mb-4 space-y-2 border-t border-line bg-paper pt-3 pb-4">
+        {problem && (
+          <p role="alert" className="font-semibold text-stop">
+            {problem}
+          </p>
+        )}
+        <PlainButton strong type="submit">
+          Begin
+        </PlainButton>
+      </div>
     </form>
   );
 }

@@ -39,14 +39,15 @@ export interface StructureAnswer {
   changes: StageChange[];
   beams: Map<string, SettledBeam>;
   /** the most each support brings onto its bent [N] */
-  onBents: Map<string, number>;
+  /** the most each support brings onto its bent; null: at some move nobody knows */
+  onBents: Map<string, number | null>;
 }
 
 /** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
 export function structureChecks(context: Context): StructureAnswer {
   const { plan, rules, replayed } = context;
   const beams = settleBeams(plan, rules);
-  const onBents = new Map<string, number>();
+  const onBents = new Map<string, number | null>();
   if (plan.structure.pieces.length === 0)
     return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), over: () => [], changes: [], beams, onBents };
   const stages = new Stages(plan, beams, rules);
@@ -75,7 +76,8 @@ export function structureChecks(context: Context): StructureAnswer {
     const { taken, said, bents } = run.take(step, at);
     if (taken.lines.length > 0) changes.push({ move, at, moment: after.structure, lines: taken.lines });
     if (said.offers.length > 0) told.push({ id: move.id, said });
-    for (const [support, force] of bents) onBents.set(support, Math.max(onBents.get(support) ?? 0, force));
+    for (const [support, force] of bents)
+      onBents.set(support, force === null || onBents.get(support) === null ? null : Math.max(onBents.get(support) ?? 0, force));
     unfinished.after(move, after.structure);
     sides.after(move, after.structure);
     ground.rows = whole;
@@ -128,7 +130,7 @@ interface Read {
 interface Answer {
   taken: Taken;
   said: Said;
-  bents: [support: string, force: number][];
+  bents: [support: string, force: number | null][];
   read: readonly Read[];
 }
 

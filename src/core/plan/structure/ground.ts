@@ -16,7 +16,7 @@ export interface Ground {
   /** what is said at the move that is looked at */
   rows: Said;
   /** the most each support brings onto its bent at that move [N] */
-  onBents: [support: string, force: number][];
+  onBents: [support: string, force: number | null][];
   /** ratio from which a strength is tight */
   caution: number;
   /** each piece’s line as it stands now */

@@ -29,20 +29,29 @@ export function supportChecks(ground: Ground, line: Line, { move, moment }: Stag
     };
     const down = { plain: sum('plain', 1), factored: sum('factored', 1) };
     const up = Math.max(sum('plain', -1), sum('factored', -1), sum('light', -1));
-    const empty = down.plain < 1 && support.seats.some(({ piece }) => line.beams.includes(piece) && beamAt(moment, piece).where === 'set');
-    if (support.onBent !== null) onBents.push([support.id, down.factored]);
-    rows.part(`support ${support.id}`, [support, down.plain, down.factored, up, empty], ground, () =>
-      supportCheck(ground, support, down, up, empty, move?.id ?? null),
+    // What one of its lines brings cannot be worked out: then nobody knows the sum.
+    const unknown = support.seats.flatMap(({ piece }) => {
+      const on = latest.get(piece);
+      return on && beamAt(moment, piece).where === 'set' && !isKnown(on) ? [ground.beams.get(piece)!.beam.mark] : [];
+    });
+    const empty =
+      unknown.length === 0 && down.plain < 1 && support.seats.some(({ piece }) => line.beams.includes(piece) && beamAt(moment, piece).where === 'set');
+    if (support.onBent !== null) onBents.push([support.id, unknown.length > 0 ? null : down.factored]);
+    rows.part(`support ${support.id}`, [support, down.plain, down.factored, up, empty, unknown.join()], ground, () =>
+      supportCheck(ground, support, down, up, { empty, unknown }, move?.id ?? null),
     );
   }
 }
+
+const isKnown = ({ asked, answers }: Line): boolean =>
+  asked === null && answers !== null && answers.plain.stable && answers.factored.stable && answers.light.stable;
 
 function supportCheck(
   { context, rows, caution }: Ground,
   support: Support,
   down: { plain: number; factored: number },
   up: number,
-  empty: boolean,
+  { empty, unknown }: { empty: boolean; unknown: readonly string[] },
   move: string | null,
 ): void {
   const { rules } = context;
@@ -52,7 +61,9 @@ function supportCheck(
   const where = (id: string) =>
     place(id, about('support', support, support.name), move, stageLine.id, sourced(stageLine.source.text, rules, 'loadFactor', 'strengthCaution'));
   const { capacity } = support;
-  if (capacity === null) {
+  if (unknown.length > 0)
+    rows.put(missingCheck(where('support.load'), 'force', `What ${[...new Set(unknown)].join(' and ')} brings onto ${support.name} cannot be worked out yet.`));
+  else if (capacity === null) {
     if (plain > 0)
       rows.put(
         missingCheck(

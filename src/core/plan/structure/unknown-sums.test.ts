@@ -1,0 +1,60 @@
+import { splicedGirder } from '../../../../tests/spliced-girder';
+import { twoPostBent } from '../../../../tests/shores';
+import { describe as words } from '../describe';
+import { evaluate } from '../evaluate';
+import { openPlan } from '../open';
+import type { Plan } from '../schema';
+
+const opened = (plan: Plan): Plan => {
+  const answer = openPlan(plan);
+  if (!answer.ok) throw new Error(answer.faults[0]?.error);
+  return answer.plan;
+};
+const of = (plan: Plan, id: string, about: string) => evaluate(opened(plan)).checks.find((check) => check.id === id && check.about.id === about);
+
+/** The girder whose splice nobody has counted: what it brings anywhere is not known. */
+const uncounted = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = splicedGirder();
+  plan.structure.joints[0]!.holes = null;
+  edit(plan);
+  return plan;
+};
+
+test('what a line that cannot be worked out brings onto a support is asked, however much the support may carry', () => {
+  expect(of(splicedGirder(), 'support.load', 'B')).toMatchObject({ verdict: 'clear' });
+  const check = of(uncounted(), 'support.load', 'B')!;
+  expect(check.verdict).toBe('missing');
+  expect(words(check, 'metric')).toBe('What G1b brings onto Pier 2 cannot be worked out yet.');
+});
+
+test('a support under what cannot be worked out is not said to carry nothing', () => {
+  expect(of(uncounted(), 'support.touch', 'B')).toBeUndefined();
+  expect(of(uncounted(), 'support.touch', 'A')).toBeUndefined();
+});
+
+test('one known line and one unknown on one support: the sum is not known', () => {
+  const plan = uncounted(({ structure, moves }) => {
+    const alone = structuredClone(structure.pieces[0]!);
+    structure.pieces.push({ ...alone, id: 'c', mark: 'G2', from: { x: 0, y: 3, z: 5 }, to: { x: 14, y: 3, z: 5 } });
+    const far = structuredClone(structure.supports[1]!);
+    structure.supports.push({ ...far, id: 'U', name: 'Far seat', kind: 'bearing', seats: [{ piece: 'c', at: 13.5 }] });
+    structure.supports[0]!.seats.push({ piece: 'c', at: 0.3 });
+    moves.unshift({ id: 'u1', kind: 'support.ready', support: 'U' });
+    moves.push({ id: 'u2', kind: 'piece.hang', beam: 'c', by: 'crane', checkedBy: 'L. Marsh' }, { id: 'u3', kind: 'piece.letGo', beam: 'c', keeps: 0 });
+  });
+  expect(of(plan, 'support.load', 'A')).toMatchObject({ verdict: 'missing' });
+  expect(of(plan, 'support.load', 'U')).toMatchObject({ verdict: 'clear' });
+});
+
+test('a bent under what cannot be worked out is asked for that load, and is not worked out without it', () => {
+  const onBent = (plan: Plan): void => {
+    plan.shoring.bents = [twoPostBent({ loads: [], standsOn: [], at: { x: 12, y: 0 } })];
+    plan.structure.supports[1]!.onBent = { bent: 'bt1', at: 2 };
+  };
+  const known = splicedGirder();
+  onBent(known);
+  expect(of(known, 'shore.header', 'bt1')!.demand).toBeGreaterThan(0);
+  const header = of(uncounted(onBent), 'shore.header', 'bt1')!;
+  expect(header.verdict).toBe('missing');
+  expect(words(header, 'metric')).toMatch(/Bent seat/);
+});
