@@ -104,7 +104,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     replayed: replay(plan),
   };
   const structure = structureChecks(context);
-  const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onBents) });
+  const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onward) });
   // A piece on a second way is asked about there and worked out on its first.
   const ways = wayViews(plan).filter(({ wayIn }) => wayIn.member === null || wayOfMember(plan, wayIn.member)?.id === wayIn.id);
   const checks = [
@@ -117,7 +117,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
-    ...loadPathChecks(context),
+    ...loadPathChecks(context, structure.onward),
     ...overlayChecks(context),
     ...steelListChecks(context),
     ...transportChecks(context),

@@ -11,6 +11,7 @@ import { clearOf } from '../settle';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';
+import type { Onward } from '../structure/ground';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
 interface Onto {
@@ -91,8 +92,11 @@ const seatPlace = (context: Pick<Context, 'rules'>, id: string, bearing: Bearing
   source: sourced(calc.source.text, context.rules, 'contactCaution'),
 });
 
-/** Every bearing point followed down to ground, and its own seat. */
-export function loadPathChecks(context: Context): Check[] {
+/**
+ * Every bearing point followed down to ground, and its own seat; with them the supports of the structure that stand on links, each
+ * with the most it carries at any move.
+ */
+export function loadPathChecks(context: Context, onward: ReadonlyMap<string, Onward>): Check[] {
   const { plan, rules } = context;
   const caution = rules.value('contactCaution');
   const checks: Check[] = [];
@@ -109,7 +113,14 @@ export function loadPathChecks(context: Context): Check[] {
       checks.push(missingCheck(place, 'strength', `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`));
     return { kind: 'bearing', id: bearing.id, name: bearing.name, load, question, below: bearing.standsOn, traces };
   });
-  return [...checks, ...walkDown(context, sources, 'path', 'measure')];
+  const standing = plan.structure.supports
+    .filter((support) => support.standsOn.length > 0)
+    .map(({ id, name, standsOn }): Source => {
+      const load = onward.get(id)?.plain;
+      const question = load === null ? `What comes down on ${name} cannot be worked out yet.` : null;
+      return { kind: 'support', id, name, load: load ?? 0, question, below: standsOn, traces: [] };
+    });
+  return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure')];
 }
 
 /** A bearing under an opening's piece against what it may carry: its own weight is checked when it lands, what it carries later here. */

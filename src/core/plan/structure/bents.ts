@@ -1,11 +1,12 @@
 import type { SettledPlan } from '../settle';
+import type { Onward } from './ground';
 
 /** The bents with what the structure brings onto their headers, the most at any move, beside what is typed. */
-export function bentsUnder(plan: SettledPlan, onBents: ReadonlyMap<string, number | null>): SettledPlan {
-  if (onBents.size === 0) return plan;
+export function bentsUnder(plan: SettledPlan, onward: ReadonlyMap<string, Onward>): SettledPlan {
+  if (onward.size === 0) return plan;
   const bents = plan.shoring.bents.map((bent) => {
     const loads = plan.structure.supports.flatMap((support) => {
-      const force = onBents.get(support.id);
+      const force = onward.get(support.id)?.factored;
       if (support.onBent?.bent !== bent.id || force === undefined || (force !== null && force <= 0)) return [];
       return [{ id: `structure-${support.id}`, what: support.name, at: support.onBent.at, force, bearing: support.seatLength, from: 1, to: null }];
     });

@@ -16,7 +16,7 @@ import { Sway } from './sway';
 import { Unfinished } from './unfinished';
 import { bundleChecks, joistChecks } from './joists';
 import { deckingChecks } from './decking';
-import { freeLengths, strengths, type Ground } from './ground';
+import { freeLengths, mostOf, strengths, type Ground, type Onward } from './ground';
 import { lineChecks } from './line-checks';
 import { seatChecks } from './seats';
 import { supportChecks, webChecks } from './supports';
@@ -38,18 +38,17 @@ export interface StructureAnswer {
   over: (check: Check) => Stand[];
   changes: StageChange[];
   beams: Map<string, SettledBeam>;
-  /** the most each support brings onto its bent [N] */
-  /** the most each support brings onto its bent; null: at some move nobody knows */
-  onBents: Map<string, number | null>;
+  /** the most each support brings onto what it stands on, at any move */
+  onward: Map<string, Onward>;
 }
 
 /** What the structure is asked, at every move it concerns, on the state of that move; one row a key, its worst move. */
 export function structureChecks(context: Context): StructureAnswer {
   const { plan, rules, replayed } = context;
   const beams = settleBeams(plan, rules);
-  const onBents = new Map<string, number | null>();
+  const onward = new Map<string, Onward>();
   if (plan.structure.pieces.length === 0)
-    return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), over: () => [], changes: [], beams, onBents };
+    return { checks: [], fared: new Map(), standing: {}, at: () => () => [], changed: () => new Map(), over: () => [], changes: [], beams, onward };
   const stages = new Stages(plan, beams, rules);
   const by = keepOne('holds', [plan.structure], () => holdsOf(plan));
   const ground: Ground = {
@@ -57,7 +56,7 @@ export function structureChecks(context: Context): StructureAnswer {
     beams,
     by,
     rows: new Said(),
-    onBents: [],
+    onward: [],
     caution: rules.value('strengthCaution'),
     latest: stages.lineOf,
     freeOf: freeLengths(by),
@@ -73,11 +72,10 @@ export function structureChecks(context: Context): StructureAnswer {
   replayed.steps.forEach((step, at) => {
     const { move, after } = step;
     if (!isStructureMove(move)) return;
-    const { taken, said, bents } = run.take(step, at);
+    const { taken, said, onward: brought } = run.take(step, at);
     if (taken.lines.length > 0) changes.push({ move, at, moment: after.structure, lines: taken.lines });
     if (said.offers.length > 0) told.push({ id: move.id, said });
-    for (const [support, force] of bents)
-      onBents.set(support, force === null || onBents.get(support) === null ? null : Math.max(onBents.get(support) ?? 0, force));
+    for (const one of brought) onward.set(one.support, mostOf(onward.get(one.support) ?? one, one));
     unfinished.after(move, after.structure);
     sides.after(move, after.structure);
     ground.rows = whole;
@@ -105,7 +103,7 @@ export function structureChecks(context: Context): StructureAnswer {
     over: (check) => rowOver(byMove(whole, told), order(), check),
     changes,
     beams,
-    onBents,
+    onward,
   };
 }
 
@@ -130,7 +128,7 @@ interface Read {
 interface Answer {
   taken: Taken;
   said: Said;
-  bents: [support: string, force: number | null][];
+  onward: readonly Onward[];
   read: readonly Read[];
 }
 
@@ -165,10 +163,10 @@ class MoveByMove {
     const taken = known?.read.every((one) => this.loadedSo(one)) ? stages.anew(known.taken) : stages.take(move, after.structure);
     const said = new Said(known?.said);
     ground.rows = said;
-    ground.onBents = [];
+    ground.onward = [];
     ask(ground, { move, at, moment: after.structure, lines: taken.lines });
     said.done();
-    const answer = { taken, said, bents: ground.onBents, read: this.readBy(own, taken) };
+    const answer = { taken, said, onward: ground.onward, read: this.readBy(own, taken) };
     this.answers.set(move, answer);
     return answer;
   }

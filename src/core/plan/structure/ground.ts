@@ -8,6 +8,17 @@ import type { SettledBeam } from './model';
 import type { StructureMoment } from './state';
 import type { Said } from './worst';
 
+/** What a support brings onto its bent or the links it stands on [N]; null: nobody knows. */
+export interface Onward {
+  support: string;
+  plain: number | null;
+  factored: number | null;
+}
+
+/** The greater of each over the moves; once not known, not known. */
+export const mostOf = (a: Onward, b: Onward): Onward => ({ support: a.support, plain: most(a.plain, b.plain), factored: most(a.factored, b.factored) });
+const most = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : Math.max(a, b));
+
 /** What every check of the structure reads. */
 export interface Ground {
   context: Context;
@@ -15,8 +26,8 @@ export interface Ground {
   by: Holds;
   /** what is said at the move that is looked at */
   rows: Said;
-  /** the most each support brings onto its bent at that move [N] */
-  onBents: [support: string, force: number | null][];
+  /** what supports bring onto what they stand on at that move */
+  onward: Onward[];
   /** ratio from which a strength is tight */
   caution: number;
   /** each piece’s line as it stands now */

@@ -456,7 +456,7 @@ describe('figures', () => {
     const bent = twoPostBent();
     plan.shoring.bents.push(bent);
     plan.structure.supports[1]!.onBent = { bent: bent.id, at: 1 };
-    const under = bentsUnder(settle(plan), new Map([['T', 55e3]]));
+    const under = bentsUnder(settle(plan), new Map([['T', { support: 'T', plain: 41e3, factored: 55e3 }]]));
     expect(under.shoring.bents[0]!.loads.slice(bent.loads.length)).toEqual([
       { id: 'structure-T', what: 'Bent seat', at: 1, force: 55e3, bearing: 0.4, from: 1, to: null },
     ]);

@@ -17,7 +17,7 @@ const STRENGTH_DEAD_FACTOR = 1.4;
 
 /** Every support against the sum of all that rests on it at the move. */
 export function supportChecks(ground: Ground, line: Line, { move, moment }: StageChange): void {
-  const { rows, by, latest, onBents } = ground;
+  const { rows, by, latest, onward } = ground;
   const touched = new Set(line.beams.flatMap((id) => (by.seats.get(id) ?? []).map(({ support }) => support)));
   for (const support of touched) {
     if (!standsAt(moment, support.id)) continue;
@@ -36,7 +36,8 @@ export function supportChecks(ground: Ground, line: Line, { move, moment }: Stag
     });
     const empty =
       unknown.length === 0 && down.plain < 1 && support.seats.some(({ piece }) => line.beams.includes(piece) && beamAt(moment, piece).where === 'set');
-    if (support.onBent !== null) onBents.push([support.id, unknown.length > 0 ? null : down.factored]);
+    if (support.onBent !== null || support.standsOn.length > 0)
+      onward.push(unknown.length > 0 ? { support: support.id, plain: null, factored: null } : { support: support.id, ...down });
     rows.part(`support ${support.id}`, [support, down.plain, down.factored, up, empty, unknown.join()], ground, () =>
       supportCheck(ground, support, down, up, { empty, unknown }, move?.id ?? null),
     );

@@ -58,3 +58,44 @@ test('a bent under what cannot be worked out is asked for that load, and is not 
   expect(header.verdict).toBe('missing');
   expect(words(header, 'metric')).toMatch(/Bent seat/);
 });
+
+/** Pier 2 and the bent stand on one slab, which stands on the ground. */
+const onSlab = (capacity: number, edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = splicedGirder();
+  plan.links = [{ id: 'slab', name: 'Quay slab', kind: 'slab', storey: 0, own: 5e3, capacity, foot: null, ground: true, standsOn: [] }];
+  for (const id of ['B', 'T']) plan.structure.supports.find((one) => one.id === id)!.standsOn = [{ link: 'slab', share: 1 }];
+  edit(plan);
+  return plan;
+};
+
+describe('what supports of the structure stand on is followed down to ground', () => {
+  test('the slab carries the most of each of them, and its own weight; too weak it is a stop', () => {
+    // As it is, not factored: what a slab may carry is held against that.
+    const plainly = splicedGirder();
+    for (const one of plainly.structure.supports) one.capacityBasis = 'allowable';
+    const most = (id: string) => of(plainly, 'support.load', id)!.demand!;
+    const slab = of(onSlab(400e3), 'path.link', 'slab')!;
+    expect(slab.demand).toBeCloseTo(most('B') + most('T') + 5e3, 3);
+    expect(slab.verdict).toBe('clear');
+    expect(of(onSlab(60e3), 'path.link', 'slab')).toMatchObject({ verdict: 'stop' });
+  });
+  test('half of it elsewhere is half; half of it nowhere is told', () => {
+    const whole = of(onSlab(400e3), 'path.link', 'slab')!.demand! - 5e3;
+    const half = (plan: Plan) => plan.structure.supports.forEach((one) => one.standsOn.forEach((below) => (below.share = 0.5)));
+    expect(of(onSlab(400e3, half), 'path.link', 'slab')!.demand).toBeCloseTo(whole / 2 + 5e3, 3);
+    expect(of(onSlab(400e3, half), 'path.shares', 'B')).toMatchObject({ verdict: 'stop' });
+  });
+  test('what it brings is not known: the slab is asked about', () => {
+    const plan = onSlab(400e3, ({ structure }) => (structure.joints[0]!.holes = null));
+    expect(of(plan, 'path.link', 'slab')).toMatchObject({ verdict: 'missing' });
+  });
+  test('a slab on nothing is a stop under the structure too', () => {
+    expect(
+      of(
+        onSlab(400e3, ({ links }) => (links[0]!.ground = false)),
+        'path.gap',
+        'slab',
+      ),
+    ).toMatchObject({ verdict: 'stop' });
+  });
+});
