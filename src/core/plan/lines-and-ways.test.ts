@@ -157,6 +157,7 @@ describe('two lines in one job', () => {
     expect(standing(plan, steps[13]!.after, [])).toMatch(
       /0 of 4 shores stand at Hall opening · line open · TH1 in · 6 of 6 struck · 0 of 4 shores stand at Baggage/,
     );
+    expect(standing(plan, steps[9]!.after, [])).toMatch(/2 of 4 shores stand at Hall opening · line open · TH1 in · 2 of 6 struck/);
     expect(words(of(plan, 'hold.HP9', 'HP9')!, 'metric')).toMatch(/Office wall, right \(Baggage opening\)/);
   });
   test('moves still to be made are offered for both, each with its own', () => {
@@ -203,12 +204,17 @@ describe('two lines in one job', () => {
     const { strikes, replay: done } = whole.evaluation;
     expect(shoresAt(plan, done.before, strikes, 'line-1-2').lines.map(({ line }) => line.shoring.id)).toEqual(['line-1-2']);
   });
+  test('a line no move opens is drawn as carrying, whatever opens the other', () => {
+    const plan = settle(edited((p) => (p.moves = p.moves.filter(({ id }) => id !== 'm7-2'))));
+    const { strikes, replay: done } = evaluate(plan, TODAY);
+    expect(shoresAt(plan, done.before, strikes).lines.map(({ state }) => state.open)).toEqual([false, true]);
+  });
   test('a line across the other is looked at along itself', () => {
     const plan = settle(
       edited((p) => {
         const turned = p.bearings.find(({ id }) => id === 'thb-2')!;
         const from = p.bearings.find(({ id }) => id === 'tha-2')!;
-        turned.at = { x: from.at.x, y: from.at.y + 4.11 };
+        turned.at = { x: from.at.x, y: from.at.y + 4.05 };
         turned.measured = null;
         from.measured = null;
       }),
@@ -345,6 +351,15 @@ describe('several ways in', () => {
     expect(rows(plan, 'way.twice').map((check) => [check.about, check.verdict])).toEqual([[{ kind: 'way', id: 'way-2' }, 'missing']]);
     expect(rows(plan, 'way.bolts')).toHaveLength(2);
     expect(of(plan, 'way.corner', 'lg4-2')).toBeUndefined();
+  });
+  test('each way is searched again when something is put in it, and only then', () => {
+    const clear = twoWays();
+    expect(rows(clear, 'way.sweep').map((check) => check.verdict)).toEqual(['clear', 'clear']);
+    const blocked = twoWays((p) =>
+      p.site.obstructions.push({ id: 'box', name: 'a crate', at: { x: 2.1, y: 2.9 }, length: 6, width: 0.6, azimuthDeg: 0, height: 1 }),
+    );
+    expect(rows(blocked, 'way.sweep').map((check) => check.verdict)).toEqual(['stop', 'stop']);
+    expect(rows(clear, 'way.sweep').map((check) => check.verdict)).toEqual(['clear', 'clear']);
   });
   test('a way that is only named is asked which piece goes there', () => {
     const plan = twoWays((p) => p.ways.push({ ...newWay('way-3', 'Over the roof'), legs: [{ ...p.ways[0]!.legs[0]!, id: 'lz' }] }));
