@@ -62,6 +62,14 @@ test('a frame of six columns and nine beams stands from a new job; a section nob
   await page.getByRole('button', { name: /^Base A1/ }).click();
   await field(page, 'May carry').first().fill('300');
   await expect(check(page, 'support.load', 'Base A1')).toHaveAttribute('data-verdict', 'clear');
+  // Said of one base, said of all: in one press, taken back in one.
+  await expect(check(page, 'support.load', 'Base C2')).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: /Say the same of 5 supports/ }).click();
+  await expect(check(page, 'support.load', 'Base C2')).toHaveAttribute('data-verdict', 'clear');
+  await expect(page.getByRole('button', { name: /Say the same of/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(check(page, 'support.load', 'Base C2')).toHaveAttribute('data-verdict', 'missing');
+  await expect(check(page, 'support.load', 'Base A1')).toHaveAttribute('data-verdict', 'clear');
 });
 
 test('two girder lines on two piers and a bent, spliced, stand from a new job', async ({ page }) => {

@@ -4,6 +4,7 @@ import type { Fault } from '@/core/calc/schema';
 import type { Beam, Brace, Joint, Make, Move } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { AlikeButton, AlikeMovesButton } from './alike-button';
 import { useAct, usePlan } from './job-context';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
@@ -139,6 +140,7 @@ function JointFields({ joint }: { joint: Joint }) {
         )}
         {joint.opened &&
           words('Opening approved by', joint.opened.by, (by) => edit({ opened: { ...joint.opened!, by } }, 'opened by'), { placeholder: 'not known' })}
+        <AlikeButton list="joints" id={joint.id} others="joints of this kind" />
       </Pair>
     </Fold>
   );
@@ -179,7 +181,9 @@ function BraceFields({ brace }: { brace: Brace }) {
         )}
         {open('It may carry', 'force', brace.capacity, (capacity) => edit({ capacity }, 'capacity'))}
         {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
+        {!brace.b && words('Tied at its other end to', brace.anchoredTo, (anchoredTo) => edit({ anchoredTo }, 'anchored'), { placeholder: 'not known' })}
         {!brace.b && open('Seen from above it pulls towards', 'angle', brace.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}
+        <AlikeButton list="braces" id={brace.id} others="braces of this kind" />
       </Pair>
     </Fold>
   );
@@ -220,6 +224,7 @@ export function StructureMoveFields({ move }: { move: Move }) {
           )}
           {!move.pick &&
             words('That lift was worked out by', move.checkedBy ?? '', (checkedBy) => edit({ checkedBy }, 'checked by'), { placeholder: 'nobody yet' })}
+          <AlikeMovesButton move={move} others="pieces" />
         </>
       );
     case 'piece.letGo':
@@ -243,6 +248,7 @@ export function StructureMoveFields({ move }: { move: Move }) {
             ],
             (fit) => edit({ fit }, 'fit'),
           )}
+          <AlikeMovesButton move={move} others="joints of this kind, at the same time," />
         </>
       );
     default:

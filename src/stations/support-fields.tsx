@@ -2,6 +2,7 @@
 import type { Fault } from '@/core/calc/schema';
 import type { Support } from '@/core/plan/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { AlikeButton } from './alike-button';
 import { usePlan } from './job-context';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
@@ -85,6 +86,7 @@ function SupportFields({ support }: { support: Support }) {
         )}
         {support.footing?.kind === 'other' &&
           words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
+        <AlikeButton list="supports" id={support.id} others="supports of this kind" />
       </Pair>
     </Fold>
   );

@@ -108,7 +108,8 @@ function lineBeside(moment: ShoreMoment, along: (p: Vec) => number): Shape[] {
   const line = shoredLine(plan);
   if (!line) return [];
   const start = along(line.from);
-  const sense = Math.sign(along(add(line.from, line.along)) - start) || 1;
+  // As much of its length as is seen from there: a line across the look is seen end on.
+  const sense = along(add(line.from, line.along)) - start;
   const shapes: Shape[] = [];
   let floor = 0;
   for (const storey of plan.shoring.storeys) {

@@ -118,6 +118,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
     at: 2,
   },
   editMove: { id: 'm9', changes: { bolts: 4 } },
+  editEach: { edits: [{ list: 'members', id: 'm-tb1', changes: { count: 3 } }], moves: [{ id: 'm9', changes: { bolts: 3 } }] },
   shiftMove: { id: 'm9', to: 2 },
   removeMove: { id: 'm6' },
   addTo: {

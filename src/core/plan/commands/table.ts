@@ -137,6 +137,8 @@ export interface CommandArguments {
       fit?: 'asLies' | 'drawn';
     };
   };
+  /** one step, however many things and moves it says the same of */
+  editEach: { edits: { list: ListName; id: string; changes: object }[]; moves: { id: string; changes: CommandArguments['editMove']['changes'] }[] };
   shiftMove: { id: string; to: number };
   removeMove: { id: string };
 }
@@ -360,6 +362,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
   addMove: (plan, { move, at }) => void plan.moves.splice(at, 0, move),
   addMoves: (plan, { moves, at }) => void plan.moves.splice(at, 0, ...moves),
   editMove: (plan, { id, changes }) => change(within(plan.moves, id, 'move'), changes),
+  editEach: (plan, { edits, moves }) => {
+    for (const { list, id, changes } of edits) change(within(listWith(plan, list, id), id, listWord[list]), changes);
+    const known = new Map(plan.moves.map((move) => [move.id, move]));
+    for (const { id, changes } of moves) change(known.get(id) ?? within(plan.moves, id, 'move'), changes);
+  },
   shiftMove: (plan, { id, to }) => shift(plan.moves, id, to, 'move'),
   removeMove: (plan, { id }) => without(plan.moves, id, 'move'),
 };
@@ -401,6 +408,7 @@ export const commandTitle: Record<CommandName, string> = {
   addMove: 'Add a move',
   addMoves: 'Add moves',
   editMove: 'Change a move',
+  editEach: 'Say the same of others',
   shiftMove: 'Reorder the moves',
   removeMove: 'Remove a move',
 };

@@ -44,8 +44,7 @@ export function supportChecks(ground: Ground, line: Line, { move, moment }: Stag
   }
 }
 
-const isKnown = ({ asked, answers }: Line): boolean =>
-  asked === null && answers !== null && answers.plain.stable && answers.factored.stable && answers.light.stable;
+const isKnown = ({ answers }: Line): boolean => answers !== null && answers.plain.stable && answers.factored.stable && answers.light.stable;
 
 function supportCheck(
   { context, rows, caution }: Ground,

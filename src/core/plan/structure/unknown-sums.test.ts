@@ -79,6 +79,14 @@ describe('what supports of the structure stand on is followed down to ground', (
     expect(slab.verdict).toBe('clear');
     expect(of(onSlab(60e3), 'path.link', 'slab')).toMatchObject({ verdict: 'stop' });
   });
+  test('what was on it for a time counts, though it is gone at the end', () => {
+    const before = of(onSlab(400e3), 'path.link', 'slab')!.demand!;
+    const plan = onSlab(400e3, ({ structure, moves }) => {
+      structure.loads.push({ id: 'pack', what: 'A pack of deck', piece: 'b', at: 9, force: 40e3 });
+      moves.push({ id: 'on', kind: 'load.on', load: 'pack' }, { id: 'off', kind: 'load.off', load: 'pack' });
+    });
+    expect(of(plan, 'path.link', 'slab')!.demand!).toBeGreaterThan(before + 20e3);
+  });
   test('half of it elsewhere is half; half of it nowhere is told', () => {
     const whole = of(onSlab(400e3), 'path.link', 'slab')!.demand! - 5e3;
     const half = (plan: Plan) => plan.structure.supports.forEach((one) => one.standsOn.forEach((below) => (below.share = 0.5)));

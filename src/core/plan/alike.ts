@@ -1,0 +1,75 @@
+import type { CommandArguments } from './commands/table';
+import type { Brace, Joint, Move, Plan, Support } from './schema';
+
+type Same = CommandArguments['editEach'];
+
+/** Fields of a thing that others of its kind may share, what they say where nobody has said anything, and what they read here. */
+interface Shared<T> {
+  alike: (a: T, b: T) => boolean;
+  /** what of the one is to be said of the other, where that says nothing yet */
+  share: (from: T, to: T) => Partial<T>;
+}
+
+/** Takes over each field that is said here and not there. */
+const unsaidOf = <T>(from: T, to: T, keys: readonly (keyof T)[]): Partial<T> =>
+  Object.fromEntries(keys.flatMap((key) => (isSaid(from[key]) && !isSaid(to[key]) ? [[key, structuredClone(from[key])]] : []))) as Partial<T>;
+const isSaid = (value: unknown): boolean => value !== null && value !== undefined && !(typeof value === 'string' && value.trim() === '');
+
+/** A survey, a test of the concrete and a repair are of one support alone: they are never said of another. */
+const supports: Shared<Support> = {
+  alike: (a, b) => a.kind === b.kind,
+  share: (from, to) => {
+    const same = unsaidOf(from, to, ['seatLength', 'seatWidth', 'stiffened', 'holdsDown', 'anchors', 'footing']);
+    if (same.anchors) same.anchors = { ...same.anchors, repaired: false, repairedBy: undefined };
+    if (same.anchors && same.anchors.repairedBy === undefined) delete same.anchors.repairedBy;
+    if (same.footing?.kind === 'concrete') same.footing = { ...same.footing, result: null, by: '', on: '' };
+    return from.capacity !== null && to.capacity === null ? { ...same, capacity: from.capacity, capacityBasis: from.capacityBasis } : same;
+  },
+};
+const joints: Shared<Joint> = {
+  alike: (a, b) => a.kind === b.kind,
+  share: (from, to) => unsaidOf(from, to, ['holes', 'boltShear', 'moment', 'shear']),
+};
+const braces: Shared<Brace> = {
+  alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),
+  share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'anchoredTo']),
+};
+
+const lists = { supports, joints, braces } as const;
+export type AlikeList = keyof typeof lists;
+
+/** What is said of one thing and not yet of others of its kind, for all of them; null where there is nothing to say. */
+export function sameForOthers(plan: Plan, list: AlikeList, id: string): Same | null {
+  const { alike, share } = lists[list] as unknown as Shared<{ id: string }>;
+  const all = plan.structure[list] as readonly { id: string }[];
+  const from = all.find((one) => one.id === id);
+  if (!from) return null;
+  const edits = all.flatMap((to) => {
+    const changes = to.id !== id && alike(from, to) ? share(from, to) : {};
+    return Object.keys(changes).length > 0 ? [{ list, id: to.id, changes }] : [];
+  });
+  return edits.length > 0 ? { edits, moves: [] } : null;
+}
+
+/** Which time it is that a joint is made: bolts to hold it, or those that fill it. */
+const time = (plan: Plan, move: Extract<Move, { kind: 'joint.make' }>): number =>
+  plan.moves.filter((one) => one.kind === 'joint.make' && one.joint === move.joint).findIndex((one) => one.id === move.id);
+
+/** What is said of one move and not yet of others like it: of joints of the same kind made for the same time, of pieces hung. */
+export function sameForOtherMoves(plan: Plan, move: Move): Same | null {
+  const kinds = new Map(plan.structure.joints.map((one) => [one.id, one.kind]));
+  const moves = plan.moves.flatMap((one): Same['moves'] => {
+    if (one.id === move.id) return [];
+    if (one.kind === 'joint.make' && move.kind === 'joint.make') {
+      if (kinds.get(one.joint) !== kinds.get(move.joint) || time(plan, one) !== time(plan, move)) return [];
+      return said(one.id, unsaidOf(move, one, ['bolts', 'tight']));
+    }
+    if (one.kind === 'piece.hang' && move.kind === 'piece.hang')
+      // Who worked a lift out is said of each where a pick of the plan does not.
+      return one.pick || move.pick ? [] : said(one.id, unsaidOf(move, one, ['by', 'checkedBy']));
+    return [];
+  });
+  return moves.length > 0 ? { edits: [], moves } : null;
+}
+
+const said = (id: string, changes: Same['moves'][number]['changes']): Same['moves'] => (Object.keys(changes).length > 0 ? [{ id, changes }] : []);
