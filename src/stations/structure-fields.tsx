@@ -140,7 +140,7 @@ function JointFields({ joint }: { joint: Joint }) {
         )}
         {joint.opened &&
           words('Opening approved by', joint.opened.by, (by) => edit({ opened: { ...joint.opened!, by } }, 'opened by'), { placeholder: 'not known' })}
-        <AlikeButton list="joints" id={joint.id} others="joints of this kind" />
+        <AlikeButton list="joints" id={joint.id} others="joints alike" />
       </Pair>
     </Fold>
   );
@@ -183,7 +183,7 @@ function BraceFields({ brace }: { brace: Brace }) {
         {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
         {!brace.b && words('Tied at its other end to', brace.anchoredTo, (anchoredTo) => edit({ anchoredTo }, 'anchored'), { placeholder: 'not known' })}
         {!brace.b && open('Seen from above it pulls towards', 'angle', brace.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}
-        <AlikeButton list="braces" id={brace.id} others="braces of this kind" />
+        <AlikeButton list="braces" id={brace.id} others="braces alike" />
       </Pair>
     </Fold>
   );
@@ -248,7 +248,7 @@ export function StructureMoveFields({ move }: { move: Move }) {
             ],
             (fit) => edit({ fit }, 'fit'),
           )}
-          <AlikeMovesButton move={move} others="joints of this kind, at the same time," />
+          <AlikeMovesButton move={move} others="moves alike" />
         </>
       );
     default:

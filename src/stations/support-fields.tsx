@@ -75,7 +75,20 @@ function SupportFields({ support }: { support: Support }) {
           ],
           (along) => edit({ along }, 'along'),
         )}
+        {support.kind === 'anchors' &&
+          !support.anchors &&
+          open('Anchors', 'count', null, (count) => (count === null ? null : edit({ anchors: newAnchors(Math.max(0, Math.round(count))) }, 'anchors')))}
         {support.anchors && <BaseFields anchors={support.anchors} onChange={(anchors, name) => edit({ anchors }, name)} />}
+        {choice<'open' | 'concrete' | 'other'>(
+          'Its footing is',
+          support.footing?.kind ?? 'open',
+          [
+            ['open', 'not known'],
+            ['concrete', 'concrete'],
+            ['other', 'something else'],
+          ],
+          (kind) => edit({ footing: kind === 'open' ? null : kind === 'other' ? { kind, what: '' } : newConcrete() }, 'footing'),
+        )}
         {footing && (
           <>
             {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
@@ -86,13 +99,16 @@ function SupportFields({ support }: { support: Support }) {
         )}
         {support.footing?.kind === 'other' &&
           words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
-        <AlikeButton list="supports" id={support.id} others="supports of this kind" />
+        <AlikeButton list="supports" id={support.id} others="supports alike" />
       </Pair>
     </Fold>
   );
 }
 
 type Anchors = NonNullable<Support['anchors']>;
+/** So many anchors of which nobody has said anything else. */
+const newAnchors = (count: number): Anchors => ({ count, lever: null, toe: null, columnDepth: null, tension: null, repaired: false });
+const newConcrete = (): Support['footing'] => ({ kind: 'concrete', intended: null, result: null, by: '', on: '' });
 type Under = NonNullable<Anchors['under']>;
 
 /** What stands under a base plate until it is grouted. Nothing of it is taken until somebody says it. */
