@@ -3,12 +3,13 @@ import { saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { Missing } from '@/core/plan/missing';
-import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
+import { shoreParts, shortOf } from '@/core/plan/shore-parts';
+import { shortTogether } from '@/core/plan/evaluate/shores/stock';
 import { partKinds, type StockLine } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { useAct, useJob, usePlan } from './job-context';
 import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
 import { same, useInputs } from './use-inputs';
@@ -19,7 +20,8 @@ export function ShorePartsFields() {
   const act = useAct();
   const { system } = useField();
   const parts = useMemo(() => shoreParts(plan), [plan]);
-  const lacking = useMemo(() => (parts instanceof Missing ? [] : shortfalls(plan, parts)), [plan, parts]);
+  const strikes = useJob((state) => state.survey.evaluation.strikes);
+  const lacking = useMemo(() => shortTogether(plan, strikes), [plan, strikes]);
   return (
     <Fold
       title="Cut list and yard"
@@ -47,7 +49,7 @@ export function ShorePartsFields() {
           </thead>
           <tbody>
             {parts.map((part, i) => {
-              const short = lacking.find((one) => one.part === part);
+              const short = shortOf(lacking, part);
               return (
                 <tr key={i} className={`border-t border-line ${short ? 'font-semibold text-stop' : ''}`}>
                   <td className="py-0.5">{part.for}</td>

@@ -137,6 +137,10 @@ export function shoreParts(plan: Plan): Part[] | Missing {
   return [...parts, ...allRows(plan).flatMap(rowParts), ...plan.shoring.bents.flatMap(bentParts)];
 }
 
+/** What of a list of parts is short, found again by what it is: the lists of two looks are not the same things. */
+export const shortOf = (lacking: readonly Shortfall[], part: Part): Shortfall | undefined =>
+  lacking.find((one) => one.part.for === part.for && one.part.what === part.what && one.part.size === part.size && one.part.length === part.length);
+
 export interface Shortfall {
   part: Part;
   have: number;

@@ -1,3 +1,4 @@
+import { twoLines } from '../../../tests/two-lines';
 import { lineIn } from '../../../tests/of-plan';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
@@ -105,6 +106,17 @@ test('the shoring sheet: what each shore carries, the cut list, the strike in or
   const stopped = (await wordsOf('shoring', plan, 'LETTER')).text;
   expect(stopped).toContain('STOP: Hall wall, left: no stud under joist 4 of 10');
   expect(stopped).toContain('THE YARD HAS 2');
+});
+test('two lines: a page for each with its own strike, one cut list; what the first gives back is not bought again', async () => {
+  const { text } = await wordsOf('shoring', twoLines());
+  expect(text).toContain('Shoring, Hall opening');
+  expect(text).toContain('Shoring, Baggage opening');
+  expect(text.match(/Strike, in this order/g)).toHaveLength(2);
+  expect(text.match(/Cut and pick list/g)).toHaveLength(1);
+  expect(text).not.toContain('THE YARD HAS');
+  const both = twoLines();
+  both.moves.splice(6, 0, ...both.moves.splice(14, 7));
+  expect((await wordsOf('shoring', both)).text).toContain('THE YARD HAS');
 });
 test('the run sheet prints who passed each hold point and leaves the open one open', async () => {
   const { text } = await wordsOf('run-sheet', ticketHall());

@@ -10,7 +10,8 @@ import { movesStand } from '@/core/plan/waits';
 import { Missing } from '@/core/plan/missing';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { acrossScene } from '@/core/drawing/across-scene';
-import { shoreParts, shortfalls } from '@/core/plan/shore-parts';
+import { shoreParts, shortOf } from '@/core/plan/shore-parts';
+import { shortTogether } from '@/core/plan/evaluate/shores/stock';
 import { formatQuantity } from '@/core/units';
 import { DrawingOnPaper } from './drawing';
 import { Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
@@ -51,7 +52,7 @@ function ShoringPage({
     return of === own || (of === null && first);
   });
   const parts = shoreParts(plan);
-  const lacking = parts instanceof Missing ? [] : shortfalls(plan, parts);
+  const lacking = shortTogether(plan, strikes);
   // Only the shores and what they hold: the way in and the rest of the site have sheets of their own.
   const bare = { ...plan, ways: [], site: { ...plan.site, obstructions: [] } };
   const moment = allStanding(bare, strikes);
@@ -94,7 +95,7 @@ function ShoringPage({
         <Text style={styles.bold}>MISSING: {parts.questions.join(' ')}</Text>
       ) : (
         parts.map((part, i) => {
-          const short = lacking.find((one) => one.part === part);
+          const short = shortOf(lacking, part);
           return (
             <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
               <Text style={[cell, { width: 130 }]}>{part.for}</Text>

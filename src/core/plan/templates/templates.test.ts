@@ -104,6 +104,8 @@ describe('a frame', () => {
             y: other.from!.y + ((other.to!.y - other.from!.y) * b.at) / makes.get(other.make)!.length,
           };
       expect(distance(end, spot)).toBeCloseTo(0, 9);
+      // A beam meets its columns at half its depth.
+      if (on.upright) expect([4 - 0.15, 7.2 - 0.15]).toContainEqual(expect.closeTo(b.at, 9));
     }
   });
   test('its first bay is held both ways by guys before a third row of columns is set', () => {

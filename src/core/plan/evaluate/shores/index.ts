@@ -1,9 +1,10 @@
 import { keyOf, type Check } from '../../check';
 import { worstFirst } from '../../worst-first';
 import { Missing } from '../../missing';
-import type { Move, ShoredLine } from '../../schema';
+import type { Move } from '../../schema';
 import type { SettledPlan } from '../../settle';
 import { strikeGroups } from '../../strike-groups';
+import { linesTogether, type Strikes } from './together';
 import { lineViews, type LinePlan } from '../../views';
 import { moveFor, type Context } from '../context';
 import { walkDown, type Source } from '../load-path';
@@ -22,8 +23,7 @@ import { wallChecks, wallTotal } from './walls';
 type Ground = Pick<Context, 'plan' | 'rules' | 'today'>;
 type LineGround = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules' | 'today'>;
 
-/** What the shores of each line carry step by step, by the id of the line; null where that cannot be worked out. */
-export type Strikes = Readonly<Record<string, StrikeAnswer | null>>;
+export type { Strikes } from './together';
 
 /** Every check of the shores of every line and of the bents, and what each carries step by step; nothing when no shoring is planned. */
 export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strikes } {
@@ -31,18 +31,17 @@ export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strike
   const lines = lineViews(plan).map((view) => oneLine({ ...context, plan: view }));
   if (lines.length + plan.shoring.bents.length === 0) return { checks: [], strikes: {} };
   const bentMove = bentMoves(plan);
-  const together = linesTogether(plan, lines);
+  const strikes: Strikes = Object.fromEntries(lines.map(({ line, strike }) => [line.id, strike]));
+  const sourcesOf = new Map(lines.map(({ line, sources }) => [line.id, sources]));
+  const together = linesTogether(plan, strikes);
   const shared = [
     ...bentChecks(context),
     ...registerChecks(context),
-    ...stockChecks(
-      context,
-      together.map(({ group }) => group.map(({ line }) => line)),
-    ),
+    ...stockChecks(context, strikes),
     // What two lines stand on carries the sum of both while both carry.
     ...worstOfEach(
       together.map(({ group, opens }) => {
-        const sources = [...bentSources(context), ...group.flatMap((one) => one.sources)];
+        const sources = [...bentSources(context), ...group.flatMap(({ id }) => sourcesOf.get(id) ?? [])];
         return walkDown(context, sources, 'shorePath', 'shores').map((check) => ({ ...check, move: opens }));
       }),
     ),
@@ -54,31 +53,8 @@ export function shoreChecks(context: Ground): { checks: Check[]; strikes: Strike
       ...lines.flatMap(({ checks, moveOf }) => checks.map((check) => ({ ...check, move: moveOf(check) }))),
       ...shared.map((check) => ({ ...check, move: moveOfLine.get(check.about.id)?.(check) ?? bentMove.get(check.about.id) ?? check.move ?? opens })),
     ],
-    strikes: Object.fromEntries(lines.map(({ line, strike }) => [line.id, strike])),
+    strikes,
   };
-}
-
-/**
- * The lines that carry at the same time: those that are open when each of them opens. A line carries from its opening until its last
- * shore is struck; where the run sheet does not open it, or leaves some of it standing, it is taken to carry beside every other.
- */
-function linesTogether<L extends { line: ShoredLine; strike: StrikeAnswer | null }>(
-  { moves }: SettledPlan,
-  lines: readonly L[],
-): { group: L[]; opens: string | null }[] {
-  const span = ({ line, strike }: L) => {
-    const from = moves.findIndex((move) => move.kind === 'line.open' && move.line === line.id);
-    const last = strikeGroups(line).map(({ steps }) => moves.findIndex((move) => move.kind === 'shore.strike' && steps.some(({ id }) => id === move.step)));
-    const struck = strike !== null && strike.lasting === 0 && last.length > 0 && !last.includes(-1);
-    return { from, to: struck ? Math.max(...last) : Infinity };
-  };
-  const spans = new Map(lines.map((one) => [one, span(one)]));
-  const groups = lines.map((opening) => {
-    const { from } = spans.get(opening)!;
-    const group = lines.filter((one) => one === opening || (spans.get(one)!.from <= from && spans.get(one)!.to > from));
-    return { group, opens: moves[from]?.id ?? null };
-  });
-  return groups.length > 0 ? groups : [{ group: [], opens: null }];
 }
 
 /** Of one question asked several times, the worst answer. */

@@ -1,14 +1,15 @@
-import type { ShoredLine } from '../../schema';
+import type { Plan } from '../../schema';
+import { linesTogether, type Strikes } from './together';
 import { allShores } from '../../views';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
-import { shoreParts, shortfalls } from '../../shore-parts';
+import { shoreParts, shortfalls, type Shortfall } from '../../shore-parts';
 import { missingCheck, ratioCheck, told, type Context } from '../context';
 import { shorePlace } from './place';
 
 /** What the shores are built of against what the yard has: an empty yard is a question, a short one is told. */
-export function stockChecks({ plan }: Pick<Context, 'plan'>, together: readonly (readonly ShoredLine[])[]): Check[] {
+export function stockChecks({ plan }: Pick<Context, 'plan'>, strikes: Strikes): Check[] {
   const { stock } = plan.shoring;
   if (allShores(plan).length === 0) return [];
   const place = shorePlace('stock', { id: 'stock', name: 'Stock' }, takedown, 'Record: cut list of the shores against the yard', 'stock');
@@ -16,11 +17,7 @@ export function stockChecks({ plan }: Pick<Context, 'plan'>, together: readonly 
     return [missingCheck(place, 'count', 'What is in the yard for these shores: studs, plates, props, pads? The list of stock is empty.')];
   const parts = shoreParts(plan);
   if (parts instanceof Missing) return [missingCheck(place, 'count', parts.questions.join(' '))];
-  // What is struck at one line is used again at the next: the yard has to have what stands at one time.
-  const short = together
-    .map((lines) => shoreParts({ ...plan, shoring: { ...plan.shoring, lines: [...lines] } }))
-    .map((needed) => (needed instanceof Missing ? [] : shortfalls(plan, needed)))
-    .reduce((most, one) => (one.length > most.length ? one : most), []);
+  const short = shortTogether(plan, strikes);
   const check = ratioCheck(
     place,
     { demand: parts.length, capacity: parts.length, quantity: 'count', caution: null, inclusive: true },
@@ -35,3 +32,10 @@ export function stockChecks({ plan }: Pick<Context, 'plan'>, together: readonly 
   );
   return [{ ...check, ratio: null, demand: null, capacity: null, verdict: short.length === 0 ? 'clear' : 'tight' }];
 }
+
+/** What the yard lacks: what is struck at one line is used again at the next, so it has to have what stands at one time. */
+export const shortTogether = (plan: Plan, strikes: Strikes): Shortfall[] =>
+  linesTogether(plan, strikes)
+    .map(({ group }) => shoreParts({ ...plan, shoring: { ...plan.shoring, lines: group } }))
+    .map((needed) => (needed instanceof Missing ? [] : shortfalls(plan, needed)))
+    .reduce((most, one) => (one.length > most.length ? one : most), []);
