@@ -4,7 +4,7 @@ import { ticketHall } from '../../../tests/demo-plan';
 import { deadShore, needleRow, steelProp, twoPostBent } from '../../../tests/shores';
 import { Missing } from './missing';
 import type { Plan } from './schema';
-import { shoreParts, shortfalls, type Part } from './shore-parts';
+import { shoreParts, shortfalls, shortOf, type Part } from './shore-parts';
 
 const partsOf = (plan: Plan): Part[] => {
   const parts = shoreParts(plan);
@@ -116,4 +116,20 @@ test('headers, boards and screws of a wall; plates may be made up of shorter len
   expect(shortfalls(plan, partsOf(plan))).toEqual([]);
   plates.count = 22;
   expect(shortfalls(plan, partsOf(plan)).map(({ part, have }) => [part.what, have])).toEqual([['plate', 2]]);
+});
+
+test('what is short is found again by wall, kind, size and length, in a list of another look', () => {
+  const part = (changes: Partial<Part> = {}): Part => ({
+    what: 'header',
+    size: '45x195 C24',
+    length: 1.2,
+    count: 2,
+    mass: null,
+    for: 'Hall wall, left',
+    ...changes,
+  });
+  const lacking = [{ part: part(), have: 1 }];
+  expect(shortOf(lacking, part())?.have).toBe(1);
+  for (const other of [{ size: '45x220 C24' }, { length: 1.6 }, { what: 'stud' as const }, { for: 'Hall wall, right' }])
+    expect(shortOf(lacking, part(other))).toBeUndefined();
 });
