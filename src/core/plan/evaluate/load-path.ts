@@ -113,13 +113,15 @@ export function loadPathChecks(context: Context, onward: ReadonlyMap<string, Onw
       checks.push(missingCheck(place, 'strength', `What stress may the ${bearing.material} under the piece at ${bearing.name} take?`));
     return { kind: 'bearing', id: bearing.id, name: bearing.name, load, question, below: bearing.standsOn, traces };
   });
-  const standing = plan.structure.supports
-    .filter((support) => support.standsOn.length > 0)
-    .map(({ id, name, standsOn }): Source => {
-      const load = onward.get(id)?.plain;
-      const question = load === null ? `What comes down on ${name} cannot be worked out yet.` : null;
-      return { kind: 'support', id, name, load: load ?? 0, question, below: standsOn, traces: [] };
-    });
+  // A seat on a bent goes down through the bent: it carries beside the piers, and one slab may be under both.
+  const bents = new Map(plan.shoring.bents.map((bent) => [bent.id, bent.standsOn]));
+  const standing = plan.structure.supports.flatMap(({ id, name, standsOn, onBent }): Source[] => {
+    const below = [...standsOn, ...((onBent && bents.get(onBent.bent)) ?? [])];
+    if (below.length === 0) return [];
+    const load = onward.get(id)?.plain;
+    const question = load === null ? `What comes down on ${name} cannot be worked out yet.` : null;
+    return [{ kind: 'support', id, name, load: load ?? 0, question, below, traces: [] }];
+  });
   return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure')];
 }
 

@@ -106,4 +106,11 @@ describe('what supports of the structure stand on is followed down to ground', (
       ),
     ).toMatchObject({ verdict: 'stop' });
   });
+  test('a pier and a bent on one slab: it carries both', () => {
+    const plan = onSlab(400e3, ({ structure, shoring }) => {
+      shoring.bents = [twoPostBent({ loads: [], standsOn: [{ link: 'slab', share: 1 }], at: { x: 12, y: 0 } })];
+      Object.assign(structure.supports[1]!, { standsOn: [], onBent: { bent: 'bt1', at: 2 } });
+    });
+    expect(of(plan, 'path.link', 'slab')!.demand).toBeCloseTo(of(onSlab(400e3), 'path.link', 'slab')!.demand!, 3);
+  });
 });
