@@ -3,7 +3,7 @@ import type { Brace, Joint, Move, Plan, Support } from './schema';
 
 type Same = CommandArguments['editEach'];
 
-/** Fields of a thing that others of its kind may share, what they say where nobody has said anything, and what they read here. */
+/** What things of a kind may have in common. */
 interface Shared<T> {
   alike: (a: T, b: T) => boolean;
   /** what of the one is to be said of the other, where that says nothing yet */
@@ -15,20 +15,26 @@ const unsaidOf = <T>(from: T, to: T, keys: readonly (keyof T)[]): Partial<T> =>
   Object.fromEntries(keys.flatMap((key) => (isSaid(from[key]) && !isSaid(to[key]) ? [[key, structuredClone(from[key])]] : []))) as Partial<T>;
 const isSaid = (value: unknown): boolean => value !== null && value !== undefined && !(typeof value === 'string' && value.trim() === '');
 
-/** A survey, a test of the concrete and a repair are of one support alone: they are never said of another. */
+/**
+ * A survey, a test of the concrete and a repair are of one support alone: they are never said of another. A support that pushes only
+ * has said so: nothing is made to hold it down.
+ */
 const supports: Shared<Support> = {
   alike: (a, b) => a.kind === b.kind,
   share: (from, to) => {
-    const same = unsaidOf(from, to, ['seatLength', 'seatWidth', 'stiffened', 'holdsDown', 'anchors', 'footing']);
-    if (same.anchors) same.anchors = { ...same.anchors, repaired: false, repairedBy: undefined };
-    if (same.anchors && same.anchors.repairedBy === undefined) delete same.anchors.repairedBy;
+    const same = unsaidOf(from, to, ['seatLength', 'seatWidth', 'stiffened', 'anchors', 'footing']);
+    if (same.anchors) {
+      const { repairedBy: _, ...sound } = same.anchors;
+      same.anchors = { ...sound, repaired: false };
+    }
     if (same.footing?.kind === 'concrete') same.footing = { ...same.footing, result: null, by: '', on: '' };
     return from.capacity !== null && to.capacity === null ? { ...same, capacity: from.capacity, capacityBasis: from.capacityBasis } : same;
   },
 };
+/** A joint that is no splice and has no moment is a simple one: it is not made another. */
 const joints: Shared<Joint> = {
   alike: (a, b) => a.kind === b.kind,
-  share: (from, to) => unsaidOf(from, to, ['holes', 'boltShear', 'moment', 'shear']),
+  share: (from, to) => unsaidOf(from, to, from.kind === 'splice' ? ['holes', 'boltShear', 'moment', 'shear'] : ['holes', 'boltShear']),
 };
 const braces: Shared<Brace> = {
   alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),
@@ -51,22 +57,32 @@ export function sameForOthers(plan: Plan, list: AlikeList, id: string): Same | n
   return edits.length > 0 ? { edits, moves: [] } : null;
 }
 
-/** Which time it is that a joint is made: bolts to hold it, or those that fill it. */
-const time = (plan: Plan, move: Extract<Move, { kind: 'joint.make' }>): number =>
-  plan.moves.filter((one) => one.kind === 'joint.make' && one.joint === move.joint).findIndex((one) => one.id === move.id);
+/** Of each move that makes a joint, which time it is: bolts to hold it, or those that fill it. */
+function timesOf(moves: readonly Move[]): Map<string, number> {
+  const made = new Map<string, number>();
+  const times = new Map<string, number>();
+  for (const move of moves) {
+    if (move.kind !== 'joint.make') continue;
+    const time = made.get(move.joint) ?? 0;
+    times.set(move.id, time);
+    made.set(move.joint, time + 1);
+  }
+  return times;
+}
 
 /** What is said of one move and not yet of others like it: of joints of the same kind made for the same time, of pieces hung. */
 export function sameForOtherMoves(plan: Plan, move: Move): Same | null {
+  if (move.kind !== 'joint.make' && move.kind !== 'piece.hang') return null;
   const kinds = new Map(plan.structure.joints.map((one) => [one.id, one.kind]));
+  const times = timesOf(plan.moves);
   const moves = plan.moves.flatMap((one): Same['moves'] => {
     if (one.id === move.id) return [];
-    if (one.kind === 'joint.make' && move.kind === 'joint.make') {
-      if (kinds.get(one.joint) !== kinds.get(move.joint) || time(plan, one) !== time(plan, move)) return [];
-      return said(one.id, unsaidOf(move, one, ['bolts', 'tight']));
-    }
-    if (one.kind === 'piece.hang' && move.kind === 'piece.hang')
-      // Who worked a lift out is said of each where a pick of the plan does not.
-      return one.pick || move.pick ? [] : said(one.id, unsaidOf(move, one, ['by', 'checkedBy']));
+    if (one.kind === 'joint.make' && move.kind === 'joint.make')
+      return kinds.get(one.joint) === kinds.get(move.joint) && times.get(one.id) === times.get(move.id)
+        ? said(one.id, unsaidOf(move, one, ['bolts', 'tight']))
+        : [];
+    // What lifts it may be one crane for all; who worked a lift out answers for that lift alone.
+    if (one.kind === 'piece.hang' && move.kind === 'piece.hang') return one.pick || move.pick ? [] : said(one.id, unsaidOf(move, one, ['by']));
     return [];
   });
   return moves.length > 0 ? { edits: [], moves } : null;

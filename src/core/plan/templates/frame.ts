@@ -30,6 +30,8 @@ export function framePlan(job: NewPlan, asked: FrameAsked): Plan {
   if (levels.some((level, i) => i > 0 && level <= levels[i - 1]!)) throw new NotSo('Give the levels from the lowest to the highest.');
   sectionOf(asked.column, 'columns');
   const deep = { beam: sectionOf(asked.beam, 'beams').depth, between: between > 0 ? sectionOf(asked.betweenSection, 'beams between').depth : 0 };
+  if (levels.some((level, i) => level - (levels[i - 1] ?? 0) <= Math.max(deep.beam, deep.between)))
+    throw new NotSo('Two levels, or a level and the bases, are no further apart than the beams are deep.');
   const xs = running(bays);
   const ys = running(rows);
   const count = xs.length * ys.length + levels.length * (bays.length * ys.length + xs.length * rows.length + between * bays.length * rows.length);

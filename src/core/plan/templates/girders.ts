@@ -48,6 +48,10 @@ export function girdersPlan(job: NewPlan, asked: GirdersAsked): Plan {
   const cuts = [...splices].sort((a, b) => a - b).map((at) => at + past);
   const ends = [0, ...cuts, long];
   if (ends.some((end, i) => i > 0 && end - ends[i - 1]! < 0.5)) throw new NotSo('Two splices, or a splice and an end, are less than half a metre apart.');
+  // Two at one place carry half each of what one was meant to.
+  const near = (list: readonly number[]) => [...list].sort((a, b) => a - b).some((at, i, all) => i > 0 && at - all[i - 1]! < 0.1);
+  if (near([...piers, ...bents])) throw new NotSo('Two bents, or a bent and a pier, are at one place.');
+  if (near(crossFrames)) throw new NotSo('Two cross-frames are at one place.');
   if (lines * (ends.length - 1) > MOST) throw new NotSo(`That is ${lines * (ends.length - 1)} pieces: begin with ${MOST} at most and add to it.`);
 
   const plan = emptyPlan(job);
