@@ -21,9 +21,11 @@ export const guy = (id: string, towardsDeg: number): Brace => ({
   b: null,
   anchoredTo: 'block',
   towardsDeg,
+  slopeDeg: 45,
+  anchor: { kind: 'fixed', carry: 30e3 },
   stops: 'sideways',
   capacity: 20e3,
-  stiffness: null,
+  stiffness: 3e6,
 });
 
 /** Two columns on anchors and a beam between them, carrying a joist at its middle. */

@@ -183,9 +183,35 @@ function BraceFields({ brace }: { brace: Brace }) {
         {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
         {!brace.b && words('Tied at its other end to', brace.anchoredTo, (anchoredTo) => edit({ anchoredTo }, 'anchored'), { placeholder: 'not known' })}
         {!brace.b && open('Seen from above it pulls towards', 'angle', brace.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}
+        {!brace.b && open('Slope from the horizontal', 'angle', brace.slopeDeg ?? null, (slopeDeg) => edit({ slopeDeg }, 'slope'))}
+        {!brace.b && brace.kind === 'guy' && <AnchorFields anchor={brace.anchor ?? null} onChange={(anchor, name) => edit({ anchor }, name)} />}
         <AlikeButton list="braces" id={brace.id} others="braces alike" />
       </Pair>
     </Fold>
+  );
+}
+
+type Anchor = NonNullable<Brace['anchor']>;
+
+/** What a guy is tied to at its other end, and what that holds. */
+function AnchorFields({ anchor, onChange }: { anchor: Anchor | null; onChange: (anchor: Anchor | null, name: string) => Fault[] | null }) {
+  const { open, choice } = useInputs();
+  return (
+    <>
+      {choice<Anchor['kind'] | 'open'>(
+        'Its other end is held by',
+        anchor?.kind ?? 'open',
+        [
+          ['open', 'not known'],
+          ['block', 'a block by its weight'],
+          ['fixed', 'an anchor'],
+        ],
+        (kind) => onChange(kind === 'open' ? null : kind === 'block' ? { kind, weight: null, friction: null } : { kind, carry: null }, 'anchor'),
+      )}
+      {anchor?.kind === 'block' && open('Block weighs', 'force', anchor.weight, (weight) => onChange({ ...anchor, weight }, 'block'))}
+      {anchor?.kind === 'block' && open('Friction under the block', 'factor', anchor.friction, (friction) => onChange({ ...anchor, friction }, 'friction'))}
+      {anchor?.kind === 'fixed' && open('Anchor may carry', 'force', anchor.carry, (carry) => onChange({ ...anchor, carry }, 'carry'))}
+    </>
   );
 }
 

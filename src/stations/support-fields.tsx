@@ -1,6 +1,7 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
 import type { Support } from '@/core/plan/schema';
+import { placeOf } from '@/core/plan/structure/model';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
 import { usePlan } from './job-context';
@@ -16,6 +17,8 @@ export function SupportList() {
 
 function SupportFields({ support }: { support: Support }) {
   const edit = useEdit('supports', support.id);
+  const { structure } = usePlan();
+  const underColumn = structure.pieces.some((one) => support.seats.some(({ piece }) => piece === one.id) && (placeOf(one)?.upright ?? false));
   const { open, words, choice } = useInputs();
   const measured = support.measured ?? { level: 0, by: '', on: '' };
   const footing = support.footing?.kind === 'concrete' ? support.footing : null;
@@ -78,6 +81,9 @@ function SupportFields({ support }: { support: Support }) {
         {support.kind === 'anchors' &&
           !support.anchors &&
           open('Anchors', 'count', null, (count) => (count === null ? null : edit({ anchors: newAnchors(Math.max(0, Math.round(count))) }, 'anchors')))}
+        {underColumn &&
+          support.kind !== 'anchors' &&
+          open('Holds a column’s foot with', 'moment', support.holdsMoment ?? null, (holdsMoment) => edit({ holdsMoment }, 'moment'))}
         {support.anchors && <BaseFields anchors={support.anchors} onChange={(anchors, name) => edit({ anchors }, name)} />}
         {choice<'open' | 'concrete' | 'other'>(
           'Its footing is',

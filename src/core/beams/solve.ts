@@ -28,19 +28,28 @@ export function timesRow({ size, width, rows }: Band, i: number, u: ArrayLike<nu
 /** A pivot this small against its original diagonal means the structure moves freely there. */
 const MECHANISM = 1e-11;
 
+/** A matrix made ready to be solved for as many loads as there are. */
+export type Factored = { ok: true; smallestPivotRatio: number; solve: (load: ArrayLike<number>) => number[] } | { ok: false; at: number };
+
 /** `mechanism`: least pivot against its original diagonal that still counts as held. */
-export function solveBand(band: Band, load: ArrayLike<number>, mechanism = MECHANISM): Solution {
+export function factorBand(band: Band, mechanism = MECHANISM): Factored {
   const { size, width } = band;
   const a = band.rows.map((row) => Float64Array.from(row));
+  // Left of the first entry of a row nothing ever comes in.
+  const first = a.map((row, i) => {
+    let k = Math.max(0, width - i);
+    while (k < width && row[k] === 0) k += 1;
+    return i - width + k;
+  });
   let smallestPivotRatio = Infinity;
   for (let i = 0; i < size; i += 1) {
     const row = a[i]!;
-    const from = Math.max(0, i - width);
+    const from = first[i]!;
     // L·D first, so that each entry needs only entries already finished.
     for (let j = from; j < i; j += 1) {
       const other = a[j]!;
       let sum = row[width - (i - j)]!;
-      for (let k = Math.max(from, j - width); k < j; k += 1) sum -= row[width - (i - k)]! * other[width - (j - k)]!;
+      for (let k = Math.max(from, first[j]!); k < j; k += 1) sum -= row[width - (i - k)]! * other[width - (j - k)]!;
       row[width - (i - j)] = sum;
     }
     let pivot = row[width]!;
@@ -51,19 +60,32 @@ export function solveBand(band: Band, load: ArrayLike<number>, mechanism = MECHA
       row[width - (i - j)] = l;
     }
     const ratio = pivot / (row[width]! || 1);
-    if (!(ratio > mechanism)) return { ok: false, at: i };
+    if (!(ratio > mechanism) || !(pivot > 0)) return { ok: false, at: i };
     smallestPivotRatio = Math.min(smallestPivotRatio, ratio);
     row[width] = pivot;
   }
-  const u = Array.from(load);
-  for (let i = 0; i < size; i += 1) for (let k = Math.max(0, i - width); k < i; k += 1) u[i]! -= a[i]![width - (i - k)]! * u[k]!;
-  for (let i = 0; i < size; i += 1) u[i]! /= a[i]![width]!;
-  for (let i = size - 1; i >= 0; i -= 1) for (let k = i + 1; k <= Math.min(size - 1, i + width); k += 1) u[i]! -= a[k]![width - (k - i)]! * u[k]!;
+  return {
+    ok: true,
+    smallestPivotRatio,
+    solve: (load) => {
+      const u = Array.from(load);
+      for (let i = 0; i < size; i += 1) for (let k = first[i]!; k < i; k += 1) u[i]! -= a[i]![width - (i - k)]! * u[k]!;
+      for (let i = 0; i < size; i += 1) u[i]! /= a[i]![width]!;
+      for (let i = size - 1; i >= 0; i -= 1) for (let k = first[i]!; k < i; k += 1) u[k]! -= a[i]![width - (i - k)]! * u[i]!;
+      return u;
+    },
+  };
+}
+
+export function solveBand(band: Band, load: ArrayLike<number>, mechanism = MECHANISM): Solution {
+  const factored = factorBand(band, mechanism);
+  if (!factored.ok) return factored;
+  const u = factored.solve(load);
   let residual = 0;
   let scale = 0;
-  for (let i = 0; i < size; i += 1) {
+  for (let i = 0; i < band.size; i += 1) {
     residual = Math.max(residual, Math.abs(timesRow(band, i, u) - load[i]!));
     scale = Math.max(scale, Math.abs(load[i]!));
   }
-  return { ok: true, u, residual: scale === 0 ? residual : residual / scale, smallestPivotRatio };
+  return { ok: true, u, residual: scale === 0 ? residual : residual / scale, smallestPivotRatio: factored.smallestPivotRatio };
 }

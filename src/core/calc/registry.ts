@@ -1,5 +1,6 @@
 import { baseAnchors } from '../frame/base-anchors.calc';
 import { guyAndBlock } from '../frame/guy.calc';
+import { frameSway } from '../frame/sway.calc';
 import { fitClosure } from '../fit/closure.calc';
 import { boltGroup } from '../strength/bolt-group.calc';
 import { boltTorque } from '../strength/bolt-torque.calc';
@@ -178,6 +179,7 @@ const all: readonly Calc<never, never>[] = [
   stageLine,
   baseAnchors,
   guyAndBlock,
+  frameSway,
   boltGroup,
   boltTorque,
   braceBeam,

@@ -131,7 +131,7 @@ describe('what is said of one thing is said of the others', () => {
           joints.find((one) => one.kind === kind)!,
           { holes: 4, boltShear: 60e3 },
         );
-      Object.assign(braces[0]!, { capacity: 20e3, stiffness: 2e6, anchoredTo: 'block' });
+      Object.assign(braces[0]!, { capacity: 20e3, stiffness: 2e6, slopeDeg: 45, anchoredTo: 'block', anchor: { kind: 'block', weight: 40e3, friction: 0.4 } });
       Object.assign(
         moves.find((move) => move.kind === 'piece.hang')!,
         { by: 'mobile crane', checkedBy: 'L. Marsh' },

@@ -38,7 +38,7 @@ const joints: Shared<Joint> = {
 };
 const braces: Shared<Brace> = {
   alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),
-  share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'anchoredTo']),
+  share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'anchoredTo', 'slopeDeg', 'anchor']),
 };
 
 const lists = { supports, joints, braces } as const;

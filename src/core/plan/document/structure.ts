@@ -63,6 +63,7 @@ const supportSchema = closed({
   measured: nullable(closed({ level: real('m'), by: text(), on: text('when, as a date') })),
   spring: nullable(positive('N/m', 'null: it does not give')),
   holdsDown: nullable(positive('N', 'null: it pushes only')),
+  holdsMoment: Type.Optional(nullable(positive('N·m', 'at the foot of a column on no anchors, by the engineer; null: it turns freely'))),
   twist: Type.Boolean({ description: 'joint, tie-down or end diaphragm there stops the piece from rolling over' }),
   along: oneOf(['fixed', 'free'], 'whether it holds the piece along its length'),
   seatLength: nullable(size('along the piece')),
@@ -129,6 +130,17 @@ const braceSchema = closed({
   anchoredTo: text('what it is tied to, where that is no piece'),
   towardsDeg: nullable(
     real('deg', { minimum: -360, maximum: 360, description: 'in plan, from the piece to what it is anchored to; null: as its two ends lie, or not known' }),
+  ),
+  slopeDeg: Type.Optional(
+    nullable(real('deg', { minimum: 0, maximum: 89, description: 'from the horizontal, of what is anchored; null: as its two ends lie, or not known' })),
+  ),
+  anchor: Type.Optional(
+    nullable(
+      Type.Union([
+        closed({ kind: Type.Literal('block'), weight: nullable(positive('N')), friction: nullable(positive('1', 'under the block', { maximum: 1.5 })) }),
+        closed({ kind: Type.Literal('fixed'), carry: nullable(positive('N', 'along the rope, by whoever says so')) }),
+      ]),
+    ),
   ),
   stops: oneOf(['sideways', 'twist', 'both']),
   capacity: nullable(positive('N')),

@@ -77,13 +77,14 @@ export function structureChecks(context: Context): StructureAnswer {
     if (said.offers.length > 0) told.push({ id: move.id, said });
     for (const one of brought) onward.set(one.support, mostOf(onward.get(one.support) ?? one, one));
     unfinished.after(move, after.structure);
-    sides.after(move, after.structure);
+    sides.after(move, after.structure, taken.lines);
     ground.rows = whole;
     if (move.kind === 'piece.hang') deckingChecks(ground, move.beam, after.structure, move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0) {
       unfinished.check(move.id);
       sides.check(move.beam, move.id, false, whole);
     }
+    sides.push(move, after.structure, whole);
   });
   const end = replayed.steps.at(-1);
   if (end) for (const head of sides.heads()) sides.check(head, end.move.id, true, whole);

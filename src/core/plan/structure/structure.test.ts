@@ -579,7 +579,7 @@ describe('overhangs, pairs and braces', () => {
 
   test('a brace to what is anchored says how stiff it is', () => {
     const held = pair(2.4);
-    Object.assign(held.structure.braces[0]!, { b: null, anchoredTo: 'the quay wall', kind: 'strut', stops: 'both', towardsDeg: 90 });
+    Object.assign(held.structure.braces[0]!, { b: null, anchoredTo: 'the quay wall', kind: 'strut', stops: 'both', towardsDeg: 90, stiffness: null });
     expect(bad(held).join()).toContain('missing brace.stiffness How stiff is Cross-frame');
     held.structure.braces[0]!.stiffness = 1e9;
     expect(bad(held).join()).not.toContain('brace.stiffness');

@@ -4,7 +4,11 @@ import { flatStop, missingCheck, told } from '../evaluate/context';
 import type { Brace, Move } from '../schema';
 import type { Ground } from './ground';
 import { pointAt } from './model';
+import { frameRows, sayRows } from './frame-checks';
+import type { Line } from './forces';
+import { hoodsOf, type Hood } from './hoods';
 import { about, place } from './places';
+import { keep, sameThings } from '../keep';
 import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './state';
 import type { Said } from './worst';
 
@@ -22,7 +26,25 @@ interface Group {
   columns: string[];
   beam: string | null;
   ways: Way[];
+  /** the same thing while it is of the same pieces with the same surroundings, done to it in the same order */
+  token: object;
 }
+
+/** What a thing becomes by what is done to it: the same for the same thing and the same deeds. */
+const next = new WeakMap<object, { by: readonly unknown[]; then: object }[]>();
+function after(token: object, ...by: unknown[]): object {
+  let known = next.get(token);
+  if (!known) next.set(token, (known = []));
+  let found = known.find((one) => sameThings(one.by, by));
+  if (!found) {
+    found = { by, then: {} };
+    known.push(found);
+    // Of those that came of it by earlier edits only the last are kept.
+    if (known.length > 8) known.shift();
+  }
+  return found.then;
+}
+const NOTHING: object = {};
 
 /** Frames of columns and beams, and what holds each sideways, kept as the moves go. */
 export class Sway {
@@ -31,11 +53,27 @@ export class Sway {
   /** braces that are in, by the piece they are fixed to, before that piece is set */
   private readonly waiting = new Map<string, Way[]>();
 
+  private readonly hoods: ReadonlyMap<string, Hood>;
+  private history = NOTHING;
+  private start = NOTHING;
+
   constructor(private readonly ground: Ground) {
     this.braces = new Map(ground.context.plan.structure.braces.map((one) => [one.id, one]));
+    this.hoods = hoodsOf(ground.context.plan);
   }
 
-  after(move: Move, moment: StructureMoment): void {
+  after(move: Move, moment: StructureMoment, lines: readonly Line[]): void {
+    this.history = after(this.history, move);
+    this.group(move, moment);
+    for (const line of lines) for (const group of this.of(line.beams)) group.token = after(group.token, line);
+    for (const group of this.of(this.touched(move))) group.token = after(group.token, move);
+  }
+
+  private of(pieces: readonly string[]): Set<Group> {
+    return new Set(pieces.flatMap((id) => this.groups.get(id) ?? []));
+  }
+
+  private group(move: Move, moment: StructureMoment): void {
     switch (move.kind) {
       case 'piece.letGo':
         if (beamAt(moment, move.beam).where === 'set') this.add(move.beam, moment);
@@ -71,6 +109,8 @@ export class Sway {
   }
 
   private anew(moment: StructureMoment): void {
+    // What stands so stands by all that was done before.
+    this.start = after(this.history, ...this.hoods.values());
     this.groups.clear();
     this.waiting.clear();
     for (const brace of this.braces.values()) {
@@ -88,6 +128,7 @@ export class Sway {
       columns: stands?.upright ? [id] : [],
       beam: stands && !stands.upright ? id : null,
       ways: this.waiting.get(id) ?? [],
+      token: after(this.hoods.get(id)!, this.start),
     });
     this.waiting.delete(id);
     for (const { joint, other } of this.ground.by.joints.get(id) ?? []) if (isMade(jointAt(moment, joint.id))) this.join(id, other);
@@ -102,6 +143,7 @@ export class Sway {
     large.columns.push(...small.columns);
     large.ways.push(...small.ways);
     large.beam ??= small.beam;
+    large.token = after(large.token, small.token);
   }
 
   /** Undefined where a brace holds nothing sideways. */
@@ -154,6 +196,46 @@ export class Sway {
             [],
           ),
         );
+    }
+  }
+
+  /** What wind and lean bring into the frames a move touched, as they stand after it. */
+  push(move: Move, moment: StructureMoment, said: Said): void {
+    // A joint between pieces that stand already only adds to what holds them.
+    if (move.kind === 'joint.make' || move.kind === 'load.off') return;
+    const { ground } = this;
+    const { plan, rules } = ground.context;
+    for (const group of this.of(this.touched(move))) {
+      if (group.columns.length === 0) continue;
+      const parts = { members: [...group.members].sort(), columns: [...group.columns].sort(), beam: group.beam };
+      const from = [group.token, rules, plan.site.standingGust ?? null, plan.site.forecastGust];
+      const rows = keep(`frame ${parts.members[0]!}`, move, from, () => frameRows(ground, parts, moment, move.id));
+      sayRows(rows, move.id, said);
+    }
+  }
+
+  private touched(move: Move): string[] {
+    const { by } = this.ground;
+    switch (move.kind) {
+      case 'piece.letGo':
+        return [move.beam, ...(by.joints.get(move.beam) ?? []).map(({ other }) => other)];
+      case 'joint.make':
+      case 'joint.free': {
+        const end = this.jointEnd(move.joint);
+        return [end, ...(by.joints.get(end) ?? []).filter(({ joint }) => joint.id === move.joint).map(({ other }) => other)];
+      }
+      case 'brace.fix':
+      case 'brace.free': {
+        const { a, b } = this.braces.get(move.brace)!;
+        return b ? [a.piece, b.piece] : [a.piece];
+      }
+      case 'load.on':
+      case 'load.off':
+        return this.ground.context.plan.structure.loads.filter(({ id }) => id === move.load).map(({ piece }) => piece);
+      case 'support.strike':
+        return this.ground.context.plan.structure.supports.filter(({ id }) => id === move.support).flatMap(({ seats }) => seats.map(({ piece }) => piece));
+      default:
+        return [];
     }
   }
 

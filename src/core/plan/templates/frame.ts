@@ -145,29 +145,51 @@ export function framePlan(job: NewPlan, asked: FrameAsked): Plan {
         }
   }
 
+  // The first four columns are guyed both ways before the frame goes on; its last row gets a guy of its own.
   const last = ys.length - 1;
   structure.braces.push(
     guy('guy-1', `Guy at A1, along`, columnAt(0, 0), onGuy(levels), 180),
     guy('guy-2', `Guy at A1, across`, columnAt(0, 0), onGuy(levels), 270),
-    guy('guy-3', `Guy at A${last + 1}, across`, columnAt(0, last), onGuy(levels), 90),
+    guy('guy-3', `Guy at A2, across`, columnAt(0, 1), onGuy(levels), 90),
     guy('guy-4', `Guy at B1, along`, columnAt(1, 0), onGuy(levels), 0),
+    ...(last > 1 ? [guy('guy-5', `Guy at A${last + 1}, across`, columnAt(0, last), onGuy(levels), 90)] : []),
   );
 
   sheet.put(...structure.supports.map(({ id }) => ({ kind: 'support.ready' as const, support: id })));
   const begun: string[] = [];
-  const set = (id: string): void => {
-    const own = joints.get(id)!;
+  const standing = new Set<string>();
+  const set = (id: string, ...needs: string[]): void => {
+    if (standing.has(id) || !needs.every((one) => standing.has(one))) return;
+    standing.add(id);
+    const own = joints.get(id);
     sheet.set(id, own);
-    begun.push(...own);
+    begun.push(...(own ?? []));
   };
-  for (const i of xs.keys()) {
-    for (const j of ys.keys()) sheet.set(columnAt(i, j));
+  /** Columns, and all beams that may then hang between what stands. */
+  const raise = (is: readonly number[], js: readonly number[]): void => {
+    for (const i of is) for (const j of js) set(columnAt(i, j));
     for (const k of levels.keys()) {
-      for (const j of rows.keys()) set(`across-${k}-${i}-${j}`);
-      if (i > 0) for (const j of ys.keys()) set(`along-${k}-${i - 1}-${j}`);
+      for (const i of xs.keys()) {
+        for (const j of rows.keys()) set(`across-${k}-${i}-${j}`, columnAt(i, j), columnAt(i, j + 1));
+        if (i > 0) for (const j of ys.keys()) set(`along-${k}-${i - 1}-${j}`, columnAt(i - 1, j), columnAt(i, j));
+      }
     }
-    if (i === 1) sheet.put(...structure.braces.map(({ id }) => ({ kind: 'brace.fix' as const, brace: id })));
-    if (i > 0) for (const k of levels.keys()) for (const j of rows.keys()) for (let n = 1; n <= between; n += 1) set(`between-${k}-${i - 1}-${j}-${n}`);
+  };
+  const fix = (...ids: string[]) => sheet.put(...ids.map((brace) => ({ kind: 'brace.fix' as const, brace })));
+  const infill = (): void => {
+    for (const k of levels.keys())
+      for (const i of bays.keys())
+        for (const j of rows.keys())
+          for (let n = 1; n <= between; n += 1) set(`between-${k}-${i}-${j}-${n}`, `along-${k}-${i}-${j}`, `along-${k}-${i}-${j + 1}`);
+  };
+  raise([0, 1], [0, 1]);
+  fix('guy-1', 'guy-2', 'guy-3', 'guy-4');
+  for (let j = 2; j <= last; j += 1) raise([0, 1], [j]);
+  if (last > 1) fix('guy-5');
+  infill();
+  for (let i = 2; i < xs.length; i += 1) {
+    raise([i], [...ys.keys()]);
+    infill();
   }
   sheet.put(...structure.pieces.filter(({ id }) => id.startsWith('col-')).map(({ id }) => ({ kind: 'beam.plumb' as const, beam: id, off: null })));
   sheet.fill(begun);

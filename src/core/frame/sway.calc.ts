@@ -1,0 +1,118 @@
+import { Type } from 'typebox';
+import { closed, nonNegative, positive, real } from '../calc/fields';
+import { defineCalc, refuse } from '../calc/define';
+import { q } from '../calc/work';
+import { swayOf, type SwayAnswer } from './sway';
+
+const spot = () =>
+  Type.Array(closed({ column: Type.Integer({ minimum: 0 }), node: Type.Integer({ minimum: 0 }), share: real('1', { minimum: -10, maximum: 10 }) }), {
+    minItems: 1,
+    maxItems: 4,
+    description: 'a node of a column, or a place between nodes by their shares',
+  });
+const named = () => Type.String({ minLength: 1, maxLength: 200 });
+
+type Nodes = { nodes: { down: number; pushX: number; pushY: number }[] };
+const total = (columns: readonly Nodes[], of: 'down' | 'pushX' | 'pushY'): number =>
+  columns.reduce((sum, { nodes }) => sum + nodes.reduce((all, one) => all + one[of], 0), 0);
+
+/** Plumb columns joined by beams and held by ropes, struts and their own feet, pushed sideways. */
+export const frameSway = defineCalc({
+  id: 'frame.sway',
+  title: 'Frame pushed sideways',
+  input: closed({
+    columns: Type.Array(
+      closed({
+        id: named(),
+        x: real('m'),
+        y: real('m'),
+        stiffness: positive('N·m2', 'EI about the weaker axis'),
+        canStand: Type.Boolean({ description: 'its foot may hold a moment where nothing else holds it' }),
+        nodes: Type.Array(closed({ z: positive('m', 'above the foot, from the lowest up'), down: real('N'), pushX: real('N'), pushY: real('N') }), {
+          minItems: 1,
+          maxItems: 60,
+        }),
+      }),
+      { minItems: 1, maxItems: 2000 },
+    ),
+    ties: Type.Array(closed({ id: named(), a: spot(), b: spot(), stiffness: positive('N/m', 'EA/L') }), { maxItems: 20000 }),
+    braces: Type.Array(
+      closed({
+        id: named(),
+        a: spot(),
+        b: Type.Union([spot(), Type.Null()], { description: 'null: tied to what does not move' }),
+        towards: closed({ x: real('1'), y: real('1'), z: real('1') }),
+        stiffness: positive('N/m', 'along itself'),
+        pullsOnly: Type.Boolean(),
+      }),
+      { maxItems: 20000 },
+    ),
+  }),
+  output: closed({
+    alpha: Type.Union([nonNegative('1'), Type.Null()], { description: 'the weights times this sway the frame by themselves; null: nothing weighs on it' }),
+    drift: nonNegative('m'),
+    braces: Type.Array(closed({ id: named(), pull: real('N') })),
+    ties: Type.Array(closed({ id: named(), pull: real('N') })),
+    columns: Type.Array(
+      closed({
+        id: named(),
+        moment: nonNegative('N·m'),
+        footMoment: nonNegative('N·m'),
+        shear: nonNegative('N'),
+        standsX: Type.Boolean(),
+        standsY: Type.Boolean(),
+      }),
+    ),
+  }),
+  source: {
+    basis: 'statics',
+    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties, ropes pull only; a cantilever sways at π²EI/4L²',
+  },
+  compute({ columns, ties, braces }) {
+    const known = ({ column, node }: { column: number; node: number }) => node < (columns[column]?.nodes.length ?? 0);
+    for (const { id, a, b } of [...ties, ...braces]) if (![...a, ...(b ?? [])].every(known)) refuse('columns', `${id} is fixed to a place that is not there.`);
+    columns.forEach(({ id, nodes }) =>
+      nodes.forEach(({ z }, n) => {
+        if (n > 0 && !(z - nodes[n - 1]!.z > 0.01)) refuse('columns', `The nodes of ${id} go from the lowest up, at least 10 mm apart.`);
+      }),
+    );
+    const found: SwayAnswer = swayOf({ columns, ties, braces }, true).solve(
+      columns.map(({ nodes }) => nodes.map(({ pushX, pushY }) => ({ x: pushX, y: pushY }))),
+    );
+    if (!found.stable) {
+      if (found.why === 'unheld')
+        refuse(
+          'braces',
+          `Nothing holds ${found.unheld.map(({ column, way }) => `${columns[column]!.id} along ${way}`).join(', ')}: it falls over as it is pushed.`,
+        );
+      return refuse('braces', `The frame sways by itself: it would stand ${found.alpha.toFixed(3)} times these weights.`);
+    }
+    return {
+      alpha: Number.isFinite(found.alpha) ? found.alpha : null,
+      drift: found.drift,
+      braces: braces.map(({ id }, i) => ({ id, pull: found.braces[i]! })),
+      ties: ties.map(({ id }, i) => ({ id, pull: found.ties[i]! })),
+      columns: columns.map(({ id }, i) => {
+        const { moment, footMoment, shear, stands } = found.columns[i]!;
+        return { id, moment, footMoment, shear, standsX: stands.x, standsY: stands.y };
+      }),
+    };
+  },
+  work: (i, o) => [
+    {
+      label: `Sideways on ${i.columns.length} columns`,
+      result: q(Math.hypot(total(i.columns, 'pushX'), total(i.columns, 'pushY')), 'force'),
+    },
+    { label: 'Weight on them', result: q(total(i.columns, 'down'), 'force') },
+    {
+      label: 'It sways by itself at so many times its weights',
+      formula: 'det(K − α·K_G) = 0',
+      result: o.alpha === null ? 'nothing weighs on it' : q(o.alpha, 'factor'),
+    },
+    { label: 'It goes', formula: '(K − K_G)·u = F', result: q(o.drift, 'dimension') },
+    ...[...o.braces]
+      .sort((a, b) => Math.abs(b.pull) - Math.abs(a.pull))
+      .slice(0, 8)
+      .map(({ id, pull }) => ({ label: `${id} ${pull < 0 ? 'is pressed' : 'pulls'}`, result: q(Math.abs(pull), 'force') })),
+  ],
+});

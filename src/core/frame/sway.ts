@@ -1,0 +1,449 @@
+import { addTo, emptyBand, factorBand, type Band } from '../beams/solve';
+
+/** A place on a column [height above its foot] at which something comes in. */
+export interface SwayNode {
+  z: number;
+  /** downwards, put on here [N] */
+  down: number;
+}
+
+/** A column from its foot up, its pieces one above the other. */
+export interface SwayColumn {
+  id: string;
+  x: number;
+  y: number;
+  /** EI about its weaker axis, taken both ways [N·m²] */
+  stiffness: number;
+  /** whether its foot may hold a moment, where nothing else holds it */
+  canStand: boolean;
+  /** from the lowest up, none at the foot */
+  nodes: readonly SwayNode[];
+}
+
+/** A place of the frame: one node of a column, or between two of them by their shares. */
+export type SwaySpot = readonly { column: number; node: number; share: number }[];
+
+/** A beam that pulls and pushes between two places. */
+export interface SwayTie {
+  id: string;
+  a: SwaySpot;
+  b: SwaySpot;
+  /** EA/L [N/m] */
+  stiffness: number;
+}
+
+export interface SwayBrace {
+  id: string;
+  a: SwaySpot;
+  /** null: tied to the ground or to what does not move */
+  b: SwaySpot | null;
+  /** from a towards b, of length one */
+  towards: { x: number; y: number; z: number };
+  /** along itself [N/m] */
+  stiffness: number;
+  /** a rope pulls only */
+  pullsOnly: boolean;
+}
+
+export interface SwayFrame {
+  columns: readonly SwayColumn[];
+  ties: readonly SwayTie[];
+  braces: readonly SwayBrace[];
+}
+
+/** Sideways forces at the nodes of each column [N]. */
+export type SwayLoad = readonly (readonly { x: number; y: number }[])[];
+
+/** A column that nothing holds up, and which way. */
+export interface Unheld {
+  column: number;
+  way: 'x' | 'y';
+}
+
+export interface SwayStands {
+  stable: true;
+  /** pull positive [N], by brace */
+  braces: number[];
+  /** pull positive [N], by tie */
+  ties: number[];
+  columns: { stands: { x: boolean; y: boolean }; moment: number; footMoment: number; shear: number }[];
+  /** the furthest any node goes [m] */
+  drift: number;
+  /** what the weights may be multiplied by before the frame sways by itself, with the braces that pull now; `PLENTY`: no less than that */
+  alpha: number;
+}
+export type SwayAnswer = { stable: false; why: 'unheld'; unheld: Unheld[] } | { stable: false; why: 'sways'; alpha: number } | SwayStands;
+
+/** At so many times its weights how far a frame leans counts no more (EN 1993-1-1 5.2.1): whether it is more is asked only where it is wanted. */
+export const PLENTY = 10;
+
+/** Springs of this share of a column’s own stiffness find out what nothing else holds; they are not in the answer. */
+const SOIL = 1e-7;
+/** Of the whole load, so much in such a spring means that nothing else holds the node. */
+const LEANS = 1e-4;
+/** A cantilever sways at π²EI/4L²; straight between foot and top it would seem to at 3EI/L². */
+const BOWED = 12 / Math.PI ** 2;
+
+/** Stiffness of a cantilever at its nodes, or of the same column where its foot turns freely. */
+export function columnStiffness(heights: readonly number[], stiffness: number, fixed: boolean): number[][] {
+  const n = heights.length;
+  const bends = heights.map((a) => heights.map((b) => (Math.min(a, b) ** 2 * (3 * Math.max(a, b) - Math.min(a, b))) / (6 * stiffness)));
+  const k = inverse(bends);
+  if (fixed) return k;
+  const moments = k.map((row) => row.reduce((sum, value, j) => sum + value * heights[j]!, 0));
+  const turns = moments.reduce((sum, value, j) => sum + value * heights[j]!, 0);
+  // One node on a free foot resists nothing: the same numbers less each other, so said outright.
+  if (n === 1) return [[0]];
+  return k.map((row, i) => row.map((value, j) => value - (moments[i]! * moments[j]!) / turns));
+}
+
+function inverse(matrix: readonly (readonly number[])[]): number[][] {
+  const n = matrix.length;
+  const a = matrix.map((row, i) => [...row, ...row.map((_, j) => (i === j ? 1 : 0))]);
+  for (let i = 0; i < n; i += 1) {
+    const pivot = a[i]![i]!;
+    for (let j = 0; j < 2 * n; j += 1) a[i]![j]! /= pivot;
+    for (let k = 0; k < n; k += 1) {
+      if (k === i) continue;
+      const times = a[k]![i]!;
+      if (times === 0) continue;
+      for (let j = 0; j < 2 * n; j += 1) a[k]![j]! -= times * a[i]![j]!;
+    }
+  }
+  return a.map((row) => row.slice(n));
+}
+
+/** Every node of every column has two places in the unknowns, x and y, columns beside each other kept together. */
+interface Numbering {
+  size: number;
+  at: (column: number, node: number) => number;
+  order: number[];
+}
+
+function numbering({ columns }: SwayFrame): Numbering {
+  const [xs, ys] = [columns.map(({ x }) => x), columns.map(({ y }) => y)];
+  const wide = Math.max(...xs) - Math.min(...xs) >= Math.max(...ys) - Math.min(...ys);
+  const order = columns
+    .map((_, i) => i)
+    .sort((a, b) => (wide ? columns[a]!.x - columns[b]!.x || columns[a]!.y - columns[b]!.y : columns[a]!.y - columns[b]!.y || columns[a]!.x - columns[b]!.x));
+  const first = new Array<number>(columns.length);
+  let size = 0;
+  for (const i of order) {
+    first[i] = size;
+    size += 2 * columns[i]!.nodes.length;
+  }
+  return { size, at: (column, node) => first[column]! + 2 * node, order };
+}
+
+/** A spring between unknowns, as what it stretches by: so much of each. */
+interface Spring {
+  terms: { at: number; value: number }[];
+  stiffness: number;
+}
+
+const termsOf = (frame: Numbering, spot: SwaySpot, x: number, y: number, sign: number): Spring['terms'] =>
+  spot.flatMap(({ column, node, share }) => {
+    const at = frame.at(column, node);
+    return [
+      { at, value: sign * share * x },
+      { at: at + 1, value: sign * share * y },
+    ];
+  });
+
+function along(frame: SwayFrame, a: SwaySpot, b: SwaySpot): { x: number; y: number } {
+  const place = (spot: SwaySpot) =>
+    spot.reduce((sum, { column, share }) => ({ x: sum.x + share * frame.columns[column]!.x, y: sum.y + share * frame.columns[column]!.y }), { x: 0, y: 0 });
+  const [from, to] = [place(a), place(b)];
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  return length < 1e-9 ? { x: 0, y: 0 } : { x: (to.x - from.x) / length, y: (to.y - from.y) / length };
+}
+
+function springsOf(frame: SwayFrame, numbers: Numbering): { ties: Spring[]; braces: Spring[] } {
+  return {
+    ties: frame.ties.map(({ a, b, stiffness }) => {
+      const { x, y } = along(frame, a, b);
+      return { terms: [...termsOf(numbers, a, x, y, -1), ...termsOf(numbers, b, x, y, 1)], stiffness };
+    }),
+    braces: frame.braces.map(({ a, b, towards: { x, y }, stiffness }) => ({
+      terms: [...termsOf(numbers, a, x, y, -1), ...(b ? termsOf(numbers, b, x, y, 1) : [])],
+      stiffness,
+    })),
+  };
+}
+
+const stretchOf = ({ terms }: Spring, u: ArrayLike<number>): number => terms.reduce((sum, { at, value }) => sum + value * u[at]!, 0);
+
+/** All that a frame’s stiffness is put together from, read once for all winds. */
+class Whole {
+  readonly numbers: Numbering;
+  readonly ties: Spring[];
+  readonly braces: Spring[];
+  private readonly width: number;
+  private readonly blocks = new Map<string, number[][]>();
+  /** own stiffness of each unknown, by which a spring that finds mechanisms is measured */
+  readonly soil: Float64Array;
+
+  constructor(
+    readonly frame: SwayFrame,
+    private readonly exact: boolean,
+  ) {
+    this.numbers = numbering(frame);
+    ({ ties: this.ties, braces: this.braces } = springsOf(frame, this.numbers));
+    const reach = ({ terms }: Spring) => (terms.length === 0 ? 0 : Math.max(...terms.map(({ at }) => at)) - Math.min(...terms.map(({ at }) => at)));
+    this.width = Math.max(1, ...frame.columns.map(({ nodes }) => 2 * (nodes.length - 1)), ...[...this.ties, ...this.braces].map(reach));
+    this.soil = new Float64Array(this.numbers.size);
+    frame.columns.forEach(({ nodes, stiffness }, c) =>
+      nodes.forEach(({ z }, n) => {
+        const k = (SOIL * 3 * stiffness) / z ** 3;
+        this.soil[this.numbers.at(c, n)] = k;
+        this.soil[this.numbers.at(c, n) + 1] = k;
+      }),
+    );
+  }
+
+  private readonly known = new Map<string, Held>();
+
+  held(state: State): Held {
+    const bits = (list: readonly boolean[]) => list.map((one) => (one ? '1' : '0')).join('');
+    const key = `${bits(state.pulls)} ${bits(state.stands)}`;
+    let found = this.known.get(key);
+    if (!found) this.known.set(key, (found = this.holding({ pulls: [...state.pulls], stands: [...state.stands] })));
+    return found;
+  }
+
+  private holding(state: State): Held {
+    const soil = factorBand(this.stiffness(state, { leaning: 0, soil: true }), 0);
+    const found = soil.ok ? soil.solve : (load: ArrayLike<number>) => Array.from(load, () => 0);
+    let alpha: number | undefined;
+    let leaning: ReturnType<Held['leaning']> | undefined;
+    return {
+      found,
+      loose: [1, 2].flatMap((seed) => leansOn(this, found(some(this.numbers.size, seed)), some(this.numbers.size, seed))),
+      alpha: () => (alpha ??= !this.exact && factorBand(this.stiffness(state, { leaning: PLENTY, soil: false })).ok ? PLENTY : swaysAt(this, state)),
+      leaning: () => {
+        if (leaning === undefined) {
+          const solved = factorBand(this.stiffness(state, { leaning: 1, soil: false }));
+          leaning = solved.ok ? solved.solve : null;
+        }
+        return leaning;
+      },
+    };
+  }
+
+  block(column: number, fixed: boolean): number[][] {
+    const key = `${column} ${fixed}`;
+    let found = this.blocks.get(key);
+    const { nodes, stiffness } = this.frame.columns[column]!;
+    if (!found)
+      this.blocks.set(
+        key,
+        (found = columnStiffness(
+          nodes.map(({ z }) => z),
+          stiffness,
+          fixed,
+        )),
+      );
+    return found;
+  }
+
+  /** Stiffness with what pulls and stands now, less so many times what the weights take from it as it leans. */
+  stiffness(state: State, { leaning, soil }: { leaning: number; soil: boolean }): Band {
+    const { frame, numbers } = this;
+    const band = emptyBand(numbers.size, this.width);
+    if (leaning > 0) this.weights(state, (i, j, value) => addTo(band, i, j, -leaning * value));
+    frame.columns.forEach((_, c) => {
+      for (const way of [0, 1] as const)
+        this.block(c, state.stands[2 * c + way]!).forEach((row, i) =>
+          row.forEach((value, j) => {
+            if (j <= i) addTo(band, numbers.at(c, i) + way, numbers.at(c, j) + way, value);
+          }),
+        );
+    });
+    const spring = ({ terms, stiffness }: Spring) => {
+      for (let i = 0; i < terms.length; i += 1)
+        for (let j = 0; j <= i; j += 1) {
+          const value = stiffness * terms[i]!.value * terms[j]!.value;
+          if (value !== 0) addTo(band, terms[i]!.at, terms[j]!.at, i !== j && terms[i]!.at === terms[j]!.at ? 2 * value : value);
+        }
+    };
+    this.ties.forEach(spring);
+    this.braces.forEach((one, i) => state.pulls[i] && spring(one));
+    if (soil) this.soil.forEach((k, i) => addTo(band, i, i, k));
+    return band;
+  }
+
+  /** What the weights push sideways as the frame leans, storey by storey: each entry of it. */
+  weights(state: State, entry: (i: number, j: number, value: number) => void): void {
+    const { frame, numbers } = this;
+    frame.columns.forEach(({ nodes }, c) => {
+      for (const way of [0, 1] as const) {
+        let axial = 0;
+        for (let n = nodes.length - 1; n >= 0; n -= 1) {
+          axial += nodes[n]!.down;
+          const high = nodes[n]!.z - (n === 0 ? 0 : nodes[n - 1]!.z);
+          const k = ((state.stands[2 * c + way] ? BOWED : 1) * axial) / high;
+          const at = numbers.at(c, n) + way;
+          entry(at, at, k);
+          if (n > 0) {
+            entry(at - 2, at - 2, k);
+            entry(at, at - 2, -k);
+          }
+        }
+      }
+    });
+  }
+}
+
+interface State {
+  pulls: boolean[];
+  /** by column and way: its foot holds a moment */
+  stands: boolean[];
+}
+
+/** What holds with these ropes pulling and these feet standing: worked out once, whichever winds come to it. */
+interface Held {
+  /** with the springs that find what nothing else holds */
+  found: (load: ArrayLike<number>) => number[];
+  /** unknowns that nothing else holds when pushed at random */
+  loose: readonly number[];
+  alpha: () => number;
+  /** in the place the weights lean to; null: they lean it over */
+  leaning: () => ((load: ArrayLike<number>) => number[]) | null;
+}
+
+/** A frame of plumb columns, ties and braces under its weights and a sideways load, each in its moved place. */
+function solveSway(whole: Whole, load: SwayLoad): SwayAnswer {
+  const { frame, numbers } = whole;
+  const f = new Float64Array(numbers.size);
+  load.forEach((nodes, c) =>
+    nodes.forEach(({ x, y }, n) => {
+      f[numbers.at(c, n)] = x;
+      f[numbers.at(c, n) + 1] = y;
+    }),
+  );
+  const state: State = { pulls: frame.braces.map(() => true), stands: frame.columns.flatMap(() => [false, false]) };
+  for (;;) {
+    const held = ropes(whole, state, f);
+    const loose = looseOf(whole, state, held, f);
+    const stand = loose.filter(({ column }) => frame.columns[column]!.canStand);
+    if (loose.length > 0 && stand.length === 0) return { stable: false, why: 'unheld', unheld: loose };
+    for (const { column, way } of stand) state.stands[2 * column + (way === 'x' ? 0 : 1)] = true;
+    if (loose.length > 0) continue;
+    const alpha = held.alpha();
+    const solve = alpha > 1 ? held.leaning() : null;
+    return solve ? answer(whole, state, solve(f), alpha) : { stable: false, why: 'sways', alpha: Math.min(alpha, 1) };
+  }
+}
+
+/** Ropes that would have to push are let go, those that are stretched pull again: all at once at first, then one by one. */
+function ropes(whole: Whole, state: State, f: Float64Array): Held {
+  const { frame } = whole;
+  const limit = 20 + 4 * frame.braces.length;
+  for (let turn = 0; ; turn += 1) {
+    const held = whole.held(state);
+    const u = held.found(f);
+    // A rope that is neither stretched nor slack is there for the next push.
+    const slack = -1e-9 * Math.max(...u.map(Math.abs));
+    const wrong = frame.braces.flatMap(({ pullsOnly }, i) => (pullsOnly && stretchOf(whole.braces[i]!, u) >= slack !== state.pulls[i] ? [i] : []));
+    if (wrong.length === 0 || turn >= limit) return held;
+    for (const i of turn < 20 ? wrong : wrong.slice(0, 1)) state.pulls[i] = !state.pulls[i];
+  }
+}
+
+/** Unknowns that push the finding springs with a part of the whole load. */
+function leansOn(whole: Whole, u: readonly number[], push: ArrayLike<number>): number[] {
+  const most = Math.max(...Array.from(push, Math.abs));
+  return most === 0 ? [] : u.flatMap((one, i) => (Math.abs(one * whole.soil[i]!) > LEANS * most ? [i] : []));
+}
+
+/** Columns that only the finding springs hold, whatever pushes them. */
+function looseOf(whole: Whole, state: State, held: Held, f: Float64Array): Unheld[] {
+  const { frame, numbers } = whole;
+  const loose = new Set([...held.loose, ...leansOn(whole, held.found(f), f)]);
+  const unheld: Unheld[] = [];
+  if (loose.size === 0) return unheld;
+  frame.columns.forEach(({ nodes }, column) => {
+    for (const way of [0, 1] as const)
+      if (nodes.some((_, n) => loose.has(numbers.at(column, n) + way)) && !state.stands[2 * column + way]) unheld.push({ column, way: way === 0 ? 'x' : 'y' });
+  });
+  return unheld;
+}
+
+/** Pushes of all sizes and both ways, the same ones every time. */
+const some = (size: number, seed: number): Float64Array => Float64Array.from({ length: size }, (_, i) => Math.sin((i + 1) * 12.9898 * seed + seed));
+
+/** How near to the multiple at which it sways a frame is shown to stand. */
+const CLOSE = 0.99;
+
+/** Least multiple of the weights under which the frame sways by itself. */
+function swaysAt(whole: Whole, state: State): number {
+  const { frame, numbers } = whole;
+  if (frame.columns.every(({ nodes }) => nodes.every(({ down }) => down <= 0))) return Infinity;
+  const entries: { i: number; j: number; value: number }[] = [];
+  whole.weights(state, (i, j, value) => void entries.push({ i, j, value }));
+  const pushed = (u: Float64Array): Float64Array => {
+    const push = new Float64Array(u.length);
+    for (const { i, j, value } of entries) {
+      push[i]! += value * u[j]!;
+      if (i !== j) push[j]! += value * u[i]!;
+    }
+    return push;
+  };
+  const stiff = factorBand(whole.stiffness(state, { leaning: 0, soil: false }));
+  if (!stiff.ok) return 0;
+  let u = some(numbers.size, 3);
+  let push = pushed(u);
+  let alpha = Infinity;
+  for (let turn = 1; turn <= 400; turn += 1) {
+    const next = Float64Array.from(stiff.solve(push));
+    const leans = pushed(next);
+    let [energy, leaned, most] = [0, 0, 0];
+    for (let i = 0; i < next.length; i += 1) {
+      energy += next[i]! * push[i]!;
+      leaned += next[i]! * leans[i]!;
+      most = Math.max(most, Math.abs(next[i]!));
+    }
+    if (!(leaned > 0)) return Infinity;
+    const settled = Math.abs(alpha - energy / leaned) < 1e-4 * alpha;
+    alpha = energy / leaned;
+    u = next.map((one) => one / most);
+    push = leans.map((one) => one / most);
+    // The quotient comes from above: it is taken when the frame would still stand so near to it.
+    if ((settled || turn % 40 === 0) && factorBand(whole.stiffness(state, { leaning: CLOSE * alpha, soil: false })).ok) return alpha;
+  }
+  while (alpha > 1e-6 && !factorBand(whole.stiffness(state, { leaning: alpha, soil: false })).ok) alpha *= CLOSE;
+  return alpha;
+}
+
+function answer(whole: Whole, state: State, u: readonly number[], alpha: number): SwayStands {
+  const { frame, numbers } = whole;
+  return {
+    stable: true,
+    braces: whole.braces.map((one, i) => (state.pulls[i] ? one.stiffness * stretchOf(one, u) : 0)),
+    ties: whole.ties.map((one) => one.stiffness * stretchOf(one, u)),
+    columns: frame.columns.map(({ nodes }, c) => {
+      const bends = ([0, 1] as const).map((way) => {
+        const k = whole.block(c, state.stands[2 * c + way]!);
+        const push = nodes.map((_, i) => nodes.reduce((sum, __, j) => sum + k[i]![j]! * u[numbers.at(c, j) + way]!, 0));
+        const at = (z: number) => push.reduce((sum, one, i) => sum + (nodes[i]!.z > z ? one * (nodes[i]!.z - z) : 0), 0);
+        const foot = state.stands[2 * c + way] ? at(0) : 0;
+        return { foot, most: Math.max(Math.abs(foot), ...nodes.map(({ z }) => Math.abs(at(z)))), shear: push.reduce((sum, one) => sum + one, 0) };
+      });
+      const [x, y] = [bends[0]!, bends[1]!];
+      return {
+        stands: { x: state.stands[2 * c]!, y: state.stands[2 * c + 1]! },
+        moment: Math.hypot(x.most, y.most),
+        footMoment: Math.hypot(x.foot, y.foot),
+        shear: Math.hypot(x.shear, y.shear),
+      };
+    }),
+    drift: Math.max(0, ...frame.columns.flatMap(({ nodes }, c) => nodes.map((_, n) => Math.hypot(u[numbers.at(c, n)]!, u[numbers.at(c, n) + 1]!)))),
+    alpha,
+  };
+}
+
+/** A frame made ready to be asked about many winds; `exact`: by how much it is from swaying by itself is told also where it is far. */
+export const swayOf = (frame: SwayFrame, exact = false): { solve: (load: SwayLoad) => SwayAnswer } => {
+  const whole = new Whole(frame, exact);
+  return { solve: (load) => solveSway(whole, load) };
+};
