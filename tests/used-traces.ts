@@ -13,6 +13,7 @@ import type { Plan } from '../src/core/plan/schema';
 import { splitOf } from '../src/core/plan/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
 import { demoPlan, ticketHall } from './demo-plan';
+import { portal } from './portal';
 import { onNeedles, twoPostBent } from './shores';
 import { settle } from '../src/core/plan/settle';
 
@@ -25,6 +26,7 @@ export function usedTraces(): Map<string, Trace[]> {
   };
   const jobs = [
     demoPlan(),
+    portal(),
     ticketHall(),
     edited((p) => onNeedles(p)),
     edited((p) => {

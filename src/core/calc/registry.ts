@@ -1,4 +1,12 @@
 import { baseAnchors } from '../frame/base-anchors.calc';
+import { crawler } from '../cranes/crawler.calc';
+import { handRung } from '../handling/rung.calc';
+import { liftDrift } from '../lift/drift.calc';
+import { liftTail } from '../lift/tail.calc';
+import { liftTurn } from '../lift/turn.calc';
+import { levelLegs } from '../rigging/level-legs.calc';
+import { spreader } from '../rigging/spreader.calc';
+import { threeLegs } from '../rigging/three-legs.calc';
 import { guyAndBlock } from '../frame/guy.calc';
 import { frameSway } from '../frame/sway.calc';
 import { fitClosure } from '../fit/closure.calc';
@@ -184,6 +192,14 @@ const all: readonly Calc<never, never>[] = [
   boltTorque,
   braceBeam,
   fitClosure,
+  threeLegs,
+  levelLegs,
+  spreader,
+  liftTurn,
+  liftTail,
+  liftDrift,
+  crawler,
+  handRung,
 ] as unknown as readonly Calc<never, never>[];
 
 export const registry: ReadonlyMap<string, Calc> = new Map(all.map((calc) => [calc.id, calc as unknown as Calc]));

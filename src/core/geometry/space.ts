@@ -5,8 +5,13 @@ export interface Vec3 {
   z: number;
 }
 
-const minus = (a: Vec3, b: Vec3): Vec3 => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
-const dot3 = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
+export const minus = (a: Vec3, b: Vec3): Vec3 => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
+/** a and so many times b. */
+export const plus = (a: Vec3, b: Vec3, times = 1): Vec3 => ({ x: a.x + times * b.x, y: a.y + times * b.y, z: a.z + times * b.z });
+export const cross3 = (a: Vec3, b: Vec3): Vec3 => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x });
+export const norm3 = (a: Vec3): number => Math.sqrt(dot3(a, a));
+export const unit3 = (a: Vec3): Vec3 => plus({ x: 0, y: 0, z: 0 }, a, 1 / norm3(a));
+export const dot3 = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 const clamp = (t: number): number => Math.min(1, Math.max(0, t));
 
 /** Least distance between segments p1–q1 and p2–q2 (closest points, clamped to both). */
