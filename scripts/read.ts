@@ -9,6 +9,7 @@ import { rowsOfNc } from '../src/core/steel/lists/nc1-rows';
 import type { Asked, SteelRow, SteelRows } from '../src/core/steel/lists/rows';
 import { readSheet, rowsOf } from '../src/core/steel/lists/table';
 import { notATable, textOf } from '../src/core/steel/lists/text-of';
+import type { PlacedModel } from '../src/core/model/placed';
 import { readIfc } from '../src/server/ifc';
 
 interface Read {
@@ -17,6 +18,10 @@ interface Read {
   asked: { about: string; question: string; marks?: string[]; answers?: string[] }[];
   notRead: { what: string; why: string }[];
   told?: { what: string; how: string }[];
+  /** of a model: an end of `a` meets `b` */
+  joints?: { a: string; b: string; kind: string; declared: boolean; atA: number; atB: number; why: string }[];
+  /** of a model: what stands on the ground, so many metres from the first end of the piece */
+  supports?: { piece: string; at: number; kind: string; why: string }[];
 }
 
 function finish(value: unknown, code: number): void {
@@ -37,11 +42,23 @@ function rowOf(row: SteelRow, asked: readonly Asked[]): Record<string, unknown> 
   return Object.fromEntries(Object.entries(row).map(([field, value]) => [field, open.includes(field) ? null : (value as unknown)]));
 }
 
-function steel(kind: Read['kind'], { rows, faults, notes = [], asked = [] }: SteelRows): Read {
+/** Where the pieces of a row run in the model’s world, the first of them beside the row; null: the model does not say. */
+function runs(row: SteelRow, { pieces }: PlacedModel): Record<string, unknown> {
+  const all = pieces.filter(({ mark }) => mark === row.mark);
+  const ends = all.map(({ id, name, from, to, by }) => ({ id, name, from, to, by }));
+  return { line: row.from, from: ends[0]?.from ?? null, to: ends[0]?.to ?? null, ...(row.count > 1 ? { pieces: ends } : {}) };
+}
+
+function steel(kind: Read['kind'], { rows, faults, notes = [], asked = [], placed }: SteelRows): Read {
+  const open = placed?.asked.map(({ question, pieces }) => ({ about: 'joint', question, marks: pieces })) ?? [];
   return {
     kind,
-    rows: rows.map((row) => rowOf(row, asked)),
-    asked: questions(asked),
+    rows: rows.map((row) => ({ ...rowOf(row, asked), ...(placed ? runs(row, placed) : {}) })),
+    ...(placed && {
+      joints: placed.joints.map(({ a, b, kind: how, declared, atA, atB, why }) => ({ a, b, kind: how, declared, atA, atB, why })),
+      supports: placed.supports.map(({ piece, at, kind: how, why }) => ({ piece, at, kind: how, why })),
+    }),
+    asked: [...questions(asked), ...open],
     notRead: faults.map(({ from, error }) => ({ what: from, why: error })),
     told: notes.map(({ from, error }) => ({ what: from, how: error })),
   };

@@ -71,6 +71,7 @@ describe('IFC', () => {
       { from: 'BEAM, BEAM-2', error: 'The model names no section: by its measures it is HEA 200.' },
       { from: 'TB-12', error: 'The model calls the section “Träger 6”: by its measures it is IPE 300.' },
       { from: 'Post-1', error: expect.stringContaining('measured on the shape') },
+      { from: 'Post-1', error: expect.stringContaining('a guess from the shape') },
     ]);
   });
   test('a number already taken is not given again', async () => {

@@ -5,6 +5,9 @@ export interface Extent {
   length: number;
   depth: number;
   width: number;
+  axis: Vector;
+  /** square to the axis, along the depth */
+  side: Vector;
 }
 
 const spread = (values: number[]): number =>
@@ -37,16 +40,24 @@ export function extentOf(points: readonly Vector[]): Extent | null {
   const up = cross(axis, side);
   const flat = points.map((one) => [dot(one, side), dot(one, up)] as const);
   let best: [number, number] = [Infinity, Infinity];
+  let turned = 0;
   for (let turn = 0; turn < 90; turn += 0.5) {
     const c = Math.cos((turn * Math.PI) / 180);
     const s = Math.sin((turn * Math.PI) / 180);
     const wide = spread(flat.map(([x, y]) => x * c + y * s));
     const high = spread(flat.map(([x, y]) => y * c - x * s));
-    if (wide * high < best[0] * best[1]) best = [wide, high];
+    if (wide * high < best[0] * best[1] * (1 - 1e-9)) [best, turned] = [[wide, high], turn + (high > wide ? 90 : 0)];
   }
   // What has no thickness is a line or a sheet of paper, not a piece.
   if (!(Math.min(...best) > 1e-6)) return null;
-  return { length: spread(points.map((one) => dot(one, axis))), depth: Math.max(...best), width: Math.min(...best) };
+  const [c, s] = [Math.cos((turned * Math.PI) / 180), Math.sin((turned * Math.PI) / 180)];
+  return {
+    length: spread(points.map((one) => dot(one, axis))),
+    depth: Math.max(...best),
+    width: Math.min(...best),
+    axis,
+    side: plus(times(side, c), times(up, s)),
+  };
 }
 
 const between = (a: Vector, b: Vector): Vector => plus(b, times(a, -1));

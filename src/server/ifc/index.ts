@@ -1,6 +1,7 @@
 import * as WebIFC from 'web-ifc';
 import { findSection } from '@/core/steel/sections';
 import { LONGEST, SHORTEST } from '@/core/steel/lists/length-unit';
+import type { Placed, PlacedModel } from '@/core/model/placed';
 import type { Asked, SteelRow, SteelRows } from '@/core/steel/lists/rows';
 import { assembliesOf, assemblyIds, type Assembly } from './assemblies';
 import { cornersOf } from './corners';
@@ -8,14 +9,19 @@ import { extentOf } from './extent';
 import { factsOf, type Facts } from './facts';
 import { markOf } from './marks';
 import { Model, textOf, type Line } from './model';
+import { placedOf } from './placed';
 import { axesOf, originOf } from './placement';
 import { shapeOf, solidPlace } from './profile';
 import { mm, sectionOf } from './section-name';
+import { endsInside, isSound } from './sound';
 import { siPerUnit } from './units';
 import type { Vector } from './vectors';
 
-/** Members of a model: beams, columns and members with mark, profile, grade, place, length and weight where the file gives them. */
-export async function readIfc(bytes: Uint8Array): Promise<SteelRows> {
+/**
+ * Members of a model: beams, columns and members with mark, profile, grade, place, length and weight where the file gives them, and
+ * what meets what. `shapes`: whether their bodies are looked at, which takes as long as they are large.
+ */
+export async function readIfc(bytes: Uint8Array, shapes = true): Promise<SteelRows> {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 200));
   if (!head.includes('ISO-10303-21'))
     return { rows: [], faults: [{ from: 'the file', error: 'It does not begin with ISO-10303-21: this is not an IFC file. Export the model as IFC (STEP).' }] };
@@ -25,6 +31,13 @@ export async function readIfc(bytes: Uint8Array): Promise<SteelRows> {
       rows: [],
       faults: [
         { from: 'the file', error: 'It does not end with END-ISO-10303-21: the file is cut short, and what is missing cannot be told. Export it again.' },
+      ],
+    };
+  if (endsInside(bytes))
+    return {
+      rows: [],
+      faults: [
+        { from: 'the file', error: 'Its last line is not whole: the file is cut and sewn together, and what is missing cannot be told. Export it again.' },
       ],
     };
   const api = new WebIFC.IfcAPI();
@@ -39,7 +52,7 @@ export async function readIfc(bytes: Uint8Array): Promise<SteelRows> {
   if (model < 0 || !api.IsModelOpen(model))
     return { rows: [], faults: [{ from: 'the file', error: 'The model cannot be opened: the file may be cut short. Export it again.' }] };
   try {
-    return membersOf(new Model(api, model));
+    return membersOf(new Model(api, model), shapes && isSound(bytes));
   } finally {
     api.CloseModel(model);
   }
@@ -70,7 +83,7 @@ const besides: readonly (readonly [string, number])[] = [
 const notSteel =
   /concrete|beton|b[ée]ton|hormig[oó]n|calcestruzzo|timber|wood|holz|bois|madera|legno|glulam|masonry|brick|mauerwerk|alumini|\bC\d\d\/\d\d\b|\bGL ?\d\d/i;
 
-function membersOf(model: Model): SteelRows {
+function membersOf(model: Model, shapes: boolean): SteelRows {
   const faults: SteelRows['faults'] = [];
   const asked: Asked[] = [];
   const metres = siPerUnit(model, 'LENGTHUNIT');
@@ -220,7 +233,44 @@ function membersOf(model: Model): SteelRows {
       from,
       error: `It is put together of ${bars} bars in the model, which come in one by one. If it is lifted as one, make it one piece of parts${mass === null ? '' : `: the model weighs it ${mass.toFixed(1)} kg`}.`,
     });
-  return { rows: rows.map(({ row }) => row), faults, notes, ...(asked.length > 0 ? { asked } : {}) };
+  const placed = placedOf(
+    model,
+    rows.flatMap(({ row, places }) => places.filter(({ at }) => at !== '').map(({ id, line }) => ({ id, mark: row.mark, line }))),
+    per.metres,
+    shapes,
+  );
+  notes.push(...placeNotes(placed));
+  if (!shapes)
+    notes.push({
+      from: 'the file',
+      error: 'Its lines do not hold together, or its shapes take too long: places are read from what it says, not from its shapes.',
+    });
+  return { rows: rows.map(({ row }) => row), faults, notes, placed, ...(asked.length > 0 ? { asked } : {}) };
+}
+
+/** What of the places is no plain reading of the model. */
+function placeNotes({ pieces, left }: PlacedModel): SteelRows['faults'] {
+  const some = (list: readonly Placed[]) =>
+    list
+      .slice(0, 6)
+      .map(({ name }) => name)
+      .join(', ') + (list.length > 6 ? ' …' : '');
+  const guessed = pieces.filter(({ by }) => by === 'shape');
+  const differ = pieces.filter(({ differs }) => differs > 0);
+  return [
+    ...(guessed.length > 0
+      ? [{ from: some(guessed), error: 'Neither a line nor an extrusion is in the model: where the ends are is a guess from the shape.' }]
+      : []),
+    ...(differ.length > 0
+      ? [
+          {
+            from: some(differ),
+            error: `The model’s own line and the body end up to ${Math.max(...differ.map(({ differs }) => differs)).toFixed(3)} m apart: the line is taken.`,
+          },
+        ]
+      : []),
+    ...(left > 0 ? [{ from: 'the file', error: `${left} pieces are over what is looked at for ends: they have no places here.` }] : []),
+  ];
 }
 
 /** How many of each there are; of two classes with one name the sum. */

@@ -1,4 +1,8 @@
 import * as WebIFC from 'web-ifc';
+import type { Vector } from './vectors';
+
+/** Corners of one shape that are looked at: a shape of more is no piece of steel. */
+const MOST_CORNERS = 100_000;
 
 /** One line of the file as web-ifc gives it: plain values, and handles to other lines. */
 export interface Line {
@@ -35,6 +39,34 @@ export class Model {
     }
     this.seen.set(number, line);
     return line;
+  }
+
+  /**
+   * Corners of the meshes of these elements in the model’s world, x and y flat and z up, in metres, an element at a time. They are
+   * read while they are made: read later, mirrored ones would be turned inside out.
+   */
+  meshes(ids: number[], each: (id: number, corners: Vector[]) => void): void {
+    try {
+      this.api.StreamMeshes(this.id, ids, (mesh) => {
+        const corners = new Map<string, Vector>();
+        for (let i = 0; i < mesh.geometries.size(); i += 1) {
+          const { geometryExpressID, flatTransformation: m } = mesh.geometries.get(i);
+          const geometry = this.api.GetGeometry(this.id, geometryExpressID);
+          const values = this.api.GetVertexArray(geometry.GetVertexData(), geometry.GetVertexDataSize());
+          for (let k = 0; k + 2 < values.length && corners.size < MOST_CORNERS; k += 6) {
+            const [x, y, z] = [values[k]!, values[k + 1]!, values[k + 2]!];
+            const at = (row: number) => m[row]! * x + m[row + 4]! * y + m[row + 8]! * z + m[row + 12]!;
+            // The library has y up.
+            const corner: Vector = [at(0), -at(2), at(1)];
+            if (corner.every(Number.isFinite)) corners.set(corner.map((one) => one.toFixed(4)).join(), corner);
+          }
+          geometry.delete();
+        }
+        each(mesh.expressID, [...corners.values()]);
+      });
+    } catch {
+      // A shape the library stumbles over has no corners; the rest of the model is read.
+    }
   }
 
   lines(list: unknown): Line[] {

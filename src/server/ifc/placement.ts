@@ -1,7 +1,7 @@
 import { cross, plus, squareTo, times, unit, vectorOf, type Vector } from './vectors';
 
 /** A place in the model: turned axes, and where its origin lies, in the model’s own units. */
-interface Frame {
+export interface Frame {
   axes: [Vector, Vector, Vector];
   at: Vector;
 }
@@ -10,7 +10,7 @@ interface Frame {
 export type Look = (at: unknown) => Record<string, unknown> | null;
 
 /** IfcAxis2Placement3D: z along Axis, x along RefDirection made square to it, y to suit; x and z of the world when left out. */
-function frameOf(placement: Record<string, unknown> | null, look: Look): Frame {
+export function frameOf(placement: Record<string, unknown> | null, look: Look): Frame {
   const ratios = (field: string) => vectorOf(look(placement?.[field])?.DirectionRatios);
   const z = unit(ratios('Axis') ?? [0, 0, 1]);
   const x = squareTo(ratios('RefDirection') ?? [1, 0, 0], z);
@@ -34,16 +34,21 @@ export function axesOf(placement: unknown, look: Look): string[] {
  * stand on one another in a ring. Only the fields of a placement are followed, so that a broken file costs no more than a sound one.
  */
 export function originOf(placement: unknown, look: Look): Vector | null {
+  const frames = framesOf(placement, look);
+  return frames && frames.reduce<Vector>((at, { axes, at: origin }) => axes.map((axis, i) => times(axis, at[i] ?? 0)).reduce(plus, origin), [0, 0, 0]);
+}
+
+/** The frames an element stands in, the innermost first; null when it has none, or when they stand on one another in a ring. */
+export function framesOf(placement: unknown, look: Look): Frame[] | null {
   let local = look(placement);
   if (!local || !('RelativePlacement' in local)) return null;
-  let at: Vector = [0, 0, 0];
+  const frames: Frame[] = [];
   const passed = new Set<Record<string, unknown>>();
   while (local) {
     if (passed.has(local)) return null;
     passed.add(local);
-    const frame = frameOf(look(local.RelativePlacement), look);
-    at = frame.axes.map((axis, i) => times(axis, at[i] ?? 0)).reduce(plus, frame.at);
+    frames.push(frameOf(look(local.RelativePlacement), look));
     local = look(local.PlacementRelTo);
   }
-  return at;
+  return frames;
 }

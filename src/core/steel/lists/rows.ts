@@ -1,3 +1,5 @@
+import type { PlacedModel } from '../../model/placed';
+
 /** One row of steel from any file, before it becomes a member of the plan. SI. */
 export interface SteelRow {
   /** where it stands: a line, a file in an archive, an element of a model */
@@ -51,4 +53,6 @@ export interface SteelRows {
   /** what was read otherwise than it is written, for a person to look at */
   notes?: RowFault[];
   asked?: Asked[];
+  /** of a model: where its pieces stand and what meets what */
+  placed?: PlacedModel;
 }
