@@ -1,4 +1,5 @@
 import { wayIn } from '../tests/of-plan';
+import { ifcModel, type IfcBar } from '../tests/ifc-model';
 import AxeBuilder from '@axe-core/playwright';
 import { strToU8, zipSync } from 'fflate';
 import { check, expect, field, move, planOf, saved, station, test } from './job';
@@ -290,6 +291,36 @@ test('a model that names its pieces badly: what was read otherwise is told befor
   expect(violations.map((one) => one.id)).toEqual([]);
   await page.getByRole('button', { name: 'Take 5' }).click();
   await expect(page.getByLabel('Section of TB-12')).toHaveValue('IPE 300');
+});
+
+test('a model whose pieces have places: what was found is looked through, one joint refused, and it stands on the board', async ({ page, job, request }) => {
+  const bars: IfcBar[] = [
+    ...[0, 6].flatMap((x, i) =>
+      [0, 5].map((y, j): IfcBar => ({ mark: `K${i}${j}`, kind: 'IFCCOLUMN', from: [x, y, 0], to: [x, y, 4], depth: 0.2, width: 0.2 })),
+    ),
+    ...[0, 5].map((y, j): IfcBar => ({ mark: `R${j}`, from: [0.1, y, 3.7], to: [j ? 5.7 : 5.9, y, 3.7] })),
+  ];
+  await station(page, 'Steel');
+  await page.getByRole('button', { name: 'Paste or import' }).click();
+  await page.getByLabel('Files').setInputFiles({ name: 'canopy.ifc', mimeType: 'application/x-step', buffer: Buffer.from(ifcModel(bars)) });
+  const places = page.getByRole('region', { name: 'Where they stand' });
+  await expect(places).toContainText('6 stand in the model; 3 joints and 4 supports found, 1 asked');
+  await expect(places.getByRole('list', { name: 'Asked of the model' })).toContainText(
+    'The second end of R1 reaches nothing within 60 mm along its line; K11 is 200 mm from it',
+  );
+  await places.getByRole('checkbox', { name: /R1 on the column K01/ }).uncheck();
+  const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(violations.map((one) => one.id)).toEqual([]);
+  await places.getByRole('button', { name: 'Put 6 pieces, 2 joints and 4 supports in place' }).click();
+  await saved(page);
+  const { structure, moves } = await planOf(request, job);
+  const heights = Object.fromEntries(structure.pieces.filter(({ mark }) => /^[KR]\d/.test(mark)).map(({ mark, from }) => [mark, from!.z]));
+  expect(heights).toEqual({ K00: 0, K01: 0, K10: 0, K11: 0, R0: 3.55, R1: 3.55 });
+  expect(structure.joints.filter(({ name }) => name.startsWith('R')).map(({ name }) => name)).toEqual(['R0 on K00', 'R0 on K10']);
+  expect(moves.filter(({ kind }) => kind === 'support.ready').length).toBeGreaterThanOrEqual(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+  expect((await planOf(request, job)).structure.pieces.some(({ mark }) => mark === 'R0')).toBe(false);
 });
 
 test('the path to ground is drawn and summed storey by storey; a load nobody knows is no sum', async ({ page, job }) => {

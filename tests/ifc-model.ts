@@ -8,6 +8,8 @@ export interface IfcBar {
   to: Vector;
   /** height and width of an I drawn about its axis [m] */
   depth?: number;
+  /** as the model names its profile */
+  section?: string;
   width?: number;
   /** in a frame of its own, mapped, mapped and mirrored, as faces only, or cut at its end by so much drawn too long */
   as?: 'extrusion' | 'map' | 'mirrored' | 'faces' | 'cut';
@@ -64,13 +66,13 @@ export function ifcModel(bars: readonly IfcBar[], { metres = 0.001, turnDeg = 0,
   const turn = (turnDeg * Math.PI) / 180;
   const site = put(`IFCLOCALPLACEMENT($,${place(moved, [0, 0, 1], [Math.cos(turn), Math.sin(turn), 0])})`);
   const numberOf = new Map<string, string>();
-  bars.forEach(({ mark, kind = 'IFCBEAM', from, to, depth = 0.3, width = 0.15, as = 'extrusion', axis }, i) => {
+  bars.forEach(({ mark, kind = 'IFCBEAM', from, to, depth = 0.3, width = 0.15, section = 'IPE 300', as = 'extrusion', axis }, i) => {
     const way = minus(to, from);
     const long = Math.hypot(...way);
     const u = unit(way);
     // The profile’s x lies flat, its y up as far as the piece lets it.
     const flat = Math.hypot(u[0], u[1]) > 1e-9 ? unit(cross([0, 0, 1], u)) : ([1, 0, 0] as Vector);
-    const profile = put(`IFCISHAPEPROFILEDEF(.AREA.,'IPE 300',$,${list([width, depth, 0.0071, 0.0107].map((one) => one / metres)).slice(1, -1)},$,$,$)`);
+    const profile = put(`IFCISHAPEPROFILEDEF(.AREA.,'${section}',$,${list([width, depth, 0.0071, 0.0107].map((one) => one / metres)).slice(1, -1)},$,$,$)`);
     const solid = (at: string, by: number) => put(`IFCEXTRUDEDAREASOLID(${profile},${at},${direction([0, 0, 1])},${number(by / metres)})`);
     let placement = put(`IFCLOCALPLACEMENT(${site},${place(from, u, flat)})`);
     let type = 'SweptSolid';

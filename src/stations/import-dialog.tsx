@@ -8,6 +8,7 @@ import { weightUnits } from '@/core/steel/lists/weight-words';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
+import { ModelPlaces } from './model-places';
 import { readSteelFiles } from './steel-files';
 
 const fieldWords: Record<TableField, string> = {
@@ -20,6 +21,8 @@ const fieldWords: Record<TableField, string> = {
   order: 'Order',
   place: 'Lies at',
 };
+
+const NONE: Asked[] = [];
 
 /** Steel from a spreadsheet, a CSV file, NC files or a model: what it would change, before it changes it. */
 export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClose: () => void }) {
@@ -35,17 +38,14 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
   const sheet = useMemo(() => (text.trim() === '' ? null : readSheet(text)), [text]);
   const columns = useMemo(() => chosen ?? (sheet ? columnsOf(sheet, said) : {}), [chosen, sheet, said]);
   const found = useMemo(() => files ?? (sheet ? rowsOf(sheet, chosen, plan.job.units, said) : null), [files, sheet, chosen, plan.job.units, said]);
-  const preview: ImportPreview | null = useMemo(() => {
-    if (!found) return null;
-    const out = leftOut(found);
-    return previewImport(
-      plan,
-      found.rows.filter(({ mark }) => !out.has(mark)),
-      found.faults,
-      () => freshId('m'),
-      found.asked,
-    );
-  }, [found, plan]);
+  const known = useMemo(() => {
+    const out = found ? leftOut(found) : new Set<string>();
+    return found ? found.rows.filter(({ mark }) => !out.has(mark)) : [];
+  }, [found]);
+  const preview: ImportPreview | null = useMemo(
+    () => (found ? previewImport(plan, known, found.faults, () => freshId('m'), found.asked) : null),
+    [found, known, plan],
+  );
   const open = async (list: FileList | null) => {
     if (!list || list.length === 0) return;
     setReading(true);
@@ -214,11 +214,12 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
             )}
           </div>
         )}
+        {found?.placed && found.placed.pieces.length > 0 && <ModelPlaces rows={known} asked={found.asked ?? NONE} placed={found.placed} onDone={onClose} />}
         {problem && <p className="text-stop">{problem}</p>}
         <div className="flex justify-end gap-2">
           <PlainButton onClick={onClose}>Leave it</PlainButton>
-          <PlainButton strong disabled={changes === 0 || unanswered > 0} onClick={take}>
-            {unanswered > 0 ? `${unanswered} to answer first` : changes === 0 ? 'Nothing to take' : `Take ${changes}`}
+          <PlainButton strong={!found?.placed} disabled={changes === 0 || unanswered > 0} onClick={take}>
+            {unanswered > 0 ? `${unanswered} to answer first` : changes === 0 ? 'Nothing to take' : `Take ${changes} into the list`}
           </PlainButton>
         </div>
       </div>

@@ -78,6 +78,21 @@ async function rowsOfModel({ name, body }: Sorted['models'][number]): Promise<St
   }
 }
 
+/** What stands in several models, each by itself: they may have origins of their own, so nothing is said to meet across them. */
+function placedOf(read: readonly SteelRows[]): Pick<SteelRows, 'placed'> {
+  const models = read.flatMap(({ placed }) => placed ?? []);
+  if (models.length === 0) return {};
+  return {
+    placed: {
+      pieces: models.flatMap(({ pieces }) => pieces),
+      joints: models.flatMap(({ joints }) => joints),
+      supports: models.flatMap(({ supports }) => supports),
+      asked: models.flatMap(({ asked }) => asked),
+      left: models.reduce((sum, { left }) => sum + left, 0),
+    },
+  };
+}
+
 /** Chosen files read into rows: NC files here, all together, so that a mark in two of them is seen; models on the server. */
 export async function readSteelFiles(files: readonly File[]): Promise<SteelFiles> {
   const { nc, models, tables, faults } = await sort(files);
@@ -92,6 +107,7 @@ export async function readSteelFiles(files: readonly File[]): Promise<SteelFiles
       faults: [...faults, ...read.flatMap((one) => one.faults)],
       notes: read.flatMap((one) => one.notes ?? []),
       asked: read.flatMap((one) => one.asked ?? []),
+      ...placedOf(read),
     },
   };
 }

@@ -141,7 +141,7 @@ export function meet(pieces: readonly ModelPiece[], declared: readonly (readonly
       end,
       first.other,
       false,
-      first.gap === 0 ? 'its end lies within the other’s outline' : `its end reaches the other’s outline ${millimetres(first.gap)} along its own line`,
+      first.gap < 5e-4 ? 'its end lies at or within the other’s outline' : `its end reaches the other’s outline ${millimetres(first.gap)} along its own line`,
     );
   }
   return { joints, ...feetOf(bars, ends, joints, taken, asked, nearby) };

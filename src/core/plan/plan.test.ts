@@ -10,6 +10,7 @@ import { evaluate } from './evaluate';
 import { perform, redo, seal, startHistory, undo } from './history';
 import { liftPath } from './lift-path';
 import { newPlan } from './new-plan';
+import { newMake, newSupport } from './templates/base';
 import { openPlan, openPlanText } from './open';
 import { pickContext } from './pick-context';
 import { replay } from './replay';
@@ -127,6 +128,13 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   },
   editIn: { list: 'members', id: 'm-tb1', changes: { count: 2 } },
   removeFrom: { list: 'lines', id: 'ln1' },
+  addStructure: {
+    makes: [newMake('mk1', 'B', { kind: 'section', section: 'IPE 300' }, 6, 'S355')],
+    pieces: [{ id: 'pc1', mark: 'B1', make: 'mk1', weighed: null, from: { x: 40, y: 0, z: 3 }, to: { x: 46, y: 0, z: 3 } }],
+    supports: [newSupport('su1', 'Pier', 'bearing', 'pc1', 0)],
+    joints: [],
+    moves: [{ id: 'mv1', kind: 'support.ready', support: 'su1' }],
+  },
   importMembers: {
     add: [{ ...demoPlan().members[0]!, id: 'n7', mark: 'TB9' }],
     change: [{ id: 'm-tb1', changes: { length: 9.2 } }],

@@ -222,7 +222,9 @@ describe('a model that does not hold together', () => {
   ])('%s: its shapes are left alone, and it ends', async (_, harm) => {
     expect(harm(text())).not.toBe(text());
     const { notes = [], faults, asked = [] } = await rows(harm(text()));
-    expect([...[...notes, ...faults].map(({ error }) => error), ...asked.map(({ question }) => question)].join()).toMatch(/do not hold together|In which unit|no beams/);
+    expect([...[...notes, ...faults].map(({ error }) => error), ...asked.map(({ question }) => question)].join()).toMatch(
+      /do not hold together|In which unit|no beams/,
+    );
   });
   test('a last line broken off is refused in words', async () => {
     const { faults } = await rows(text().replace(/\nENDSEC;\nEND-ISO/, '\n#2\nENDSEC;\nEND-ISO'));

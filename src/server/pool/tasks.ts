@@ -21,7 +21,8 @@ export interface Tasks {
   /** a plan at the move it opens at: where the worst trouble is, else the lift */
   open: { input: { plan: Plan; today: string }; output: { cursor: number; survey: Survey } };
   sheet: { input: { name: SheetName; job: StoredPlan; paper: Paper; port?: MessagePort }; output: Uint8Array | null };
-  ifc: { input: { bytes: Uint8Array }; output: SteelRows };
+  /** `shapes`: whether the bodies of its pieces are looked at */
+  ifc: { input: { bytes: Uint8Array; shapes: boolean }; output: SteelRows };
   loads: { input: { pieces: LoadPiece[]; lorry: Lorry }; output: LoadPlan };
   /** answers what it is given, so that a thread is up before it is needed */
   warm: { input: null; output: null };
@@ -30,4 +31,4 @@ export type TaskName = keyof Tasks;
 export type Task = { [N in TaskName]: { name: N; input: Tasks[N]['input'] } }[TaskName];
 
 /** Seconds after which a task is given up, and the thread with it. */
-export const SECONDS: Record<TaskName, number> = { summary: 30, open: 30, sheet: 180, ifc: 90, loads: 20, warm: 30 };
+export const SECONDS: Record<TaskName, number> = { summary: 30, open: 30, sheet: 180, ifc: 60, loads: 20, warm: 30 };

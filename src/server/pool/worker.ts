@@ -24,7 +24,7 @@ const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] 
     port?.close();
     return pdf;
   },
-  ifc: ({ bytes }) => readIfc(bytes),
+  ifc: ({ bytes, shapes }) => readIfc(bytes, shapes),
   loads: ({ pieces, lorry }) => planLoads(pieces, lorry),
   warm: () => null,
 };

@@ -91,6 +91,8 @@ export interface CommandArguments {
   removeFrom: { list: ListName; id: string };
   /** one step, however many */
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
+  /** one step, however many: what a model has and nothing of it here yet */
+  addStructure: { makes: Make[]; pieces: Beam[]; supports: Support[]; joints: Joint[]; moves: Move[] };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
   /** earlier or later in its list */
   shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
@@ -331,6 +333,13 @@ export const runs: { [N in CommandName]: Run<N> } = {
     }
     plan.members.push(...add);
   },
+  addStructure: (plan, { makes, pieces, supports, joints, moves }) => {
+    plan.structure.makes.push(...makes);
+    plan.structure.pieces.push(...pieces);
+    plan.structure.supports.push(...supports);
+    plan.structure.joints.push(...joints);
+    plan.moves.push(...moves);
+  },
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
   shiftIn: (plan, { list, id, to }) => shift(listWith(plan, list, id), id, to, listWord[list]),
   recordHold: (plan, { hold }) => {
@@ -380,6 +389,7 @@ export const commandTitle: Record<CommandName, string> = {
   editIn: 'Change one of a list',
   removeFrom: 'Remove from a list',
   importMembers: 'Import members',
+  addStructure: 'Import a structure',
   editSurvey: 'Change the survey',
   shiftIn: 'Reorder a list',
   recordHold: 'Record a hold point',
