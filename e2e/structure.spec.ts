@@ -85,6 +85,27 @@ test('the bent struck too early is a stop that says what does not stand', async 
   await saved(page);
 });
 
+test('the structure in space: walked through the moves, a piece picked, what is asked of it told', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await page.getByRole('group', { name: 'Drawings shown' }).first().getByRole('button', { name: 'Model' }).click();
+  const model = page.getByRole('region', { name: 'Model' });
+  await expect(model).toHaveAttribute('data-drawn', 'true');
+  await expect(model.locator('canvas')).toBeVisible();
+  const inPlace = model.getByRole('img', { name: 'pieces in place' });
+  await move(page, 'm7').click();
+  await expect(inPlace).toHaveAttribute('aria-label', '0 of 4 pieces in place');
+  await model.getByRole('combobox', { name: 'Piece' }).selectOption({ label: 'G1a' });
+  await expect(model).toContainText('on the hook');
+  await move(page, 'm23').click();
+  await expect(inPlace).toHaveAttribute('aria-label', /^[24] of 4 pieces in place/);
+  await expect(model).toContainText('in place');
+  // Picked with the pointer as well: whatever is under the middle of the drawing, or nothing.
+  await model.locator('canvas').click({ position: { x: 300, y: 260 } });
+  await model.getByRole('button', { name: 'Turn it to the left' }).click();
+  await model.getByRole('button', { name: 'Show all of it' }).click();
+  await accessible(page);
+});
+
 test('the stations of a structure pass the accessibility checks', async ({ page, job }) => {
   expect(job).toBeTruthy();
   for (const name of ['Measure', 'Steel', 'Gear', 'Picks', 'Run sheet']) {

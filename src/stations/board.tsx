@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import type { Ref } from '@/core/drawing/draw-list';
 import { lookWords, nextLook } from '@/core/drawing/looks';
 import { formatQuantity, roundLengths, metresPer } from '@/core/units';
@@ -7,8 +7,10 @@ import { Sheet } from '@/ui/board/sheet';
 import { boardHands } from './board-hands';
 import { useJob, useJobStore } from './job-context';
 
-type Shown = 'both' | 'above' | 'side';
-const shownWords: Record<Shown, string> = { both: 'Both', above: 'Plan', side: 'Elevation' };
+const ModelView = lazy(() => import('./model-view'));
+
+type Shown = 'both' | 'above' | 'side' | 'model';
+const shownWords: Record<Shown, string> = { both: 'Both', above: 'Plan', side: 'Elevation', model: 'Model' };
 
 const ABOVE_MARGINS = { top: 36, right: 22, bottom: 30, left: 22 };
 const SIDE_MARGINS = { top: 40, right: 22, bottom: 26, left: 40 };
@@ -34,8 +36,10 @@ export function Board() {
   const turned = useJob((state) => nextLook(state.history.plan, state.look));
   const cursor = useJob((state) => state.cursor);
   const system = useJob((state) => state.history.plan.job.units);
+  const inSpace = useJob((state) => state.history.plan.structure.pieces.some(({ from, to }) => from !== null && to !== null));
   const known = useJob((state) => state.cursor < state.history.plan.moves.length);
-  const [shown, setShown] = useState<Shown>('both');
+  const [wanted, setShown] = useState<Shown>('both');
+  const shown = wanted === 'model' && !inSpace ? 'both' : wanted;
   const step = system === 'us' ? metresPer.in * 3 : 0.05;
   const hands = useMemo(() => boardHands(store, step), [store, step]);
   const measureText = useMemo(() => (metres: number) => formatQuantity(metres, 'length', system), [system]);
@@ -43,20 +47,22 @@ export function Board() {
   const views = useMemo(
     () => (
       <span className="flex" role="group" aria-label="Drawings shown">
-        {(Object.keys(shownWords) as Shown[]).map((one) => (
-          <button
-            key={one}
-            type="button"
-            aria-pressed={shown === one}
-            onClick={() => setShown(one)}
-            className={`h-6 border-r border-line px-2 text-[12.5px] ${shown === one ? 'bg-ink text-white' : 'hover:bg-tray'}`}
-          >
-            {shownWords[one]}
-          </button>
-        ))}
+        {(Object.keys(shownWords) as Shown[])
+          .filter((one) => one !== 'model' || inSpace)
+          .map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={shown === one}
+              onClick={() => setShown(one)}
+              className={`h-6 border-r border-line px-2 text-[12.5px] ${shown === one ? 'bg-ink text-white' : 'hover:bg-tray'}`}
+            >
+              {shownWords[one]}
+            </button>
+          ))}
       </span>
     ),
-    [shown],
+    [shown, inSpace],
   );
   const sideTools = useMemo(
     () => (
@@ -77,11 +83,17 @@ export function Board() {
     [shown, views, store, look, turned],
   );
   const aboveTitle = useMemo(() => <Title view="Plan" moment={moment} />, [moment]);
+  const modelTitle = useMemo(() => <Title view="Model" moment={moment} />, [moment]);
   const sideTitle = useMemo(() => <Title view={lookWords[look]} moment={moment} />, [look, moment]);
   const shared = { chosen, measureText, roundLengths: roundLengths[system], onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
   return (
     <div className="flex h-full min-h-0 min-w-0 flex-col divide-y divide-line">
-      {shown !== 'side' && (
+      {shown === 'model' && (
+        <Suspense fallback={<p className="p-10 text-soft">Opening the model …</p>}>
+          <ModelView title={modelTitle} tools={views} />
+        </Suspense>
+      )}
+      {(shown === 'both' || shown === 'above') && (
         <Sheet
           {...shared}
           name="Plan"
@@ -94,7 +106,7 @@ export function Board() {
           tools={views}
         />
       )}
-      {shown !== 'above' && (
+      {(shown === 'both' || shown === 'side') && (
         <Sheet
           {...shared}
           name="Elevation"

@@ -22,7 +22,15 @@ async function into(bars: IfcBar[], { plan = emptyPlan(job), refused = none, she
 
 const frame: IfcBar[] = [
   ...[0, 6].flatMap((x, i) =>
-    [0, 5].map((y, j): IfcBar => ({ mark: `C${i}${j}`, kind: 'IFCCOLUMN', from: [x, y, j ? 4 : 0], to: [x, y, j ? 0 : 4], section: 'HEA 200', depth: 0.19, width: 0.2 })),
+    [0, 5].map((y, j): IfcBar => ({
+      mark: `C${i}${j}`,
+      kind: 'IFCCOLUMN',
+      from: [x, y, j ? 4 : 0],
+      to: [x, y, j ? 0 : 4],
+      section: 'HEA 200',
+      depth: 0.19,
+      width: 0.2,
+    })),
   ),
   ...[0, 5].map((y, j): IfcBar => ({ mark: `B${j}`, from: [0.1, y, 3.7], to: [5.9, y, 3.7] })),
   { mark: 'J', from: [3, 0.01, 3.75], to: [3, 4.99, 3.75], section: 'IPE 200', depth: 0.2, width: 0.1 },
