@@ -22,11 +22,11 @@ interface Props {
 }
 
 const ink = {
-  steel: '#a5452f',
+  steel: '#b5705c',
   edge: '#5a2316',
   pencil: '#8b8578',
   stop: '#d4140a',
-  hanging: '#a96a0c',
+  hanging: '#c98a1e',
   gear: '#3b4f5c',
   ground: '#e4dcca',
   picked: '#22282c',
@@ -39,13 +39,14 @@ export default function ModelCanvas({ scene, picked, onPick, onHands, onDrawn }:
   return (
     <Canvas
       frameloop="demand"
+      flat
       camera={{ fov: 35, near: 0.1, far: 5000, up: [0, 0, 1] }}
       onPointerMissed={() => onPick(null)}
       style={{ touchAction: 'none' }}
       aria-hidden
     >
       <color attach="background" args={['#f7f4ec']} />
-      <ambientLight intensity={1.6} />
+      <ambientLight intensity={1.9} />
       <directionalLight position={[3, -5, 9]} intensity={1.9} />
       <directionalLight position={[-6, 4, 3]} intensity={0.7} />
       <Hands scene={scene} onHands={onHands} onDrawn={onDrawn} />
@@ -103,7 +104,7 @@ function Hands({ scene, onHands, onDrawn }: Pick<Props, 'scene' | 'onHands' | 'o
     };
     const far = () => {
       const wide = (camera as PerspectiveCamera).aspect < 1 ? 1 / (camera as PerspectiveCamera).aspect : 1;
-      return (size.current * 0.62 * wide) / Math.tan(((camera as PerspectiveCamera).fov * Math.PI) / 360);
+      return (size.current * 0.53 * wide) / Math.tan(((camera as PerspectiveCamera).fov * Math.PI) / 360);
     };
     look(Math.PI / 3, far());
     onHands({
