@@ -1,4 +1,4 @@
-import type { Brace, Joint, Plan } from '../src/core/plan/schema';
+import type { Brace, Joint, Move, Plan } from '../src/core/plan/schema';
 import { bare, moves, support } from './spliced-girder';
 
 export const joint = (changes: Partial<Joint> & Pick<Joint, 'id' | 'kind' | 'a' | 'b'>): Joint => ({
@@ -78,5 +78,64 @@ export function portal(): Plan {
     ...set('j1', 'n3'),
     { kind: 'load.on', load: 'deck' },
   );
+  return plan;
+}
+
+/** Girders along x on columns at its ends, an edge beam at each end and one between their middles. */
+export function square(): Plan {
+  const plan = portal();
+  const at = (piece: string, spot: number) => ({ piece, at: spot });
+  const { structure } = plan;
+  structure.pieces = [
+    ...(
+      [
+        ['c1', 0, 0],
+        ['c2', 6, 0],
+        ['c3', 0, 5],
+        ['c4', 6, 5],
+      ] as const
+    ).map(([id, x, y]) => ({ id, mark: id.toUpperCase(), make: 'col', weighed: null, from: { x, y, z: 0 }, to: { x, y, z: 4 } })),
+    ...([0, 5] as const).map((y) => ({ id: `b${y}`, mark: `B${y}`, make: 'bm', weighed: null, from: { x: 0, y, z: 3.7 }, to: { x: 6, y, z: 3.7 } })),
+    ...([0, 6, 3] as const).map((x) => ({ id: `j${x}`, mark: `J${x}`, make: 'js', weighed: null, from: { x, y: 0, z: 3.7 }, to: { x, y: 5, z: 3.7 } })),
+  ];
+  const anchors = { count: 4, lever: 0.35, toe: 0.175, columnDepth: 0.2, tension: 60e3, repaired: false, under: { kind: 'grouted' as const } };
+  structure.supports = ['c1', 'c2', 'c3', 'c4'].map((id) =>
+    support(`f-${id}`, `Base ${id}`, id, 0, {
+      kind: 'anchors',
+      anchors: { ...anchors },
+      along: 'fixed',
+      measured: { level: 0, by: 'T. Hale', on: '2026-11-20' },
+    }),
+  );
+  structure.joints = [
+    joint({ id: 'b0a', kind: 'onColumn', a: at('b0', 0), b: at('c1', 3.8) }),
+    joint({ id: 'b0b', kind: 'onColumn', a: at('b0', 6), b: at('c2', 3.8) }),
+    joint({ id: 'b5a', kind: 'onColumn', a: at('b5', 0), b: at('c3', 3.8) }),
+    joint({ id: 'b5b', kind: 'onColumn', a: at('b5', 6), b: at('c4', 3.8) }),
+    joint({ id: 'j0a', kind: 'onColumn', a: at('j0', 0), b: at('c1', 3.8) }),
+    joint({ id: 'j0b', kind: 'onColumn', a: at('j0', 5), b: at('c3', 3.8) }),
+    joint({ id: 'j6a', kind: 'onColumn', a: at('j6', 0), b: at('c2', 3.8) }),
+    joint({ id: 'j6b', kind: 'onColumn', a: at('j6', 5), b: at('c4', 3.8) }),
+    joint({ id: 'j3a', kind: 'onWeb', a: at('j3', 0), b: at('b0', 3) }),
+    joint({ id: 'j3b', kind: 'onWeb', a: at('j3', 5), b: at('b5', 3) }),
+  ];
+  const guys = (piece: string, ...ways: number[]) => ways.map((way) => ({ ...guy(`${piece} ${way}`, way), a: at(piece, 3.8) }));
+  structure.braces = [...guys('c1', 0, 180, 90, 270), ...guys('c3', 0, 180), ...guys('c2', 90, 270)];
+  structure.loads = [];
+  let count = 0;
+  const put = (list: object[]) => list.map((one) => ({ id: `q${(count += 1)}`, ...one }) as Move);
+  const set = (beam: string) => [
+    { kind: 'piece.hang', beam, by: 'mobile crane', checkedBy: 'L. Marsh' },
+    ...structure.joints.filter(({ a }) => a.piece === beam).map(({ id }) => ({ kind: 'joint.make', joint: id, pins: 0, bolts: 2, tight: true, fit: 'drawn' })),
+    { kind: 'piece.letGo', beam, keeps: 0 },
+  ];
+  plan.moves = put([
+    ...structure.supports.map(({ id }) => ({ kind: 'support.ready', support: id })),
+    ...structure.pieces.slice(0, 4).flatMap(({ id }) => set(id)),
+    ...structure.braces.map(({ id }) => ({ kind: 'brace.fix', brace: id })),
+    ...structure.pieces.slice(4).flatMap(({ id }) => set(id)),
+    ...['c1', 'c2', 'c3', 'c4'].map((beam) => ({ kind: 'beam.plumb', beam, off: 0.003 })),
+    ...structure.joints.map(({ id }) => ({ kind: 'joint.make', joint: id, pins: 0, bolts: 2, tight: true, fit: 'drawn' })),
+  ]);
   return plan;
 }

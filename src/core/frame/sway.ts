@@ -92,8 +92,6 @@ export function columnStiffness(heights: readonly number[], stiffness: number, f
   if (fixed) return k;
   const moments = k.map((row) => row.reduce((sum, value, j) => sum + value * heights[j]!, 0));
   const turns = moments.reduce((sum, value, j) => sum + value * heights[j]!, 0);
-  // One node on a free foot resists nothing: the same numbers less each other, so said outright.
-  if (n === 1) return [[0]];
   return k.map((row, i) => row.map((value, j) => value - (moments[i]! * moments[j]!) / turns));
 }
 

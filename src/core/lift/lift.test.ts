@@ -79,6 +79,13 @@ describe('legs in space', () => {
     answer.tension.forEach((pull, n) => expect(turned.tension[n]).toBeCloseTo(pull, 6));
     expect(turned.tiltDeg).toBeCloseTo(answer.tiltDeg, 9);
   });
+  test('named the other way round the hook is above all the same', () => {
+    const one = { weight: 9e3, picks: square, cg: { x: 1.2, y: 0.9, z: -0.4 }, legs: [5, 4.6, 5.2] };
+    const other = { ...one, picks: [square[1], square[0], square[2]], legs: [4.6, 5, 5.2] };
+    const [a, b] = [one, other].map((input) => of('rigging.threeLegs', input) as { tension: number[]; hook: { z: number } });
+    expect(b!.hook.z).toBeCloseTo(a!.hook.z, 9);
+    expect(b!.tension[0]).toBeCloseTo(a!.tension[1]!, 6);
+  });
   test('a slack leg, legs that do not meet, picks in a line', () => {
     const one = { weight: 9e3, picks: square, cg: { x: 1.2, y: 0.9, z: -0.4 }, legs: [5, 5, 5] };
     expect(refused('rigging.threeLegs', { ...one, cg: { x: 3.5, y: 2.5, z: -0.4 } })).toMatch(/^cg: Leg 1 goes slack/);

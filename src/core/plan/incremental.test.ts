@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { girderLines } from '../../../tests/girder-lines';
-import { portal } from '../../../tests/portal';
+import { portal, square } from '../../../tests/portal';
 import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
 import { splicedGirder } from '../../../tests/spliced-girder';
 import { evaluate } from './evaluate';
@@ -17,7 +17,27 @@ const loose = (): Plan => {
   for (const one of plan.structure.supports) one.twist = false;
   return plan;
 };
+/** Ropes and joints taken out again and put back, and more set on what is left. */
+const freed = (): Plan => {
+  const plan = square();
+  const own = (list: object[]) => list.map((move, n) => ({ id: `f${n}`, ...move }) as Move);
+  const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'j6');
+  plan.moves.splice(
+    at,
+    0,
+    ...own([
+      { kind: 'brace.free', brace: 'c2 90' },
+      { kind: 'joint.free', joint: 'j0a' },
+      { kind: 'joint.make', joint: 'j0a', pins: 0, bolts: 2, tight: true, fit: 'drawn' },
+      { kind: 'brace.fix', brace: 'c2 90' },
+      { kind: 'support.level', support: 'f-c2', level: 0.002 },
+    ]),
+  );
+  return plan;
+};
 const plans: Record<string, () => Plan> = {
+  square,
+  freed,
   ticket: ticketHall,
   loose,
   lines: () => girderLines(2, 4),
@@ -71,6 +91,16 @@ const edits: ((plan: Plan, n: number) => unknown)[] = [
     const walls = shoring.lines.flatMap((line) => line.walls);
     if (walls.length) walls[n % walls.length]!.name = `Wall ${n % 7}`;
   },
+  ({ structure }, n) => structure.braces.length && (structure.braces[n % structure.braces.length]!.capacity = n % 5 ? 1e3 * (1 + (n % 40)) : null),
+  ({ structure }, n) => structure.braces.length && (structure.braces[n % structure.braces.length]!.stiffness = n % 5 ? 1e5 * (1 + (n % 40)) : null),
+  ({ structure }, n) => structure.braces.length && (structure.braces[n % structure.braces.length]!.slopeDeg = n % 5 ? 20 + (n % 50) : null),
+  ({ structure }, n) => structure.braces.length && (structure.braces[n % structure.braces.length]!.towardsDeg = n % 7 ? n % 360 : null),
+  ({ structure }, n) => {
+    const based = structure.supports.filter(({ anchors }) => anchors !== null);
+    if (based.length) based[n % based.length]!.anchors!.tension = n % 4 ? 1e3 * (1 + (n % 40)) : null;
+  },
+  ({ structure }, n) =>
+    structure.makes.length && (structure.makes[n % structure.makes.length]!.made = { kind: 'section', section: n % 2 ? 'W6x20' : 'W10x49' }),
   ({ structure }, n) => structure.loads.length && (structure.loads[n % structure.loads.length]!.force = 1e3 * (1 + (n % 20))),
   ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.grade = n % 2 ? 'S235' : 'A992'),
 ];

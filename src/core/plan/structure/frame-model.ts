@@ -4,7 +4,7 @@ import type { Brace, Joint, Support } from '../schema';
 import type { About } from '../check';
 import { isStiff, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
-import { isInclined, pointAt, type Placed, type Point, type SettledBeam } from './model';
+import { pointAt, type Placed, type Point, type SettledBeam } from './model';
 import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
 
 /** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
@@ -139,8 +139,6 @@ class Frame {
     const one = this.settled(id);
     const { mark } = one.beam;
     if (one.section instanceof Missing) ask('beam', one.beam, mark, 'frame.sway', `What is ${mark} made of? Wind on it and how it bends depend on it.`);
-    if (isInclined(one.place))
-      ask('beam', one.beam, mark, 'frame.sway', `${mark} is inclined: what it does to the frame sideways is not worked out here. Who has checked it?`);
     const line = this.ground.latest.get(id);
     if (!line || line.asked !== null) ask('beam', one.beam, mark, 'frame.sway', line?.asked ?? `What ${mark} carries is not known.`);
   }

@@ -1,5 +1,4 @@
-import { support } from '../../../../tests/spliced-girder';
-import { guy, joint, portal } from '../../../../tests/portal';
+import { guy, joint, portal, square } from '../../../../tests/portal';
 import { describe as told } from '../describe';
 import { checksAt, evaluate, evaluateWhole } from '../evaluate';
 import { openPlan } from '../open';
@@ -147,68 +146,122 @@ describe('wind and lean on a frame of two columns and a beam', () => {
   });
 });
 
-describe('a frame of four columns with a beam between its girders', () => {
-  /** Girders along x on columns at its ends, an edge beam at each end and one between their middles. */
-  function square(): Plan {
-    const plan = portal();
-    const at = (piece: string, spot: number) => ({ piece, at: spot });
-    const { structure } = plan;
-    structure.pieces = [
-      ...(
-        [
-          ['c1', 0, 0],
-          ['c2', 6, 0],
-          ['c3', 0, 5],
-          ['c4', 6, 5],
-        ] as const
-      ).map(([id, x, y]) => ({ id, mark: id.toUpperCase(), make: 'col', weighed: null, from: { x, y, z: 0 }, to: { x, y, z: 4 } })),
-      ...([0, 5] as const).map((y) => ({ id: `b${y}`, mark: `B${y}`, make: 'bm', weighed: null, from: { x: 0, y, z: 3.7 }, to: { x: 6, y, z: 3.7 } })),
-      ...([0, 6, 3] as const).map((x) => ({ id: `j${x}`, mark: `J${x}`, make: 'js', weighed: null, from: { x, y: 0, z: 3.7 }, to: { x, y: 5, z: 3.7 } })),
-    ];
-    const anchors = { count: 4, lever: 0.35, toe: 0.175, columnDepth: 0.2, tension: 60e3, repaired: false, under: { kind: 'grouted' as const } };
-    structure.supports = ['c1', 'c2', 'c3', 'c4'].map((id) =>
-      support(`f-${id}`, `Base ${id}`, id, 0, {
-        kind: 'anchors',
-        anchors: { ...anchors },
-        along: 'fixed',
-        measured: { level: 0, by: 'T. Hale', on: '2026-11-20' },
-      }),
-    );
-    structure.joints = [
-      joint({ id: 'b0a', kind: 'onColumn', a: at('b0', 0), b: at('c1', 3.8) }),
-      joint({ id: 'b0b', kind: 'onColumn', a: at('b0', 6), b: at('c2', 3.8) }),
-      joint({ id: 'b5a', kind: 'onColumn', a: at('b5', 0), b: at('c3', 3.8) }),
-      joint({ id: 'b5b', kind: 'onColumn', a: at('b5', 6), b: at('c4', 3.8) }),
-      joint({ id: 'j0a', kind: 'onColumn', a: at('j0', 0), b: at('c1', 3.8) }),
-      joint({ id: 'j0b', kind: 'onColumn', a: at('j0', 5), b: at('c3', 3.8) }),
-      joint({ id: 'j6a', kind: 'onColumn', a: at('j6', 0), b: at('c2', 3.8) }),
-      joint({ id: 'j6b', kind: 'onColumn', a: at('j6', 5), b: at('c4', 3.8) }),
-      joint({ id: 'j3a', kind: 'onWeb', a: at('j3', 0), b: at('b0', 3) }),
-      joint({ id: 'j3b', kind: 'onWeb', a: at('j3', 5), b: at('b5', 3) }),
-    ];
-    const guys = (piece: string, ...ways: number[]) => ways.map((way) => ({ ...guy(`${piece} ${way}`, way), a: at(piece, 3.8) }));
-    structure.braces = [...guys('c1', 0, 180, 90, 270), ...guys('c3', 0, 180), ...guys('c2', 90, 270)];
-    structure.loads = [];
-    let count = 0;
-    const put = (list: object[]) => list.map((one) => ({ id: `q${(count += 1)}`, ...one }) as Move);
-    const set = (beam: string) => [
-      { kind: 'piece.hang', beam, by: 'mobile crane', checkedBy: 'L. Marsh' },
-      ...structure.joints
-        .filter(({ a }) => a.piece === beam)
-        .map(({ id }) => ({ kind: 'joint.make', joint: id, pins: 0, bolts: 2, tight: true, fit: 'drawn' })),
-      { kind: 'piece.letGo', beam, keeps: 0 },
-    ];
-    plan.moves = put([
-      ...structure.supports.map(({ id }) => ({ kind: 'support.ready', support: id })),
-      ...structure.pieces.slice(0, 4).flatMap(({ id }) => set(id)),
-      ...structure.braces.map(({ id }) => ({ kind: 'brace.fix', brace: id })),
-      ...structure.pieces.slice(4).flatMap(({ id }) => set(id)),
-      ...['c1', 'c2', 'c3', 'c4'].map((beam) => ({ kind: 'beam.plumb', beam, off: 0.003 })),
-      ...structure.joints.map(({ id }) => ({ kind: 'joint.make', joint: id, pins: 0, bolts: 2, tight: true, fit: 'drawn' })),
-    ]);
-    return plan;
-  }
+describe('braces that lift and press feet', () => {
+  /** The portal with a steep rope across at each column, so that feet are pressed, and struts that lift them. */
+  const steep = (edit: (plan: Plan) => unknown = () => undefined) =>
+    edited((p) => {
+      for (const one of p.structure.braces) Object.assign(one, { kind: 'strut', slopeDeg: 70 });
+      edit(p);
+    });
+  const last = (plan: Plan, id: string, about: string) => atMove(plan, lastLetGo(plan)).find((one) => one.id === id && one.about.id === about);
 
+  test('a strut that is pressed lifts the column off its foot: its anchors hold what its weight does not', () => {
+    const plan = steep((p) => (p.site.standingGust = 40));
+    const found = last(plan, 'anchors.sway', 'f1')!;
+    const push = last(plan, 'brace.sway', 'y1')!.demand!;
+    // The wind that presses y1 most lifts with sin 70°; less what stands on it at the least, which pulls no anchor.
+    expect(found.demand!).toBeGreaterThan(0.3 * push * Math.sin((70 * Math.PI) / 180));
+    expect(found.demand!).toBeLessThan((push + last(plan, 'brace.sway', 'y2')!.demand!) / 0.3);
+    expect(bad(steep((p) => ((p.site.standingGust = 40), (base(p, 'f1').anchors!.tension = 500)))).join('\n')).toMatch(/stop anchors.sway/);
+  });
+
+  test('a foot without anchors that is lifted is a stop until it is held down', () => {
+    const plain = (holdsDown: number | null) =>
+      steep((p) => ((p.site.standingGust = 40), Object.assign(base(p, 'f1'), { kind: 'bearing', anchors: null, holdsMoment: 90e3, holdsDown })));
+    expect(bad(plain(null)).join('\n')).toMatch(/stop support.sway In the wind the braces lift the column off Base 1/);
+    expect(bad(plain(60e3)).join('\n')).not.toMatch(/braces lift the column off Base 1/);
+  });
+
+  test('what the braces press a foot with comes on top of what it carries', () => {
+    const foot = last(steep(), 'support.sway', 'f1')!;
+    const carried = last(steep(), 'support.load', 'f1');
+    expect(foot.demand!).toBeGreaterThan((carried?.demand ?? 0) * 1.0001);
+    const found = last(
+      steep((p) => (p.site.standingGust = 40)),
+      'support.sway',
+      'f1',
+    )!;
+    expect(found.demand!).toBeGreaterThan(foot.demand! * 1.3);
+    expect(bad(steep((p) => ((p.site.standingGust = 40), (base(p, 'f1').capacity = found.demand! * 0.95)))).join('\n')).toMatch(
+      /stop support.sway Base 1 carries/,
+    );
+  });
+
+  test('an inclined piece in a frame is asked about', () => {
+    const plan = edited((p) => Object.assign(p.structure.pieces[3]!, { to: { x: 3, y: 3.5, z: 7.2 } }));
+    expect(bad(plan).join('\n')).toMatch(/missing frame.sway What J1 brings to B1 at n3 is not known/);
+  });
+
+  test('a column carries what its braces press it with too', () => {
+    const plan = steep((p) => (p.site.standingGust = 40));
+    const words = (last(plan, 'column.sway', 'c1')!.finding as unknown as { words: (string | { kind: string; value: number })[] }).words;
+    const axial = words.flatMap((one) => (typeof one === 'object' && one.kind === 'force' ? [one.value] : []))[0]!;
+    expect(axial).toBeCloseTo(last(plan, 'support.sway', 'f1')!.demand!, 3);
+  });
+});
+
+describe('one column on its anchors', () => {
+  /** Nothing but the first column of the portal, as another section and length. */
+  const alone = (section: string, length: number): Plan =>
+    edited((p) => {
+      const { structure } = p;
+      structure.makes = [{ ...structure.makes[0]!, made: { kind: 'section', section }, length }];
+      structure.pieces = [{ ...structure.pieces[0]!, to: { x: 0, y: 0, z: length } }];
+      structure.supports = [base(p, 'f1')];
+      Object.assign(structure, { joints: [], braces: [], loads: [] });
+      p.moves = p.moves.filter((move) => ('support' in move && move.support === 'f1') || ('beam' in move && move.beam === 'c1' && move.kind !== 'beam.plumb'));
+    });
+
+  test('bends in the wind on its larger side, half of it at its head: by hand', () => {
+    // W18x50: 18.0 in deep, 7.50 in wide.
+    const found = row(alone('W18x50', 6), 'anchors.sway', 'f1');
+    const weight = 50 * LB_FT * 6 * G;
+    const moment = (PRESSURE * 18 * IN * 6 * 6) / 2 + ((weight * 1.05) / 2 / 500) * 6;
+    expect(found.demand!).toBeGreaterThan(((moment - weight * 0.175) / 0.35) * 0.995);
+    expect(found.demand!).toBeLessThan(((moment * 1.02 - weight * 0.175) / 0.35) * 1.005);
+  });
+
+  test('is pressed and bent at its foot, with the wind on itself between: by hand', () => {
+    const found = row(alone('W18x50', 6), 'column.sway', 'c1');
+    const side = PRESSURE * 18 * IN;
+    const bends = (345e6 * 2 * 40.1 * IN ** 4) / (7.5 * IN) / 1.67;
+    const bent = ((side * 6 * 6) / 2 + (side * 6 ** 2) / 8) / bends;
+    // Its weight is 1 % of what it may carry.
+    expect(found.demand!).toBeGreaterThan(bent);
+    expect(found.demand!).toBeLessThan(bent * 1.02 + 0.012);
+  });
+
+  test('sways by itself under half of what it weighs, at π²EI/4h² of its weaker axis', () => {
+    // W4x13: I 3.86 in⁴ about its weaker axis.
+    const found = row(alone('W4x13', 12), 'frame.second', 'c1');
+    const euler = (Math.PI ** 2 * 200e9 * 3.86 * IN ** 4) / (4 * 12 ** 2);
+    expect(found.capacity! / (euler / ((13 * LB_FT * 12 * G * 1.05) / 2))).toBeCloseTo(1, 1);
+  });
+});
+
+test('what stops twist alone holds no frame sideways', () => {
+  const plan = edited((p) => Object.assign(brace(p, 'y1'), { stops: 'twist', kind: 'strut' }));
+  expect(rowsOf(plan).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(false);
+  expect(rowsOf(portal()).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(true);
+});
+
+test('a rope pulls only, a strut pushes too: tied by struts the feet are not needed the other way', () => {
+  const feet = (kind: 'guy' | 'strut') => {
+    const plan = edited((p) => p.structure.braces.forEach((one) => (one.kind = kind)));
+    return atMove(plan, lastLetGo(plan)).filter(({ id }) => id === 'anchors.sway');
+  };
+  expect(feet('guy').length).toBeGreaterThan(feet('strut').length);
+});
+
+test('a joist in a pocket that holds it along holds the frame; one that slides in it does not', () => {
+  const pull = (along: 'fixed' | 'free') => {
+    const plan = edited((p) => (base(p, 'w').along = along));
+    return atMove(plan, lastLetGo(plan)).find(({ id, about }) => id === 'brace.sway' && about.id === 'y2')!.demand!;
+  };
+  expect(pull('free')).toBeGreaterThan(1.2 * pull('fixed'));
+});
+
+describe('a frame of four columns with a beam between its girders', () => {
   test('guyed along both lines both ways, nothing is stopped or asked', () => expect(bad(square())).toEqual([]));
 
   test('at its end the ropes across hold all the wind across: the columns, the girders and the ends of what spans between them', () => {
@@ -221,6 +274,17 @@ describe('a frame of four columns with a beam between its girders', () => {
     const across = (pull('c1 90') + pull('c2 90')) * Math.SQRT1_2;
     expect(across).toBeGreaterThan((wind + weight / 500) * 0.995);
     expect(across).toBeLessThan((wind + weight / 500) * 1.03);
+  });
+
+  test('a joint carries what the beam brings and what it hands on along itself, at once', () => {
+    const plan = square();
+    const found = atMove(plan, lastLetGo(plan)).find(({ id }) => id === 'joint.sway')!;
+    const words = (found.finding as unknown as { words: (string | { kind: string; value: number })[] }).words;
+    const [brings, along, both] = words.flatMap((one) => (typeof one === 'object' && one.kind === 'force' ? [one.value] : []));
+    // End on, the wind finds half of a column at its head and half of each beam that comes square to it there.
+    expect(along!).toBeGreaterThan(300);
+    expect(both!).toBeCloseTo(Math.hypot(brings!, along!), 6);
+    expect(found.demand).toBeCloseTo(both!, 6);
   });
 
   test('a line that nothing holds stands by its anchors, and is stopped where these are weak', () => {
@@ -241,6 +305,52 @@ describe('a frame of four columns with a beam between its girders', () => {
     expect(roped(6e3) / roped(18e3)).toBeGreaterThan(1 / 3);
     expect(roped(6e3) / roped(18e3)).toBeLessThan(0.36);
     expect(roped(18e3)).toBeLessThan(10);
+  });
+
+  test('a post held by a beam to the middle of a girder stands as softly as the girder bends sideways: 48·E·I/L³', () => {
+    const post = edited((p) => {
+      const { structure } = p;
+      structure.makes.push({ ...structure.makes.find(({ id }) => id === 'js')!, id: 'short', mark: 'S', length: 2 });
+      structure.pieces.push(
+        { id: 'p', mark: 'P', make: 'col', weighed: null, from: { x: 3, y: -2, z: 0 }, to: { x: 3, y: -2, z: 4 } },
+        { id: 's', mark: 'S', make: 'short', weighed: null, from: { x: 3, y: -2, z: 3.7 }, to: { x: 3, y: 0, z: 3.7 } },
+      );
+      structure.supports.push({
+        ...base(p, 'f-c1'),
+        id: 'f-p',
+        name: 'Base p',
+        seats: [{ piece: 'p', at: 0 }],
+        kind: 'bearing',
+        anchors: null,
+        along: 'fixed',
+      });
+      structure.joints.push(
+        joint({ id: 'sa', kind: 'onColumn', a: { piece: 's', at: 0 }, b: { piece: 'p', at: 4 } }),
+        joint({ id: 'sb', kind: 'onWeb', a: { piece: 's', at: 2 }, b: { piece: 'b0', at: 3 } }),
+      );
+      structure.braces.push(...[0, 180].map((way) => ({ ...guy(`p ${way}`, way), a: { piece: 'p', at: 4 }, stiffness: 1e8 })));
+      structure.loads = [{ id: 'heap', what: 'Heap', piece: 'p', at: 4, force: 600e3 }];
+      const bolted = (id: string, joints: string[]) => [
+        { id: `h${id}`, kind: 'piece.hang', beam: id, by: 'crane', checkedBy: 'L. Marsh' },
+        ...joints.map((one) => ({ id: `m${one}`, kind: 'joint.make', joint: one, pins: 0, bolts: 4, tight: true, fit: 'drawn' })),
+        { id: `l${id}`, kind: 'piece.letGo', beam: id, keeps: 0 },
+      ];
+      p.moves.push(
+        ...([
+          { id: 'r', kind: 'support.ready', support: 'f-p' },
+          ...bolted('p', []),
+          { id: 'g1', kind: 'brace.fix', brace: 'p 0' },
+          { id: 'g2', kind: 'brace.fix', brace: 'p 180' },
+          ...bolted('s', ['sa', 'sb']),
+          { id: 'on', kind: 'load.on', load: 'heap' },
+        ] as Move[]),
+      );
+    }, square);
+    const alpha = atMove(post, 'on').find(({ id }) => id === 'frame.second')!.capacity!;
+    // W12x40: I 44.1 in⁴ about its weaker axis, 6 m long; the ends of the girder give with the ropes across, 2.6 % more.
+    const girder = (48 * 200e9 * 44.1 * IN ** 4) / 6 ** 3;
+    expect(alpha / ((girder * 4) / 600e3)).toBeGreaterThan(0.75);
+    expect(alpha / ((girder * 4) / 600e3)).toBeLessThan(1);
   });
 
   test('columns one on the other: the splice is filled to half, or it is asked', () => {
