@@ -328,7 +328,7 @@ function solveSway(whole: Whole, load: SwayLoad): SwayAnswer {
     for (const { column, way } of stand) state.stands[2 * column + (way === 'x' ? 0 : 1)] = true;
     if (loose.length > 0) continue;
     const alpha = held.alpha();
-    const solve = alpha > 1 ? held.leaning() : null;
+    const solve = held.leaning();
     return solve ? answer(whole, state, solve(f), alpha) : { stable: false, why: 'sways', alpha: Math.min(alpha, 1) };
   }
 }
@@ -424,7 +424,8 @@ function answer(whole: Whole, state: State, u: readonly number[], alpha: number)
         const k = whole.block(c, state.stands[2 * c + way]!);
         const push = nodes.map((_, i) => nodes.reduce((sum, __, j) => sum + k[i]![j]! * u[numbers.at(c, j) + way]!, 0));
         const at = (z: number) => push.reduce((sum, one, i) => sum + (nodes[i]!.z > z ? one * (nodes[i]!.z - z) : 0), 0);
-        const foot = state.stands[2 * c + way] ? at(0) : 0;
+        // Nothing but rounding where the foot turns freely.
+        const foot = at(0);
         return { foot, most: Math.max(Math.abs(foot), ...nodes.map(({ z }) => Math.abs(at(z)))), shear: push.reduce((sum, one) => sum + one, 0) };
       });
       const [x, y] = [bends[0]!, bends[1]!];

@@ -38,6 +38,10 @@ test('a group that is braced passes HP18 by its braces; with a brace too weak it
   expect(passes(weak)).not.toContain('clear g2b m19');
   // A frame passes by its guys, and with none not at all.
   expect(passes(portal()).map((row) => row?.split(' ').at(1))).toEqual(['j1', 'b1']);
+  // A rope that the wind breaks lets nobody pass from there on.
+  const torn = portal();
+  torn.structure.braces[0]!.capacity = 300;
+  expect(passes(torn)).toEqual([]);
   const loose = portal();
   loose.structure.braces = [];
   loose.moves = loose.moves.filter((move) => move.kind !== 'brace.fix');

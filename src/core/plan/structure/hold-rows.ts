@@ -12,9 +12,27 @@ interface WorkedOut {
   what: string;
   at: (move: Move) => boolean;
   checks: ReadonlySet<string>;
+  /** what lets nobody pass and passes nobody by itself: a column that stands by its foot is not braced */
+  also?: ReadonlySet<string>;
 }
 
 const letsGo = (move: Move): boolean => move.kind === 'piece.letGo' && move.keeps === 0;
+
+/** What wind and lean ask of a frame when a hook lets go in it, or something is put on it. */
+const FRAME: readonly string[] = [
+  'frame.sideways',
+  'frame.second',
+  'frame.sway',
+  'frame.wind',
+  'brace.sway',
+  'brace.anchor',
+  'brace.slope',
+  'brace.towards',
+  'anchors.sway',
+  'support.sway',
+  'column.sway',
+  'joint.sway',
+];
 
 /** HP17, a girder alone in wind, is not among them: what the seats hold against rolling is a statement, not a wind worked out. */
 const worked: readonly WorkedOut[] = [
@@ -38,6 +56,7 @@ const worked: readonly WorkedOut[] = [
       'joist.tandem',
       'brace.force',
       'brace.stiffness',
+      ...FRAME,
     ]),
   },
   { id: 'HP16', what: 'load put on', at: (move) => move.kind === 'load.on', checks: new Set(['joist.bundle', 'load.held']) },
@@ -46,6 +65,7 @@ const worked: readonly WorkedOut[] = [
     what: 'braced before it is loaded',
     at: (move) => letsGo(move) || move.kind === 'load.on',
     checks: new Set(['group.system', 'frame.sideways', 'line.along', 'brace.force', 'brace.stiffness']),
+    also: new Set(FRAME),
   },
 ];
 
@@ -63,7 +83,8 @@ export function holdRows(plan: Plan, moves: ReadonlyMap<string, Move>, said: rea
       if (!hold.at(move)) continue;
       const mine = keep(`hold.${hold.id}`, own, [], () => ({ of: Said.worstOf(own.offers, hold.checks) })).of;
       const found = also.length === 0 ? mine : Said.worstOf([...(mine ? [mine.worst] : []), ...also], hold.checks);
-      if (!found || isOpen(verdicts[found.worst.rank]!)) continue;
+      const held = hold.also && Said.worstOf(also, hold.also);
+      if (!found || isOpen(verdicts[found.worst.rank]!) || (held && isOpen(verdicts[held.worst.rank]!))) continue;
       const piece = move.kind === 'load.on' ? plan.structure.loads.find((one) => one.id === move.load)!.piece : move.beam;
       const mark = marks.get(piece) ?? piece;
       const count = Math.max(found.count, mine?.count ?? 0);
