@@ -221,9 +221,9 @@ class Frame {
     });
   }
 
-  private onColumn(id: string, at: number): Reach {
+  private onColumn(id: string, at: number): Reach | null {
     const s = this.stackOf.get(id);
-    if (s === undefined) return STILL;
+    if (s === undefined) return null;
     const z = this.heightOn(id, at);
     if (z <= NEAR) return STILL;
     const { heights } = this.stacks[s]!;
@@ -243,17 +243,17 @@ class Frame {
     for (const { id } of line.spans)
       for (const { joint, at } of by.joints.get(id) ?? []) {
         if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id)) || !this.stackOf.has(joint.b.piece)) continue;
-        const { spot } = this.onColumn(joint.b.piece, joint.b.at);
+        const spot = this.onColumn(joint.b.piece, joint.b.at)?.spot ?? [];
         if (spot.length > 0)
           found.push({ x: this.alongLine(line, id, at), spot, joint: { joint, brings: Math.abs(line.carried[this.which].get(joint.id) ?? 0) } });
       }
     return found.sort((a, b) => a.x - b.x);
   }
 
-  /** A place on a beam that two columns hold: between them, by the lever. */
-  private onBeam(id: string, at: number, deep = 0): Reach {
+  /** A place on a beam that two columns hold: between them, by the lever; null: no column holds it. */
+  private onBeam(id: string, at: number, deep = 0): Reach | null {
     const line = this.ground.latest.get(id);
-    if (!line) return STILL;
+    if (!line || line.spans.length === 0) return null;
     const holds = this.holds.get(line) ?? [];
     const x = this.alongLine(line, id, at);
     const exact = holds.find((one) => Math.abs(one.x - x) < NEAR);
@@ -266,13 +266,14 @@ class Frame {
       return { spot: mixed(a.spot, 1 - share, b.spot, share), give: (3 * stiff * (b.x - a.x)) / ((x - a.x) ** 2 * (b.x - x) ** 2) };
     }
     // A beam between two girders hands on to them.
-    if (deep > 3) return STILL;
+    if (deep > 3) return null;
     const ends = this.carriers(line, deep);
     if (ends.length === 2 && x >= ends[0]!.x && x <= ends[1]!.x && ends[1]!.x > ends[0]!.x) {
       const share = (x - ends[0]!.x) / (ends[1]!.x - ends[0]!.x);
       return { spot: mixed(ends[0]!.spot, 1 - share, ends[1]!.spot, share), give: null };
     }
-    return { spot: [...ends].sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x))[0]?.spot ?? [], give: null };
+    const [nearest] = [...ends].sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x));
+    return nearest ? { spot: nearest.spot, give: null } : null;
   }
 
   /** The first and the last place where a line hangs on beams or columns of the frame. */
@@ -280,7 +281,7 @@ class Frame {
     const found = line.spans.flatMap(({ id }) =>
       (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {
         if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id))) return [];
-        const { spot } = this.reach(joint.b.piece, joint.b.at, deep + 1);
+        const spot = this.reach(joint.b.piece, joint.b.at, deep + 1)?.spot ?? [];
         return spot.length === 0 ? [] : [{ x: this.alongLine(line, id, at), spot }];
       }),
     );
@@ -288,7 +289,7 @@ class Frame {
     return found.length > 2 ? [found[0]!, found.at(-1)!] : found;
   }
 
-  private reach(id: string, at: number, deep = 0): Reach {
+  private reach(id: string, at: number, deep = 0): Reach | null {
     return this.ground.beams.get(id)?.place?.upright ? this.onColumn(id, at) : this.onBeam(id, at, deep);
   }
 
@@ -300,7 +301,7 @@ class Frame {
         if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id))) return [];
         const reach = this.reach(joint.b.piece, joint.b.at);
         const brings = Math.abs(line.carried[this.which].get(joint.id) ?? 0);
-        return reach.spot.length === 0 ? [] : [{ x: this.alongLine(line, id, at), ...reach, joint: { joint, brings } }];
+        return reach === null || reach.spot.length === 0 ? [] : [{ x: this.alongLine(line, id, at), ...reach, joint: { joint, brings } }];
       }),
     );
     joints.sort((a, b) => a.x - b.x);
@@ -342,7 +343,8 @@ class Frame {
     const { name } = brace;
     const a = this.reach(brace.a.piece, brace.a.at);
     const b = brace.b ? this.reach(brace.b.piece, brace.b.at) : STILL;
-    if (a.spot.length === 0 && b.spot.length === 0) return null;
+    // What ends at a piece of another frame, or at one that no column holds, is not counted.
+    if (a === null || b === null || (a.spot.length === 0 && b.spot.length === 0)) return null;
     let towards: Point;
     if (brace.b) {
       const [from, to] = [pointAt(this.settled(brace.a.piece).place, brace.a.at), pointAt(this.settled(brace.b.piece).place, brace.b.at)];
@@ -386,7 +388,7 @@ class Frame {
     const { by, latest } = this.ground;
     const times = this.which === 'factored' ? this.ground.context.rules.value('loadFactor') : 1;
     const downs = this.stacks.map(({ heights }) => heights.map(() => 0));
-    const put = (reach: Reach, force: number) => reach.spot.forEach(({ column, node, share }) => (downs[column]![node]! += share * force));
+    const put = (reach: Reach | null, force: number) => reach?.spot.forEach(({ column, node, share }) => (downs[column]![node]! += share * force));
     for (const [id] of this.stackOf) {
       const { heavy, place } = this.settled(id);
       if (heavy instanceof Missing) ask('beam', this.ground.beams.get(id)!.beam, this.ground.beams.get(id)!.beam.mark, 'frame.sway', heavy.questions.join(' '));
@@ -418,7 +420,7 @@ class Frame {
       // How a column stands about its own axis is not said: its larger side is in the wind.
       const side = upright ? Math.max(section.depth, section.width) : section.depth;
       const force = pressure * side * length * (upright ? 1 : Math.abs(along.x * way.y - along.y * way.x));
-      for (const at of [0, length]) put(this.reach(id, at).spot, force / 2);
+      for (const at of [0, length]) put(this.reach(id, at)?.spot ?? [], force / 2);
     }
     return forces;
   }

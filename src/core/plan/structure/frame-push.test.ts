@@ -245,6 +245,35 @@ test('what stops twist alone holds no frame sideways', () => {
   expect(rowsOf(portal()).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(true);
 });
 
+test('a brace to a piece that no column of the frame holds is no hold', () => {
+  const plan = edited((p) => {
+    const { structure } = p;
+    structure.pieces.push({ id: 'far', mark: 'FAR', make: 'js', weighed: null, from: { x: -3, y: 0, z: 1 }, to: { x: -3, y: 5, z: 1 } });
+    structure.supports.push(
+      ...[0, 5].map((spot, n) => ({
+        ...structuredClone(base(p, 'w')),
+        id: `far${n}`,
+        name: `Wall ${n}`,
+        seats: [{ piece: 'far', at: spot }],
+        measured: { level: 1, by: 'T. Hale', on: '2026-11-20' },
+      })),
+    );
+    Object.assign(brace(p, 'y1'), { kind: 'strut', b: { piece: 'far', at: 0 }, anchoredTo: '', towardsDeg: null });
+    p.moves.splice(
+      3,
+      0,
+      ...([
+        { id: 'z1', kind: 'support.ready', support: 'far0' },
+        { id: 'z2', kind: 'support.ready', support: 'far1' },
+        { id: 'z3', kind: 'piece.hang', beam: 'far', by: 'crane', checkedBy: 'L. Marsh' },
+        { id: 'z4', kind: 'piece.letGo', beam: 'far', keeps: 0 },
+      ] as Move[]),
+    );
+  });
+  expect(rowsOf(plan).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(false);
+  expect(atMove(plan, lastLetGo(plan)).some(({ id, about }) => id === 'anchors.sway' && about.id === 'f2')).toBe(true);
+});
+
 test('a rope pulls only, a strut pushes too: tied by struts the feet are not needed the other way', () => {
   const feet = (kind: 'guy' | 'strut') => {
     const plan = edited((p) => p.structure.braces.forEach((one) => (one.kind = kind)));
