@@ -124,6 +124,23 @@ describe('what was worked out before is used again only where nothing it came fr
   });
 });
 
+test('a frame taken apart and put together again: each rope, foot and bolt changed by itself is seen at every move', () => {
+  const plan = freed();
+  const edits: ((plan: Plan) => unknown)[] = [
+    ...plan.structure.braces.map((_, n) => (p: Plan) => (p.structure.braces[n]!.capacity = 400)),
+    ...plan.structure.supports.map((_, n) => (p: Plan) => (p.structure.supports[n]!.anchors!.tension = 900)),
+    ...plan.moves.flatMap((move, n) => (move.kind === 'joint.make' ? [(p: Plan) => ((p.moves[n] as typeof move).bolts = 1)] : [])),
+  ];
+  toldOf(plan);
+  for (const edit of edits) {
+    const draft = structuredClone(plan);
+    edit(draft);
+    const next = sharing(plan, draft);
+    expect(toldOf(next)).toEqual(afresh(() => toldOf(structuredClone(next))));
+    toldOf(plan);
+  }
+});
+
 describe('a plan that comes new over a wire', () => {
   test('keeps the things of the one before it wherever nothing in them differs', () => {
     const plan = portal();
