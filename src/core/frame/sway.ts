@@ -86,7 +86,6 @@ const BOWED = 12 / Math.PI ** 2;
 
 /** Stiffness of a cantilever at its nodes, or of the same column where its foot turns freely. */
 export function columnStiffness(heights: readonly number[], stiffness: number, fixed: boolean): number[][] {
-  const n = heights.length;
   const bends = heights.map((a) => heights.map((b) => (Math.min(a, b) ** 2 * (3 * Math.max(a, b) - Math.min(a, b))) / (6 * stiffness)));
   const k = inverse(bends);
   if (fixed) return k;
