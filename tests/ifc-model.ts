@@ -12,7 +12,7 @@ export interface IfcBar {
   section?: string;
   width?: number;
   /** in a frame of its own, mapped, mapped and mirrored, as faces only, or cut at its end by so much drawn too long */
-  as?: 'extrusion' | 'map' | 'mirrored' | 'faces' | 'cut';
+  as?: 'extrusion' | 'map' | 'nested' | 'mirrored' | 'faces' | 'cut';
   /** the model’s own line beside the body */
   axis?: [Vector, Vector];
 }
@@ -88,6 +88,18 @@ export function ifcModel(bars: readonly IfcBar[], { metres = 0.001, turnDeg = 0,
         `IFCCARTESIANTRANSFORMATIONOPERATOR3D(${direction(u)},${direction(second)},${point(origin)},1.,${direction(as === 'mirrored' ? [-side[0], -side[1], -side[2]].map((one) => -one) : side)})`,
       );
       item = put(`IFCMAPPEDITEM(${map},${target})`);
+      placement = put(`IFCLOCALPLACEMENT(${site},${place([0, 0, 0])})`);
+      type = 'MappedRepresentation';
+    } else if (as === 'nested') {
+      // A map in a map: the inner one brings it to the origin, the outer one turns it to where it belongs.
+      const mapped = (source: string, type: string, target: string) =>
+        put(
+          `IFCMAPPEDITEM(${put(`IFCREPRESENTATIONMAP(${place([0, 0, 0])},${put(`IFCSHAPEREPRESENTATION(${context},'Body','${type}',(${source}))`)})`)},${target})`,
+        );
+      const to = (at: Vector, x: Vector, y: Vector, z: Vector) =>
+        put(`IFCCARTESIANTRANSFORMATIONOPERATOR3D(${direction(x)},${direction(y)},${point(at)},1.,${direction(z)})`);
+      const inner = mapped(solid(place([1, 2, 0], [1, 0, 0], [0, 1, 0]), long), 'SweptSolid', to([-1, -2, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]));
+      item = mapped(inner, 'MappedRepresentation', to(from, u, flat, cross(u, flat)));
       placement = put(`IFCLOCALPLACEMENT(${site},${place([0, 0, 0])})`);
       type = 'MappedRepresentation';
     } else if (as === 'faces') {

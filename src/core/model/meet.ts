@@ -102,8 +102,6 @@ export function meet(pieces: readonly ModelPiece[], declared: readonly (readonly
     const kind = kindOf(end, other);
     const atB = Math.min(other.length, Math.max(0, dot3(minus(end.at, other.from), other.u)));
     joints.push({ a: end.bar.id, b: other.id, kind, declared: isDeclared, end: end.end, atA: end.end === 0 ? 0 : end.bar.length, atB, why });
-    // Of two ends in line both are held by it.
-    if (kind === 'splice') taken.add(`${other.id} ${atB < other.length / 2 ? 0 : 1}`);
   };
 
   const said = new Set<string>();
@@ -129,8 +127,8 @@ export function meet(pieces: readonly ModelPiece[], declared: readonly (readonly
         const gap = reachOf(end, other);
         return gap === null || isTwin(end, other) ? [] : [{ other, gap, rank: rankOf(end, other) }];
       })
-      // The nearest; of those equally near a column before a beam before what runs on in line.
-      .sort((a, b) => Math.round((a.gap - b.gap) * 1000) || a.rank - b.rank || (a.other.id < b.other.id ? -1 : 1));
+      // A column goes on in a column; else the nearest, and of those equally near a column before a beam before what runs on in line.
+      .sort((a, b) => Number(b.rank < 0) - Number(a.rank < 0) || Math.round((a.gap - b.gap) * 1000) || a.rank - b.rank || (a.other.id < b.other.id ? -1 : 1));
     const [first] = found;
     if (!first) continue;
     if (pairs.has(pairOf(end.bar.id, first.other.id)) && joints.some((one) => samePlace(one, end, first.other))) {

@@ -65,18 +65,13 @@ describe('a frame', () => {
   });
 
   test('written as maps, mirrored maps, faces and cut bodies it is the same frame', async () => {
-    const ways = ['map', 'mirrored', 'faces', 'cut'] as const;
-    const bars = frame().map((one, i): IfcBar => ({ ...one, as: ways[i % 4]! }));
+    const ways = ['map', 'mirrored', 'faces', 'cut', 'nested'] as const;
+    const bars = frame().map((one, i): IfcBar => ({ ...one, as: ways[i % 5]! }));
     const placed = await read(bars, { turnDeg: 20, metres: 1 });
     expect(off(placed, bars, { turnDeg: 20 })).toBeLessThan(0.002);
     expect(said(placed)).toEqual(wanted);
     const by = (way: string) => new Set(placed.pieces.filter(({ mark }) => bars.find((one) => one.mark === mark)!.as === way).map((one) => one.by));
-    expect([by('map'), by('mirrored'), by('cut'), by('faces')]).toEqual([
-      new Set(['extrusion']),
-      new Set(['extrusion']),
-      new Set(['extrusion']),
-      new Set(['shape']),
-    ]);
+    expect(ways.map((one) => [...by(one)].join())).toEqual(['extrusion', 'extrusion', 'shape', 'extrusion', 'extrusion']);
   });
 
   test('a beam 0.1 m short of its column is asked about, not joined; one that hangs in the air too', async () => {
@@ -134,6 +129,32 @@ test('a column on a column goes on as a splice, with the beams that end there on
   expect(said(placed)).toEqual(['B onColumn LOW', 'LOW splice TOP']);
   expect(feet(placed)).toEqual(['foot LOW']);
   expect(placed.asked).toHaveLength(1);
+});
+
+test('beams drawn to the middle of a column that goes on: the column is spliced all the same, and they hang on it', async () => {
+  const placed = await read([
+    { mark: 'LOW', kind: 'IFCCOLUMN', from: [0, 0, 0], to: [0, 0, 4], depth: 0.2, width: 0.2 },
+    { mark: 'TOP', kind: 'IFCCOLUMN', from: [0, 0, 4.01], to: [0, 0, 8], depth: 0.2, width: 0.2 },
+    { mark: 'B', from: [0, 0, 3.95], to: [6, 0, 3.95] },
+  ]);
+  expect(said(placed)).toEqual(['B onColumn LOW', 'LOW splice TOP']);
+});
+
+test('the nearest is met: a web before the column behind it; at a corner one joint, not two; of a slope the low end rests', async () => {
+  const web = await read([
+    { mark: 'G', from: [-3, 0, 3], to: [3, 0, 3], width: 0.02 },
+    { mark: 'C', kind: 'IFCCOLUMN', from: [0, 0.14, 0], to: [0, 0.14, 5], depth: 0.2, width: 0.2 },
+    { mark: 'B', from: [0, -4, 3], to: [0, -0.015, 3] },
+  ]);
+  expect(said(web).filter((one) => one.startsWith('B'))).toEqual(['B onWeb G']);
+  const corner = await read([
+    { mark: 'A', from: [0, 0, 3], to: [5, 0, 3] },
+    { mark: 'B', from: [5, 0, 3], to: [5, 4, 3] },
+  ]);
+  expect(corner.joints).toHaveLength(1);
+  const slope = await read([{ mark: 'S', from: [0, 0, 1], to: [5, 0, 3] }]);
+  expect(slope.supports.map(({ at, kind }) => [kind, at])).toEqual([['bearing', 0]]);
+  expect(slope.asked.map(({ question }) => question)).toEqual(['What holds the second end of S? Nothing is near it.']);
 });
 
 test('a truss of mirrored maps: its posts and diagonals meet the chords, and what it stands on is asked', async () => {
