@@ -91,14 +91,14 @@ export function ifcModel(bars: readonly IfcBar[], { metres = 0.001, turnDeg = 0,
       placement = put(`IFCLOCALPLACEMENT(${site},${place([0, 0, 0])})`);
       type = 'MappedRepresentation';
     } else if (as === 'nested') {
-      // A map in a map: the inner one brings it to the origin, the outer one turns it to where it belongs.
+      // A map in a map: the inner one turns what runs along y to x and brings it to the origin, the outer one to where it belongs.
       const mapped = (source: string, type: string, target: string) =>
         put(
           `IFCMAPPEDITEM(${put(`IFCREPRESENTATIONMAP(${place([0, 0, 0])},${put(`IFCSHAPEREPRESENTATION(${context},'Body','${type}',(${source}))`)})`)},${target})`,
         );
       const to = (at: Vector, x: Vector, y: Vector, z: Vector) =>
         put(`IFCCARTESIANTRANSFORMATIONOPERATOR3D(${direction(x)},${direction(y)},${point(at)},1.,${direction(z)})`);
-      const inner = mapped(solid(place([1, 2, 0], [1, 0, 0], [0, 1, 0]), long), 'SweptSolid', to([-1, -2, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]));
+      const inner = mapped(solid(place([1, 2, 0], [0, 1, 0], [-1, 0, 0]), long), 'SweptSolid', to([-2, 1, 0], [0, -1, 0], [1, 0, 0], [0, 0, 1]));
       item = mapped(inner, 'MappedRepresentation', to(from, u, flat, cross(u, flat)));
       placement = put(`IFCLOCALPLACEMENT(${site},${place([0, 0, 0])})`);
       type = 'MappedRepresentation';
