@@ -164,7 +164,8 @@ function braceRows({ context }: Ground, { braces }: FrameModel, answers: readonl
   return braces.flatMap(({ brace }, i): Row[] => {
     const pull = Math.max(...answers.map((one) => Math.abs(one.braces[i]!)));
     const of = about('brace', brace, brace.name);
-    if (brace.capacity === null) return [missingCheck(at('brace.sway', of), 'force', `What may ${brace.name} carry? Wind brings it ${Math.round(pull)} N.`)];
+    if (brace.capacity === null)
+      return [missingCheck(at('brace.sway', of), 'force', `What may ${brace.name} carry? Wind and lean of the frame go through it.`)];
     const numbers = { demand: pull, capacity: brace.capacity, quantity: 'force' as const, caution };
     const force: Row = {
       id: 'brace.sway',
