@@ -60,15 +60,17 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
   const gust = standingGust(context.plan);
   if (gust === null) return [missingCheck(at('frame.wind', about('beam', head, names)), 'speed', asksStandingGust(names))];
   const winds = windsOf(ground, parts, model, gust);
-  const fallen = winds.find(({ answer }) => !answer.stable);
-  if (fallen && !fallen.answer.stable) {
-    const { answer } = fallen;
-    if (answer.why === 'unheld') return [heldRow(at('frame.sideways', about('beam', head, names, 'held')), model, answer.unheld)];
+  // Whatever falls in any of the winds is named.
+  const fallen = winds.flatMap(({ answer }) => (answer.stable ? [] : [answer]));
+  const unheld = fallen.flatMap((answer) => (answer.why === 'unheld' ? answer.unheld : []));
+  if (unheld.length > 0) return [heldRow(at('frame.sideways', about('beam', head, names, 'held')), model, unheld)];
+  if (fallen.length > 0) {
+    const alpha = Math.min(...fallen.map((answer) => (answer.why === 'sways' ? answer.alpha : 1)));
     return [
       ratioCheck(
         at('frame.second', about('beam', head, names)),
-        { demand: rules.value('swayLeast'), capacity: Math.max(answer.alpha, 1e-6), quantity: 'factor', caution: null },
-        told(phrase`${names} sway over under what they carry: they would stand ${q(answer.alpha, 'factor')} times it. Brace them before more is hung on them.`),
+        { demand: rules.value('swayLeast'), capacity: Math.max(alpha, 1e-6), quantity: 'factor', caution: null },
+        told(phrase`${names} sway over under what they carry: they would stand ${q(alpha, 'factor')} times it. Brace them before more is hung on them.`),
         [],
       ),
     ];

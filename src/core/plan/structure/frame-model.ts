@@ -156,7 +156,8 @@ class Frame {
           ({ joint, at, other }) =>
             joint.kind === 'splice' && Math.abs(at - headOf(top.place)) < NEAR && isMade(jointAt(this.moment, joint.id)) && this.isSet(other),
         );
-        if (!joint) break;
+        // Two heads joined to each other go no higher: that they do not meet as drawn is asked of the joint.
+        if (!joint || pieces.some(({ beam }) => beam.id === joint.other)) break;
         const stiff = isStiff(joint.joint, this.moment);
         if (stiff === null)
           ask('joint', joint.joint, joint.joint.name, 'frame.sway', `How many holes has ${joint.joint.name}, and how many of them are filled?`);
@@ -217,6 +218,8 @@ class Frame {
         if (kept.length > 0 && z - kept.at(-1)! < NEAR) kept[kept.length - 1] = z;
         else kept.push(z);
       }
+      const [{ beam }] = this.stacks[s]!.pieces as [SettledBeam];
+      if (kept.length === 0) ask('beam', beam, beam.mark, 'frame.sway', `${beam.mark} is drawn no higher than its base. How long is it?`);
       this.stacks[s]!.heights = kept;
     });
   }

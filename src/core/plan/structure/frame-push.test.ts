@@ -405,4 +405,23 @@ describe('a frame of four columns with a beam between its girders', () => {
     // Eight of sixteen holes were enough; seven are a hinge in the air.
     expect(bad(bolts(3)).join('\n')).toMatch(/missing frame.sway up is filled to less than half/);
   });
+
+  test('two heads spliced to each other end, and are asked about; a column drawn as long as its base is high, too', () => {
+    const heads = edited((p) => {
+      p.structure.pieces.push({ id: 'top', mark: 'TOP', make: 'col', weighed: null, from: { x: 0, y: 0, z: 4 }, to: { x: 0, y: 0, z: 8 } });
+      p.structure.joints.push(
+        joint({ id: 'up', kind: 'splice', a: { piece: 'top', at: 4 }, b: { piece: 'c1', at: 4 }, holes: 16, moment: 40e3, shear: 100e3 }),
+      );
+      p.moves.push(
+        ...([
+          { id: 't1', kind: 'piece.hang', beam: 'top', by: 'crane', checkedBy: 'L. Marsh' },
+          { id: 't2', kind: 'joint.make', joint: 'up', pins: 4, bolts: 6, tight: true, fit: 'drawn' },
+          { id: 't3', kind: 'piece.letGo', beam: 'top', keeps: 0 },
+        ] as Move[]),
+      );
+    }, square);
+    expect(bad(heads).join('\n')).toMatch(/missing joint.meets/);
+    const short = edited((p) => (p.structure.pieces[0]!.to = { x: 0, y: 0, z: 0.004 }));
+    expect(bad(short).join('\n')).toMatch(/missing frame.sway C1 is drawn no higher than its base/);
+  });
 });
