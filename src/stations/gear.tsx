@@ -2,7 +2,7 @@
 import { Fragment } from 'react';
 import { Plus } from 'lucide-react';
 import { saidOf } from '@/core/plan/document/unsaid';
-import { markLifted } from '@/core/plan/lookups';
+import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { unknownCrane } from '@/core/plan/new-plan';
 import type { Crane, Stand } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
@@ -53,7 +53,7 @@ export function GearStation() {
             thing={one.id}
             title={one.name || 'Stand'}
             note={cranes.find(({ id }) => id === one.crane)?.name}
-            tools={<ThingTools station="gear" list="stands" thing={one} needed={plan.picks.some((pick) => pick.stand === one.id)} />}
+            tools={<ThingTools station="gear" list="stands" thing={one} needed={plan.picks.some((pick) => standsOfPick(pick).includes(one.id))} />}
           >
             <div className="pb-3">
               <StandFields stand={one} />
@@ -114,6 +114,9 @@ function NewGear() {
   );
 }
 
+/** The booms of more picks than this stand with the picks alone. */
+const FEW = 4;
+
 function StandFields({ stand }: { stand: Stand }) {
   const plan = usePlan();
   const act = useAct();
@@ -125,13 +128,14 @@ function StandFields({ stand }: { stand: Stand }) {
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
       {figure('North', 'length', saidOf(stand, 'at', stand.at.y), (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
       {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
-      {picks.map((pick) => (
-        <Fragment key={pick.id}>
-          {figure(picks.length > 1 ? `Boom for ${markLifted(plan, pick)}` : 'Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) =>
-            act('editPick', { id: pick.id, changes: { boom } }, `boom ${pick.id}`),
-          )}
-        </Fragment>
-      ))}
+      {picks.length <= FEW &&
+        picks.map((pick) => (
+          <Fragment key={pick.id}>
+            {figure(picks.length > 1 ? `Boom for ${markLifted(plan, pick)}` : 'Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) =>
+              act('editPick', { id: pick.id, changes: { boom } }, `boom ${pick.id}`),
+            )}
+          </Fragment>
+        ))}
       {open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
       {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
     </Group>

@@ -1,5 +1,6 @@
 import { add, direction, scale, type Vec } from '../geometry/plane';
-import { pickContext } from '../plan/pick-context';
+import { hookContext } from '../plan/pick-context';
+import type { HookOf } from '../plan/lift-two';
 import type { PickContext } from '../plan/evaluate/context';
 import { travelHeight, type Travel } from '../plan/evaluate/crane';
 import type { Station } from '../plan/lift-path';
@@ -8,7 +9,7 @@ import { UNTOUCHED, type Moment, type PieceState } from '../plan/replay';
 import { rulesOf } from '../rules/rule-sets';
 import type { Pick } from '../plan/schema';
 import type { SettledPlan } from '../plan/settle';
-import { standOf } from '../plan/lookups';
+import { standOf, standsOfPick } from '../plan/lookups';
 import { beamAt } from '../plan/structure/state';
 
 /** Where a piece and its crane are at a moment, for drawing. */
@@ -30,33 +31,48 @@ export interface Pose {
  * structure that hangs in place or is set is drawn with the structure.
  */
 export function posesAt(plan: SettledPlan, moment: Moment): Pose[] {
-  const byCrane = new Map<string, Pick[]>();
-  for (const pick of plan.picks) {
-    const { crane } = standOf(plan, pick.stand);
-    byCrane.set(crane, [...(byCrane.get(crane) ?? []), pick]);
-  }
-  const inHand = new Set([...byCrane.values()].map((picks) => inHandOf(picks, moment)));
-  const drawn = new Set([...inHand].map((pick) => pick.piece));
-  const poses = [...inHand].map((pick) => {
-    const pose = poseOf(plan, pick, moment);
-    // A crane that has set all it lifts and has left is drawn no more.
-    return pose.state.where === 'free' && !pose.craneThere ? { ...pose, pieceOnly: true } : pose;
-  });
+  const byCrane = new Map<string, Hooked[]>();
+  for (const pick of plan.picks)
+    for (const [n, stand] of standsOfPick(pick).entries()) {
+      const { crane } = standOf(plan, stand);
+      byCrane.set(crane, [...(byCrane.get(crane) ?? []), { pick, stand, hook: n === 0 ? 'main' : 'second' }]);
+    }
+  const inHand = [...byCrane.values()].map((hooks) => inHandOf(hooks, moment));
+  const drawn = new Set(inHand.map(({ pick }) => pick.piece));
+  // A piece on two hooks is drawn once, with the first.
+  const shown = new Set<string>();
+  const poses = inHand
+    .sort((a, b) => Number(a.hook === 'second') - Number(b.hook === 'second'))
+    .map((hooked) => {
+      const pose = poseOf(plan, hooked, moment);
+      const twice = shown.has(hooked.pick.piece);
+      shown.add(hooked.pick.piece);
+      const one = twice ? { ...pose, piece: null } : pose;
+      // A crane that has set all it lifts and has left is drawn no more.
+      return one.state.where === 'free' && !one.craneThere ? { ...one, pieceOnly: true } : one;
+    });
   for (const pick of plan.picks) {
     if (drawn.has(pick.piece) || !moment.pieces[pick.piece]) continue;
     drawn.add(pick.piece);
-    const pose = poseOf(plan, pick, moment);
+    const pose = poseOf(plan, { pick, stand: pick.stand, hook: 'main' }, moment);
     if (pose.state.where === 'free' || pose.state.where === 'landed') poses.push({ ...pose, pieceOnly: true });
   }
   return poses;
 }
 
+/** One hook of a pick, and the stand of its crane. */
+interface Hooked {
+  pick: Pick;
+  stand: string;
+  hook: HookOf;
+}
+
 /** What the hook of a crane has in hand: what hangs on it, else what it lifts next, else what it lifted last. */
-function inHandOf(picks: readonly Pick[], moment: Moment): Pick {
-  const where = (pick: Pick) => stateOf(pick, moment).where;
-  const there = picks.filter((pick) => moment.cranesSet[pick.stand]);
-  const todo = (pick: Pick) => where(pick) !== 'free';
-  return picks.find((pick) => ['slung', 'hanging', 'landed'].includes(where(pick))) ?? there.find(todo) ?? picks.find(todo) ?? picks[picks.length - 1]!;
+function inHandOf(hooks: readonly Hooked[], moment: Moment): Hooked {
+  const where = ({ pick }: Hooked) => stateOf(pick, moment).where;
+  const there = hooks.filter(({ stand }) => moment.cranesSet[stand]);
+  const todo = (one: Hooked) => where(one) !== 'free';
+  return hooks.find((one) => ['slung', 'hanging', 'landed'].includes(where(one))) ?? there.find(todo) ?? hooks.find(todo) ?? hooks[hooks.length - 1]!;
 }
 
 /** Where what a pick lifts is: a piece of the structure hangs in place until it is let go. */
@@ -68,16 +84,16 @@ function stateOf(pick: Pick, moment: Moment): PieceState {
   return { ...UNTOUCHED, where: beam.where === 'hanging' || beam.kept > 0 ? 'landed' : 'free' };
 }
 
-function poseOf(plan: SettledPlan, pick: Pick, moment: Moment): Pose {
-  const pose = piecePose(plan, pick, moment);
-  return moment.pieces[pick.piece] || pose.state.where === 'delivered' ? pose : { ...pose, piece: null };
+function poseOf(plan: SettledPlan, hooked: Hooked, moment: Moment): Pose {
+  const pose = piecePose(plan, hooked, moment);
+  return moment.pieces[hooked.pick.piece] || pose.state.where === 'delivered' ? pose : { ...pose, piece: null };
 }
 
-function piecePose(plan: SettledPlan, pick: Pick, moment: Moment): Pose {
-  const context = pickContext(plan, pick);
+function piecePose(plan: SettledPlan, { pick, stand, hook }: Hooked, moment: Moment): Pose {
+  const context = hookContext(plan, pick, hook);
   const { piece, path, seat, weight, hanging } = context;
   const state = stateOf(pick, moment);
-  const craneThere = moment.cranesSet[pick.stand] ?? false;
+  const craneThere = moment.cranesSet[stand] ?? false;
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   const atStart = { leftEnd: startEnd, azimuthDeg: piece.start.azimuthDeg, underside: piece.start.level, tiltDeg: 0 };
   const known = !(seat instanceof Missing);

@@ -3,6 +3,7 @@ import { applyCommand } from './commands/apply';
 import type { Command } from './commands/table';
 import { refsOfMove, structureRefs } from './document/references';
 import { evaluateWhole, type Whole } from './evaluate';
+import { standsOfPick } from './lookups';
 import { possibleMoves } from './move-offers';
 import { moveWords } from './move-words';
 import { needsOf, type Doing } from './replay';
@@ -87,10 +88,10 @@ const asked: Readonly<Record<string, (id: string, part: string) => readonly Doin
 /** The steps of a piece on bearings in their order, of its seats, its pick and itself. */
 function journey(plan: Plan, piece: string, pick: string): Doing[] {
   const seat = plan.pieces.find((one) => one.id === piece)?.seat;
-  const stand = plan.picks.find((one) => one.id === pick)?.stand;
+  const lifting = plan.picks.find((one) => one.id === pick);
   return [
     ...(seat ? [seat.left, seat.right].map((bearing): Doing => ({ kind: 'bearing.ready', bearing })) : []),
-    ...(stand === undefined ? [] : [{ kind: 'crane.set' as const, stand }]),
+    ...(lifting ? standsOfPick(lifting) : []).map((stand): Doing => ({ kind: 'crane.set', stand })),
     { kind: 'piece.deliver', piece },
     { kind: 'piece.sling', pick },
     { kind: 'pick.trial', pick },
@@ -122,7 +123,7 @@ class Sheet {
     if (about.kind === 'hold') return;
     if (id === 'moves.complete') return yield* this.lacked(about.id, about.part ?? '');
     if (id === 'moves.trial') {
-      const tries = this.plan.picks.filter((pick) => pick.stand === about.id).map((pick): Doing => ({ kind: 'pick.trial', pick: pick.id }));
+      const tries = this.plan.picks.filter((pick) => standsOfPick(pick).includes(about.id)).map((pick): Doing => ({ kind: 'pick.trial', pick: pick.id }));
       for (const doing of tries) yield* this.added(doing);
       return;
     }

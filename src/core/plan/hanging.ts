@@ -6,12 +6,17 @@ import type { PieceWeight } from './piece-weight';
 import type { Pick, Piece } from './schema';
 
 export interface Hanging {
-  tension: readonly [number, number];
-  angleDeg: readonly [number, number];
+  /** on two legs to one hook, turned upright on one sling, or each end on a crane of its own */
+  way: 'slung' | 'turned' | 'two';
+  /** of each leg or sling */
+  tension: readonly number[];
+  angleDeg: readonly number[];
   tiltDeg: number;
   hookAbovePick: number;
   /** lowest point of the load to the higher pick, tilt included */
   loadDepth: number;
+  /** lowest point of the load to its highest */
+  height: number;
   trace: Trace;
 }
 
@@ -34,11 +39,13 @@ export function hangPiece(piece: Piece, pick: Pick, weight: PieceWeight | Missin
   const lowest = Math.min(height(0, -weight.below), height(piece.length, -weight.below));
   const higherPick = Math.max(...picks.map((p) => height(p.x, p.z)));
   return {
-    tension: [tension[0]!, tension[1]!],
-    angleDeg: [angleDeg[0]!, angleDeg[1]!],
+    way: 'slung',
+    tension,
+    angleDeg,
     tiltDeg,
     hookAbovePick,
     loadDepth: higherPick - lowest,
+    height: higherPick - lowest + weight.above,
     trace: { calc: riggingHook.id, input, output: outcome.output },
   };
 }

@@ -1,18 +1,24 @@
-import { add, angleOf, direction, distance, leftOf, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
-import { standOf } from './lookups';
+import { add, angleOf, direction, distance, dot, leftOf, mix, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
 import type { Pick, Piece, Stand } from './schema';
 import type { Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
 
 /** One instant of the lift seen from above. */
 export interface Station {
-  phase: 'raise' | 'boom out' | 'slew' | 'boom in' | 'lower';
+  phase: 'raise' | 'turn' | 'boom out' | 'slew' | 'boom in' | 'carry' | 'lower';
   hook: Vec;
   radius: number;
   /** boom direction in plan */
   bearingDeg: number;
   /** the piece, left end to right end */
   pieceDeg: number;
+  seen: Seen;
+}
+
+/** A load seen from above, from its hook: how long it is, and where along it its middle is. */
+export interface Seen {
+  length: number;
+  toMiddle: number;
 }
 
 export interface LiftPath {
@@ -38,38 +44,69 @@ function slewAngle(from: number, to: number, swing: Pick['swing']): number {
   return swing === 'left' ? left : left === 0 ? 0 : left - 360;
 }
 
-/** The way of the hook from where the piece lies to its seat: raise, boom to the swing radius, slew, boom to the set radius, lower. */
-export function liftPath(plan: SettledPlan, pick: Pick, piece: Piece, cgX: number, seat: Target): LiftPath {
-  const stand = standOf(plan, pick.stand);
-  const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
-  const from = hookOver(startEnd, piece.start.azimuthDeg, cgX);
-  const to = hookOver(seat.leftEnd, seat.azimuthDeg, cgX);
+/** The extremes of the radius over the stations of a way; `bulge`: how far a hook may be past the line from one station to the next. */
+export function pathOf(stand: Stand, stations: Station[], slewDeg: number, bulge = 0): LiftPath {
+  const radii = stations.map((s) => s.radius);
+  // Carried straight, a hook may come nearer its crane between two stations than at either.
+  const between = stations.flatMap((to, i) => (i > 0 && isStraight(stations[i - 1]!, to) ? [toSegment(stand.at, stations[i - 1]!.hook, to.hook)] : []));
+  return { stand, stations, least: Math.max(0, Math.min(...radii, ...between) - bulge), most: Math.max(...radii) + bulge, slewDeg };
+}
+
+const isStraight = (from: Station, to: Station): boolean => to.phase === 'turn' || to.phase === 'carry' || (to.phase === 'lower' && from.phase === 'carry');
+
+function toSegment(point: Vec, a: Vec, b: Vec): number {
+  const [along, out] = [sub(b, a), sub(point, a)];
+  const t = Math.min(1, Math.max(0, dot(out, along) / (dot(along, along) || 1)));
+  return distance(point, mix(a, b, t));
+}
+
+/** A station with the hook at a place. */
+export function stationAt(stand: Stand, phase: Station['phase'], hook: Vec, pieceDeg: number, seen: Seen): Station {
+  return { phase, hook, radius: distance(stand.at, hook), bearingDeg: angleOf(sub(hook, stand.at)), pieceDeg, seen };
+}
+
+/** Where the piece lies before it is lifted: its left end. */
+export const lyingEnd = (piece: Piece): Vec => add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
+
+/** The slew of one hook from a place to another, over the radius it is held at: what a piece on one hook does in the air. */
+export function slewStations(
+  pick: Pick,
+  stand: Stand,
+  [from, to]: readonly [Vec, Vec],
+  [fromDeg, turn]: readonly [number, number],
+  seen: Seen,
+): { stations: Station[]; slewDeg: number } {
   const r0 = distance(stand.at, from);
   const r1 = distance(stand.at, to);
   const a0 = angleOf(sub(from, stand.at));
-  const a1 = angleOf(sub(to, stand.at));
-  const slewDeg = slewAngle(a0, a1, pick.swing);
-  const turn = wrapDeg(seat.azimuthDeg - piece.start.azimuthDeg);
+  const slewDeg = slewAngle(a0, angleOf(sub(to, stand.at)), pick.swing);
   const rs = pick.swingRadius;
   const stations: Station[] = [];
   const put = (phase: Station['phase'], radius: number, bearingDeg: number, pieceDeg: number) =>
-    stations.push({ phase, radius, bearingDeg, pieceDeg, hook: add(stand.at, scale(direction(bearingDeg), radius)) });
-  put('raise', r0, a0, piece.start.azimuthDeg);
-  if (rs !== null) for (let i = 1; i <= BOOM_STEPS; i += 1) put('boom out', r0 + ((rs - r0) * i) / BOOM_STEPS, a0, piece.start.azimuthDeg);
+    stations.push({ phase, radius, bearingDeg, pieceDeg, hook: add(stand.at, scale(direction(bearingDeg), radius)), seen });
+  if (rs !== null) for (let i = 1; i <= BOOM_STEPS; i += 1) put('boom out', r0 + ((rs - r0) * i) / BOOM_STEPS, a0, fromDeg);
   for (let i = 1; i <= SLEW_STEPS; i += 1) {
     const t = i / SLEW_STEPS;
-    put('slew', rs ?? r0 + (r1 - r0) * t, a0 + slewDeg * t, piece.start.azimuthDeg + turn * t);
+    put('slew', rs ?? r0 + (r1 - r0) * t, a0 + slewDeg * t, fromDeg + turn * t);
   }
-  if (rs !== null) for (let i = 1; i <= BOOM_STEPS; i += 1) put('boom in', rs + ((r1 - rs) * i) / BOOM_STEPS, a0 + slewDeg, seat.azimuthDeg);
-  put('lower', r1, a0 + slewDeg, seat.azimuthDeg);
-  const radii = stations.map((s) => s.radius);
-  return { stand, stations, least: Math.min(...radii), most: Math.max(...radii), slewDeg };
+  if (rs !== null) for (let i = 1; i <= BOOM_STEPS; i += 1) put('boom in', rs + ((r1 - rs) * i) / BOOM_STEPS, a0 + slewDeg, fromDeg + turn);
+  put('lower', r1, a0 + slewDeg, fromDeg + turn);
+  return { stations, slewDeg };
 }
 
-/** Outline of the piece seen from above at a station. */
-export function outlineAt(station: Station, piece: Piece, cgX: number, width: number): Vec[] {
-  const centre = add(station.hook, scale(direction(station.pieceDeg), piece.length / 2 - cgX));
-  return rectangle(centre, piece.length, width, station.pieceDeg);
+/** The way of the hook from where the piece lies to its seat: raise, boom to the swing radius, slew, boom to the set radius, lower. */
+export function liftPath(stand: Stand, pick: Pick, piece: Piece, cgX: number, seat: Target): LiftPath {
+  const { azimuthDeg } = piece.start;
+  const seen: Seen = { length: piece.length, toMiddle: piece.length / 2 - cgX };
+  const from = hookOver(lyingEnd(piece), azimuthDeg, cgX);
+  const to = hookOver(seat.leftEnd, seat.azimuthDeg, cgX);
+  const { stations, slewDeg } = slewStations(pick, stand, [from, to], [azimuthDeg, wrapDeg(seat.azimuthDeg - azimuthDeg)], seen);
+  return pathOf(stand, [stationAt(stand, 'raise', from, azimuthDeg, seen), ...stations], slewDeg);
+}
+
+/** Outline of the load seen from above at a station. */
+export function outlineAt({ hook, pieceDeg, seen }: Station, width: number): Vec[] {
+  return rectangle(add(hook, scale(direction(pieceDeg), seen.toMiddle)), seen.length, width, pieceDeg);
 }
 
 export interface Overflown {
@@ -81,8 +118,6 @@ export interface Overflown {
 export function tallestUnder(
   plan: SettledPlan,
   path: LiftPath,
-  piece: Piece,
-  cgX: number,
   width: number,
   standing: readonly { name: string; to: number; outline: Vec[] }[] = [],
 ): Overflown | null {
@@ -91,7 +126,7 @@ export function tallestUnder(
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
   const passes = path.stations.map((station) => {
-    const outline = outlineAt(station, piece, cgX, width);
+    const outline = outlineAt(station, width);
     return { outline, box: boxOf(outline) };
   });
   // The tallest first; most of what stands is nowhere near the way.

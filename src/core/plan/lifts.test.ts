@@ -95,13 +95,6 @@ describe('pieces of the structure on a crane', () => {
     expect(over(joined).over).toBeNull();
   });
 
-  test('a column is turned upright: its chart is read, how it hangs is asked', () => {
-    const plan = footbridge((p) => Object.assign(p.structure.pieces[3]!, { from: { x: 24, y: 2.4, z: 0 }, to: { x: 24, y: 2.4, z: 10 } }));
-    const checks = evaluate(plan, TODAY).checks.filter(({ about }) => about.id === 'k4');
-    expect(checks.find(({ id }) => id === 'lift.chart')!.verdict).toBe('clear');
-    expect(checks.find(({ id }) => id === 'lift.headRoom')).toMatchObject({ verdict: 'missing' });
-  });
-
   const refused: [string, (plan: Plan) => unknown, RegExp][] = [
     ['a pick of another piece', (p) => (hang(p, 'g1a').pick = 'k3'), /lifts another piece/],
     ['a pick the plan does not have', (p) => (hang(p, 'g1a').pick = 'k9'), /k9/],

@@ -1,4 +1,5 @@
 import { keepOne } from './keep';
+import { placeOf } from './structure/model';
 import type { Beam, Bearing, Crane, Make, Pick, Piece, Plan, Stand } from './schema';
 
 /** References inside an opened plan always resolve (`openPlan` refuses dangling ones); a miss is a caller's bug. */
@@ -14,6 +15,9 @@ export const craneOf = (plan: Plan, id: string): Crane => found(plan.cranes, id,
 export const standOf = (plan: Plan, id: string): Stand => found(plan.stands, id, 'stand');
 export const pickOf = (plan: Plan, id: string): Pick => found(plan.picks, id, 'pick');
 export const pickOfPiece = (plan: Plan, piece: string): Pick | undefined => plan.picks.find((pick) => pick.piece === piece);
+
+/** The stands a pick is made from: two where a second crane lifts with it. */
+export const standsOfPick = ({ stand, second }: Pick): string[] => (second ? [stand, second.stand] : [stand]);
 
 /** What a pick lifts: one of the pieces on bearings, or one of the structure. */
 export type Lifted = { kind: 'piece'; piece: Piece } | { kind: 'beam'; beam: Beam; make: Make };
@@ -36,6 +40,12 @@ export function liftedBy(plan: Plan, pick: Pick): Lifted {
   const lifted = liftable(plan).get(pick.piece);
   if (!lifted) throw new RangeError(`the plan has no piece “${pick.piece}”`);
   return lifted;
+}
+
+/** Whether what a pick lifts is set upright: it is turned under the hook. */
+export function isTurned(plan: Plan, pick: Pick): boolean {
+  const lifted = liftedBy(plan, pick);
+  return lifted.kind === 'beam' && (placeOf(lifted.beam)?.upright ?? false);
 }
 
 export const markLifted = (plan: Plan, pick: Pick): string => {

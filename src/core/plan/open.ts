@@ -195,6 +195,7 @@ function danglingFaults(plan: Plan): Fault[] {
         error: `picks[${i}].piece names “${pick.piece}”, which is both a piece on bearings and one of the structure: give one of them another id.`,
       });
     need('stand', pick.stand, `picks[${i}].stand`);
+    if (pick.second) need('stand', pick.second.stand, `picks[${i}].second.stand`);
   });
   plan.moves.forEach((move, i) => {
     for (const { kind, id, field } of refsOfMove(move)) need(kind, id, `moves[${i}].${field}`);

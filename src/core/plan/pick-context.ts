@@ -1,6 +1,8 @@
-import { angleOf, direction, scale, sub } from '../geometry/plane';
-import { hangPiece } from './hanging';
-import { liftPath } from './lift-path';
+import { angleOf, direction, scale, sub, type Vec } from '../geometry/plane';
+import { hangPiece, type HangingResult } from './hanging';
+import { liftPath, type LiftPath } from './lift-path';
+import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
+import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
 import { craneOf, liftedBy, standOf, type Lifted } from './lookups';
 import { Missing } from './missing';
 import { pieceWeight, type PieceWeight } from './piece-weight';
@@ -60,42 +62,112 @@ function targetOf(beam: Beam, piece: Piece, cgX: number): Target | Missing {
   };
 }
 
-function loadOf(
-  plan: SettledPlan,
-  lifted: Lifted,
-  rules: Rules,
-): { piece: Piece; weight: PieceWeight | Missing; seat: Target | Missing; turns: string | null; lies: boolean } {
+interface Load {
+  piece: Piece;
+  weight: PieceWeight | Missing;
+  seat: Target | Missing;
+  /** set upright: where its foot comes to stand, and which end is up */
+  upright: { foot: Vec; firstUp: boolean } | null;
+  /** why how it hangs is not worked out */
+  unclear: string | null;
+  lies: boolean;
+}
+
+function loadOf(plan: SettledPlan, lifted: Lifted, rules: Rules): Load {
   if (lifted.kind === 'piece')
-    return { piece: lifted.piece, weight: pieceWeight(lifted.piece, rules), seat: seatOf(plan, lifted.piece), turns: null, lies: true };
+    return { piece: lifted.piece, weight: pieceWeight(lifted.piece, rules), seat: seatOf(plan, lifted.piece), upright: null, unclear: null, lies: true };
   const { beam, make } = lifted;
   const piece = asLoad(lifted);
   const section = sectionOf(make);
   const weight = section instanceof Missing ? section : pieceWeight(piece, rules, section);
   const place = placeOf(beam);
-  const turns =
-    place?.upright === true
-      ? `${beam.mark} is turned upright under the hook: how it hangs and what it needs over it are not worked out here. Who has checked it?`
-      : place !== null && isInclined(place)
-        ? `${beam.mark} is set inclined: how it hangs is not worked out here. Who has checked it?`
-        : null;
-  return { piece, weight, seat: weight instanceof Missing ? weight : targetOf(beam, piece, weight.cg.x), turns, lies: startOf(beam) !== null };
+  const low = place && (place.from.z < place.to.z ? place.from : place.to);
+  return {
+    piece,
+    weight,
+    seat: weight instanceof Missing ? weight : targetOf(beam, piece, weight.cg.x),
+    upright: place?.upright && low ? { foot: { x: low.x, y: low.y }, firstUp: place.from.z > place.to.z } : null,
+    unclear: place !== null && isInclined(place) ? `${beam.mark} is set inclined: how it hangs is not worked out here. Who has checked it?` : null,
+    lies: startOf(beam) !== null,
+  };
 }
 
-/** What the checks and the drawing of one pick share, worked out once. */
-export function pickContext(plan: SettledPlan, pick: Pick): PickContext {
+/** What the checks and the drawing of one pick share, worked out once, as its main hook has it. */
+export const pickContext = (plan: SettledPlan, pick: Pick): PickContext => hookContext(plan, pick, 'main');
+
+/** Each hook of a pick: one, or two where a second crane lifts with it. */
+export const hooksOf = (plan: SettledPlan, pick: Pick): PickContext[] => [
+  hookContext(plan, pick, 'main'),
+  ...(pick.second ? [hookContext(plan, pick, 'second')] : []),
+];
+
+export function hookContext(plan: SettledPlan, drawn: Pick, hook: HookOf): PickContext {
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const lifted = liftedBy(plan, pick);
-  const { piece, weight, seat, turns, lies } = loadOf(plan, lifted, rules);
-  const stand = standOf(plan, pick.stand);
+  const lifted = liftedBy(plan, drawn);
+  const load = loadOf(plan, lifted, rules);
+  const { piece, weight, seat } = load;
+  const stand = standOf(plan, hook === 'second' && drawn.second ? drawn.second.stand : drawn.stand);
+  const seen = asHook(drawn, hook);
+  const pick = seen instanceof Missing ? { ...drawn, stand: stand.id } : seen;
   const crane = craneOf(plan, stand.crane);
+  const common = { pick, drawn, hook, lifted, piece, stand, crane, weight, seat };
+  if (weight instanceof Missing) return { ...common, hanging: weight, path: weight, share: null, turned: null, gross: weight };
+  const turned = load.upright ? turnedOf(pick, piece, weight, load.upright.firstUp) : null;
+  const { hanging, share } = hangingOf(load, { ...drawn, legs: pick.legs }, weight, turned, hook, rules);
+  const known = seen instanceof Missing ? seen : seat instanceof Missing ? seat : null;
   const path =
-    weight instanceof Missing
-      ? weight
-      : seat instanceof Missing
-        ? seat
-        : lies
-          ? liftPath(plan, pick, piece, weight.cg.x, seat)
-          : new Missing(`Where does ${piece.mark} lie before it is lifted, and which way?`);
-  const hanging = turns === null ? hangPiece(piece, pick, weight) : new Missing(turns);
-  return { pick, lifted, piece, stand, crane, weight, seat, hanging, path, gross: grossOf({ crane, piece, pick, weight }) };
+    known ??
+    (load.lies
+      ? wayOf(load, pick, stand, weight, seat as Target, turned, hook)
+      : new Missing(`Where does ${piece.mark} lie before it is lifted, and which way?`));
+  const shares = share === null || !('impossible' in share);
+  return {
+    ...common,
+    hanging,
+    path,
+    share: shares ? share : null,
+    turned: turned instanceof Missing ? null : turned,
+    gross: shares ? grossOf({ crane, piece, pick, weight }, share) : new Missing(`What each hook of ${piece.mark} carries cannot be worked out.`),
+  };
+}
+
+/** How the load hangs, and what of it this hook carries: null where that is all of it. */
+function hangingOf(
+  load: Load,
+  pick: Pick,
+  weight: PieceWeight,
+  turned: Turned | Missing | null,
+  hook: HookOf,
+  rules: Rules,
+): { hanging: HangingResult; share: Share | { impossible: string } | null } {
+  const { piece, unclear } = load;
+  if (unclear !== null) return { hanging: new Missing(unclear), share: null };
+  if (turned !== null) {
+    const hanging = hangTurned(piece, turned, weight);
+    if (hook === 'main' || turned instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return { hanging, share: null };
+    const { tail, trace } = lyingShares(turned, weight);
+    const least = lyingShares(turned, weight.light).tail;
+    return {
+      hanging: { ...hanging, tension: [tail], hookAbovePick: pick.legs.right, loadDepth: weight.section.depth },
+      share: { most: tail, least, level: tail, traces: [trace] },
+    };
+  }
+  if (!pick.second) return { hanging: hangPiece(piece, pick, weight), share: null };
+  const shares = sharesOf(piece, pick, weight, rules);
+  return { hanging: hangOnTwo(piece, pick, weight, shares, hook), share: 'impossible' in shares ? shares : shares[hook] };
+}
+
+function wayOf(
+  { piece, upright }: Load,
+  pick: Pick,
+  stand: PickContext['stand'],
+  weight: PieceWeight,
+  seat: Target,
+  turned: Turned | Missing | null,
+  hook: HookOf,
+): LiftPath | Missing {
+  if (turned instanceof Missing) return turned;
+  const depth = Math.max(weight.section.depth, weight.section.width);
+  if (turned !== null) return hook === 'second' ? tailPath(stand, piece, turned, depth) : turnedPath(pick, stand, piece, turned, depth, upright!.foot);
+  return pick.second ? twoPath(pick, stand, piece, seat, hook) : liftPath(stand, pick, piece, weight.cg.x, seat);
 }

@@ -253,7 +253,7 @@ describe('the way of the lift', () => {
   const path = (swing: 'short' | 'left' | 'right', radius: number | null = null) => {
     const context = pickContext(settle(plan), plan.picks[0]!);
     if (!('leftEnd' in context.seat) || !('cg' in context.weight)) throw new Error('not known');
-    return liftPath(settle(plan), { ...plan.picks[0]!, swing, swingRadius: radius }, context.piece, context.weight.cg.x, context.seat);
+    return liftPath(context.stand, { ...plan.picks[0]!, swing, swingRadius: radius }, context.piece, context.weight.cg.x, context.seat);
   };
   test('left and right go round opposite ways to the same place', () => {
     const [left, right] = [path('left'), path('right')];

@@ -1,5 +1,5 @@
 import { lineOf } from './views';
-import { bearingOf, liftedBy, pickOf, pieceOf, standOf } from './lookups';
+import { bearingOf, liftedBy, pickOf, pieceOf, standOf, standsOfPick } from './lookups';
 import type { Move, MoveKind, Pick, Plan } from './schema';
 import { allStrikeGroups, strikeGroups } from './strike-groups';
 import { keep, keepOne } from './keep';
@@ -164,16 +164,11 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     case 'piece.land':
     case 'hook.release': {
       const pick = pickOf(plan, move.pick);
-      const stand = standOf(plan, pick.stand);
-      const craneSet: Need = {
-        what: `the crane is set at ${stand.name}`,
-        done: now.cranesSet[pick.stand] ?? false,
-        by: [{ kind: 'crane.set' as const, stand: stand.id }],
-      };
+      const cranesSet = cranesThere(plan, pick, now);
       const beam = plan.structure.pieces.find((one) => one.id === pick.piece);
       if (beam)
         return [
-          craneSet,
+          ...cranesSet,
           ...hookNeeds(plan, pick, now),
           ...(beamAt(now.structure, beam.id).where === 'away'
             ? []
@@ -190,7 +185,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       if (move.kind === 'piece.sling')
         return [
           { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered'), by: [{ kind: 'piece.deliver' as const, piece: piece.id }] },
-          craneSet,
+          ...cranesSet,
           ...(state.where === 'free' ? [notSetYet] : []),
           ...hookNeeds(plan, pick, now),
         ];
@@ -199,7 +194,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
         return [
           { what: `${piece.mark} is slung`, done: atLeast(state, 'slung'), by: [{ kind: 'piece.sling' as const, pick: pick.id }] },
           ...(atLeast(state, 'slung') && !held.done ? [held] : []),
-          ...(craneSet.done ? [] : [craneSet]),
+          ...cranesSet.filter(({ done }) => !done),
         ];
       }
       if (move.kind === 'hook.release')
@@ -211,7 +206,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       return [
         { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging'), by: [{ kind: 'pick.lift' as const, pick: pick.id }] },
         ...(atLeast(state, 'hanging') && !held.done ? [held] : []),
-        ...(craneSet.done ? [] : [craneSet]),
+        ...cranesSet.filter(({ done }) => !done),
         ...seats.map((seat) => ({
           what: `${seat.name} is ready`,
           done: now.bearingsReady[seat.id] ?? false,
@@ -245,7 +240,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       ];
     }
     case 'crane.leave': {
-      const here = plan.picks.filter((pick) => pick.stand === move.stand);
+      const here = plan.picks.filter((pick) => standsOfPick(pick).includes(move.stand));
       const stands = now.cranesSet[move.stand]
         ? []
         : [{ what: `the crane stands at ${standOf(plan, move.stand).name}`, done: false, by: [{ kind: 'crane.set' as const, stand: move.stand }] }];
@@ -341,11 +336,19 @@ function lettingGo(plan: Plan, pick: Pick): Doing {
   return lifted.kind === 'piece' ? { kind: 'hook.release', pick: pick.id } : { kind: 'piece.letGo', beam: lifted.beam.id };
 }
 
-/** One hook holds one load: what else hangs on the hook of the same crane. */
+/** Each crane of a pick stands where the pick is made from. */
+const cranesThere = (plan: Plan, pick: Pick, now: Moment): Need[] =>
+  standsOfPick(pick).map((stand) => ({
+    what: `the crane is set at ${standOf(plan, stand).name}`,
+    done: now.cranesSet[stand] ?? false,
+    by: [{ kind: 'crane.set' as const, stand }],
+  }));
+
+/** One hook holds one load: what else hangs on the hook of the same crane, or of the second where two lift. */
 function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
-  const { crane } = standOf(plan, pick.stand);
+  const cranes = standsOfPick(pick).map((stand) => standOf(plan, stand).crane);
   return plan.picks.flatMap((one) => {
-    if (one.id === pick.id || standOf(plan, one.stand).crane !== crane) return [];
+    if (one.id === pick.id || !standsOfPick(one).some((stand) => cranes.includes(standOf(plan, stand).crane))) return [];
     const lifted = liftedBy(plan, one);
     const holds = lifted.kind === 'piece' ? now.pieces[lifted.piece.id]!.hooks.includes(one.id) : beamAt(now.structure, lifted.beam.id).pick === one.id;
     return holds
@@ -354,19 +357,12 @@ function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
   });
 }
 
-/** What a lift of the structure needs of the crane that makes it. */
+/** What a lift of the structure needs of the cranes that make it. */
 function craneNeeds(plan: Plan, move: Move, now: Moment): Need[] {
   const held = move.kind === 'piece.letGo' ? beamAt(now.structure, move.beam).pick : move.kind === 'piece.hang' ? move.pick : null;
   if (held === null || held === undefined) return [];
   const pick = pickOf(plan, held);
-  return [
-    {
-      what: `the crane is set at ${standOf(plan, pick.stand).name}`,
-      done: now.cranesSet[pick.stand] ?? false,
-      by: [{ kind: 'crane.set' as const, stand: pick.stand }],
-    },
-    ...(move.kind === 'piece.hang' ? hookNeeds(plan, pick, now) : []),
-  ];
+  return [...cranesThere(plan, pick, now), ...(move.kind === 'piece.hang' ? hookNeeds(plan, pick, now) : [])];
 }
 
 function raise(state: PieceState, where: Whereabouts): PieceState {

@@ -167,6 +167,26 @@ const pickSchema = closed({
   swing: oneOf(['short', 'left', 'right'], 'which way the crane slews'),
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
+  turned: Type.Optional(
+    nullable(
+      closed({
+        top: nullable(nonNegative('m', 'upper end to where it is slung')),
+        tail: nullable(nonNegative('m', 'lower end to where its tail rests, or hangs on the second crane')),
+        sling: nullable(positive('m', 'sling from there to the hook')),
+      }),
+    ),
+  ),
+  second: Type.Optional(
+    nullable(
+      closed({
+        stand: id(),
+        boom: nullable(positive('m', undefined, { maximum: 300 })),
+        slingRating: nullable(positive('kg', 'of its sling, straight')),
+        riggingMass: nullable(nonNegative('kg', 'slings, shackles and all below its hook')),
+        via: Type.Optional(nullable(place())),
+      }),
+    ),
+  ),
 });
 
 export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;

@@ -5,9 +5,11 @@ import { planScene } from '@/core/drawing/plan-scene';
 import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
 import { describe } from '@/core/plan/describe';
-import { liftMove } from '@/core/plan/evaluate/context';
+import { liftMove, onHook, type PickContext } from '@/core/plan/evaluate/context';
 import { markLifted } from '@/core/plan/lookups';
-import { pickContext } from '@/core/plan/pick-context';
+import { hooksOf } from '@/core/plan/pick-context';
+import type { Hanging } from '@/core/plan/hanging';
+import type { HookOf } from '@/core/plan/lift-two';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
 import type { Pick } from '@/core/plan/schema';
@@ -31,12 +33,20 @@ interface Entry {
   strong?: boolean;
 }
 
-/** The figures of one pick, in the order a lift leader reads them. */
-function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { load: Entry[]; crane: Entry[]; rigging: Entry[] } {
+interface Figures {
+  hook: HookOf;
+  load: Entry[];
+  crane: Entry[];
+  rigging: Entry[];
+}
+
+/** The figures of one hook of a pick, in the order a lift leader reads them. */
+function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[]): Figures {
   const show = (value: number | null, kind: QuantityKind) => (value === null ? UNKNOWN : formatQuantity(value, kind, plan.job.units));
-  const { crane, stand, weight, hanging, path, gross } = pickContext(plan, pick);
+  const { pick, hook, crane, stand, weight, hanging, path, gross } = picked;
   const factor = rulesOf(plan.job.ruleSet, plan.job.thresholds).value('dynamicFactor');
-  const own = checks.filter((check) => check.about.kind === 'pick' && check.about.id === pick.id);
+  const mine = onHook(picked, '').about.part ?? '';
+  const own = checks.filter(({ about }) => about.kind === 'pick' && about.id === pick.id && (about.part ?? '') === mine);
   const chart = own.find((check) => check.finding.code === 'lift.chart');
   const wind = own.find((check) => check.finding.code === 'lift.wind');
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
@@ -59,19 +69,36 @@ function figures(plan: SettledPlan, pick: Pick, checks: readonly Check[]): { loa
     { label: 'Worst outrigger', value: corner },
     { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
   ];
-  const rigging: Entry[] = [
-    { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
-    { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
-    { label: 'Tension at rest', value: hung ? `${show(hung.tension[0], 'force')}, ${show(hung.tension[1], 'force')}` : UNKNOWN },
-    {
-      label: `Tension moving, × ${show(factor, 'factor')}`,
-      value: hung ? `${show(hung.tension[0] * factor, 'force')}, ${show(hung.tension[1] * factor, 'force')}` : UNKNOWN,
-    },
-    { label: 'Leg angles from the horizontal', value: hung ? `${show(hung.angleDeg[0], 'angle')}, ${show(hung.angleDeg[1], 'angle')}` : UNKNOWN },
-    { label: 'Rating of one leg', value: show(pick.slingRating, 'mass') },
-    { label: 'Tilt while hanging', value: hung ? `${show(Math.abs(hung.tiltDeg), 'angle')} low at the ${hung.tiltDeg > 0 ? 'left' : 'right'}` : UNKNOWN },
+  const rigging = hung ? rigged(show, picked, hung, factor) : [{ label: 'How it hangs', value: UNKNOWN }];
+  return { hook, load, crane: craneLines, rigging };
+}
+
+/** How the piece hangs on this hook: on two legs, on one sling turned upright, or at one of its ends. */
+function rigged(show: (value: number | null, kind: QuantityKind) => string, { pick, hook, turned }: PickContext, hung: Hanging, factor: number): Entry[] {
+  const rating = { label: hung.way === 'slung' ? 'Rating of one leg' : 'Rating of the sling', value: show(pick.slingRating, 'mass') };
+  const each = (values: readonly number[], kind: QuantityKind, times = 1) => values.map((value) => show(value * times, kind)).join(', ');
+  if (hung.way === 'slung')
+    return [
+      { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
+      { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
+      { label: 'Tension at rest', value: each(hung.tension, 'force') },
+      { label: `Tension moving, × ${show(factor, 'factor')}`, value: each(hung.tension, 'force', factor) },
+      { label: 'Leg angles from the horizontal', value: each(hung.angleDeg, 'angle') },
+      rating,
+      { label: 'Tilt while hanging', value: `${show(Math.abs(hung.tiltDeg), 'angle')} low at the ${hung.tiltDeg > 0 ? 'left' : 'right'}` },
+    ];
+  const tension = hung.way === 'two' && hook === 'second' ? hung.tension[1]! : hung.tension[0]!;
+  return [
+    ...(turned
+      ? [
+          { label: 'Slung from the upper end', value: show(pick.turned?.top ?? null, 'length') },
+          { label: 'Tail held from the lower end', value: show(turned.tail, 'length') },
+        ]
+      : [{ label: `Slung from the ${hook === 'main' ? 'left' : 'right'} end`, value: show(hook === 'main' ? pick.left : pick.right, 'length') }]),
+    { label: 'Sling', value: show(hung.hookAbovePick, 'length') },
+    { label: `Tension moving, × ${show(factor, 'factor')}`, value: show(tension * factor, 'force') },
+    rating,
   ];
-  return { load, crane: craneLines, rigging };
 }
 
 /** One page for each pick. */
@@ -87,7 +114,8 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
   const at = replay.steps[cursor]?.after ?? replay.before;
   const structure = structurePose(plan, replay, cursor);
   const mark = markLifted(plan, pick);
-  const { load, crane, rigging } = figures(plan, pick, checks);
+  const hooks = hooksOf(plan, pick).map((picked) => figures(plan, picked, checks));
+  const room = TOLD[paper] - (hooks.length - 1) * 7;
   // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
   const mineBy: Partial<Record<Check['about']['kind'], string>> = { pick: pick.id, piece: pick.piece, beam: pick.piece };
   const aboutPick = ({ about, station }: Check) =>
@@ -97,7 +125,7 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
     (station === 'measure' && about.kind !== 'piece' && about.kind !== 'beam');
   const mine = worstFirst(checks.filter((check) => check.verdict !== 'clear' || aboutPick(check)));
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
-  const told = mine.filter((check, i) => check.verdict !== 'clear' || i < TOLD[paper]);
+  const told = mine.filter((check, i) => check.verdict !== 'clear' || i < room);
   const rest = mine.slice(told.length);
   const nextRatio = rest.find((check) => check.ratio !== null && check.quantity !== 'count')?.ratio ?? null;
   const bad = mine.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
@@ -125,11 +153,13 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
           <DrawingOnPaper drawing={elevationScene(plan, at, 'beam', allStanding(plan, {}), 'runSheet', structure)} width={262} height={200} />
         </View>
       </View>
-      <View style={[styles.row, { gap: 12 }]}>
-        <View style={{ width: '33%' }}>{block('Load', load)}</View>
-        <View style={{ width: '35%' }}>{block('Crane', crane)}</View>
-        <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
-      </View>
+      {hooks.map(({ hook, load, crane, rigging }) => (
+        <View key={hook} style={[styles.row, { gap: 12 }]}>
+          <View style={{ width: '33%' }}>{block(hook === 'main' ? 'Load' : 'Load of the second hook', load)}</View>
+          <View style={{ width: '35%' }}>{block(hook === 'main' ? 'Crane' : 'Second crane', crane)}</View>
+          <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
+        </View>
+      ))}
       <Text style={styles.heading}>Checks, worst first</Text>
       {told.map((check, i) => (
         <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>

@@ -248,6 +248,8 @@ function dropLoose(plan: Draft<Plan>): void {
   plan.stands = plan.stands.filter((one) => has(plan.cranes)(one.crane));
   plan.picks = plan.picks.filter((one) => has(plan.stands)(one.stand) && (beam(one.piece) || has(plan.pieces)(one.piece)));
   const [stand, pick] = [has(plan.stands), has(plan.picks)];
+  // A pick whose second crane went is lifted by the first alone, until somebody says otherwise.
+  for (const one of plan.picks) if (one.second && !stand(one.second.stand)) one.second = null;
   // A piece whose pick went is still hung: by what, is asked.
   for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
   const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick };

@@ -10,6 +10,8 @@ import { judge } from '../check';
 import type { Finding } from '../findings';
 import type { HangingResult } from '../hanging';
 import type { LiftPath } from '../lift-path';
+import type { Turned } from '../lift-turned';
+import type { HookOf, Share } from '../lift-two';
 import type { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import type { Replay } from '../replay';
@@ -21,7 +23,11 @@ import type { Static, TObject } from 'typebox';
 
 /** All that the checks of one pick share. */
 export interface PickContext {
+  /** as this hook has it: its stand, its boom, its slings */
   pick: Pick;
+  /** as the plan has it */
+  drawn: Pick;
+  hook: HookOf;
   lifted: Lifted;
   piece: Piece;
   stand: Stand;
@@ -30,6 +36,10 @@ export interface PickContext {
   seat: Target | Missing;
   hanging: HangingResult;
   path: LiftPath | Missing;
+  /** of a piece on two hooks, what this one carries; null: all of it */
+  share: Share | null;
+  /** set upright: how it is turned */
+  turned: Turned | null;
   /** all below the boom tip: what must be carried, and the least it may weigh */
   gross: { mass: number; least: number; trace: Trace } | Missing;
 }
@@ -133,3 +143,7 @@ export function sourced(text: string, rules: Rules, ...keys: ThresholdKey[]): st
 
 /** The move at which a pick is on the hook: its lift, or for a piece of the structure the move that hangs it. */
 export const liftMove = (plan: Plan, pick: Pick): string | null => moveFor(plan, 'pick.lift', pick.id) ?? moveFor(plan, 'piece.hang', pick.id);
+
+/** Which of the hooks of a pick a check is about: of the second it is a part of its own. */
+export const onHook = ({ drawn, hook, stand }: PickContext, subject: string, part?: string): { subject: string; about: About } =>
+  hook === 'main' ? on('pick', drawn, subject, part) : on('pick', drawn, `${subject}, second hook`, part === undefined ? stand.id : `${stand.id} ${part}`);

@@ -14,7 +14,7 @@ import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import { chartAuditChecks } from './chart-audit';
 import { phrase, q } from '../../calc/work';
-import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, on, told } from './context';
+import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, onHook, told } from './context';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -31,7 +31,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const lift = liftMove(plan, pick);
   const at = (id: string, calc: { id: string; source: { text: string } }, ...keys: Parameters<typeof rules.value>[0][]): Place => ({
     id,
-    ...on('pick', pick, piece.mark),
+    ...onHook(picked, piece.mark),
     station: 'gear',
     move: lift,
     calc: calc.id,
@@ -61,7 +61,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   return checks;
 }
 
-function chartCheck({ plan, rules }: Context, { pick, crane, path, gross }: PickContext, place: Place): Check {
+function chartCheck({ plan, rules }: Context, { pick, drawn, crane, path, gross }: PickContext, place: Place): Check {
   if (crane.chart === null) return missingCheck(place, 'mass', `${crane.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
   if (gross instanceof Missing) return missingCheck(place, 'mass', gross.questions.join(' '));
   if (path instanceof Missing) return missingCheck(place, 'mass', `The radius is not known. ${path.questions.join(' ')}`);
@@ -83,10 +83,19 @@ function chartCheck({ plan, rules }: Context, { pick, crane, path, gross }: Pick
     if (worst === null || outcome.output.capacity <= worst.capacity) worst = { capacity: outcome.output.capacity, radius, traces };
   }
   if (worst === null) return missingCheck(place, 'mass', 'The way of the lift has no radius to read.');
+  const share = drawn.second ? rules.value('tandemShare') : 1;
+  const capacity = worst.capacity * share;
   return ratioCheck(
-    place,
-    { demand: gross.mass, capacity: worst.capacity, quantity: 'mass', caution: rules.value('chartCaution') },
-    { code: 'lift.chart', gross: gross.mass, radius: worst.radius, boom: pick.boom, capacity: worst.capacity },
+    drawn.second ? { ...place, source: sourced(place.source, rules, 'tandemShare', 'hookDifference') } : place,
+    { demand: gross.mass, capacity, quantity: 'mass', caution: rules.value('chartCaution') },
+    {
+      code: 'lift.chart',
+      gross: gross.mass,
+      radius: worst.radius,
+      boom: pick.boom,
+      capacity,
+      ...(drawn.second ? { shared: { share, chart: worst.capacity } } : {}),
+    },
     [gross.trace, ...worst.traces],
   );
 }
@@ -99,11 +108,12 @@ export interface Travel {
 }
 
 /** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(plan: SettledPlan, { pick, piece, seat }: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
+export function travelHeight(plan: SettledPlan, { pick, piece, seat, turned, hook }: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
   const clearance = rules.value('loadClearance');
-  const seats = seat instanceof Missing ? 0 : Math.max(seat.left.level, seat.right.level);
+  // A tail is carried in where the piece lies, and let go there.
+  const seats = seat instanceof Missing ? 0 : turned && hook === 'second' ? piece.start.level : Math.max(seat.left.level, seat.right.level);
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
-  const tallest = tallestUnder(plan, path, piece, weight.cg.x, weight.section.width, standingBefore(plan, rules, pick));
+  const tallest = tallestUnder(plan, path, weight.section.width, standingBefore(plan, rules, pick));
   if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
   return { underside, over: null };
 }
@@ -179,8 +189,8 @@ function boomGapChecks(
 ): Check[] {
   const { piece, crane, pick } = picked;
   const least = rules.value('boomClearance');
-  const top = travel.underside + hanging.loadDepth + weight.above;
-  const load = leastGap((station) => outlineAt(station, piece, weight.cg.x, weight.section.width), top, picked, path);
+  const top = travel.underside + hanging.height;
+  const load = leastGap((station) => outlineAt(station, weight.section.width), top, picked, path);
   const things = plan.site.obstructions.map((o) => ({
     id: o.id,
     what: o.name,
@@ -198,7 +208,7 @@ function boomGapChecks(
     });
     return [
       ratioCheck(
-        { ...place, ...on('pick', pick, what, id) },
+        { ...place, ...onHook(picked, what, id) },
         { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
         { code: 'lift.boomGap', what, gap: nearest.gap, least },
         traces,
@@ -210,7 +220,7 @@ function boomGapChecks(
 /** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
 const MOST_CHART_GUST = 25;
 
-function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContext, weight: PieceWeight, place: Place): Check {
+function windCheck({ plan, rules }: Context, { crane, piece, gross, turned, share }: PickContext, weight: PieceWeight, place: Place): Check {
   if (crane.chartGust === null) return missingCheck(place, 'speed', `Up to what gust is ${crane.name}’s chart good? Read it off the chart.`);
   if (crane.chartGust > MOST_CHART_GUST)
     return {
@@ -222,11 +232,13 @@ function windCheck({ plan, rules }: Context, { crane, piece, gross }: PickContex
   if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
   if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
   const depth = weight.section.depth + weight.below + weight.above;
+  // Standing upright it shows the wind its broader side, whichever way it turns.
+  const broad = turned ? Math.max(depth, weight.section.width) : depth;
   const { outcome, traces } = traced(craneWindLimit, {
     chartGust: crane.chartGust,
     // Its own weight holds the load against the wind: no more of it is counted than anybody is sure of.
     mass: gross.least,
-    area: piece.length * depth,
+    area: piece.length * broad * (share ? share.level / weight.weight : 1),
     drag: rules.value('windDrag'),
   });
   if (!outcome.ok) return missingCheck(place, 'speed', outcome.error);

@@ -2,7 +2,7 @@ import { rulesOf } from '../../rules/rule-sets';
 import { keep, keepOne } from '../keep';
 import { settle } from '../settle';
 import { keyOf, worst, type Check, type Verdict } from '../check';
-import { pickContext } from '../pick-context';
+import { hooksOf } from '../pick-context';
 import { pickOfPiece } from '../lookups';
 import { pieceWeight } from '../piece-weight';
 import { replay, type Replay } from '../replay';
@@ -110,10 +110,9 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
-    ...plan.picks.flatMap((pick) => {
-      const picked = pickContext(plan, pick);
-      return [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)];
-    }),
+    ...plan.picks
+      .flatMap((pick) => hooksOf(plan, pick))
+      .flatMap((picked) => [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)]),
     ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),

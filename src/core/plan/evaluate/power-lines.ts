@@ -22,12 +22,12 @@ export function powerLineChecks(context: Context, picked: PickContext): Check[] 
 
 function lineChecks(context: Context, picked: PickContext, line: PowerLine): Check[] {
   const { plan, rules } = context;
-  const { stand, pick, path, weight } = picked;
+  const { stand, pick, path, weight, hook } = picked;
   const european = rules.id === 'eu-ls';
   const table = european ? powerLineEu : cranePowerLine;
   const place = (id: string): Place => ({
     id,
-    ...on('powerLine', line, line.name, pick.id),
+    ...on('powerLine', line, line.name, hook === 'main' ? pick.id : `${pick.id} ${stand.id}`),
     station: 'gear',
     move: moveFor(plan, 'crane.set', stand.id),
     calc: table.id,
@@ -130,19 +130,20 @@ function nearest(picked: PickContext, weight: PieceWeight, underside: number, pa
   return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line)));
 }
 
-function stationToLine({ crane, pick, stand, piece }: PickContext, weight: PieceWeight, underside: number, station: Station, line: Placed): number {
+function stationToLine({ crane, pick, stand, piece, turned }: PickContext, weight: PieceWeight, underside: number, station: Station, line: Placed): number {
   const a: Vec3 = { ...line.from, z: line.height };
   const b: Vec3 = { ...line.to, z: line.height };
   const out = direction(station.bearingDeg);
   const rise = Math.sqrt(Math.max(0, pick.boom ** 2 - (station.radius + crane.pivotBack) ** 2));
   const foot = add(stand.at, scale(out, -crane.pivotBack));
   const tip: Vec3 = { ...add(stand.at, scale(out, station.radius)), z: crane.pivotHeight + rise };
-  const outline = outlineAt(station, piece, weight.cg.x, weight.section.width);
+  const outline = outlineAt(station, weight.section.width);
+  const top = underside + (turned ? piece.length : weight.section.depth);
   const edges = outline.map((p, i): [Vec3, Vec3] => {
     const next = outline[(i + 1) % outline.length]!;
     return [
-      { ...p, z: underside + weight.section.depth },
-      { ...next, z: underside + weight.section.depth },
+      { ...p, z: top },
+      { ...next, z: top },
     ];
   });
   const hoist: Vec3 = { ...station.hook, z: underside };

@@ -13,9 +13,14 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
+import { liftTail } from '../../lift/tail.calc';
+import { craneTandem } from '../../cranes/tandem.calc';
+import { phrase, q } from '../../calc/work';
+import { isTurned, standOf } from '../lookups';
+import type { Turned } from '../lift-turned';
 import type { Piece } from '../schema';
 import { reckonedYield } from '../reckoned-yield';
-import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
+import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
@@ -41,44 +46,44 @@ export function weightCheck(context: Context, piece: Piece, weight: PieceWeight 
   };
 }
 
-/** Slings, tilt, and the piece's own strength and stability while it hangs. */
-export function riggingChecks(context: Context, pickContext: PickContext): Check[] {
+/** Slings, tilt, and the piece’s own strength and stability while it hangs. */
+export function riggingChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
-  const { pick, piece, weight, hanging } = pickContext;
-  const sling = moveFor(plan, 'piece.sling', pick.id);
-  const place = (id: string, calc: string, source: string, move = sling) => ({
-    id,
-    ...on('pick', pick, piece.mark),
-    station: 'picks' as const,
-    move,
-    calc,
-    source,
-  });
-  const hook = riggingHook.source.text;
+  const { pick, piece, weight, hanging, hook, turned, drawn } = picked;
+  const sling = moveFor(plan, 'piece.sling', pick.id) ?? liftMove(plan, pick);
+  const place = (id: string, calc: string, source: string): Place => ({ id, ...onHook(picked, piece.mark), station: 'picks', move: sling, calc, source });
+  const calc = turned ? liftTail : drawn.second ? craneTandem : riggingHook;
+  const source = calc.source.text;
+  const asked =
+    drawn.turned && !isTurned(plan, drawn)
+      ? [
+          missingCheck(
+            place('pick.turned', liftTail.id, liftTail.source.text),
+            'count',
+            `${piece.mark} is set level, and its pick turns it upright. Which is it?`,
+          ),
+        ]
+      : [];
   if (hanging instanceof Missing)
-    return [missingCheck(place('rigging.tension', riggingHook.id, hook), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
+    return [...asked, missingCheck(place('rigging.tension', calc.id, source), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
   if ('impossible' in hanging)
-    return [flatStop(place('rigging.closes', riggingHook.id, hook), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
-  const checks: Check[] = [
-    tensionCheck(
-      context,
-      pickContext,
-      hanging,
-      place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution')),
-    ),
-  ];
-  const flattest = hanging.angleDeg[0] <= hanging.angleDeg[1] ? 0 : 1;
-  const angleDeg = hanging.angleDeg[flattest];
+    return [...asked, flatStop(place('rigging.closes', calc.id, source), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
+  const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
+  const body = hook === 'main' && !(weight instanceof Missing) ? bodyChecks(context, picked, weight, hanging) : [];
+  if (hanging.way !== 'slung') return [...asked, plumbTension(context, picked, hanging, tensionAt), ...sharedChecks(context, picked, place), ...body];
+  const checks: Check[] = [tensionCheck(context, picked, hanging, tensionAt)];
+  const flattest = hanging.angleDeg[0]! <= hanging.angleDeg[1]! ? 0 : 1;
+  const angleDeg = hanging.angleDeg[flattest]!;
   const leastDeg = rules.value('slingLeastAngle');
   checks.push(
     ratioCheck(
-      place('rigging.angle', riggingHook.id, sourced(hook, rules, 'slingLeastAngle', 'slingCautionAngle')),
+      place('rigging.angle', riggingHook.id, sourced(source, rules, 'slingLeastAngle', 'slingCautionAngle')),
       { demand: leastDeg, capacity: angleDeg, quantity: 'angle', caution: leastDeg / rules.value('slingCautionAngle'), inclusive: true },
       { code: 'sling.angle', leg: flattest === 0 ? 'the left one' : 'the right one', angleDeg, leastDeg },
       [hanging.trace],
     ),
     ratioCheck(
-      place('rigging.tilt', riggingHook.id, sourced(hook, rules, 'tiltMost', 'tiltCaution')),
+      place('rigging.tilt', riggingHook.id, sourced(source, rules, 'tiltMost', 'tiltCaution')),
       {
         demand: Math.abs(hanging.tiltDeg),
         capacity: rules.value('tiltMost'),
@@ -90,8 +95,45 @@ export function riggingChecks(context: Context, pickContext: PickContext): Check
       [hanging.trace],
     ),
   );
-  if (!(weight instanceof Missing)) checks.push(...bodyChecks(context, pickContext, weight, hanging));
-  return checks;
+  return [...asked, ...checks, ...body];
+}
+
+/** One sling that carries all that hangs on its hook, plumb. */
+function plumbTension({ rules }: Context, { pick, piece, hook, turned }: PickContext, hanging: Hanging, place: Place): Check {
+  const sling = `the sling of ${piece.mark}${hook === 'second' ? ' on the second hook' : ''}`;
+  if (pick.slingRating === null)
+    return missingCheck(place, 'force', `What is ${sling} rated for${turned ? ', as it is put round it' : ''}? Read its tag.`, [hanging.trace]);
+  const dynamicFactor = rules.value('dynamicFactor');
+  const tension = hanging.way === 'two' && hook === 'second' ? hanging.tension[1]! : hanging.tension[0]!;
+  const { outcome, traces } = traced(slingRating, { tension, dynamicFactor, rating: pick.slingRating });
+  if (!outcome.ok) return missingCheck(place, 'force', outcome.error);
+  const { demand, capacity } = outcome.output;
+  return ratioCheck(
+    place,
+    { demand, capacity, quantity: 'force', caution: rules.value('slingCaution') },
+    told(
+      phrase`${capital(sling)} carries ${q(demand, 'force')} with the dynamic factor ${q(dynamicFactor, 'factor')}; it is good for ${q(capacity, 'force')}.`,
+    ),
+    [hanging.trace, ...traces],
+  );
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** What the second of two hooks carries of one piece; two hooks of one crane are one hook. */
+function sharedChecks({ plan, rules }: Context, picked: PickContext, place: (id: string, calc: string, source: string) => Place): Check[] {
+  const { drawn, share, turned, hook, piece, crane } = picked;
+  if (!drawn.second || hook === 'main') return [];
+  const calc = turned ? liftTail : craneTandem;
+  const at = place('pick.hooks', calc.id, sourced(calc.source.text, rules, 'hookDifference'));
+  if (standOf(plan, drawn.stand).crane === standOf(plan, drawn.second.stand).crane)
+    return [flatStop(at, 'count', told(phrase`Both hooks of ${piece.mark} are of ${crane.name}. Give the second its own crane.`), [])];
+  if (!share) return [];
+  const words = turned
+    ? phrase`As it leaves the ground the second hook holds ${q(share.most, 'force')} of ${piece.mark}; from there the first takes more until it carries all.`
+    : phrase`Level, the second hook carries ${q(share.level, 'force')} of ${piece.mark}; with one hook lagging by ${q(rules.value('hookDifference'), 'angle')}, up to ${q(share.most, 'force')}.`;
+  const row = ratioCheck(at, { demand: share.most, capacity: share.most, quantity: 'force', caution: null, inclusive: true }, told(words), share.traces);
+  return [{ ...row, capacity: null, ratio: null }];
 }
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -105,23 +147,28 @@ function tensionCheck({ rules }: Context, { pick }: PickContext, hanging: Hangin
   return ratioCheck(
     place,
     { demand, capacity, quantity: 'force', caution: rules.value('slingCaution') },
-    { code: 'sling.tension', tensions: [hanging.tension[0] * dynamicFactor, hanging.tension[1] * dynamicFactor], factor: dynamicFactor, rating: capacity },
+    { code: 'sling.tension', tensions: [hanging.tension[0]! * dynamicFactor, hanging.tension[1]! * dynamicFactor], factor: dynamicFactor, rating: capacity },
     [hanging.trace, ...traces],
   );
 }
 
+/** Where a piece that is turned upright is held while it lies, from its left and right end. */
+const turnedPicks = ({ slung, tail, firstUp }: Turned, { length }: Piece): { left: number; right: number } =>
+  firstUp ? { left: length - slung, right: tail } : { left: tail, right: length - slung };
+
 /** Bending with the squeeze of the slings, and sideways buckling, of the piece between and beyond its picks. */
-function bodyChecks(context: Context, { pick, piece }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
+function bodyChecks(context: Context, { pick, piece, turned }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
   const { plan, rules } = context;
   const lift = liftMove(plan, pick);
   const { section } = weight;
   const american = rules.id === 'us-asd';
   const factor = rules.value('dynamicFactor') * rules.value('loadFactor');
   const newtons = (mass: number) => mass * (1 + weight.allowance) * GRAVITY;
+  const { left, right } = turned ? turnedPicks(turned, piece) : pick;
   const moments = traced(pickMoments, {
     length: piece.length,
-    left: pick.left,
-    right: pick.right,
+    left,
+    right,
     runs: [
       { weightPerLength: newtons(weight.perLength), from: 0, to: piece.length },
       ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
@@ -133,11 +180,24 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
   const hangingAt = at('pick.hanging', hangingCalc.id, sourced(hangingCalc.source.text, rules, 'hangingSafety', 'dynamicFactor', 'loadFactor'));
   if (!moments.outcome.ok) return [missingCheck(bendingAt, 'moment', moments.outcome.error)];
   const moment = moments.outcome.output.governing * factor;
+  if (turned) {
+    // Between its sling and its tail it can buckle sideways as a beam on two supports.
+    const lying = bendingCapacity(section, reckonedYield(piece), rules, { length: piece.length - left - right, factor: 1 });
+    if (lying instanceof Missing) return [missingCheck(bendingAt, 'moment', lying.questions.join(' '), moments.traces)];
+    return [
+      ratioCheck(
+        { ...bendingAt, calc: pickMoments.id, source: sourced(pickMoments.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution') },
+        { demand: moment, capacity: lying.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+        told(phrase`As it is turned up, ${piece.mark} bends ${q(moment, 'moment')} between sling and tail; it is good for ${q(lying.capacity, 'moment')}.`),
+        [...moments.traces, ...lying.traces],
+      ),
+    ];
+  }
   const checks: Check[] = [];
 
   const bending = bendingCapacity(section, reckonedYield(piece), rules, null);
-  const squeeze = hanging.tension[0] * Math.cos((hanging.angleDeg[0] * Math.PI) / 180) * factor;
-  const between = piece.length - pick.left - pick.right;
+  const squeeze = hanging.way === 'slung' ? hanging.tension[0]! * Math.cos((hanging.angleDeg[0]! * Math.PI) / 180) * factor : 0;
+  const between = piece.length - left - right;
   const radius = section.rWeak ?? Math.sqrt(section.iWeak / section.area);
   const column = { yield: reckonedYield(piece), modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };
   const axial = american
@@ -171,7 +231,7 @@ function bodyChecks(context: Context, { pick, piece }: PickContext, weight: Piec
     torsion: section.torsion,
     warping: section.warping,
     length: piece.length,
-    liftFromEnd: Math.min(pick.left, pick.right),
+    liftFromEnd: Math.min(left, right),
   });
   if (!critical.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', critical.outcome.error)];
   const usable = traced(hangingStrength, {

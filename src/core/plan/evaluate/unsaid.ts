@@ -2,7 +2,7 @@ import { allRows, allWalls } from '../views';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { AboutKind, Check, StationId } from '../check';
 import { unsaidWords, type MayBeUnsaid } from '../document/unsaid';
-import { markLifted } from '../lookups';
+import { isTurned, markLifted } from '../lookups';
 import type { Pick, Plan } from '../schema';
 import { missingCheck, on, type Context } from './context';
 
@@ -18,6 +18,13 @@ const all = (things: readonly (MayBeUnsaid & { id: string })[], kind: AboutKind,
 
 const named = (thing: { name: string }): string => thing.name;
 
+/** A piece that is turned upright hangs on one sling: where two would take it, and how long they are, is not asked. */
+function askedOfPick(plan: Plan, pick: Pick): Pick {
+  if (!pick.unsaid || !isTurned(plan, pick)) return pick;
+  const rest = pick.unsaid.filter((key) => key !== 'left' && key !== 'right' && !(key === 'legs' && !pick.second));
+  return { ...pick, unsaid: rest };
+}
+
 /** Every thing of the plan that may stand there before its figures are said. */
 const askedOf = (plan: Plan): Asked[] => [
   ...all(plan.bearings, 'bearing', 'measure', named),
@@ -29,7 +36,12 @@ const askedOf = (plan: Plan): Asked[] => [
   ...all(plan.members, 'member', 'steel', (one: { mark: string }) => one.mark || 'the new member'),
   ...all(plan.cranes, 'crane', 'gear', named),
   ...all(plan.stands, 'stand', 'gear', named),
-  ...all(plan.picks, 'pick', 'picks', (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`)),
+  ...all(
+    plan.picks.map((pick) => askedOfPick(plan, pick)),
+    'pick',
+    'picks',
+    (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`),
+  ),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.links, 'link', 'measure', named),
   ...all(

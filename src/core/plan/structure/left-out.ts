@@ -3,6 +3,7 @@ import type { Check } from '../check';
 import { missingCheck, moveFor } from '../evaluate/context';
 import { keep, keepOne } from '../keep';
 import { temporarySupports } from '../document/structure';
+import { standsOfPick } from '../lookups';
 import { namesPerson, saysSomething } from '../records';
 import type { Joint, Move, MoveKind, Support } from '../schema';
 import { beamAt, jointAt, type JointState } from './state';
@@ -112,7 +113,7 @@ function liftsLeftOut({ plan }: Ground['context'], beams: Ground['beams']): Chec
       ask('moves.pick', about('pick', pick, beam.mark), null, `A pick of ${beam.mark} is planned and no move hangs it by that pick. When is it lifted?`);
     }
   for (const stand of plan.stands) {
-    const here = lifting.filter((pick) => pick.stand === stand.id);
+    const here = lifting.filter((pick) => standsOfPick(pick).includes(stand.id));
     if (here.length > 0 && !here.some((pick) => tried.has(pick.id)))
       ask(
         'moves.trial',
