@@ -160,7 +160,7 @@ describe('two cranes on one piece', () => {
   const weight = 0.0384 * 7850 * 10 * 1.05 * 9.80665;
 
   test('each takes its share of the piece, and three quarters of its chart', () => {
-    const plan = two((p) => ((pick(p).left = 2), (second(p).via = { x: 31, y: -9 })));
+    const plan = two((p) => ((pick(p).left = 2), (second(p).via = { x: 31, y: -9 }), (p.stands[2]!.at.x = 39)));
     const [a, b] = hooksOf(settle(plan), pick(plan));
     // 2 m and 2.4 m from the ends of 10 m: hooks 5.6 m apart, the balance point 3 m from the first.
     expect(a!.share!.level / weight).toBeCloseTo(2.6 / 5.6, 6);
