@@ -8,19 +8,22 @@ export interface WantedField {
 const at = (station: StationId, ...labels: string[]): WantedField[] => labels.map((label) => ({ station, label }));
 
 const rigging = at('picks', 'Slings and shackles weigh');
+const turned = ['Slung from its upper end', 'Sling from there to the hook', 'Tail from its lower end'];
 const block = at('gear', 'Hook block weighs');
 const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Other end, east', 'Other end, north', 'Height of the lowest wire');
 
 /** By check, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
 export const byCheck: Readonly<Record<string, WantedField[]>> = {
-  'lift.chart': [...rigging, ...block],
+  'lift.chart': [...rigging, ...at('picks', ...turned, 'Its slings and shackles weigh', 'Boom of the second crane'), ...block],
   'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
   'lift.chartBase': at('gear', 'Chart is for a base, front to rear', 'Chart is for a base, side to side'),
   'lift.chartCells': at('gear', 'Held against the maker’s chart by', 'Held on'),
   'stand.ground': [...at('gear', 'Mat under each outrigger', 'Ground may take'), ...rigging, ...block],
   'stand.powerLine': placeOfLine,
   'stand.powerZone': at('gear', 'Taken where crane or load could come near', 'Answers for it', 'Since'),
-  'rigging.tension': at('picks', 'Rating of one leg'),
+  'rigging.tension': at('picks', ...turned, 'Rating of one leg', 'Rating of the sling', 'Rating of its sling'),
+  'lift.headRoom': at('picks', ...turned, 'Boom of the second crane'),
+  'lift.boomGap': at('picks', ...turned, 'Boom of the second crane'),
   'piece.weight': at('steel', 'Section'),
   'statement.mass': at('steel', 'Chosen by', 'Because', 'The plan goes by'),
   'statement.length': at('steel', 'Length by drawing'),

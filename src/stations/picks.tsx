@@ -1,18 +1,26 @@
 'use client';
-import { Plus } from 'lucide-react';
+import { CopyCheck, Layers, Plus } from 'lucide-react';
+import { useMemo } from 'react';
+import type { Fault } from '@/core/calc/schema';
+import { slungAsUsual } from '@/core/plan/alike';
+import { isTurned } from '@/core/plan/lookups';
+import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/plan/plan-lifts';
 import { pickContext } from '@/core/plan/pick-context';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { Missing } from '@/core/plan/missing';
-import type { Pick, Plan } from '@/core/plan/schema';
+import type { Pick } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
+import { AlikeButton } from './alike-button';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { settle } from '@/core/plan/settle';
+
+type Place = { x: number; y: number };
 
 /** How each piece hangs and how it travels. */
 export function PicksStation() {
@@ -65,16 +73,6 @@ function AboutPick({ pick, short }: { pick: Pick; short?: boolean }) {
   return `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'length', system)} to ${formatQuantity(path.most, 'length', system)}`;
 }
 
-/** Pieces that no pick lifts yet. */
-const unlifted = ({ picks, pieces, structure }: Plan): { id: string; mark: string; length: number }[] => {
-  const lifted = new Set(picks.map((pick) => pick.piece));
-  const makes = new Map(structure.makes.map((one) => [one.id, one]));
-  return [
-    ...pieces.map(({ id, mark, length }) => ({ id, mark, length })),
-    ...structure.pieces.map(({ id, mark, make }) => ({ id, mark, length: makes.get(make)?.length ?? 0 })),
-  ].filter(({ id }) => !lifted.has(id));
-};
-
 /** A pick of another piece, slung and swung as the last one; its boom and slings are asked where there is none before it. */
 function NewPick() {
   const plan = usePlan();
@@ -83,37 +81,13 @@ function NewPick() {
   const stand = plan.stands[plan.stands.length - 1];
   const like = plan.picks[plan.picks.length - 1];
   if (!stand || next.length === 0) return null;
-  const add = ({ id, length }: (typeof next)[number]) => {
-    const quarter = Math.round(length * 25) / 100;
-    const pick: Pick = like
-      ? // Its slings are those of the last one; where they take this piece, and how, is asked.
-        {
-          ...like,
-          id: freshId('k'),
-          unsaid: ['left', 'right', 'legs'],
-          piece: id,
-          left: Math.min(like.left, length / 2),
-          right: Math.min(like.right, length / 2),
-        }
-      : {
-          id: freshId('k'),
-          unsaid: ['left', 'right', 'legs', 'boom', 'liftOver'],
-          piece: id,
-          stand: stand.id,
-          left: quarter,
-          right: quarter,
-          legs: { left: Math.max(1, length / 2), right: Math.max(1, length / 2) },
-          slingRating: null,
-          riggingMass: null,
-          boom: 12,
-          swing: 'short',
-          swingRadius: null,
-          liftOver: 1,
-        };
-    act('addTo', { list: 'picks', thing: pick });
-  };
+  const add = ({ id, length }: (typeof next)[number]) =>
+    act('addTo', { list: 'picks', thing: like ? pickLike(like, freshId('k'), id, length) : newPick(freshId('k'), id, stand.id, length) });
   return (
     <div className="flex flex-wrap gap-1.5">
+      {plan.stands.map(({ id, name }) => (
+        <LiftAll key={id} stand={id} name={name} />
+      ))}
       {next.slice(0, 6).map((one) => (
         <SmallButton key={one.id} onClick={() => add(one)}>
           <Plus size={13} aria-hidden /> A pick of {one.mark}
@@ -124,46 +98,180 @@ function NewPick() {
   );
 }
 
+/** All that hangs in the run sheet and nobody has said by what, lifted from one stand. */
+function LiftAll({ stand, name }: { stand: string; name: string }) {
+  const plan = usePlan();
+  const act = useAct();
+  const lifts = useMemo(() => liftsFrom(plan, stand, freshId), [plan, stand]);
+  if (!lifts || lifts.picks.length < 2) return null;
+  return (
+    <SmallButton onClick={() => act('planLifts', lifts)}>
+      <Layers size={13} aria-hidden /> Lift {lifts.picks.length} pieces from {name}
+    </SmallButton>
+  );
+}
+
+/** Slings as they usually take such a piece, for this one and for all that nobody has slung. */
+function AsUsual({ pick }: { pick: Pick }) {
+  const plan = usePlan();
+  const act = useAct();
+  const settled = useMemo(() => settle(plan), [plan]);
+  const system = plan.job.units;
+  const balanceOf = (one: Pick) => {
+    const { weight } = pickContext(settled, one);
+    return weight instanceof Missing ? null : weight.cg.x;
+  };
+  if (!isUnslung(plan, pick)) return null;
+  const balance = balanceOf(pick);
+  const usual = balance === null ? null : usualSlinging(plan, pick, balance);
+  if (!usual) return null;
+  const show = (value: number) => formatQuantity(value, 'length', system);
+  const words = usual.turned
+    ? `${show(usual.turned.top ?? 0)} from its upper end, its tail ${show(usual.turned.tail ?? 0)} from its lower`
+    : `${show(usual.left ?? 0)} and ${show(usual.right ?? 0)} from its ends, ${pick.second ? 'slings' : 'legs at 60°'} of ${show(usual.legs?.left ?? 0)}`;
+  const others = plan.picks.filter((one) => one.id !== pick.id && isUnslung(plan, one)).length;
+  const slingAll = () => {
+    const all = slungAsUsual(plan, balanceOf);
+    if (all) act('editEach', all);
+  };
+  return (
+    <div className="col-span-2 flex flex-wrap gap-1.5">
+      <SmallButton onClick={() => act('editPick', { id: pick.id, changes: usual }, `${pick.id} usual`)}>Sling it {words}</SmallButton>
+      {others > 0 && (
+        <SmallButton onClick={slingAll}>
+          <CopyCheck size={13} aria-hidden /> Sling it and {others} others so, each by its own length
+        </SmallButton>
+      )}
+    </div>
+  );
+}
+
 function PickFields({ pick }: { pick: Pick }) {
   const plan = usePlan();
   const act = useAct();
   const { open, figure } = useInputs();
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, `${pick.id} ${field}`);
+  const turned = isTurned(plan, pick);
+  const { second } = pick;
+  const stands = plan.stands.map(({ id, name, crane }) => ({ value: id, label: `${name}, ${plan.cranes.find((one) => one.id === crane)?.name ?? ''}` }));
+  const legs = saidOf(pick, 'legs', pick.legs);
   return (
     <>
-      <Group title="Pick points and slings">
+      <Group title={turned ? 'Turned upright under the hook' : 'Pick points and slings'}>
         {plan.stands.length > 1 && (
           <div className="col-span-2">
-            <ChoiceField
-              label="Lifted from"
-              value={pick.stand}
-              choices={plan.stands.map(({ id, name, crane }) => ({ value: id, label: `${name}, ${plan.cranes.find((one) => one.id === crane)?.name ?? ''}` }))}
-              onValue={(stand) => edit({ stand }, 'stand')}
-            />
+            <ChoiceField label="Lifted from" value={pick.stand} choices={stands} onValue={(stand) => edit({ stand }, 'stand')} />
           </div>
         )}
-        {figure('Left end to pick', 'length', saidOf(pick, 'left', pick.left), (left) => edit({ left }, 'left'))}
-        {figure('Right end to pick', 'length', saidOf(pick, 'right', pick.right), (right) => edit({ right }, 'right'))}
-        {figure('Left leg', 'length', saidOf(pick, 'legs', pick.legs.left), (left) => edit({ legs: { ...pick.legs, left } }, 'leg left'))}
-        {figure('Right leg', 'length', saidOf(pick, 'legs', pick.legs.right), (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
-        {open('Rating of one leg', 'mass', pick.slingRating, (slingRating) => edit({ slingRating }, 'rating'))}
+        <AsUsual pick={pick} />
+        {turned ? (
+          <TurnedFields pick={pick} />
+        ) : (
+          <>
+            {figure('Left end to pick', 'length', saidOf(pick, 'left', pick.left), (left) => edit({ left }, 'left'))}
+            {figure('Right end to pick', 'length', saidOf(pick, 'right', pick.right), (right) => edit({ right }, 'right'))}
+            {figure(second ? 'Sling of the first hook' : 'Left leg', 'length', legs?.left ?? null, (left) =>
+              edit({ legs: { ...pick.legs, left } }, 'leg left'),
+            )}
+            {figure(second ? 'Sling of the second hook' : 'Right leg', 'length', legs?.right ?? null, (right) =>
+              edit({ legs: { ...pick.legs, right } }, 'leg right'),
+            )}
+          </>
+        )}
+        {turned && second && figure('Sling of the second hook', 'length', legs?.right ?? null, (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
+        {open(turned || second ? 'Rating of the sling' : 'Rating of one leg', 'mass', pick.slingRating, (slingRating) => edit({ slingRating }, 'rating'))}
         {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
       <Group title="The way">
         {figure('Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) => edit({ boom }, 'boom'))}
-        <ChoiceField
-          label="Swing"
-          value={pick.swing}
-          choices={[
-            { value: 'short', label: 'the short way' },
-            { value: 'left', label: 'to the left' },
-            { value: 'right', label: 'to the right' },
-          ]}
-          onValue={(swing) => edit({ swing }, 'swing')}
-        />
-        {open('Radius while slewing', 'length', pick.swingRadius, (swingRadius) => edit({ swingRadius }, 'swing radius'), { placeholder: 'straight over' })}
+        {(turned || !second) && (
+          <>
+            <ChoiceField
+              label="Swing"
+              value={pick.swing}
+              choices={[
+                { value: 'short', label: 'the short way' },
+                { value: 'left', label: 'to the left' },
+                { value: 'right', label: 'to the right' },
+              ]}
+              onValue={(swing) => edit({ swing }, 'swing')}
+            />
+            {open('Radius while slewing', 'length', pick.swingRadius, (swingRadius) => edit({ swingRadius }, 'swing radius'), { placeholder: 'straight over' })}
+          </>
+        )}
         {figure('Over the seats before lowering', 'length', saidOf(pick, 'liftOver', pick.liftOver), (liftOver) => edit({ liftOver }, 'lift over'))}
       </Group>
+      <SecondHook pick={pick} stands={stands} turned={turned} />
+      <AlikeButton list="picks" id={pick.id} others="picks alike" />
+    </>
+  );
+}
+
+const unturned = { top: null, tail: null, sling: null };
+
+function TurnedFields({ pick }: { pick: Pick }) {
+  const act = useAct();
+  const { open } = useInputs();
+  const edit = (changes: Partial<NonNullable<Pick['turned']>>, field: string) =>
+    act('editPick', { id: pick.id, changes: { turned: { ...(pick.turned ?? unturned), ...changes } } }, `${pick.id} ${field}`);
+  return (
+    <>
+      {open('Slung from its upper end', 'length', pick.turned?.top ?? null, (top) => edit({ top }, 'top'))}
+      {open('Sling from there to the hook', 'length', pick.turned?.sling ?? null, (sling) => edit({ sling }, 'sling'))}
+      {open('Tail from its lower end', 'length', pick.turned?.tail ?? null, (tail) => edit({ tail }, 'tail'), {
+        note: 'where it rests, or hangs on a second crane, until it stands',
+      })}
+    </>
+  );
+}
+
+/** A second crane that takes the right end, or holds the tail of what is turned upright. */
+function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: string; label: string }[]; turned: boolean }) {
+  const plan = usePlan();
+  const act = useAct();
+  const { open } = useInputs();
+  const { second } = pick;
+  const crane = plan.stands.find(({ id }) => id === pick.stand)?.crane;
+  const others = plan.stands.filter((one) => one.crane !== crane);
+  if (!second && others.length === 0) return null;
+  const set = (next: NonNullable<Pick['second']> | null, field: string) => act('editPick', { id: pick.id, changes: { second: next } }, `${pick.id} ${field}`);
+  const edit = (changes: Partial<NonNullable<Pick['second']>>, field: string) => set({ ...second!, ...changes }, field);
+  return (
+    <Group title={turned ? 'Tail on a second crane' : 'Second crane'}>
+      <div className="col-span-2">
+        <ChoiceField
+          label={turned ? 'Its tail is held from' : 'Its right end is lifted from'}
+          value={second?.stand ?? 'none'}
+          choices={[
+            { value: 'none', label: 'no second crane' },
+            ...stands.filter(({ value }) => value === second?.stand || others.some(({ id }) => id === value)),
+          ]}
+          onValue={(stand) => (stand === 'none' ? set(null, 'second') : set({ boom: null, slingRating: null, riggingMass: null, ...second, stand }, 'second'))}
+        />
+      </div>
+      {second && (
+        <>
+          {open('Boom of the second crane', 'length', second.boom, (boom) => edit({ boom }, 'second boom'))}
+          {open('Rating of its sling', 'mass', second.slingRating, (slingRating) => edit({ slingRating }, 'second rating'))}
+          {open('Its slings and shackles weigh', 'mass', second.riggingMass, (riggingMass) => edit({ riggingMass }, 'second rigging'))}
+          {!turned && <Via pick={pick} via={second.via ?? null} onVia={(via) => edit({ via }, 'via')} />}
+        </>
+      )}
+    </Group>
+  );
+}
+
+/** A place the middle of the piece is carried over on its way, where it does not go straight. */
+function Via({ pick, via, onVia }: { pick: Pick; via: Place | null; onVia: (via: Place | null) => Fault[] | null }) {
+  const plan = usePlan();
+  const { open } = useInputs();
+  const path = pickContext(settle(plan), pick).path;
+  const half = path instanceof Missing ? { x: 0, y: 0 } : path.stations[Math.floor(path.stations.length / 2)]!.hook;
+  const place = (key: 'x' | 'y', value: number | null) => (value === null ? onVia(null) : onVia({ ...(via ?? half), [key]: value }));
+  return (
+    <>
+      {open('Carried over a place, east', 'length', via?.x ?? null, (x) => place('x', x), { placeholder: 'straight' })}
+      {open('Carried over a place, north', 'length', via?.y ?? null, (y) => place('y', y), { placeholder: 'straight' })}
     </>
   );
 }

@@ -95,6 +95,7 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
             {open(label, kind, beam.lies?.[key] ?? null, (value) => edit({ lies: { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`))}
           </Fragment>
         ))}
+        <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
       </Pair>
     </Fold>
   );

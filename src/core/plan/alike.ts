@@ -1,11 +1,13 @@
 import type { CommandArguments } from './commands/table';
-import type { Brace, Joint, Move, Plan, Support } from './schema';
+import { isTurned } from './lookups';
+import { isUnslung, usualSlinging } from './plan-lifts';
+import type { Beam, Brace, Joint, Move, Pick, Plan, Support } from './schema';
 
 type Same = CommandArguments['editEach'];
 
 /** What things of a kind may have in common. */
 interface Shared<T> {
-  alike: (a: T, b: T) => boolean;
+  alike: (a: T, b: T, plan: Plan) => boolean;
   /** what of the one is to be said of the other, where that says nothing yet */
   share: (from: T, to: T) => Partial<T>;
 }
@@ -41,17 +43,56 @@ const braces: Shared<Brace> = {
   share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'anchoredTo', 'slopeDeg', 'anchor']),
 };
 
-const lists = { supports, joints, braces } as const;
+/** Pieces come off trucks at one place: where one lies before its lift may be where the others do. */
+const beams: Shared<Beam> = {
+  alike: () => true,
+  share: (from, to) => {
+    const had = to.lies ?? { x: null, y: null, azimuthDeg: null, level: null };
+    const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level']) : {};
+    return Object.keys(lies).length > 0 ? { lies: { ...had, ...lies } } : {};
+  },
+};
+
+/** Picks from one stand have boom, slings and reach in common; where the slings take a piece is of that piece alone. */
+const picks: Shared<Pick> = {
+  alike: (a, b, plan) => a.stand === b.stand && isTurned(plan, a) === isTurned(plan, b) && (a.second?.stand ?? null) === (b.second?.stand ?? null),
+  share: (from, to) => ({
+    ...unsaidOf(from, to, ['slingRating', 'riggingMass']),
+    ...Object.fromEntries(
+      (['boom', 'liftOver'] as const).flatMap((key) => (from.unsaid?.includes(key) || !to.unsaid?.includes(key) ? [] : [[key, from[key]]])),
+    ),
+  }),
+};
+
+const lists = { supports, joints, braces, beams, picks } as const;
 export type AlikeList = keyof typeof lists;
+const ownOf = ({ structure, picks: lifts }: Plan): Record<AlikeList, readonly { id: string }[]> => ({
+  supports: structure.supports,
+  joints: structure.joints,
+  braces: structure.braces,
+  beams: structure.pieces,
+  picks: lifts,
+});
+
+/** Every pick that nobody has slung yet, slung as usual by its own length and balance; null where there is none. */
+export function slungAsUsual(plan: Plan, balanceOf: (pick: Pick) => number | null): Same | null {
+  const edits = plan.picks.flatMap((pick): Same['edits'] => {
+    if (!isUnslung(plan, pick)) return [];
+    const balance = balanceOf(pick);
+    const changes = balance === null ? null : usualSlinging(plan, pick, balance);
+    return changes ? [{ list: 'picks', id: pick.id, changes }] : [];
+  });
+  return edits.length > 0 ? { edits, moves: [] } : null;
+}
 
 /** What is said of one thing and not yet of others of its kind, for all of them; null where there is nothing to say. */
 export function sameForOthers(plan: Plan, list: AlikeList, id: string): Same | null {
   const { alike, share } = lists[list] as unknown as Shared<{ id: string }>;
-  const all = plan.structure[list] as readonly { id: string }[];
+  const all = ownOf(plan)[list];
   const from = all.find((one) => one.id === id);
   if (!from) return null;
   const edits = all.flatMap((to) => {
-    const changes = to.id !== id && alike(from, to) ? share(from, to) : {};
+    const changes = to.id !== id && alike(from, to, plan) ? share(from, to) : {};
     return Object.keys(changes).length > 0 ? [{ list, id: to.id, changes }] : [];
   });
   return edits.length > 0 ? { edits, moves: [] } : null;

@@ -120,6 +120,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   },
   editMove: { id: 'm9', changes: { bolts: 4 } },
   editEach: { edits: [{ list: 'members', id: 'm-tb1', changes: { count: 3 } }], moves: [{ id: 'm9', changes: { bolts: 3 } }] },
+  planLifts: { picks: [{ ...demoPlan().picks[0]!, id: 'n53' }], hangs: [], put: [{ moves: [{ id: 'n54', kind: 'other', what: 'Tea' }], before: 'm9' }] },
   shiftMove: { id: 'm9', to: 2 },
   removeMove: { id: 'm6' },
   addTo: {

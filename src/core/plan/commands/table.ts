@@ -122,6 +122,8 @@ export interface CommandArguments {
   addMove: { move: Move; at: number };
   /** one step, however many */
   addMoves: { moves: Move[]; at: number };
+  /** one step: picks, the moves that lift by them, and the moves these need, each lot before a move or last */
+  planLifts: { picks: Pick[]; hangs: { id: string; pick: string }[]; put: { moves: Move[]; before: string | null }[] };
   editMove: {
     id: string;
     changes: {
@@ -373,6 +375,15 @@ export const runs: { [N in CommandName]: Run<N> } = {
   addMove: (plan, { move, at }) => void plan.moves.splice(at, 0, move),
   addMoves: (plan, { moves, at }) => void plan.moves.splice(at, 0, ...moves),
   editMove: (plan, { id, changes }) => change(within(plan.moves, id, 'move'), changes),
+  planLifts: (plan, { picks, hangs, put }) => {
+    plan.picks.push(...picks);
+    const known = new Map(plan.moves.map((move) => [move.id, move]));
+    for (const { id, pick } of hangs) change(known.get(id) ?? within(plan.moves, id, 'move'), { pick });
+    for (const { moves, before } of put) {
+      const at = before === null ? plan.moves.length : plan.moves.indexOf(within(plan.moves, before, 'move'));
+      plan.moves.splice(at, 0, ...moves);
+    }
+  },
   editEach: (plan, { edits, moves }) => {
     for (const { list, id, changes } of edits) change(within(listWith(plan, list, id), id, listWord[list]), changes);
     const known = new Map(plan.moves.map((move) => [move.id, move]));
@@ -420,6 +431,7 @@ export const commandTitle: Record<CommandName, string> = {
   addMove: 'Add a move',
   addMoves: 'Add moves',
   editMove: 'Change a move',
+  planLifts: 'Plan the lifts',
   editEach: 'Say the same of others',
   shiftMove: 'Reorder the moves',
   removeMove: 'Remove a move',

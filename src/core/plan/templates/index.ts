@@ -2,6 +2,7 @@ import type { UnitSystem } from '../../units';
 import { newPlan, type NewPlan } from '../new-plan';
 import type { Make, Plan } from '../schema';
 import { NotSo } from './base';
+import { liftedByOne } from './by-crane';
 import { framePlan } from './frame';
 import { girdersPlan } from './girders';
 import { openingPlan } from './opening';
@@ -33,6 +34,17 @@ export interface Template {
 }
 
 const BAY = [0.5, 60] as const;
+
+/** Who lifts the pieces: a crane whose chart, place and slings are then asked for, or somebody who works these lifts out. */
+const CRANE: TemplateField = {
+  key: 'crane',
+  label: 'Lifted by',
+  note: 'a crane can be added, or taken out, at any time',
+  choices: [
+    ['one', 'one crane: each lift is worked out here'],
+    ['none', 'not by a crane of this plan'],
+  ],
+};
 
 /** What a job may begin with. The plan asks for all that is not asked here. */
 export const templates = {
@@ -78,6 +90,7 @@ export const templates = {
       { key: 'beam', label: 'Beams', example: { metric: 'IPE 300', us: 'W12x40' } },
       { key: 'between', label: 'Beams between, in each bay', note: '0: none', example: { metric: '1', us: '1' } },
       { key: 'betweenSection', label: 'Section of those between', note: 'where there are any', example: { metric: 'IPE 240', us: 'W10x22' }, open: true },
+      CRANE,
     ],
     build: (job, said) => {
       const { units } = job;
@@ -88,7 +101,7 @@ export const templates = {
         return list;
       };
       const between = countIn(said, 'between', 'Beams between, in each bay', 0, 20);
-      return framePlan(job, {
+      const plan = framePlan(job, {
         bays: lengths('bays', 'Bays along', BAY),
         rows: lengths('rows', 'Bays across', BAY),
         levels: lengths('levels', 'Levels', [1, 150]),
@@ -97,6 +110,7 @@ export const templates = {
         between,
         betweenSection: between > 0 ? sectionIn(said, 'betweenSection', 'Section of those between') : '',
       });
+      return said.crane === 'one' ? liftedByOne(plan) : plan;
     },
   },
   girders: {
@@ -130,6 +144,7 @@ export const templates = {
         example: { metric: '0 m; 8 m; 16 m; 24 m', us: '0 ft; 30 ft; 60 ft' },
         open: true,
       },
+      CRANE,
     ],
     build: (job, said) => {
       const { units } = job;
@@ -142,7 +157,7 @@ export const templates = {
       within([past], 'Runs past its end bearings', 0, 10, units);
       const level = neededIn(said, 'level', 'Level of the bearings', 'length', units);
       within([level], 'Level of the bearings', 0, 200, units);
-      return girdersPlan(job, {
+      const plan = girdersPlan(job, {
         lines,
         apart,
         spans,
@@ -153,6 +168,7 @@ export const templates = {
         bents: lengthsIn(said, 'bents', 'Bents at', units),
         crossFrames: lengthsIn(said, 'crossFrames', 'Cross-frames at', units),
       });
+      return said.crane === 'one' ? liftedByOne(plan) : plan;
     },
   },
 } as const satisfies Record<string, Template>;
