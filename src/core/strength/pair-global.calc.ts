@@ -5,12 +5,12 @@ import { phrase, q } from '../calc/work';
 /** Global buckling of a braced pair: M_gs = C_bs·π²·s·E/L²·√(I_eff·I_x), C_bs 1.1; 70 % of it may be used. */
 export const pairGlobal = defineCalc({
   id: 'member.pairGlobal',
-  title: 'Global stability of a girder pair',
+  title: 'Global stability of girders tied together',
   input: closed({
     modulus: positive('Pa'),
     iStrong: positive('m4'),
     iEffective: positive('m4', 'effective weak-axis inertia of one girder'),
-    spacing: positive('m'),
+    spacing: positive('m', 'of the two; of more, from the first to the last'),
     length: positive('m'),
   }),
   output: closed({ critical: positive('N·m'), limit: positive('N·m') }),
@@ -21,7 +21,7 @@ export const pairGlobal = defineCalc({
   },
   work: (i, o) => [
     {
-      label: 'Critical moment of the pair',
+      label: 'Critical moment of the group',
       formula: 'M_gs = 1.1·π²·s·E/L²·√(I_eff·I_x)',
       numbers: phrase`s = ${q(i.spacing, 'length')}, L = ${q(i.length, 'length')}`,
       result: q(o.critical, 'moment'),

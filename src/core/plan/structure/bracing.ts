@@ -6,8 +6,7 @@ import { Missing } from '../missing';
 import type { Brace } from '../schema';
 import type { Line } from './forces';
 import type { Ground } from './ground';
-import { pointAt } from './model';
-import { beamAt, braceAt, standsAt, type StructureMoment } from './state';
+import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from './state';
 
 /** Strength-level demand of a job run in allowable stress. */
 const OMEGA = 1.67;
@@ -39,10 +38,10 @@ function tiedTo({ by, latest }: Ground, line: Line, moment: StructureMoment): Ma
   return ties;
 }
 
-/** What braces are asked to hold, and whether two girders tied together buckle as one. */
+/** What braces are asked to hold, and whether girders tied together buckle as one. */
 export function bracingChecks(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
   braceChecks(ground, line, moment, move);
-  pairCheck(ground, line, moment, move);
+  groupCheck(ground, line, moment, move);
 }
 
 function braceChecks(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
@@ -98,72 +97,98 @@ function braceChecks(ground: Ground, line: Line, moment: StructureMoment, move: 
   }
 }
 
-/** Two girders that hold each other against twist and nothing sideways: the pair is checked as a system over its longest span. */
-function pairCheck(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
+/** A line with all it is tied to, directly or through others. */
+function groupOf(ground: Ground, line: Line, moment: StructureMoment): Line[] {
+  const group = new Set([line]);
+  for (const one of group) for (const other of tiedTo(ground, one, moment).keys()) group.add(other);
+  return [...group];
+}
+
+/** Past this two girders are not side by side [sine of the angle between them]. */
+const ASIDE = 0.1;
+
+/** How far apart the outer two of lines side by side are; null where one runs another way than the rest. */
+function widthOf({ beams }: Ground, lines: readonly Line[]): number | null {
+  const places = lines.map((line) => beams.get(line.beams[0]!)?.place ?? null);
+  const [first] = places;
+  if (!first) return null;
+  const { x, y } = first.along;
+  const aside: number[] = [];
+  for (const one of places) {
+    if (!one || Math.abs(one.along.x * y - one.along.y * x) > ASIDE) return null;
+    aside.push((one.from.y - first.from.y) * x - (one.from.x - first.from.x) * y);
+  }
+  return Math.max(...aside) - Math.min(...aside);
+}
+
+/**
+ * Girders that hold each other against twist and nothing sideways are checked as a system over their longest span. The published rule is
+ * for two, and for three with the distance of the outer ones. For more the same is used: with n girders of one size statics gives
+ * π²E/L²·√(n·Iy·Ix·Σy²), and n·Σy² is the sum of the squared distances of all pairs, never less than that of the outer two alone.
+ */
+function groupCheck(ground: Ground, line: Line, moment: StructureMoment, move: string | null): void {
   const { beams, context, rows } = ground;
-  const ties = [...tiedTo(ground, line, moment)];
-  const [first] = ties;
-  if (!first) return;
-  const [other, braces] = first;
-  // Three and more buckle as a system of their own, which the rule for a pair does not tell.
-  if (ties.length !== 1 || tiedTo(ground, other, moment).size !== 1) {
-    const { beam } = beams.get(line.beams[0]!)!;
+  const group = groupOf(ground, line, moment);
+  if (group.length < 2) return;
+  const width = widthOf(ground, group);
+  // One row for the group, whichever of it was changed.
+  const [one] = group.map(({ beams: [id] }) => id!).sort();
+  const { beam } = beams.get(one!)!;
+  const about = (subject: string) => on('beam', beam, subject);
+  if (width === null)
     return rows.put(
       missingCheck(
-        place('group.system', on('beam', beam, beam.mark), move, pairGlobal.id, pairGlobal.source.text),
+        place('group.system', about(beam.mark), move, pairGlobal.id, pairGlobal.source.text),
         'moment',
-        `${beam.mark} is one of more than two girders tied together: whether they buckle as a system is not worked out here. Who has checked it?`,
+        `${beam.mark} is tied against twist to pieces that do not run beside it: whether they buckle together is not worked out here. Who has checked it?`,
       ),
     );
-  }
-  const names = [...line.beams, ...other.beams].map((id) => beams.get(id)!.beam.mark);
-  const head = beams.get(line.beams[0]!)!;
-  const sections = [...line.beams, ...other.beams].flatMap((id) => {
+  const ids = group.flatMap((of) => of.beams);
+  const sections = ids.flatMap((id) => {
     const { section } = beams.get(id)!;
     return section instanceof Missing ? [] : [section];
   });
   const weakest = sections.reduce<(typeof sections)[number] | null>(
-    (least, one) => (least === null || one.iWeak * one.iStrong < least.iWeak * least.iStrong ? one : least),
+    (least, next) => (least === null || next.iWeak * next.iStrong < least.iWeak * least.iStrong ? next : least),
     null,
   );
-  const brace = braces[0]!;
-  const [a, b] = [beams.get(brace.a.piece)?.place, brace.b ? beams.get(brace.b.piece)?.place : null];
-  if (!weakest || !a || !b || !brace.b) return;
-  const [from, to] = [pointAt(a, brace.a.at), pointAt(b, brace.b.at)];
-  const spacing = Math.hypot(to.x - from.x, to.y - from.y);
-  const length = Math.max(longestSpan(ground, line, moment), longestSpan(ground, other, moment));
-  if (!(spacing > 0.05) || !(length > 0)) return;
+  const length = Math.max(...group.map((of) => longestSpan(ground, of, moment)));
+  if (!weakest || !(width > 0.05) || !(length > 0)) return;
   const { outcome, traces } = traced(pairGlobal, {
     modulus: context.rules.steel.modulus,
     iStrong: weakest.iStrong,
     iEffective: weakest.iWeak,
-    spacing,
+    spacing: width,
     length,
   });
   if (!outcome.ok) return;
-  const demand = (momentOf(ground, line) + momentOf(ground, other)) * (context.rules.id === 'us-asd' ? OMEGA : 1);
+  const demand = group.reduce((sum, of) => sum + momentOf(ground, of), 0) * (context.rules.id === 'us-asd' ? OMEGA : 1);
   const numbers = { demand, capacity: outcome.output.limit, quantity: 'moment' as const, caution: ground.caution };
-  // One row for the pair, whichever of the two was changed.
-  const [one] = [line.beams[0]!, other.beams[0]!].sort();
-  const named = beams.get(one!) ?? head;
+  const names = ids.map((id) => beams.get(id)!.beam.mark).sort();
+  const named = names.length > NAMED ? `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more` : names.join(', ');
   rows.ratio('group.system', 'beam', one!, undefined, move, numbers, () =>
     ratioCheck(
-      place('group.system', on('beam', named.beam, names.join(', ')), move, pairGlobal.id, sourced(pairGlobal.source.text, context.rules, 'strengthCaution')),
+      place('group.system', about(named), move, pairGlobal.id, sourced(pairGlobal.source.text, context.rules, 'strengthCaution')),
       numbers,
       told(
-        phrase`${names.join(', ')} are tied to each other and to nothing else: as a pair over ${q(length, 'length')} they feel ${q(demand, 'moment')} together and take ${q(outcome.output.limit, 'moment')}.`,
+        phrase`${named} are tied to each other against twist: as ${group.length === 2 ? 'a pair' : `${group.length} side by side`} over ${q(length, 'length')} they feel ${q(demand, 'moment')} together and take ${q(outcome.output.limit, 'moment')}.`,
       ),
       traces,
     ),
   );
 }
 
-/** The longest stretch of a line between two supports that stand. */
+/** So many of a group are called by name. */
+const NAMED = 6;
+
+/** The longest stretch of a line between two places that carry it: supports that stand, and joints to what carries it. */
 function longestSpan({ by }: Ground, line: Line, moment: StructureMoment): number {
   const places = line.spans
-    .flatMap(({ id, from, to, flipped }) =>
-      (by.seats.get(id) ?? []).filter(({ support }) => standsAt(moment, support.id)).map(({ at }) => (flipped ? to - at : from + at)),
-    )
+    .flatMap(({ id, from, to, flipped }) => {
+      const seats = (by.seats.get(id) ?? []).filter(({ support }) => standsAt(moment, support.id));
+      const hung = (by.joints.get(id) ?? []).filter(({ joint }) => joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)));
+      return [...seats, ...hung].map(({ at }) => (flipped ? to - at : from + at));
+    })
     .sort((a, b) => a - b);
   return places.slice(1).reduce((most, x, i) => Math.max(most, x - places[i]!), 0);
 }

@@ -6,11 +6,12 @@ import { settle } from '../settle';
 import { bentsUnder } from './bents';
 import type { Check } from '../check';
 import { describe as say } from '../describe';
-import { evaluate } from '../evaluate';
+import { checksAt, evaluate, evaluateWhole } from '../evaluate';
 import { openPlan } from '../open';
 import { report } from '../report';
 import { replay } from '../replay';
 import { rulesOf } from '../../rules/rule-sets';
+import { templates } from '../templates';
 import type { Move, Plan } from '../schema';
 import { forcesOf, type Line } from './forces';
 import { settleBeams } from './model';
@@ -559,22 +560,62 @@ describe('overhangs, pairs and braces', () => {
     expect(bad(loose).join()).toContain('missing brace.tied What is Cross-frame tied to');
   });
 
-  test('a third girder tied to the pair is a system that is asked about', () => {
-    const three = pair(2.4);
-    const { structure } = three;
-    structure.pieces.push({ ...structure.pieces[0]!, id: 'd', mark: 'G3a', from: { x: 0, y: 4.8, z: 5 }, to: { x: 14, y: 4.8, z: 5 } });
-    structure.supports.push(support('A3', 'Pier 1, third', 'd', 0.3, { along: 'fixed' }), support('T3', 'Pier 2, third', 'd', 13.5));
-    structure.braces.push({ ...structure.braces[0]!, id: 'y', a: { piece: 'c', at: 7 }, b: { piece: 'd', at: 7 } });
-    three.moves.push(
-      ...moves(
-        { kind: 'support.ready', support: 'A3' },
-        { kind: 'support.ready', support: 'T3' },
-        { kind: 'piece.hang', beam: 'd', by: 'crane', checkedBy: 'L. Marsh' },
-        { kind: 'brace.fix', brace: 'y' },
-        { kind: 'piece.letGo', beam: 'd', keeps: 0 },
-      ),
+  /** Girders 2.4 m apart, the next tied to the one before. */
+  const abreast = (count: number, edit: (plan: Plan) => unknown = () => undefined): Plan => {
+    const plan = pair(2.4);
+    const { structure } = plan;
+    for (let n = 3; n <= count; n += 1) {
+      const y = 2.4 * (n - 1);
+      structure.pieces.push({ ...structure.pieces[0]!, id: `d${n}`, mark: `G${n}a`, from: { x: 0, y, z: 5 }, to: { x: 14, y, z: 5 } });
+      structure.supports.push(support(`A${n}`, `Pier 1, ${n}`, `d${n}`, 0.3, { along: 'fixed' }), support(`T${n}`, `Pier 2, ${n}`, `d${n}`, 13.5));
+      structure.braces.push({ ...structure.braces[0]!, id: `y${n}`, a: { piece: n === 3 ? 'c' : `d${n - 1}`, at: 7 }, b: { piece: `d${n}`, at: 7 } });
+      plan.moves.push(
+        ...moves(
+          { kind: 'support.ready', support: `A${n}` },
+          { kind: 'support.ready', support: `T${n}` },
+          { kind: 'piece.hang', beam: `d${n}`, by: 'crane', checkedBy: 'L. Marsh' },
+          { kind: 'brace.fix', brace: `y${n}` },
+          { kind: 'piece.letGo', beam: `d${n}`, keeps: 0 },
+        ),
+      );
+    }
+    edit(plan);
+    return plan;
+  };
+  test('three and four side by side are a system over the distance of the outer ones, with the moments of all', () => {
+    const last = (plan: Plan) => checksAt(evaluateWhole(opened(plan), TODAY), plan.moves.at(-1)!.id).find(({ id }) => id === 'group.system')!;
+    const [two, three, four] = [2, 3, 4].map((count) => last(abreast(count)));
+    // Twice, and three times as wide; three and four times the moment.
+    expect(three!.capacity! / two!.capacity!).toBeCloseTo(2, 6);
+    expect(four!.capacity! / two!.capacity!).toBeCloseTo(3, 6);
+    expect(three!.demand! / two!.demand!).toBeCloseTo(1.5, 6);
+    expect(four!.demand! / two!.demand!).toBeCloseTo(2, 6);
+    expect(say(four!, 'metric')).toMatch(/are tied to each other against twist: as 4 side by side/);
+    expect(bad(abreast(4)).join()).toBe('');
+  });
+  test('what is tied to a piece that runs another way is asked about', () => {
+    const askew = abreast(3, ({ structure }) => (structure.pieces.find(({ id }) => id === 'd3')!.to!.y += 4));
+    expect(bad(askew).join()).toMatch(/missing group.system G\da is tied against twist to pieces that do not run beside it/);
+  });
+  test('joists that hang between beams are a group over the length between those beams', () => {
+    const plan = templates.frame.build(
+      { name: 'Shelter', place: '', units: 'metric', ruleSet: 'eu-ls' },
+      { bays: '6 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '3', betweenSection: 'IPE 240' },
     );
-    expect(bad(three).join()).toMatch(/missing group.system G\da is one of more than two girders/);
+    const joists = structuredClone(plan);
+    const bridge = (n: number) => ({
+      ...guy(`b${n}`, 0),
+      kind: 'bridging' as const,
+      stops: 'both' as const,
+      a: { piece: `between-0-0-0-${n}`, at: 2.5 },
+      b: { piece: `between-0-0-0-${n + 1}`, at: 2.5 },
+      towardsDeg: null,
+    });
+    joists.structure.braces.push(bridge(1), bridge(2));
+    joists.moves.push(...moves({ kind: 'brace.fix', brace: 'b1' }, { kind: 'brace.fix', brace: 'b2' }));
+    const row = checksAt(evaluateWhole(opened(joists), TODAY), joists.moves.at(-1)!.id).find(({ id }) => id === 'group.system')!;
+    expect(row.about.id).toBe('between-0-0-0-1');
+    expect(row.traces[0]!.input).toMatchObject({ spacing: 3, length: expect.closeTo(5, 6) as number });
   });
 
   test('a brace to what is anchored says how stiff it is', () => {
