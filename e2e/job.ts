@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { demoPlan, quayFootbridge, ticketHall } from '../tests/demo-plan';
+import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../tests/demo-plan';
 import type { Plan } from '../src/core/plan/schema';
 
 export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
@@ -69,12 +69,20 @@ export const planOf = async (request: APIRequestContext, id: string): Promise<Pl
   (await (await request.get(`/api/jobs/${id}/plan`, { maxRetries: 3 })).json()) as Plan;
 
 /** A page with a job of its own, made from the demo. A script error anywhere fails the test. */
-export const test = base.extend<{ job: string; demo: 'luggage hall' | 'ticket hall' | 'quay footbridge' }>({
+const demos = {
+  'luggage hall': demoPlan,
+  'ticket hall': ticketHall,
+  'quay footbridge': quayFootbridge,
+  'passenger canopy': passengerCanopy,
+  'vehicle ramp': vehicleRamp,
+};
+
+export const test = base.extend<{ job: string; demo: keyof typeof demos }>({
   demo: ['luggage hall', { option: true }],
   job: async ({ page, request, demo }, hand) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
-    const id = await makeJob(request, undefined, { 'luggage hall': demoPlan, 'ticket hall': ticketHall, 'quay footbridge': quayFootbridge }[demo]());
+    const id = await makeJob(request, undefined, demos[demo]());
     await openJob(page, id);
     await hand(id);
     expect(errors).toEqual([]);

@@ -11,6 +11,8 @@ const demos = [
   { id: 'demo-luggage-hall', file: 'demo/luggage-hall.trestle.json' },
   { id: 'demo-ticket-hall', file: 'demo/ticket-hall.trestle.json' },
   { id: 'demo-quay-footbridge', file: 'demo/quay-footbridge.trestle.json' },
+  { id: 'demo-passenger-canopy', file: 'demo/passenger-canopy.trestle.json' },
+  { id: 'demo-vehicle-ramp', file: 'demo/vehicle-ramp.trestle.json' },
 ];
 
 async function main(): Promise<void> {

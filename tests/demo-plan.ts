@@ -11,6 +11,12 @@ export const ticketHall = (): Plan => planIn('demo/ticket-hall.trestle.json');
 /** The quay footbridge demo, fresh for each test. */
 export const quayFootbridge = (): Plan => planIn('demo/quay-footbridge.trestle.json');
 
+/** The passenger canopy demo, fresh for each test. */
+export const passengerCanopy = (): Plan => planIn('demo/passenger-canopy.trestle.json');
+
+/** The vehicle ramp demo, fresh for each test. */
+export const vehicleRamp = (): Plan => planIn('demo/vehicle-ramp.trestle.json');
+
 function planIn(file: string): Plan {
   const opened = openPlanText(readFileSync(file, 'utf8'));
   if (!opened.ok) throw new Error(opened.faults.map((fault) => `${fault.path}: ${fault.error}`).join('\n'));

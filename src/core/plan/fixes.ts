@@ -78,6 +78,7 @@ const asked: Readonly<Record<string, (id: string, part: string) => readonly Doin
   ],
   'moves.joint': (joint) => [{ kind: 'joint.make', joint }],
   'moves.fill': (joint) => [{ kind: 'joint.make', joint }],
+  'moves.leave': (stand) => [{ kind: 'crane.leave', stand }],
   'moves.brace': (brace) => [{ kind: 'brace.fix', brace }],
   'moves.load': (_, load) => [{ kind: 'load.on', load }],
   'moves.shore': (shore) => [{ kind: 'shore.set', shore }],

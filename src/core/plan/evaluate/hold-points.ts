@@ -8,11 +8,12 @@ import { dayFault, dayOrder, namesPerson, saysSomething } from '../records';
 import type { HoldRecord } from '../schema';
 import { flatStop, missingCheck, on, told, type Context } from './context';
 import { shoreLoad } from './shores/loads';
+import type { Onward } from '../structure/ground';
 
 const SOURCE = 'Record: a named person’s pass with its evidence, its readings and its date';
 
 /** Hold points of the work before the lift: each missing until someone has recorded it with all it asks for. */
-export function holdChecks(context: Context): Check[] {
+export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>): Check[] {
   const { plan } = context;
   return holdsOf(plan).map((hold) => {
     const place = {
@@ -39,7 +40,7 @@ export function holdChecks(context: Context): Check[] {
         hold.reading.kind,
         `${head}: no number for ${open.map((thing) => thing.name).join(', ')}. It asks for the ${hold.reading.what}.${halt}`,
       );
-    const wrong = readingFault(context, hold, record);
+    const wrong = readingFault(context, hold, record, onward);
     if (wrong?.stop) return flatStop(place, 'count', told([`${head}: `, ...wrong.words, halt]), []);
     if (wrong) return { ...missingCheck(place, 'count', ''), finding: told([`${head}: `, ...wrong.words, halt]) };
     return {
@@ -102,14 +103,14 @@ const agree = (kind: string, a: number, b: number): boolean =>
   kind === 'length' ? Math.abs(a - b) <= SAME_LENGTH : Math.abs(a - b) <= SAME_SHARE * Math.max(Math.abs(a), Math.abs(b));
 
 /** A number that is under its limit, or that the plan contradicts. */
-function readingFault(context: Context, hold: Hold, record: HoldRecord): { stop: boolean; words: Phrase } | null {
+function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: ReadonlyMap<string, Onward>): { stop: boolean; words: Phrase } | null {
   const { plan, rules } = context;
   const { reading } = hold;
   if (!reading) return null;
   const { kind, what } = reading;
   for (const thing of thingsOf(plan, rules, reading.of)) {
     const value = readingOf(record, thing.id) ?? 0;
-    const applied = reading.of === 'shores' ? shoreLoad(context, thing.id) : null;
+    const applied = reading.of === 'shores' ? (shoreLoad(context, thing.id) ?? onward.get(thing.id)?.plain ?? null) : null;
     if (applied !== null && !(applied < value))
       return { stop: true, words: phrase`${thing.name} takes ${q(applied, kind)}; its tag allows ${q(value, kind)}.` };
     if (thing.least !== null && value < thing.least)

@@ -125,7 +125,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...ways.flatMap((view) => spliceBoltChecks({ ...context, plan: view })),
     ...structure.checks,
     ...shores.checks,
-    ...holdChecks(context),
+    ...holdChecks(context, structure.onward),
     ...leftOutChecks(context),
     ...unsaidChecks(context),
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),

@@ -19,7 +19,7 @@ const place = (id: string, about: ReturnType<typeof on>, move: string | null = n
 
 /** What the plan has and no move of the run sheet does: a shore never set, a line never opened, a listed piece nothing sets. */
 export function leftOutChecks(context: Context): Check[] {
-  return [...noMoves(context), ...shoresLeftOut(context), ...lateShores(context), ...unsetMembers(context)];
+  return [...noMoves(context), ...cranesLeft(context), ...shoresLeftOut(context), ...lateShores(context), ...unsetMembers(context)];
 }
 
 const toDo = ({ plan }: Context): boolean => plan.pieces.length + plan.picks.length + allShores(plan).length > 0;
@@ -27,6 +27,23 @@ const toDo = ({ plan }: Context): boolean => plan.pieces.length + plan.picks.len
 function noMoves(context: Context): Check[] {
   if (context.plan.moves.length > 0 || !toDo(context)) return [];
   return [missingCheck(place('moves.none', on('job', { id: 'moves' }, 'Run sheet')), 'count', 'The run sheet has no moves. In which order does it go up?')];
+}
+
+/** A crane that is set and never leaves stands in what was built round it. */
+function cranesLeft({ plan }: Context): Check[] {
+  const there = new Map<string, string>();
+  for (const move of plan.moves) {
+    if (move.kind === 'crane.set') there.set(move.stand, move.id);
+    if (move.kind === 'crane.leave') there.delete(move.stand);
+  }
+  return [...there.keys()].map((id) => {
+    const stand = plan.stands.find((one) => one.id === id)!;
+    return missingCheck(
+      place('moves.leave', on('stand', stand, stand.name)),
+      'count',
+      `The crane is set at ${stand.name} and no move takes it away. When does it leave?`,
+    );
+  });
 }
 
 /** Each shore is set, the line opened, the new piece put in, and each step of the strike made, each by a move of its own. */

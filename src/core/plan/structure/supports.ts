@@ -1,3 +1,4 @@
+import { temporarySupports } from '../document/structure';
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
 import { missingCheck, ratioCheck, sourced, told } from '../evaluate/context';
@@ -36,7 +37,8 @@ export function supportChecks(ground: Ground, line: Line, { move, moment }: Stag
     });
     const empty =
       unknown.length === 0 && down.plain < 1 && support.seats.some(({ piece }) => line.beams.includes(piece) && beamAt(moment, piece).where === 'set');
-    if (support.onBent !== null || support.standsOn.length > 0)
+    // A tag is held against what is on it, too.
+    if (support.onBent !== null || support.standsOn.length > 0 || temporarySupports.includes(support.kind))
       onward.push(unknown.length > 0 ? { support: support.id, plain: null, factored: null } : { support: support.id, ...down });
     rows.part(`support ${support.id}`, [support, down.plain, down.factored, up, empty, unknown.join()], ground, () =>
       supportCheck(ground, support, down, up, { empty, unknown }, move?.id ?? null),
