@@ -3,10 +3,10 @@ import { keep, keepOne } from '../keep';
 import { settle } from '../settle';
 import { keyOf, worst, type Check, type Verdict } from '../check';
 import { hooksOf } from '../pick-context';
-import { pickOfPiece } from '../lookups';
+import { craneOf, liftedBy, pickOfPiece, standOf, standsOfPick } from '../lookups';
 import { pieceWeight } from '../piece-weight';
 import { replay, type Replay } from '../replay';
-import type { Piece, Plan } from '../schema';
+import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
 import { craneChecks } from './crane';
@@ -63,6 +63,23 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
   ];
 }
 
+/** Checks of a lift, kept while the pick, what it lifts, what it is lifted with, where and past what are the same. */
+function pickChecks(context: Context, pick: Pick): Check[] {
+  const { plan, today, rules } = context;
+  const { structure, job } = plan;
+  const lifted = liftedBy(plan, pick);
+  const gear = standsOfPick(pick).flatMap((id) => {
+    const stand = standOf(plan, id);
+    return [stand, craneOf(plan, stand.crane)];
+  });
+  const piece = lifted.kind === 'piece' ? [lifted.piece] : [lifted.beam, lifted.make];
+  // Of the job only how a chart is read and the rules go into a lift; of the structure what stands when it is made.
+  const from = [...piece, ...gear, plan.site, plan.bearings, plan.moves, structure.pieces, structure.makes, structure.joints, rules, job.chartRule, today];
+  return keep('pick.checks', pick, from, () =>
+    hooksOf(plan, pick).flatMap((picked) => [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)]),
+  );
+}
+
 /**
  * Every check of the plan. Pure: the same plan on the same day gives the same answer.
  * @param today year-month-day; null where nobody can say: what depends on the calendar is then left to whoever can
@@ -110,9 +127,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
-    ...plan.picks
-      .flatMap((pick) => hooksOf(plan, pick))
-      .flatMap((picked) => [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)]),
+    ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
     ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),

@@ -1,19 +1,14 @@
 import { solveLine, type LineAnswer, type LineJoint, type LinePiece, type LineSupport } from '../../stage/line';
+import { swayOf, type SwayAnswer, type SwayFrame, type SwayLoad, type SwaySpot } from '../../frame/sway';
+import { ByNumbers, Signature } from '../by-numbers';
 
-interface Kept {
-  numbers: number[];
-  ids: string[];
-  answer: LineAnswer;
-}
-
-/** Answers kept, by all that goes into them; past this many the oldest are forgotten. */
-const KEPT = 20000;
-const kept = new Map<number, Kept>();
+const lines = new ByNumbers<LineAnswer>(20000);
 
 /** The same line under the same loads is the same answer. */
 export function answerOf(pieces: readonly LinePiece[], supports: readonly LineSupport[], joints: readonly LineJoint[]): LineAnswer {
-  const numbers: number[] = [pieces.length, supports.length, joints.length];
-  const ids: string[] = [];
+  const signature = new Signature();
+  const { numbers, ids } = signature;
+  numbers.push(pieces.length, supports.length, joints.length);
   for (const { id, from, to, stretches, loads } of pieces) {
     ids.push(id);
     numbers.push(from, to, stretches.length, loads.length);
@@ -26,30 +21,37 @@ export function answerOf(pieces: readonly LinePiece[], supports: readonly LineSu
   }
   // No angle is told apart from every angle there can be.
   for (const { x, angle } of joints) numbers.push(x, angle ?? Infinity);
-  const key = hashOf(numbers, ids);
-  const before = kept.get(key);
-  if (before && same(before.numbers, numbers) && same(before.ids, ids)) return before.answer;
-  const answer = solveLine(pieces, supports, joints);
-  if (kept.size >= KEPT) kept.delete(kept.keys().next().value!);
-  kept.set(key, { numbers, ids, answer });
-  return answer;
+  return lines.get(signature, () => solveLine(pieces, supports, joints));
 }
 
-const same = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && a.every((one, i) => Object.is(one, b[i]));
+const sways = new ByNumbers<SwayAnswer[]>(2000);
 
-const bits = new Float64Array(1);
-const halves = new Int32Array(bits.buffer);
-function hashOf(numbers: readonly number[], ids: readonly string[]): number {
-  let [one, two] = [17, 31];
-  const mix = (value: number): void => {
-    one = Math.imul(one ^ value, 0x01000193);
-    two = Math.imul((two << 5) ^ (two >>> 27) ^ value, 0x85ebca6b);
+/** The same frame in the same winds leans the same. */
+export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readonly SwayAnswer[] {
+  const signature = new Signature();
+  const { numbers } = signature;
+  const put = (spot: SwaySpot) => {
+    numbers.push(spot.length);
+    for (const { column, node, share } of spot) numbers.push(column, node, share);
   };
-  for (const number of numbers) {
-    bits[0] = number;
-    mix(halves[0]!);
-    mix(halves[1]!);
+  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, loads.length);
+  for (const { x, y, stiffness, canStand, nodes } of frame.columns) {
+    numbers.push(x, y, stiffness, canStand ? 1 : 0, nodes.length);
+    for (const { z, down } of nodes) numbers.push(z, down);
   }
-  for (const id of ids) for (let i = 0; i < id.length; i += 1) mix(id.charCodeAt(i));
-  return (one >>> 0) * 0x200000 + (two >>> 11);
+  for (const { a, b, stiffness } of frame.ties) {
+    put(a);
+    put(b);
+    numbers.push(stiffness);
+  }
+  for (const { a, b, towards, stiffness, pullsOnly } of frame.braces) {
+    put(a);
+    put(b ?? []);
+    numbers.push(b === null ? 1 : 0, towards.x, towards.y, towards.z, stiffness, pullsOnly ? 1 : 0);
+  }
+  for (const load of loads) for (const nodes of load) for (const { x, y } of nodes) numbers.push(x, y);
+  return sways.get(signature, () => {
+    const sway = swayOf(frame);
+    return loads.map((load) => sway.solve(load));
+  });
 }

@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { baseAnchors } from '../../frame/base-anchors.calc';
 import { guyAndBlock } from '../../frame/guy.calc';
-import { PLENTY, swayOf, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
+import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
 import { frameSway } from '../../frame/sway.calc';
 import type { Trace } from '../../calc/evidence';
 import type { AboutKind, Check } from '../check';
@@ -10,6 +10,7 @@ import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Rules } from '../../rules/rule-sets';
 import { asksStandingGust, standingGust } from '../wind';
+import { leaningsOf } from './answers';
 import { frameOf, type FrameModel, type Stack } from './frame-model';
 import type { Ground } from './ground';
 import { about, place } from './places';
@@ -96,15 +97,14 @@ function windsOf({ context, beams }: Ground, { beam, columns }: FrameParts, mode
   const pressure = 0.5 * AIR_DENSITY * gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
   const along = (beam === null ? null : beams.get(beam)!.place!.along) ?? { x: 1, y: 0 };
   const start = Math.atan2(along.y, along.x);
-  const sway = swayOf(model.frame);
   // A column by itself stands alike whichever way the wind blows.
   const count = columns.length === 1 && model.braces.length === 0 ? 2 : WINDS;
-  return Array.from({ length: count }, (_, i) => {
+  const loads = Array.from({ length: count }, (_, i) => {
     const turn = start + (2 * Math.PI * i) / count;
-    const way = { x: Math.cos(turn), y: Math.sin(turn) };
-    const load = model.push(way, pressure, rules.value('lean'));
-    return { load, answer: sway.solve(load) };
+    return model.push({ x: Math.cos(turn), y: Math.sin(turn) }, pressure, rules.value('lean'));
   });
+  const answers = leaningsOf(model.frame, loads);
+  return loads.map((load, i) => ({ load, answer: answers[i]! }));
 }
 
 function heldRow(where: ReturnType<typeof place>, { stacks }: FrameModel, unheld: readonly Unheld[]): Check {

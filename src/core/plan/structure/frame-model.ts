@@ -91,6 +91,7 @@ class Frame {
   private readonly stackOf = new Map<string, number>();
   private readonly holds = new Map<Line, Hold[]>();
   private readonly which: LoadCase;
+  private inWind: ReturnType<Frame['exposed']> | null = null;
 
   constructor(
     private readonly ground: Ground,
@@ -409,21 +410,28 @@ class Frame {
     return downs;
   }
 
-  private push(way: { x: number; y: number }, pressure: number, lean: number, downs: readonly (readonly number[])[]): SwayLoad {
-    const forces = downs.map((nodes) => nodes.map((down) => ({ x: way.x * lean * down, y: way.y * lean * down })));
-    const put = (spot: SwaySpot, force: number) =>
-      spot.forEach(({ column, node, share }) => {
-        forces[column]![node]!.x += way.x * share * force;
-        forces[column]![node]!.y += way.y * share * force;
-      });
-    for (const id of this.members) {
+  /** What of each piece the wind finds, and where that half of it at either end comes in; read once for all winds. */
+  private exposed(): { area: number; along: { x: number; y: number } | null; spots: SwaySpot[] }[] {
+    return this.members.map((id) => {
       const one = this.settled(id);
       const section = sectionOf(one);
       const { length, along, upright } = one.place;
       // How a column stands about its own axis is not said: its larger side is in the wind.
       const side = upright ? Math.max(section.depth, section.width) : section.depth;
-      const force = pressure * side * length * (upright ? 1 : Math.abs(along.x * way.y - along.y * way.x));
-      for (const at of [0, length]) put(this.reach(id, at)?.spot ?? [], force / 2);
+      return { area: side * length, along: upright ? null : along, spots: [0, length].map((at) => this.reach(id, at)?.spot ?? []) };
+    });
+  }
+
+  private push(way: { x: number; y: number }, pressure: number, lean: number, downs: readonly (readonly number[])[]): SwayLoad {
+    const forces = downs.map((nodes) => nodes.map((down) => ({ x: way.x * lean * down, y: way.y * lean * down })));
+    this.inWind ??= this.exposed();
+    for (const { area, along, spots } of this.inWind) {
+      const force = (pressure * area * (along === null ? 1 : Math.abs(along.x * way.y - along.y * way.x))) / 2;
+      for (const spot of spots)
+        for (const { column, node, share } of spot) {
+          forces[column]![node]!.x += way.x * share * force;
+          forces[column]![node]!.y += way.y * share * force;
+        }
     }
     return forces;
   }
