@@ -242,7 +242,7 @@ export function StructureMoveFields({ move }: { move: Move }) {
     case 'piece.hang':
       return (
         <>
-          {words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' })}
+          {!move.pick && words('Held by', move.by, (by) => edit({ by }, 'by'), { placeholder: 'crane, hoist, lifts, hands' })}
           {choice<string>(
             'Lifted by the pick',
             move.pick ?? 'none',

@@ -54,6 +54,7 @@ export type Shape =
       bold?: boolean;
       large?: boolean;
       /** left out rather than written over another */ optional?: boolean;
+      /** one of many: it stands beside its thing, off other words and off steel, or nowhere */ near?: boolean;
       /** where it may stand round its point, best first */ sides: readonly Side[];
       of?: Ref;
     }

@@ -103,7 +103,7 @@ export function coveredArea(box: Box, { points, round }: Solid): number {
 }
 
 /** The place beside the point, then the same slid along its side, then one line further off. */
-function placesAt(point: Vec, side: Side, width: number, height: number, gap: number): { box: Box; cost: number }[] {
+function placesAt(point: Vec, side: Side, width: number, height: number, gap: number, near: boolean): { box: Box; cost: number }[] {
   const box = boxAt(point, side, width, height, gap);
   if (side === 'centre') return [{ box, cost: 0 }];
   const flat = side === 'above' || side === 'below';
@@ -113,7 +113,7 @@ function placesAt(point: Vec, side: Side, width: number, height: number, gap: nu
   return [
     { box, cost: 0 },
     ...[-0.42, 0.42].map((by) => ({ box: slid(by), cost: SHIFTED_COST })),
-    ...(flat
+    ...(flat && !near
       ? [0, -0.42, 0.42].flatMap((by) => [
           { box: further(slid(by)), cost: FURTHER_COST },
           { box: further(further(slid(by))), cost: 2 * FURTHER_COST },
@@ -185,7 +185,7 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
     const point = toScreen(view, label.at);
     let best: { box: Box; cost: number } | null = null;
     const places = label.sides.flatMap((side, rank) =>
-      placesAt(point, side, width, height, metrics.gap).map((place) => ({ ...place, cost: place.cost + rank * LATER_SIDE_COST })),
+      placesAt(point, side, width, height, metrics.gap, label.near ?? false).map((place) => ({ ...place, cost: place.cost + rank * LATER_SIDE_COST })),
     );
     for (const { box, cost: from } of places) {
       const outside = width * height - overlapArea(box, frame);
@@ -198,8 +198,9 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
     }
     if (!best) continue;
     const { box } = best;
-    const covered = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(box, other), 0);
-    if (label.optional && covered > OVERWRITTEN * width * height) continue;
+    const words = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(box, other), 0);
+    const covered = label.near ? words + solids.reduce((sum, solid) => sum + coveredArea(box, solid), 0) : words;
+    if ((label.optional || label.near) && covered > OVERWRITTEN * width * height) continue;
     placed.push({ ...box, label, baseline: box.y + height * 0.76 });
   }
   return placed;

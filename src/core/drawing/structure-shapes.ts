@@ -84,8 +84,12 @@ function lookOf({ moment, falls }: StructurePose, id: string): { style: Style; t
 /** How far above its place a piece that hangs is drawn [m]. */
 export const LIFTED = 0.35;
 
+/** More pieces than this are not all called by name: what hangs and what falls is, of the rest what there is room for. */
+const MANY = 20;
+
 export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] {
   const shapes: Shape[] = [];
+  const many = pose.beams.size > MANY;
   for (const [id, settled] of pose.beams) {
     const { place, beam } = settled;
     if (!place) continue;
@@ -99,7 +103,8 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
       at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 },
       text: hangs ? `${beam.mark} on the hook` : beam.mark,
       ink: there ? 'steel' : 'pencil',
-      bold: there,
+      bold: there && !(many && !hangs),
+      near: many && !hangs && !pose.falls.has(id),
       sides: ['above', 'below', 'right', 'left'],
     });
   }
@@ -138,6 +143,7 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
 
 export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (p: Vec) => number): Shape[] {
   const shapes: Shape[] = [];
+  const many = pose.beams.size > MANY;
   const seats: Shape[] = [];
   // Where two stand behind one another, the one that carries more is named.
   const heaviestFirst = [...plan.structure.supports].sort((a, b) => (pose.carried.get(b.id) ?? 0) - (pose.carried.get(a.id) ?? 0));
@@ -212,10 +218,11 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
       at: { x: (a + b) / 2, y: hangs ? top + 1.6 : top },
       text: pose.falls.has(id) ? `${beam.mark} does not stand` : hangs ? `${beam.mark} on the hook` : beam.mark,
       ink: pose.falls.has(id) ? 'stop' : there ? 'steel' : 'pencil',
-      bold: there,
-      large: there,
+      bold: there && !(many && !hangs),
+      large: there && !(many && !hangs),
       // What falls is always said.
       optional: !pose.falls.has(id),
+      near: many && !hangs && !pose.falls.has(id),
       sides: ['above', 'below', 'right', 'left'],
     });
   }

@@ -1,5 +1,5 @@
 import { allShores, lineOf } from './views';
-import { bearingOf, markLifted, pickOf, pieceOf, standOf } from './lookups';
+import { bearingOf, markLifted, pickOf, pieceOf, standOf, standsOfPick } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
 
@@ -45,6 +45,16 @@ export interface MoveWords {
   title: string;
   /** the thing it is done to */
   about: string;
+}
+
+/** By what a piece is hung: the cranes of its pick, or what somebody wrote. */
+function hungBy(plan: Plan, { pick, by }: Extract<Move, { kind: 'piece.hang' }>): string {
+  const lift = pick ? plan.picks.find((one) => one.id === pick) : undefined;
+  return lift
+    ? standsOfPick(lift)
+        .map((id) => standOf(plan, id).name)
+        .join(' and ')
+    : by || 'by what?';
 }
 
 /** A move in the few words that fit on its card. */
@@ -98,7 +108,7 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
       };
     }
     case 'piece.hang':
-      return { title: `Hang ${markIn(plan, move.beam)} in place`, about: move.by || 'by what?' };
+      return { title: `Hang ${markIn(plan, move.beam)} in place`, about: hungBy(plan, move) };
     case 'piece.letGo':
       return {
         title: move.keeps > 0 ? `Ease the hook of ${markIn(plan, move.beam)}` : `Let go of ${markIn(plan, move.beam)}`,
