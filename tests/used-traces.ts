@@ -14,6 +14,7 @@ import { splitOf } from '../src/core/plan/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
 import { demoPlan, ticketHall } from './demo-plan';
 import { portal } from './portal';
+import { raised } from './raised';
 import { onNeedles, twoPostBent } from './shores';
 import { settle } from '../src/core/plan/settle';
 
@@ -27,6 +28,8 @@ export function usedTraces(): Map<string, Trace[]> {
   const jobs = [
     demoPlan(),
     portal(),
+    raised('mastLift'),
+    raised('hands'),
     ticketHall(),
     edited((p) => onNeedles(p)),
     edited((p) => {

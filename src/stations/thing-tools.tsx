@@ -34,6 +34,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   cranes: 'crane',
   stands: 'stand',
   picks: 'pick',
+  raises: 'raise',
   trucks: 'job',
   turns: 'job',
   permits: 'job',

@@ -1,6 +1,7 @@
 import { baseAnchors } from '../frame/base-anchors.calc';
 import { crawler } from '../cranes/crawler.calc';
 import { handRung } from '../handling/rung.calc';
+import { twoPlaces } from '../handling/two-places.calc';
 import { liftDrift } from '../lift/drift.calc';
 import { liftTail } from '../lift/tail.calc';
 import { liftTurn } from '../lift/turn.calc';
@@ -199,6 +200,7 @@ const all: readonly Calc<never, never>[] = [
   liftTail,
   liftDrift,
   crawler,
+  twoPlaces,
   handRung,
 ] as unknown as readonly Calc<never, never>[];
 

@@ -21,6 +21,7 @@ export const aboutKinds = [
   'piece',
   'bearing',
   'pick',
+  'raise',
   'stand',
   'crane',
   'powerLine',

@@ -16,6 +16,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['crane', plan.cranes],
   ['stand', plan.stands],
   ['pick', plan.picks],
+  ['lift without a crane', plan.raises ?? []],
   ['thing in the way', plan.site.obstructions],
   ['power line', plan.site.powerLines],
   ['move', plan.moves],

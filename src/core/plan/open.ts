@@ -93,6 +93,8 @@ function danglingFaults(plan: Plan): Fault[] {
     stand: ids(plan.stands),
     pick: ids(plan.picks),
     lifted: ids([...plan.pieces, ...plan.structure.pieces]),
+    raised: ids([...plan.survey.openings, ...plan.structure.pieces]),
+    holdfast: ids([...allShores(plan), ...plan.links, ...plan.bearings, ...plan.structure.supports, ...plan.structure.pieces]),
     truck: ids(plan.transport.trucks),
     permit: ids(plan.transport.permits),
     make: ids(plan.structure.makes),
@@ -108,7 +110,7 @@ function danglingFaults(plan: Plan): Fault[] {
     if (!has)
       faults.push({
         path,
-        error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
+        error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind === 'raised' ? 'opening or piece' : kind === 'holdfast' ? 'thing' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
       });
     return has;
   };
@@ -196,6 +198,12 @@ function danglingFaults(plan: Plan): Fault[] {
       });
     need('stand', pick.stand, `picks[${i}].stand`);
     if (pick.second) need('stand', pick.second.stand, `picks[${i}].second.stand`);
+  });
+  (plan.raises ?? []).forEach((raise, i) => {
+    need('raised', raise.load, `raises[${i}].load`);
+    raise.points.forEach((point, j) => {
+      if (point.kind === 'hoist' && point.hangsOn) need('holdfast', point.hangsOn, `raises[${i}].points[${j}].hangsOn`);
+    });
   });
   plan.moves.forEach((move, i) => {
     for (const { kind, id, field } of refsOfMove(move)) need(kind, id, `moves[${i}].${field}`);

@@ -4,6 +4,7 @@ import { PLAIN_TEXT } from '../calc/schema';
 import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
+import { raiseSchema } from './document/raise';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
@@ -308,6 +309,7 @@ export const planSchema = Type.Object(
     cranes: Type.Array(craneSchema, { maxItems: 200 }),
     stands: Type.Array(standSchema, { maxItems: 2000 }),
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
+    raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
     site: closed({
       obstructions: Type.Array(
         closed({
@@ -411,6 +413,8 @@ export type Piece = Plan['pieces'][number];
 export type Crane = Plan['cranes'][number];
 export type Stand = Plan['stands'][number];
 export type Pick = Plan['picks'][number];
+export type Raise = NonNullable<Plan['raises']>[number];
+export type RaisePoint = Raise['points'][number];
 export type Structure = Plan['structure'];
 export type Make = Structure['makes'][number];
 export type Beam = Structure['pieces'][number];

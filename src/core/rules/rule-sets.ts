@@ -185,6 +185,16 @@ export const thresholds = {
     floor: null,
     source: both(practice()),
   },
+  hoistSide: {
+    key: 'hoistSide',
+    title: 'A hoist’s chain may pull out of plumb by',
+    kind: 'angle',
+    value: alike(2),
+    least: 0,
+    most: 15,
+    floor: null,
+    source: both(practice()),
+  },
   slingCaution: {
     key: 'slingCaution',
     title: 'Caution from this share of the sling rating',

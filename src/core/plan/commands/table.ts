@@ -20,6 +20,7 @@ import type {
   Pattern,
   Permit,
   Pick,
+  Raise,
   Piece,
   Plan,
   PowerLine,
@@ -39,6 +40,7 @@ import type {
   WayIn,
 } from '../schema';
 import { change } from '../document/unsaid';
+import { allShores } from '../views';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
 type Packing = Piece['packing'][number];
@@ -72,6 +74,7 @@ export interface Lists {
   cranes: Crane;
   stands: Stand;
   picks: Pick;
+  raises: Raise;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
@@ -196,6 +199,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
     case 'turns':
     case 'permits':
       return plan.transport[name];
+    case 'raises':
+      return (plan.raises ??= []);
     default:
       return plan[name];
   }
@@ -250,6 +255,7 @@ function dropLoose(plan: Draft<Plan>): void {
   plan.stands = plan.stands.filter((one) => has(plan.cranes)(one.crane));
   plan.picks = plan.picks.filter((one) => has(plan.stands)(one.stand) && (beam(one.piece) || has(plan.pieces)(one.piece)));
   const [stand, pick] = [has(plan.stands), has(plan.picks)];
+  if (plan.raises) plan.raises = plan.raises.filter(({ load }) => beam(load) || has(plan.survey.openings)(load));
   // A pick whose second crane went is lifted by the first alone, until somebody says otherwise.
   for (const one of plan.picks) if (one.second && !stand(one.second.stand)) one.second = null;
   // A piece whose pick went is still hung: by what, is asked.
@@ -257,6 +263,13 @@ function dropLoose(plan: Draft<Plan>): void {
   const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick };
   const left = moves.filter((move) => refsOfMove(move as Move).every(({ kind, id }) => there[kind]?.(id) ?? true));
   moves.splice(0, Infinity, ...left);
+}
+
+/** A hoist that hung from what went hangs from nothing that is said. */
+function freeHolds(plan: Draft<Plan>): void {
+  const held = new Set([...allShores(plan as Plan), ...plan.links, ...plan.bearings, ...plan.structure.supports, ...plan.structure.pieces].map(({ id }) => id));
+  for (const raise of plan.raises ?? [])
+    for (const point of raise.points) if (point.kind === 'hoist' && point.hangsOn && !held.has(point.hangsOn)) point.hangsOn = null;
 }
 
 const listWord: Record<ListName, string> = {
@@ -286,6 +299,7 @@ const listWord: Record<ListName, string> = {
   cranes: 'crane',
   stands: 'stand',
   picks: 'pick',
+  raises: 'lift without a crane',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',
@@ -301,7 +315,8 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editIn: (plan, { list, id, changes }) => change(within(listWith(plan, list, id), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
     without(listWith(plan, list, id), id, listWord[list]);
-    if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks') dropLoose(plan);
+    if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks' || list === 'openings') dropLoose(plan);
+    freeHolds(plan);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.
     if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows')

@@ -16,6 +16,8 @@ export type Kind =
   | 'stand'
   | 'pick'
   | 'lifted'
+  | 'raised'
+  | 'holdfast'
   | 'truck'
   | 'permit'
   | 'make'

@@ -12,6 +12,7 @@ import { moveFor, type Context } from './context';
 import { craneChecks } from './crane';
 import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
+import { raiseChecks } from './raises';
 import { riggingChecks, weightCheck } from './rigging';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
@@ -128,6 +129,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
     ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
+    ...raiseChecks(context),
     ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),

@@ -317,6 +317,9 @@ function pieceChecks(carried: Carried, { plan, rules }: Ground): Check[] {
     splitSearch,
     sourced('Common practice: a rating that equals its load is a stop', rules, 'contactCaution'),
   );
+  // Where the lift itself is worked out, place by place, one figure for all of it says nothing more.
+  const openings = plan.survey.openings.filter((one) => one.member === carried.member.id).map(({ id }) => id);
+  if ((plan.raises ?? []).some(({ load }) => openings.includes(load))) return checks;
   const what = gear.what.trim() || 'the lifting gear';
   checks.push(
     gear.mass === null

@@ -36,7 +36,7 @@ export function leftOutOf(ground: Ground): Check[] {
   }
   // Of the plan these are read from its pieces, its lifts and the moves, and from nothing else.
   checks.push(
-    ...keepOne('left.lifts', [structure.pieces, structure.makes, moves, plan.picks, plan.stands], () => [
+    ...keepOne('left.lifts', [structure.pieces, structure.makes, moves, plan.picks, plan.stands, plan.raises], () => [
       ...hooksTwice(ground),
       ...liftsLeftOut(context, beams),
     ]),
@@ -94,12 +94,14 @@ function liftsLeftOut({ plan }: Ground['context'], beams: Ground['beams']): Chec
     checks.push(missingCheck(place(id, of, move, sequenceNeeds.id, 'Common practice: every lift is worked out before it is made'), 'count', question));
   const used = new Set<string>();
   const tried = new Set<string>();
+  const raised = new Set((plan.raises ?? []).map(({ load }) => load));
   for (const move of plan.moves) {
     if (move.kind === 'pick.trial') tried.add(move.pick);
     if (move.kind !== 'piece.hang') continue;
     const { beam } = beams.get(move.beam)!;
     const of = about('beam', beam, beam.mark);
     if (move.pick) used.add(move.pick);
+    else if (raised.has(beam.id)) continue;
     else if (!saysSomething(move.by))
       ask('lift.by', of, move.id, `What lifts ${beam.mark} and holds it in place: crane, hoist, lifts or hands, and who has checked that lift?`);
     else if (lifting.some((pick) => pick.piece === beam.id))

@@ -2,6 +2,7 @@ import type { UnitSystem } from '../../units';
 import { newPlan, type NewPlan } from '../new-plan';
 import type { Make, Plan } from '../schema';
 import { NotSo } from './base';
+import { raiseKinds } from '../document/raise';
 import { liftedByOne } from './by-crane';
 import { framePlan } from './frame';
 import { girdersPlan } from './girders';
@@ -62,9 +63,9 @@ export const templates = {
         key: 'by',
         label: 'Lifted into place by',
         choices: [
-          ['two mast lifts', 'mast lifts'],
-          ['two chain hoists', 'chain hoists'],
-          ['a crew, by hand', 'a crew, by hand'],
+          ['mastLift', 'mast lifts'],
+          ['hoist', 'chain hoists'],
+          ['hands', 'a crew, by hand'],
         ],
       },
       {
@@ -76,7 +77,7 @@ export const templates = {
         ],
       },
     ],
-    build: (job, said) => openingPlan(job, { by: said.by ?? 'two mast lifts', shored: said.shored !== 'no' }),
+    build: (job, said) => openingPlan(job, { by: raiseKinds.find((kind) => kind === said.by) ?? 'mastLift', shored: said.shored !== 'no' }),
   },
   frame: {
     name: 'A frame of columns and beams',

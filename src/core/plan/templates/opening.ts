@@ -4,15 +4,18 @@ import { newWay } from '../document/way-in';
 import { newMember } from '../import-members';
 import { newPlan, type NewPlan } from '../new-plan';
 import type { Plan } from '../schema';
+import { newRaise, type RaiseKind } from '../document/raise';
 import { emptyPlan } from './base';
 
 /** A beam brought into a building through a door or over a floor, and what rests on its line held meanwhile: no crane anywhere. */
 export interface OpeningAsked {
   /** how it is lifted into place */
-  by: string;
+  by: RaiseKind;
   /** what rests on the line is held on shores meanwhile */
   shored: boolean;
 }
+
+const words: Record<RaiseKind, string> = { mastLift: 'two mast lifts', hoist: 'two chain hoists', hands: 'a crew, by hand' };
 
 export function openingPlan(job: NewPlan, { by, shored }: OpeningAsked): Plan {
   const plan = emptyPlan(job);
@@ -21,7 +24,8 @@ export function openingPlan(job: NewPlan, { by, shored }: OpeningAsked): Plan {
   const [left, right] = plan.bearings.map(({ id }) => id);
   plan.members = [newMember('b1', { mark: 'B1' })];
   plan.survey.openings = [{ ...newOpening('op1', left!, right!), member: 'b1' }];
-  plan.ways = [{ ...newWay('way1', 'Way in'), member: 'b1', gear: { what: by, mass: null } }];
+  plan.ways = [{ ...newWay('way1', 'Way in'), member: 'b1', gear: { what: words[by], mass: null } }];
+  plan.raises = [newRaise('lift1', 'op1', by, 2, (n) => `lp${n + 1}`)];
   if (shored) plan.shoring.lines = [{ ...newLine('line1', 'Opening'), opening: 'op1', storeys: [newStorey('sy1', 0, job.ruleSet === 'us-asd')] }];
   plan.moves = [
     { id: 'm1', kind: 'bearing.ready', bearing: left! },

@@ -209,7 +209,13 @@ describe('a beam into a building', () => {
   test('nothing of it is a crane, and no row speaks of one', () => {
     const plan = built('opening');
     expect([plan.cranes, plan.stands, plan.picks, plan.pieces]).toEqual([[], [], [], []]);
-    expect(evaluate(plan).checks.filter((check) => check.station === 'gear' || check.station === 'picks')).toEqual([]);
+    expect(evaluate(plan).checks.filter(({ station, calc }) => station === 'gear' || calc.startsWith('crane'))).toEqual([]);
+    expect(
+      evaluate(plan)
+        .checks.filter(({ station }) => station === 'picks')
+        .map(({ about }) => about.kind),
+    ).toEqual(['raise']);
+    expect(plan.raises![0]!.points.map(({ kind }) => kind)).toEqual(['mastLift', 'mastLift']);
     expect(plan.ways[0]!.gear.what).toBe('two mast lifts');
   });
   test('with something on its line the storey is there to be filled; without, no line is opened', () => {
