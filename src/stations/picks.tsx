@@ -8,7 +8,7 @@ import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from
 import { pickContext } from '@/core/plan/pick-context';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { Missing } from '@/core/plan/missing';
-import type { Pick } from '@/core/plan/schema';
+import type { Pick, Plan } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
@@ -16,6 +16,7 @@ import { AlikeButton } from './alike-button';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel, SmallButton } from './panel';
+import { Raises } from './raise-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { settle } from '@/core/plan/settle';
@@ -28,7 +29,8 @@ export function PicksStation() {
   const [only, ...others] = plan.picks;
   if (!only)
     return (
-      <Panel title="Picks" about={plan.stands.length === 0 ? 'A pick needs a crane and a stand: see Gear' : 'No pick yet'} station="picks">
+      <Panel title="Picks" about={aboutNone(plan)} station="picks">
+        <Raises />
         <NewPick />
       </Panel>
     );
@@ -36,6 +38,7 @@ export function PicksStation() {
     return (
       <Panel title={`Pick · ${pickContext(settle(plan), only).piece.mark}`} about={<AboutPick pick={only} />} station="picks">
         <PickFields pick={only} />
+        <Raises />
         <NewPick />
       </Panel>
     );
@@ -59,9 +62,17 @@ export function PicksStation() {
           );
         })}
       </div>
+      <Raises />
       <NewPick />
     </Panel>
   );
+}
+
+/** What the station is about while no crane lifts anything. */
+function aboutNone(plan: Plan): string {
+  const raised = plan.raises?.length ?? 0;
+  if (raised > 0) return `${raised === 1 ? 'One lift' : `${raised} lifts`} without a crane`;
+  return plan.stands.length === 0 ? 'A pick needs a crane and a stand: see Gear. What a crew, lifts or hoists raise is planned here too.' : 'No pick yet';
 }
 
 function AboutPick({ pick, short }: { pick: Pick; short?: boolean }) {

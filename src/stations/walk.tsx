@@ -5,7 +5,10 @@ import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
 import { walk } from './station-words';
 
-function about(id: StationId, counts: { pieces: number; legs: number; shores: number; bearings: number; picks: number; moves: number; crane: string }): string {
+function about(
+  id: StationId,
+  counts: { pieces: number; legs: number; shores: number; bearings: number; picks: number; raises: number; moves: number; crane: string },
+): string {
   const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   switch (id) {
     case 'measure':
@@ -17,7 +20,7 @@ function about(id: StationId, counts: { pieces: number; legs: number; shores: nu
     case 'gear':
       return counts.crane;
     case 'picks':
-      return many(counts.picks, 'pick');
+      return counts.raises > 0 ? many(counts.picks + counts.raises, 'lift') : many(counts.picks, 'pick');
     case 'shores':
       return many(counts.shores, 'shore');
     case 'runSheet':
@@ -40,6 +43,7 @@ export function Walk() {
     bearings: plan.bearings.length + plan.structure.supports.length,
     shores: allShores(plan).length,
     picks: plan.picks.length,
+    raises: plan.raises?.length ?? 0,
     moves: plan.moves.length,
     crane: plan.cranes.length === 1 ? plan.cranes.map(({ name }) => name).join() : plan.cranes.length === 0 ? 'no crane' : `${plan.cranes.length} cranes`,
   };

@@ -4,7 +4,6 @@ import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
 import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
-import { describe } from '@/core/plan/describe';
 import { liftMove, onHook, type PickContext } from '@/core/plan/evaluate/context';
 import { markLifted } from '@/core/plan/lookups';
 import { hooksOf } from '@/core/plan/pick-context';
@@ -19,19 +18,13 @@ import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '@/core/units';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
-import { Blank, Line2, Mark, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
+import { Block, NotOnThisCard, ToldChecks, UNKNOWN, type Entry } from './card-parts';
+import { RaiseCard } from './raise-card';
+import { Blank, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
 import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
 const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
-
-const UNKNOWN = 'NOT KNOWN';
-
-interface Entry {
-  label: string;
-  value: string;
-  strong?: boolean;
-}
 
 interface Figures {
   hook: HookOf;
@@ -103,7 +96,10 @@ function rigged(show: (value: number | null, kind: QuantityKind) => string, { pi
 
 /** One page for each pick. */
 export function pickCardPages(work: SheetWork): ReactElement[] {
-  return work.head.plan.picks.map((pick) => <PickCard key={pick.id} {...work} pick={pick} />);
+  return [
+    ...work.head.plan.picks.map((pick) => <PickCard key={pick.id} {...work} pick={pick} />),
+    ...(work.head.plan.raises ?? []).map((raise) => <RaiseCard key={raise.id} {...work} raise={raise} />),
+  ];
 }
 
 function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {
@@ -127,23 +123,9 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
   const told = mine.filter((check, i) => check.verdict !== 'clear' || i < room);
   const rest = mine.slice(told.length);
-  const nextRatio = rest.find((check) => check.ratio !== null && check.quantity !== 'count')?.ratio ?? null;
-  const bad = mine.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
-  const block = (title: string, entries: Entry[]) => (
-    <View>
-      <Text style={styles.heading}>{title}</Text>
-      {entries.map((entry) => (
-        <Line2 key={entry.label} {...entry} />
-      ))}
-    </View>
-  );
   return (
     <SheetPage paper={paper} title={`Pick card · ${mark}`} head={head}>
-      {bad.length > 0 && (
-        <Text style={{ fontSize: 11, fontWeight: 700, marginTop: 5 }}>
-          {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Do not lift on this card.'}
-        </Text>
-      )}
+      <NotOnThisCard checks={mine} />
       <StopBand plan={plan} checks={checks} />
       <View style={[styles.row, { marginTop: 6, gap: 6 }]}>
         <View style={[styles.box, { width: '50%' }]}>
@@ -155,31 +137,19 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
       </View>
       {hooks.map(({ hook, load, crane, rigging }) => (
         <View key={hook} style={[styles.row, { gap: 12 }]}>
-          <View style={{ width: '33%' }}>{block(hook === 'main' ? 'Load' : 'Load of the second hook', load)}</View>
-          <View style={{ width: '35%' }}>{block(hook === 'main' ? 'Crane' : 'Second crane', crane)}</View>
-          <View style={{ width: '32%' }}>{block('Rigging', rigging)}</View>
+          <View style={{ width: '33%' }}>
+            <Block title={hook === 'main' ? 'Load' : 'Load of the second hook'} entries={load} />
+          </View>
+          <View style={{ width: '35%' }}>
+            <Block title={hook === 'main' ? 'Crane' : 'Second crane'} entries={crane} />
+          </View>
+          <View style={{ width: '32%' }}>
+            <Block title="Rigging" entries={rigging} />
+          </View>
         </View>
       ))}
       <Text style={styles.heading}>Checks, worst first</Text>
-      {told.map((check, i) => (
-        <View key={i} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 0.9, fontSize: 7.4 }]} wrap={false}>
-          <View style={{ width: 13, paddingTop: 1 }}>
-            <Mark verdict={check.verdict} />
-          </View>
-          <Text style={{ width: 40, fontWeight: check.verdict === 'clear' ? 400 : 700 }}>
-            {check.verdict === 'clear' ? 'clear' : check.verdict.toUpperCase()}
-          </Text>
-          <Text style={{ flex: 1, paddingRight: 6 }}>{describe(check, plan.job.units)}</Text>
-          <Text style={{ width: 28, textAlign: 'right', fontWeight: 700 }}>
-            {check.ratio !== null && check.quantity !== 'count' && Number.isFinite(check.ratio) ? check.ratio.toFixed(2) : ''}
-          </Text>
-        </View>
-      ))}
-      {rest.length > 0 && (
-        <Text style={styles.small}>
-          and {rest.length} more, all clear{nextRatio === null ? '' : `, none over ${nextRatio.toFixed(2)}`}; every one stands in the plan of this revision.
-        </Text>
-      )}
+      <ToldChecks plan={plan} told={told} rest={rest} />
       <View wrap={false}>
         <Text style={styles.heading}>Before the hook goes up</Text>
         <Text>

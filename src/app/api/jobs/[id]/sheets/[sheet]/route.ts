@@ -12,7 +12,10 @@ import type { Plan } from '@/core/plan/schema';
 /** Past these a sheet is no paper a gang can work from. */
 const MOST: Partial<Record<SheetName, (plan: Plan) => string | null>> = {
   'run-sheet': ({ moves }) => (moves.length > 4000 ? `The run sheet has ${moves.length} moves; no more than 4,000 are printed. Split the job.` : null),
-  'pick-card': ({ picks }) => (picks.length > 200 ? `The plan has ${picks.length} picks; no more than 200 cards are printed at a time. Split the job.` : null),
+  'pick-card': ({ picks, raises = [] }) =>
+    picks.length + raises.length > 200
+      ? `The plan has ${picks.length + raises.length} lifts; no more than 200 cards are printed at a time. Split the job.`
+      : null,
 };
 
 const papers = { a4: 'A4', letter: 'LETTER' } as const;
@@ -30,7 +33,7 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
   const file = `${name}-rev-${job.revision}.pdf`;
   if (request.headers.get('accept')?.includes('application/x-ndjson')) return inSight({ name, job, paper }, file, request.signal);
   const pdf = await inPool('sheet', { name, job, paper }, { signal: request.signal });
-  if (!pdf) return notFound('The plan has no pick to put on a card. Add one first.');
+  if (!pdf) return notFound('The plan has no lift to put on a card. Add one first.');
   return new Response(new Uint8Array(pdf), {
     headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${file}"`, 'Cache-Control': 'no-store' },
   });

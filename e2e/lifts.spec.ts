@@ -1,0 +1,121 @@
+import { expect, type Page } from '@playwright/test';
+import { accessible, check, count, field, move, open, planOf, saved, station, test } from './job';
+
+async function begin(page: Page, name: string, kind: string, said: Record<string, string>): Promise<string> {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill(name);
+  await dialog.getByLabel('What is built, and how it goes up').click();
+  await page.getByRole('option', { name: kind }).click();
+  for (const [label, value] of Object.entries(said)) await dialog.getByRole('textbox', { name: label, exact: true }).fill(value);
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  await page.waitForURL(/\/jobs\/(?!$)[^/]+$/);
+  return page.url().split('/').pop()!;
+}
+
+const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
+
+test('a frame begun with a crane: all its pieces are slung at once, and what is said of one pick is said of the others', async ({ page, request }) => {
+  const job = await begin(page, 'Waiting shelter', 'A frame of columns and beams', {
+    'Bays along': '2 x 6 m',
+    'Bays across': '5 m',
+    Levels: '4 m',
+    Columns: 'HEB 200',
+    Beams: 'IPE 300',
+    'Beams between, in each bay': '1',
+    'Section of those between': 'IPE 240',
+  });
+  await expect(count(page, 'stop')).toContainText('0');
+  await station(page, 'Picks');
+  await expect(workings(page).getByText('15 picks, in the order they were planned')).toBeVisible();
+  await workings(page).getByRole('button', { name: /^C-A1/ }).click();
+  await expect(workings(page).getByText('Turned upright under the hook')).toBeVisible();
+  await workings(page)
+    .getByRole('button', { name: /^Sling it and 14 others so/ })
+    .click();
+  await field(page, 'Boom').fill('18 m');
+  await field(page, 'Over the seats before lowering').fill('0.6 m');
+  await field(page, 'Rating of the sling').fill('1500 kg');
+  await field(page, 'Slings and shackles weigh').fill('40 kg');
+  await workings(page)
+    .getByRole('button', { name: /^Say the same of 5 picks alike/ })
+    .click();
+  await saved(page);
+  const { picks } = await planOf(request, job);
+  const columns = picks.filter((pick) => pick.turned);
+  expect(columns).toHaveLength(6);
+  expect(columns.every(({ boom, slingRating, riggingMass, liftOver }) => boom === 18 && slingRating === 1500 && riggingMass === 40 && liftOver === 0.6)).toBe(
+    true,
+  );
+  expect(picks.filter((pick) => !pick.turned).every(({ left, right, unsaid = [] }) => left === right && !unsaid.includes('legs'))).toBe(true);
+  await accessible(page);
+});
+
+test('a beam into a building by two mast lifts: a checked lift and its card, and no crane anywhere', async ({ page, request }) => {
+  const job = await begin(page, 'Ticket office wall', 'A beam into a building, without a crane', {});
+  await station(page, 'Picks');
+  await expect(workings(page).getByText('One lift without a crane')).toBeVisible();
+  const plan = await planOf(request, job);
+  Object.assign(plan.members[0]!, { make: { kind: 'section', section: 'HEB 200' }, length: 6, unsaid: [] });
+  for (const bearing of plan.bearings) Object.assign(bearing, { level: 3, unsaid: [] });
+  const put = await request.put(`/api/jobs/${job}/plan`, { data: plan, headers: { 'If-Match': '"1"' } });
+  expect(put.ok()).toBe(true);
+  await page.reload();
+  await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
+  await station(page, 'Picks');
+  await workings(page).getByRole('button', { name: /^B1/ }).click();
+  await field(page, 'Floor the gear stands on, level').fill('0 m');
+  await field(page, 'Load lies at, underside').fill('0.4 m');
+  await field(page, 'One place above the next by, at most').fill('50 mm');
+  await field(page, 'Floor may take').fill('20 kPa');
+  await field(page, 'Answers for it').fill('R. Adeyemi, builder');
+  for (const [n, at] of ['0.5 m', '5 m'].entries()) {
+    const place = workings(page).getByRole('region', { name: `Mast lift ${n + 1}` });
+    const said = { 'From the left end of the load': at, 'Lifts by its plate': '300 kg', 'Load centre of the plate': '500 mm' };
+    const more = { 'Mast to middle of this load': '400 mm', 'Forks go up to': '3.4 m', 'The lift weighs': '180 kg', 'Floor under its legs': '0.8 m2' };
+    for (const [label, value] of Object.entries({ ...said, ...more })) await place.getByRole('textbox', { name: label, exact: true }).fill(value);
+  }
+  await expect(check(page, 'raise.share').first()).toHaveAttribute('data-verdict', 'clear');
+  await expect(page.locator('[data-check^="raise."]:not([data-verdict="clear"])')).toHaveCount(0);
+  // One of the two that is rated too low is a stop.
+  await workings(page).getByRole('region', { name: 'Mast lift 2' }).getByRole('textbox', { name: 'Lifts by its plate' }).fill('200 kg');
+  await expect(check(page, 'raise.share').first()).toHaveAttribute('data-verdict', 'stop');
+  await saved(page);
+  const card = await request.get(`/api/jobs/${job}/sheets/pick-card?paper=a4`);
+  expect(card.headers()['content-type']).toBe('application/pdf');
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('no crane');
+  await accessible(page);
+});
+
+test.describe('a girder on two cranes', () => {
+  test.use({ demo: 'vehicle ramp' });
+  test('the second crane is planned on the screen, and both ends are checked', async ({ page, job, request }) => {
+    expect(job).toBeTruthy();
+    await station(page, 'Gear');
+    await page.getByRole('button', { name: 'Another crane' }).click();
+    await page.getByRole('button', { name: 'Another stand of Crane 2' }).click();
+    await station(page, 'Picks');
+    await workings(page)
+      .getByRole('button', { name: /^G4\.1/ })
+      .click();
+    await page.getByLabel('Its right end is lifted from').click();
+    await page.getByRole('option', { name: /Crane 2/ }).click();
+    await field(page, 'Boom of the second crane').fill("105'");
+    await field(page, 'Rating of its sling').fill('25000 lb');
+    await field(page, 'Its slings and shackles weigh').fill('480 lb');
+    await expect(check(page, 'lift.chart', 'G4.1, second hook')).toHaveAttribute('data-verdict', 'missing');
+    await saved(page);
+    expect((await planOf(request, job)).picks.find(({ piece }) => piece === 'g4-1')!.second).toMatchObject({ boom: expect.closeTo(32.004, 6) as unknown });
+  });
+  test('every station of it, and a move, pass the accessibility checks', async ({ page, job }) => {
+    expect(job).toBeTruthy();
+    for (const name of ['Measure', 'Steel', 'Gear', 'Picks', 'Run sheet']) {
+      await station(page, name);
+      await accessible(page);
+    }
+    await move(page, 'm39').or(page.locator('[data-move]').nth(30)).first().click();
+    await accessible(page);
+  });
+});

@@ -1,0 +1,194 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import { newPoint, newRaise, pointWords, raiseKinds, type RaiseKind } from '@/core/plan/document/raise';
+import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
+import { allShores } from '@/core/plan/views';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
+import { useAct, usePlan } from './job-context';
+import { SmallButton } from './panel';
+import { ThingTools } from './thing-tools';
+import { useInputs } from './use-inputs';
+
+const inWords: Record<RaiseKind, string> = { mastLift: 'mast lifts', hoist: 'hoists', hands: 'hands' };
+
+/** What a lift without a crane raises, by name. */
+function nameOf(plan: Plan, load: string): string {
+  const opening = plan.survey.openings.find(({ id }) => id === load);
+  if (opening) return plan.members.find(({ id }) => id === opening.member)?.mark || opening.name;
+  return plan.structure.pieces.find(({ id }) => id === load)?.mark ?? load;
+}
+
+/** Lifts by mast lifts, hoists and hands, and a way to plan one of what nothing lifts yet. */
+export function Raises() {
+  const plan = usePlan();
+  const raises = plan.raises ?? [];
+  return (
+    <>
+      {raises.length > 0 && (
+        <div className="border-b border-line">
+          {raises.map((raise) => {
+            const name = nameOf(plan, raise.load);
+            const kinds = [...new Set(raise.points.map(({ kind }) => inWords[kind]))];
+            return (
+              <Fold
+                key={raise.id}
+                thing={raise.id}
+                title={name || 'Lift'}
+                note={kinds.length > 0 ? `by ${kinds.join(' and ')}, at ${raise.points.length} places` : 'by nothing yet'}
+                tools={<ThingTools station="picks" list="raises" thing={{ id: raise.id, name: `the lift of ${name}` }} />}
+              >
+                <RaiseFields raise={raise} />
+              </Fold>
+            );
+          })}
+        </div>
+      )}
+      <NewRaise />
+    </>
+  );
+}
+
+function RaiseFields({ raise }: { raise: Raise }) {
+  const act = useAct();
+  const { open, words } = useInputs();
+  const edit = (changes: Partial<Omit<Raise, 'id'>>, field: string) => act('editIn', { list: 'raises', id: raise.id, changes }, `${raise.id} ${field}`);
+  const put = (points: RaisePoint[], field: string) => edit({ points }, field);
+  return (
+    <div className="space-y-3 pb-3">
+      <Pair>
+        {open('Floor the gear stands on, level', 'length', raise.floor, (floor) => edit({ floor }, 'floor'))}
+        {open('Load lies at, underside', 'length', raise.lies, (lies) => edit({ lies }, 'lies'))}
+        {open('One place above the next by, at most', 'dimension', raise.uneven, (uneven) => edit({ uneven }, 'uneven'))}
+        {open('Floor may take', 'pressure', raise.floorCarries, (floorCarries) => edit({ floorCarries }, 'floor carries'))}
+        {words('Answers for it', raise.by, (by) => edit({ by }, 'by'), { placeholder: 'nobody yet' })}
+      </Pair>
+      {raise.points.map((point, n) => (
+        <section key={point.id} aria-label={point.name} className="border-t border-line pt-2">
+          <div className="flex items-center justify-between">
+            <h4 className="font-semibold text-gear">{point.name}</h4>
+            <SmallButton danger label={`Remove ${point.name}`} onClick={() => put(raise.points.toSpliced(n, 1), `${point.id} gone`)}>
+              <X size={14} />
+            </SmallButton>
+          </div>
+          <PointFields point={point} onPoint={(changed, field) => put(raise.points.with(n, changed), `${point.id} ${field}`)} />
+        </section>
+      ))}
+      <div className="flex flex-wrap gap-1.5">
+        {raiseKinds.map((kind) => (
+          <SmallButton
+            key={kind}
+            onClick={() => put([...raise.points, newPoint(kind, freshId('lp'), `${capital(pointWords[kind])} ${raise.points.length + 1}`)], 'new place')}
+          >
+            <Plus size={13} aria-hidden /> Another {pointWords[kind]}
+          </SmallButton>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+type OnPoint = (point: RaisePoint, field: string) => ReturnType<ReturnType<typeof useAct>>;
+
+function PointFields({ point, onPoint }: { point: RaisePoint; onPoint: OnPoint }) {
+  const plan = usePlan();
+  const { open, words, choice, whole } = useInputs();
+  const set = <P extends RaisePoint>(of: P, changes: Partial<P>, field: string) => onPoint({ ...of, ...changes }, field);
+  const common = (
+    <>
+      {words('Name', point.name, (name) => set(point, { name }, 'name'))}
+      {open('From the left end of the load', 'length', point.at, (at) => set(point, { at }, 'at'))}
+    </>
+  );
+  switch (point.kind) {
+    case 'mastLift':
+      return (
+        <Pair>
+          {common}
+          {open('Lifts by its plate', 'mass', point.rating, (rating) => set(point, { rating }, 'rating'))}
+          {open('Load centre of the plate', 'dimension', point.plateCentre, (plateCentre) => set(point, { plateCentre }, 'plate centre'))}
+          {open('Mast to middle of this load', 'dimension', point.centre, (centre) => set(point, { centre }, 'centre'))}
+          {open('Forks go up to', 'length', point.reach, (reach) => set(point, { reach }, 'reach'))}
+          {open('The lift weighs', 'mass', point.own, (own) => set(point, { own }, 'own'))}
+          {open('Floor under its legs', 'floorArea', point.foot, (foot) => set(point, { foot }, 'foot'))}
+        </Pair>
+      );
+    case 'hoist': {
+      const holdfasts = [...allShores(plan), ...plan.links, ...plan.bearings, ...plan.structure.supports].map(({ id, name }): [string, string] => [
+        id,
+        name || id,
+      ]);
+      const beams = plan.structure.pieces.map(({ id, mark }): [string, string] => [id, mark]);
+      return (
+        <Pair>
+          {common}
+          {open('Rated', 'mass', point.rating, (rating) => set(point, { rating }, 'rating'))}
+          {open('The hoist weighs, with chain', 'mass', point.own, (own) => set(point, { own }, 'own'))}
+          {open('Closed, from hanger to hook', 'length', point.closed, (closed) => set(point, { closed }, 'closed'))}
+          {open('Hook to top of the load', 'length', point.sling, (sling) => set(point, { sling }, 'sling'))}
+          {open('Hook travels', 'length', point.travel, (travel) => set(point, { travel }, 'travel'))}
+          {open('Pulls out of plumb by', 'angle', point.sideDeg, (sideDeg) => set(point, { sideDeg }, 'side'))}
+          {holdfasts.length + beams.length > 0 &&
+            choice<string>('Hangs from', point.hangsOn ?? 'other', [['other', 'something else'], ...holdfasts, ...beams], (id) =>
+              set(point, { hangsOn: id === 'other' ? null : id }, 'hangs on'),
+            )}
+          {!point.hangsOn && words('It hangs from', point.hangsFrom, (hangsFrom) => set(point, { hangsFrom }, 'hangs from'), { placeholder: 'nothing named' })}
+          {open('Hangs at level', 'length', point.hangsAt, (hangsAt) => set(point, { hangsAt }, 'hangs at'))}
+          {open('That may carry', 'force', point.carries, (carries) => set(point, { carries }, 'carries'))}
+        </Pair>
+      );
+    }
+    case 'hands':
+      return (
+        <Pair>
+          {common}
+          {point.people === null
+            ? open('People', 'count', null, (people) => set(point, { people: people === null ? null : Math.max(1, Math.round(people)) }, 'people'))
+            : whole('People', point.people, 1, (people) => set(point, { people }, 'people'))}
+          {open('From rest to rest', 'length', point.rung, (rung) => set(point, { rung }, 'rung'))}
+          {open('Friction on the rests', 'factor', point.friction, (friction) => set(point, { friction }, 'friction'))}
+          {open('A rest may carry', 'force', point.rungCarries, (rungCarries) => set(point, { rungCarries }, 'rung carries'))}
+          {choice<'unsaid' | 'yes' | 'no'>(
+            'A keeper at each rest',
+            point.keepers === null ? 'unsaid' : point.keepers ? 'yes' : 'no',
+            [
+              ['unsaid', 'not said yet'],
+              ['yes', 'yes: held before the next step'],
+              ['no', 'no'],
+            ],
+            (answer) => set(point, { keepers: answer === 'unsaid' ? null : answer === 'yes' }, 'keepers'),
+          )}
+        </Pair>
+      );
+  }
+}
+
+/** What goes over an opening, or a piece of the structure that no pick lifts, raised by lifts, hoists or hands. */
+function NewRaise() {
+  const plan = usePlan();
+  const act = useAct();
+  const taken = new Set([...(plan.raises ?? []).map(({ load }) => load), ...plan.picks.map(({ piece }) => piece)]);
+  const loads = [
+    ...plan.survey.openings.filter(({ id, member }) => !taken.has(id) && member !== null).map(({ id }) => id),
+    ...plan.structure.pieces.filter(({ id }) => !taken.has(id)).map(({ id }) => id),
+  ];
+  const [next] = loads;
+  if (next === undefined) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      {loads.slice(0, 3).map((load) =>
+        raiseKinds.map((kind) => (
+          <SmallButton
+            key={`${load} ${kind}`}
+            onClick={() => act('addTo', { list: 'raises', thing: newRaise(freshId('r'), load, kind, 2, () => freshId('lp')) })}
+          >
+            <Plus size={13} aria-hidden /> {nameOf(plan, load)} by {inWords[kind]}
+          </SmallButton>
+        )),
+      )}
+      {loads.length > 3 && <span className="text-[12.5px] text-soft">and {loads.length - 3} more that nothing lifts</span>}
+    </div>
+  );
+}
