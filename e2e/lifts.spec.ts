@@ -31,7 +31,7 @@ test('a frame begun with a crane: all its pieces are slung at once, and what is 
   await station(page, 'Picks');
   await expect(workings(page).getByText('15 picks, in the order they were planned')).toBeVisible();
   await workings(page).getByRole('button', { name: /^C-A1/ }).click();
-  await expect(workings(page).getByText('Turned upright under the hook')).toBeVisible();
+  await expect(workings(page).getByRole('heading', { name: 'Turned upright under the hook', exact: true })).toBeVisible();
   await workings(page)
     .getByRole('button', { name: /^Sling it and 14 others so/ })
     .click();
@@ -105,6 +105,7 @@ test.describe('a girder on two cranes', () => {
     await field(page, 'Boom of the second crane').fill("105'");
     await field(page, 'Rating of its sling').fill('25000 lb');
     await field(page, 'Its slings and shackles weigh').fill('480 lb');
+    await station(page, 'Gear');
     await expect(check(page, 'lift.chart', 'G4.1, second hook')).toHaveAttribute('data-verdict', 'missing');
     await saved(page);
     expect((await planOf(request, job)).picks.find(({ piece }) => piece === 'g4-1')!.second).toMatchObject({ boom: expect.closeTo(32.004, 6) as unknown });
