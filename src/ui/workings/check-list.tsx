@@ -81,13 +81,15 @@ function withAlike(sorted: readonly Check[], opened: ReadonlySet<string>): (Chec
     if (list) list.push(check);
     else by.set(key, [check]);
   }
+  const seen = new Map<string, number>();
   return sorted.flatMap((check): (Check | Alike)[] => {
     const key = keyOfAlike(check);
     const list = by.get(key)!;
     const most = ALIKE[check.verdict];
     // One more than is told is told as well: a line that says so is no shorter.
     if (opened.has(key) || list.length <= most + 1) return [check];
-    const at = list.indexOf(check);
+    const at = seen.get(key) ?? 0;
+    seen.set(key, at + 1);
     if (at >= most) return [];
     if (at < most - 1) return [check];
     const hidden = list.slice(most);
