@@ -66,9 +66,9 @@ test('a beam into a building by two mast lifts: a checked lift and its card, and
   await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
   await station(page, 'Picks');
   await workings(page).getByRole('button', { name: /^B1/ }).click();
-  await field(page, 'Floor the gear stands on, level').fill('0 m');
-  await field(page, 'Load lies at, underside').fill('0.4 m');
-  await field(page, 'One place above the next by, at most').fill('50 mm');
+  await field(page, 'Gear stands at level').fill('0 m');
+  await field(page, 'Load lies at level').fill('0.4 m');
+  await field(page, 'One end ahead by, most').fill('50 mm');
   await field(page, 'Floor may take').fill('20 kPa');
   await field(page, 'Answers for it').fill('R. Adeyemi, builder');
   for (const [n, at] of ['0.5 m', '5 m'].entries()) {

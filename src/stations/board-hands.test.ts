@@ -22,10 +22,16 @@ const drag = (hands: ReturnType<typeof boardHands>, ref: Ref, to: { x: number; y
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => void jest.useRealTimers());
 
+const zoned = (): Plan => {
+  const plan = demoPlan();
+  plan.site.zones = [{ id: 'z', name: 'Platform', kind: 'people', at: { x: 3, y: 4 }, length: 6, width: 2, azimuthDeg: 0, closed: null }];
+  return plan;
+};
 const movable: [string, () => Plan, Ref, (plan: Plan) => { x: number; y: number }][] = [
   ['a bearing', demoPlan, { kind: 'bearing', id: 'p1' }, (p) => p.bearings[0]!.at],
   ['the crane', demoPlan, { kind: 'stand', id: demoPlan().stands[0]!.id }, (p) => p.stands[0]!.at],
   ['a wall in the way', demoPlan, { kind: 'obstruction', id: demoPlan().site.obstructions[0]!.id }, (p) => p.site.obstructions[0]!.at],
+  ['a zone', zoned, { kind: 'zone', id: 'z' }, (p) => p.site.zones![0]!.at],
   ['a leg of the way', ticketHall, { kind: 'leg', id: wayIn(ticketHall()).legs[2]!.id }, (p) => wayIn(p).legs[2]!.at],
   ['the truck', demoPlan, { kind: 'start', id: demoPlan().pieces[0]!.id }, (p) => p.pieces[0]!.start!],
 ];

@@ -26,6 +26,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       return shoreGrip(plan, ref.id);
     case 'obstruction':
       return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
+    case 'zone':
+      return plan.site.zones?.find((one) => one.id === ref.id)?.at ?? null;
     case 'powerLine':
       return plan.site.powerLines.find((one) => one.id === ref.id)?.from ?? null;
     case 'powerLineEnd':
@@ -47,6 +49,7 @@ const stationOf: Record<Ref['kind'], StationId> = {
   pickPoint: 'picks',
   stand: 'gear',
   obstruction: 'gear',
+  zone: 'gear',
   powerLine: 'gear',
   powerLineEnd: 'gear',
   leg: 'wayIn',
@@ -65,6 +68,7 @@ export function boardHands(store: JobStore, step: number) {
     if (ref.kind === 'bearing') act({ name: 'editBearing', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'zone') act({ name: 'editIn', args: { list: 'zones', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'powerLineEnd') act({ name: 'editPowerLine', args: { id: ref.id, changes: ref.end === 'from' ? { from: at } : { to: at } } }, group);
     else if (ref.kind === 'powerLine') {
       // The whole line goes along with the end it is held by.

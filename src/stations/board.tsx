@@ -20,6 +20,7 @@ const movesAbove = (ref: Ref) =>
   ref.kind === 'bearing' ||
   ref.kind === 'start' ||
   ref.kind === 'obstruction' ||
+  ref.kind === 'zone' ||
   ref.kind === 'powerLine' ||
   ref.kind === 'powerLineEnd' ||
   ref.kind === 'leg' ||

@@ -57,9 +57,9 @@ function RaiseFields({ raise }: { raise: Raise }) {
   return (
     <div className="space-y-3 pb-3">
       <Pair>
-        {open('Floor the gear stands on, level', 'length', raise.floor, (floor) => edit({ floor }, 'floor'))}
-        {open('Load lies at, underside', 'length', raise.lies, (lies) => edit({ lies }, 'lies'))}
-        {open('One place above the next by, at most', 'dimension', raise.uneven, (uneven) => edit({ uneven }, 'uneven'))}
+        {open('Gear stands at level', 'length', raise.floor, (floor) => edit({ floor }, 'floor'))}
+        {open('Load lies at level', 'length', raise.lies, (lies) => edit({ lies }, 'lies'))}
+        {open('One end ahead by, most', 'dimension', raise.uneven, (uneven) => edit({ uneven }, 'uneven'))}
         {open('Floor may take', 'pressure', raise.floorCarries, (floorCarries) => edit({ floorCarries }, 'floor carries'))}
         {words('Answers for it', raise.by, (by) => edit({ by }, 'by'), { placeholder: 'nobody yet' })}
       </Pair>

@@ -1,11 +1,13 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import type { PowerLine } from '@/core/plan/schema';
+import type { PowerLine, Zone } from '@/core/plan/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, SmallButton } from './panel';
+import { ThingTools } from './thing-tools';
+import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 import { Fold, Pair } from '@/ui/workings/fold';
 
@@ -28,6 +30,21 @@ export function SiteFields() {
       },
     });
   const addLine = () => act('addPowerLine', { line: { id: freshId('l'), name: 'Overhead line', from: null, to: null, height: null, volts: null } });
+  const addZone = () =>
+    act('addTo', {
+      list: 'zones',
+      thing: {
+        id: freshId('z'),
+        unsaid: ['at', 'length', 'width'],
+        name: 'Zone',
+        kind: 'people',
+        at: { x: 0, y: 8 },
+        length: 6,
+        width: 3,
+        azimuthDeg: 0,
+        closed: null,
+      },
+    });
   return (
     <section className="space-y-3">
       <Group
@@ -39,6 +56,9 @@ export function SiteFields() {
             </SmallButton>
             <SmallButton onClick={addLine}>
               <Plus size={13} aria-hidden /> Power line
+            </SmallButton>
+            <SmallButton onClick={addZone}>
+              <Plus size={13} aria-hidden /> Zone
             </SmallButton>
           </span>
         }
@@ -68,10 +88,53 @@ export function SiteFields() {
           </div>
         );
       })}
+      {(plan.site.zones ?? []).map((one) => (
+        <ZoneFields key={one.id} zone={one} />
+      ))}
       {plan.site.powerLines.map((one) => (
         <PowerLineFields key={one.id} line={one} />
       ))}
     </section>
+  );
+}
+
+const zoneWords: readonly (readonly [Zone['kind'], string])[] = [
+  ['people', 'where people are'],
+  ['road', 'a public way'],
+  ['railway', 'a railway'],
+  ['roof', 'a roof'],
+];
+
+/** What no load is carried over unless it is closed, and who says that it is. */
+function ZoneFields({ zone }: { zone: Zone }) {
+  const edit = useEdit('zones', zone.id);
+  const { figure, words, choice } = useInputs();
+  const closed = { how: '', by: '', on: '', ...zone.closed };
+  const close = (changes: Partial<typeof closed>, field: string) => {
+    const next = { ...closed, ...changes };
+    const empty = next.how.trim() === '' && next.by.trim() === '' && next.on.trim() === '';
+    return edit({ closed: empty ? null : next }, field);
+  };
+  return (
+    <Fold
+      thing={zone.id}
+      title={zone.name || 'Zone'}
+      note={zone.closed ? 'closed while a load passes' : 'open: no load over it'}
+      tools={<ThingTools station="gear" list="zones" thing={zone} />}
+    >
+      <Pair>
+        {words('Zone', zone.name, (name) => edit({ name }, 'name'))}
+        {choice('It is', zone.kind, zoneWords, (kind) => edit({ kind }, 'kind'))}
+        {figure('Zone, long', 'length', saidOf(zone, 'length', zone.length), (length) => edit({ length }, 'length'))}
+        {figure('Zone, wide', 'length', saidOf(zone, 'width', zone.width), (width) => edit({ width }, 'width'))}
+        {figure('Its middle, east', 'length', saidOf(zone, 'at', zone.at.x), (x) => edit({ at: { ...zone.at, x } }, 'x'))}
+        {figure('Its middle, north', 'length', saidOf(zone, 'at', zone.at.y), (y) => edit({ at: { ...zone.at, y } }, 'y'))}
+        {figure('Zone turned', 'angle', zone.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
+        {words('Kept closed by', closed.how, (how) => close({ how }, 'how'), { placeholder: 'not closed' })}
+        {words('Who answers for that', closed.by, (by) => close({ by }, 'by'))}
+        {words('Closed since', closed.on, (on) => close({ on }, 'on'), { type: 'date' })}
+      </Pair>
+    </Fold>
   );
 }
 

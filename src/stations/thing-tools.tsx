@@ -35,6 +35,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   stands: 'stand',
   picks: 'pick',
   raises: 'raise',
+  zones: 'zone',
   trucks: 'job',
   turns: 'job',
   permits: 'job',

@@ -23,6 +23,7 @@ export type Ref =
   | { kind: 'start'; id: string }
   | { kind: 'stand'; id: string }
   | { kind: 'obstruction'; id: string }
+  | { kind: 'zone'; id: string }
   | { kind: 'powerLine'; id: string }
   | { kind: 'powerLineEnd'; id: string; end: 'from' | 'to' }
   | { kind: 'leg'; id: string }

@@ -34,6 +34,8 @@ const SHIFTED_COST = 12;
 const FURTHER_COST = 60;
 /** A label that may be left out is, when more than this of it would be written over. */
 const OVERWRITTEN = 0.12;
+/** What one of many keeps clear on either side [px]. */
+const ASIDE = 6;
 
 const overlapArea = (a: Box, b: Box): number =>
   Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
@@ -198,7 +200,9 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
     }
     if (!best) continue;
     const { box } = best;
-    const words = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(box, other), 0);
+    // One of many keeps a little off its neighbour, so that two marks do not read as one.
+    const room = label.near ? { ...box, x: box.x - ASIDE, width: box.width + 2 * ASIDE } : box;
+    const words = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(room, other), 0);
     const covered = label.near ? words + solids.reduce((sum, solid) => sum + coveredArea(box, solid), 0) : words;
     if ((label.optional || label.near) && covered > OVERWRITTEN * width * height) continue;
     placed.push({ ...box, label, baseline: box.y + height * 0.76 });

@@ -71,7 +71,22 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);
-  return [...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
+  const zones = (plan.site.zones ?? []).flatMap((zone): Shape[] => [
+    {
+      shape: 'polygon',
+      points: rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg),
+      style: { stroke: zone.closed ? 'pencil' : 'stop', width: 1.2, dash: 'dash' },
+      of: { kind: 'zone', id: zone.id },
+    },
+    {
+      shape: 'label',
+      at: add(zone.at, scale(leftOf(direction(zone.azimuthDeg)), zone.width / 2)),
+      text: zone.closed ? `${zone.name}, closed` : zone.name,
+      ink: zone.closed ? 'pencil' : 'stop',
+      sides: ['above', 'below', 'left', 'right', 'centre'],
+    },
+  ]);
+  return [...zones, ...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
 }
 
 function bearingShapes(plan: Plan, moment: Moment): Shape[] {

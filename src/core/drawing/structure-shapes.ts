@@ -85,7 +85,7 @@ function lookOf({ moment, falls }: StructurePose, id: string): { style: Style; t
 export const LIFTED = 0.35;
 
 /** More pieces than this are not all called by name: what hangs and what falls is, of the rest what there is room for. */
-const MANY = 20;
+const MANY = 12;
 
 export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] {
   const shapes: Shape[] = [];

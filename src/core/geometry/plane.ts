@@ -40,6 +40,21 @@ export function clip(polygon: readonly Vec[], normal: Vec, limit: number): Vec[]
   return kept;
 }
 
+/** The smallest convex polygon round some points, to the left. */
+export function hull(points: readonly Vec[]): Vec[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const turns = (a: Vec, b: Vec, c: Vec) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+  const half = (list: readonly Vec[]): Vec[] => {
+    const kept: Vec[] = [];
+    for (const point of list) {
+      while (kept.length > 1 && turns(kept[kept.length - 2]!, kept[kept.length - 1]!, point) <= 0) kept.pop();
+      kept.push(point);
+    }
+    return kept.slice(0, -1);
+  };
+  return sorted.length < 3 ? sorted : [...half(sorted), ...half(sorted.reverse())];
+}
+
 /** Whether two convex polygons share any area (separating axis; touching edges do not count). */
 export function overlap(a: readonly Vec[], b: readonly Vec[]): boolean {
   for (const polygon of [a, b])

@@ -26,6 +26,7 @@ export const aboutKinds = [
   'crane',
   'powerLine',
   'obstruction',
+  'zone',
   'opening',
   'pattern',
   'spanLine',

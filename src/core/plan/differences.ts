@@ -18,6 +18,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['pick', plan.picks],
   ['lift without a crane', plan.raises ?? []],
   ['thing in the way', plan.site.obstructions],
+  ['zone', plan.site.zones ?? []],
   ['power line', plan.site.powerLines],
   ['move', plan.moves],
   ['opening', plan.survey.openings],

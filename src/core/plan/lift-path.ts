@@ -1,4 +1,4 @@
-import { add, angleOf, direction, distance, dot, leftOf, mix, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
+import { add, angleOf, direction, distance, dot, hull, leftOf, mix, overlap, rectangle, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
 import type { Pick, Piece, Stand } from './schema';
 import type { Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
@@ -109,6 +109,25 @@ export function outlineAt({ hook, pieceDeg, seen }: Station, width: number): Vec
   return rectangle(add(hook, scale(direction(pieceDeg), seen.toMiddle)), seen.length, width, pieceDeg);
 }
 
+/**
+ * What the load passes over, seen from above: the hull of it at each two stations that follow, a little wider where it swings on an arc
+ * between them.
+ */
+export function sweptBy(path: LiftPath, width: number): Vec[][] {
+  const [first] = path.stations;
+  if (!first) return [];
+  const outlines = (bulge: number) =>
+    path.stations.map((station) => outlineAt({ ...station, seen: { ...station.seen, length: station.seen.length + 2 * bulge } }, width + 2 * bulge));
+  const turns = path.stations.slice(1).map((to, i) => {
+    const from = path.stations[i]!;
+    const reach = path.most + Math.abs(to.seen.toMiddle) + to.seen.length / 2;
+    const turn = Math.max(Math.abs(wrapDeg(to.bearingDeg - from.bearingDeg)), Math.abs(wrapDeg(to.pieceDeg - from.pieceDeg)));
+    return isStraight(from, to) && to.pieceDeg === from.pieceDeg ? 0 : reach * (1 - Math.cos((turn * Math.PI) / 360));
+  });
+  const seen = outlines(Math.max(0, ...turns));
+  return seen.length === 1 ? seen : seen.slice(1).map((to, i) => hull([...seen[i]!, ...to]));
+}
+
 export interface Overflown {
   name: string;
   height: number;
@@ -125,10 +144,7 @@ export function tallestUnder(
     ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
-  const passes = path.stations.map((station) => {
-    const outline = outlineAt(station, width);
-    return { outline, box: boxOf(outline) };
-  });
+  const passes = sweptBy(path, width).map((outline) => ({ outline, box: boxOf(outline) }));
   // The tallest first; most of what stands is nowhere near the way.
   for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) {
     const box = boxOf(outline);

@@ -190,6 +190,9 @@ const pickSchema = closed({
   ),
 });
 
+/** What no load passes over while it is open. */
+export const zoneKinds = ['railway', 'road', 'people', 'roof'] as const;
+
 export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;
 const linkSchema = closed({
   id: id(),
@@ -337,6 +340,24 @@ export const planSchema = Type.Object(
           ),
         }),
       ),
+      zones: Type.Optional(
+        Type.Array(
+          closed({
+            id: id(),
+            unsaid: unsaid(),
+            name: text(),
+            kind: oneOf(zoneKinds),
+            at: place(),
+            length: positive('m'),
+            width: positive('m'),
+            azimuthDeg: real('deg'),
+            closed: nullable(
+              closed({ how: text('how it is kept closed and empty while a load passes over'), by: text('who answers for it'), on: text('when, as a date') }),
+            ),
+          }),
+          { maxItems: 500, description: 'what no load is carried over unless it is closed' },
+        ),
+      ),
       forecastGust: nullable(nonNegative('m/s', 'for the shift of the lift')),
       standingGust: Type.Optional(nullable(nonNegative('m/s', 'that may come while steel stands that is not braced yet'))),
     }),
@@ -425,4 +446,5 @@ export type Brace = Structure['braces'][number];
 export type Move = Plan['moves'][number];
 export type MoveKind = Move['kind'];
 export type Obstruction = Plan['site']['obstructions'][number];
+export type Zone = NonNullable<Plan['site']['zones']>[number];
 export type PowerLine = Plan['site']['powerLines'][number];

@@ -21,6 +21,7 @@ import type {
   Permit,
   Pick,
   Raise,
+  Zone,
   Piece,
   Plan,
   PowerLine,
@@ -75,6 +76,7 @@ export interface Lists {
   stands: Stand;
   picks: Pick;
   raises: Raise;
+  zones: Zone;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
@@ -201,6 +203,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return plan.transport[name];
     case 'raises':
       return (plan.raises ??= []);
+    case 'zones':
+      return (plan.site.zones ??= []);
     default:
       return plan[name];
   }
@@ -300,6 +304,7 @@ const listWord: Record<ListName, string> = {
   stands: 'stand',
   picks: 'pick',
   raises: 'lift without a crane',
+  zones: 'zone',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',

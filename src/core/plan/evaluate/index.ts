@@ -37,6 +37,7 @@ import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
+import { zoneChecks } from './zones';
 import { wayInChecks } from './way-in';
 
 export interface Evaluation {
@@ -77,7 +78,12 @@ function pickChecks(context: Context, pick: Pick): Check[] {
   // Of the job only how a chart is read and the rules go into a lift; of the structure what stands when it is made.
   const from = [...piece, ...gear, plan.site, plan.bearings, plan.moves, structure.pieces, structure.makes, structure.joints, rules, job.chartRule, today];
   return keep('pick.checks', pick, from, () =>
-    hooksOf(plan, pick).flatMap((picked) => [...standChecks(context, picked), ...riggingChecks(context, picked), ...craneChecks(context, picked)]),
+    hooksOf(plan, pick).flatMap((picked) => [
+      ...standChecks(context, picked),
+      ...riggingChecks(context, picked),
+      ...craneChecks(context, picked),
+      ...zoneChecks(context, picked),
+    ]),
   );
 }
 

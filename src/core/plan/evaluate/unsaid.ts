@@ -43,6 +43,7 @@ const askedOf = (plan: Plan): Asked[] => [
     (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`),
   ),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
+  ...all(plan.site.zones ?? [], 'zone', 'gear', named),
   ...all(plan.links, 'link', 'measure', named),
   ...all(
     plan.ways.flatMap((way) => way.legs),

@@ -1,0 +1,88 @@
+import { phrase, q } from '../../calc/work';
+import { add, direction, leftOf, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
+import type { Check } from '../check';
+import { dayFault } from '../records';
+import { sweptBy } from '../lift-path';
+import { Missing } from '../missing';
+import { namesPerson, saysSomething } from '../records';
+import type { Zone } from '../schema';
+import { flatStop, liftMove, missingCheck, onHook, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+
+const SOURCE = '29 CFR 1926.753(d) and 1926.1425: nobody under a load; common practice: over a railway, a road or a roof only while it is closed';
+
+const over: Record<Zone['kind'], string> = {
+  railway: 'a railway',
+  road: 'a public way',
+  people: 'where people are',
+  roof: 'a roof',
+};
+
+/** Under the boom as it stands at a station, seen from above. */
+function boomOver({ stand, crane }: PickContext, hook: Vec, bearingDeg: number, radius: number): Vec[] {
+  const out = direction(bearingDeg);
+  const side = scale(leftOf(out), crane.boomWidth / 2);
+  const foot = stand.at;
+  return radius > 0 ? [add(foot, side), add(foot, scale(side, -1)), add(hook, scale(side, -1)), add(hook, side)] : [];
+}
+
+/** Whatever a load, or over a railway the boom too, passes over on its way is closed meanwhile, by a named person. */
+export function zoneChecks({ plan, today }: Context, picked: PickContext): Check[] {
+  const { path, weight, piece, pick } = picked;
+  const zones = plan.site.zones ?? [];
+  if (zones.length === 0 || path instanceof Missing || weight instanceof Missing) return [];
+  const swept = sweptBy(path, weight.section.width);
+  const booms = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
+  return zones.flatMap((zone): Check[] => {
+    const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
+    const load = swept.some((one) => overlap(one, outline));
+    const boom = zone.kind === 'railway' && booms.some((one) => one.length > 0 && overlap(one, outline));
+    const place: Place = {
+      id: 'lift.over',
+      ...onHook(picked, piece.mark, zone.id),
+      station: 'gear',
+      move: liftMove(plan, pick),
+      calc: 'record',
+      source: SOURCE,
+    };
+    if (!load && !boom) {
+      const clear = ratioCheck(
+        place,
+        { demand: 0, capacity: 1, quantity: 'count', caution: null },
+        told(phrase`${piece.mark} keeps off ${zone.name} on its way.`),
+        [],
+      );
+      return [{ ...clear, demand: null, capacity: null, ratio: null }];
+    }
+    const what = load ? piece.mark : 'The boom';
+    const record = zone.closed;
+    if (!record)
+      return [
+        flatStop(
+          place,
+          'count',
+          told(
+            phrase`${what} passes over ${zone.name}, ${over[zone.kind]}, on its way, and nothing says that it is closed meanwhile. Swing the other way, or close it and say who answers for it.`,
+          ),
+          [],
+        ),
+      ];
+    const date = dayFault(record.on, today);
+    if (!saysSomething(record.how) || !namesPerson(record.by) || date !== null)
+      return [
+        missingCheck(
+          place,
+          'count',
+          `${what} passes over ${zone.name}. How is it kept closed and empty meanwhile, who answers for it, and since when?${date ? ` The record ${date}.` : ''}`,
+        ),
+      ];
+    const closed = ratioCheck(
+      place,
+      { demand: 0, capacity: 1, quantity: 'count', caution: null },
+      told(
+        phrase`${what} passes over ${zone.name}, closed meanwhile: ${record.how.trim()} (${record.by.trim()}, ${record.on}). At most ${q(path.most, 'length')} from the crane.`,
+      ),
+      [],
+    );
+    return [{ ...closed, demand: null, capacity: null, ratio: null }];
+  });
+}
