@@ -89,6 +89,37 @@ test('a beam into a building by two mast lifts: a checked lift and its card, and
   await accessible(page);
 });
 
+test.describe('where the crane may stand', () => {
+  test.use({ demo: 'quay footbridge' });
+  test('over the whole site, with the best places; a press puts the stand there, and a zone it passes over is a stop', async ({ page, job, request }) => {
+    await station(page, 'Gear');
+    await page.getByRole('button', { name: 'Where may Curlew 50 stand?' }).click();
+    const dialog = page.getByRole('dialog', { name: /Where Curlew 50 may stand/ });
+    await expect(dialog.getByRole('row', { name: /4 of 4/ }).first()).toBeVisible();
+    await accessible(page);
+    await dialog.getByRole('button', { name: 'Stand here' }).first().click();
+    await saved(page);
+    const { stands } = await planOf(request, job);
+    expect(stands[0]!.at).not.toEqual({ x: 9, y: -8 });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Zone', exact: true }).click();
+    await workings(page).getByRole('button', { name: /^Zone/ }).last().click();
+    for (const [label, value] of Object.entries({
+      'Zone, long': '40 m',
+      'Zone, wide': '3 m',
+      'Its middle, east': '-2 m',
+      'Its middle, north': '-8 m',
+      'Zone turned': '90',
+    }))
+      await field(page, label).fill(value);
+    await expect(check(page, 'lift.over').first()).toHaveAttribute('data-verdict', 'stop');
+    await field(page, 'Kept closed by').fill('two flagmen and a rope across');
+    await field(page, 'Who answers for that').fill('S. Aune, foreman');
+    await expect(check(page, 'lift.over').first()).toHaveAttribute('data-verdict', 'missing');
+    await accessible(page);
+  });
+});
+
 test.describe('a girder on two cranes', () => {
   test.use({ demo: 'vehicle ramp' });
   test('the second crane is planned on the screen, and both ends are checked', async ({ page, job, request }) => {

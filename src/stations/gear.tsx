@@ -1,6 +1,7 @@
 'use client';
-import { Fragment } from 'react';
-import { Plus } from 'lucide-react';
+import { Fragment, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { MapPinned, Plus } from 'lucide-react';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { unknownCrane } from '@/core/plan/new-plan';
@@ -16,6 +17,9 @@ import { Group, Panel, SmallButton } from './panel';
 import { SiteFields } from './site-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
+
+/** Read when it is opened. */
+const StandMapDialog = dynamic(() => import('./stand-map-dialog').then((part) => part.StandMapDialog), { ssr: false });
 
 /** The cranes, their charts, where they stand, and what is in their way. */
 export function GearStation() {
@@ -85,6 +89,8 @@ export function GearStation() {
 function NewGear() {
   const plan = usePlan();
   const act = useAct();
+  const [mapped, setMapped] = useState<string | null>(null);
+  const onMap = plan.cranes.find(({ id }) => id === mapped);
   const addCrane = () => act('addTo', { list: 'cranes', thing: { ...unknownCrane(), id: freshId('c'), name: `Crane ${plan.cranes.length + 1}` } });
   const addStand = (crane: Crane) =>
     act('addTo', {
@@ -107,6 +113,14 @@ function NewGear() {
           <Plus size={13} aria-hidden /> Another stand of {crane.name}
         </SmallButton>
       ))}
+      {plan.cranes
+        .filter((crane) => plan.stands.some((one) => one.crane === crane.id) && plan.picks.length > 0)
+        .map((crane) => (
+          <SmallButton key={`map ${crane.id}`} onClick={() => setMapped(crane.id)}>
+            <MapPinned size={13} aria-hidden /> Where may {crane.name} stand?
+          </SmallButton>
+        ))}
+      {onMap && <StandMapDialog crane={onMap} onClose={() => setMapped(null)} />}
       <SmallButton onClick={addCrane}>
         <Plus size={13} aria-hidden /> {plan.cranes.length === 0 ? 'A crane' : 'Another crane'}
       </SmallButton>

@@ -1,0 +1,116 @@
+import { passengerCanopy, quayFootbridge, vehicleRamp } from '../../../tests/demo-plan';
+import { evaluate } from './evaluate';
+import { Missing } from './missing';
+import type { Plan } from './schema';
+import { settle } from './settle';
+import { bestPlaces, wholeStandMap, type StandMap } from './stand-map';
+
+const TODAY = '2026-11-28';
+const mapOf = (plan: Plan, crane = 'c1'): StandMap => {
+  const map = wholeStandMap(settle(plan), crane);
+  if (map instanceof Missing) throw new Error(map.questions.join());
+  return map;
+};
+/** Where every stand of the crane is put at one place, the worst share of the chart that the checks find. */
+const plainly = (plan: Plan, at: { x: number; y: number }): number => {
+  const moved = { ...plan, stands: plan.stands.map((stand) => ({ ...stand, at })) };
+  const rows = evaluate(moved, TODAY).checks.filter(({ id }) => /^lift\.(chart|offChart|boomReach)$/.test(id));
+  return Math.max(...rows.map(({ ratio }) => ratio ?? Infinity));
+};
+const cellAt = (map: StandMap, cell: number) => ({ x: map.at.x + (cell % map.wide) * map.step, y: map.at.y + Math.floor(cell / map.wide) * map.step });
+
+describe('where the crane may stand', () => {
+  test.each([
+    ['girders by the step of the chart', quayFootbridge],
+    ['girders between its cells', () => Object.assign(quayFootbridge(), { job: { ...quayFootbridge().job, chartRule: 'linear' } }) as Plan],
+    ['with a radius held while slewing', () => edited((plan) => plan.picks.forEach((pick) => (pick.swingRadius = 11)))],
+  ] as const)('every cell says what the checks say with the crane there: %s', (_, make) => {
+    const plan = make();
+    const map = mapOf(plan);
+    let [compared, served] = [0, 0];
+    for (let cell = 7; cell < map.worst.length; cell += Math.floor(map.worst.length / 60)) {
+      const worst = map.worst[cell]!;
+      if (Number.isNaN(worst)) continue;
+      const plain = plainly(plan, cellAt(map, cell));
+      if (Number.isFinite(plain) || Number.isFinite(worst)) expect(worst).toBeCloseTo(plain, 9);
+      compared += 1;
+      served += Number.isFinite(worst) ? 1 : 0;
+    }
+    expect(compared).toBeGreaterThan(30);
+    expect(served).toBeGreaterThan(1);
+  });
+  test('columns that are turned up are read where they are slung, where they lie and on the way between', () => {
+    const plan = passengerCanopy();
+    plan.picks = plan.picks.filter(({ turned }) => turned).slice(0, 4);
+    const kept = new Set(plan.picks.map(({ id }) => id));
+    plan.moves = plan.moves.map((move) => (move.kind === 'piece.hang' && !kept.has(move.pick ?? '') ? { ...move, pick: null } : move));
+    plan.moves = plan.moves.filter((move) => move.kind !== 'pick.trial');
+    const map = mapOf(plan);
+    for (let cell = 3; cell < map.worst.length; cell += Math.floor(map.worst.length / 25)) {
+      const worst = map.worst[cell]!;
+      if (!Number.isNaN(worst) && Number.isFinite(worst)) expect(worst).toBeCloseTo(plainly(plan, cellAt(map, cell)), 9);
+    }
+  });
+  test('the best places serve all lifts where any place does, and are apart', () => {
+    const map = mapOf(quayFootbridge());
+    const best = bestPlaces(map);
+    expect(best[0]!.serves).toBe(Math.max(...map.serves));
+    expect(best[0]!.worst).toBe(Math.min(...[...map.worst.keys()].filter((cell) => map.serves[cell] === best[0]!.serves).map((cell) => map.worst[cell]!)));
+    for (const [i, a] of best.entries()) for (const b of best.slice(i + 1)) expect(Math.hypot(a.at.x - b.at.x, a.at.y - b.at.y)).toBeGreaterThanOrEqual(4);
+    expect(best[0]!.worst).toBeLessThanOrEqual(plainly(quayFootbridge(), { x: 9, y: -8 }));
+  });
+  test('where no one place serves all it says how many the best serves', () => {
+    const map = mapOf(vehicleRamp());
+    const [first] = bestPlaces(map);
+    expect(first!.serves).toBeGreaterThan(3);
+    expect(first!.serves).toBeLessThan(map.lifts);
+    expect(first!.worst).toBe(Infinity);
+  });
+  test('it stands in nothing: walls and the steel that is there by then', () => {
+    const map = mapOf(
+      edited((plan) => plan.site.obstructions.push({ id: 'w', name: 'Wall', at: { x: 9, y: -8 }, length: 6, width: 1, azimuthDeg: 30, height: 3 })),
+    );
+    const near = [...map.worst.keys()].filter((cell) => Math.hypot(cellAt(map, cell).x - 9, cellAt(map, cell).y + 8) < 2);
+    expect(near.length).toBeGreaterThan(3);
+    expect(near.every((cell) => Number.isNaN(map.worst[cell]!))).toBe(true);
+  });
+  test('moving the whole site moves nothing of it', () => {
+    const far = edited((plan) => {
+      for (const piece of plan.structure.pieces) {
+        for (const end of [piece.from!, piece.to!]) Object.assign(end, { x: end.x + 300, y: end.y - 150 });
+        Object.assign(piece.lies!, { x: piece.lies!.x! + 300, y: piece.lies!.y! - 150 });
+      }
+      for (const stand of plan.stands) stand.at = { x: stand.at.x + 300, y: stand.at.y - 150 };
+    });
+    const [here, there] = [bestPlaces(mapOf(quayFootbridge())), bestPlaces(mapOf(far))];
+    expect(there.map(({ worst }) => worst.toFixed(6))).toEqual(here.map(({ worst }) => worst.toFixed(6)));
+    expect(there[0]!.at.x - here[0]!.at.x).toBeCloseTo(300, 6);
+  });
+  test.each([
+    ['no chart', (plan: Plan) => (plan.cranes[0]!.chart = null), /no chart yet/],
+    ['no pick', (plan: Plan) => (plan.picks = []), /No pick of Curlew 50/],
+    ['nothing known of any load', (plan: Plan) => plan.picks.forEach((pick) => (pick.riggingMass = null)), /slings and shackles weigh/],
+  ])('%s is said', (_, edit, wanted) => {
+    const map = wholeStandMap(settle(edited(edit)), 'c1');
+    expect(map instanceof Missing && map.questions.join()).toMatch(wanted);
+  });
+  test('what two cranes lift, and what is not known, is left out and named', () => {
+    const map = mapOf(
+      edited((plan) => {
+        plan.picks[1]!.second = { stand: 'w2', boom: 27, slingRating: 5000, riggingMass: 95 };
+        plan.picks[2]!.riggingMass = null;
+      }),
+    );
+    expect(map.lifts).toBe(2);
+    expect(map.left.map(({ mark, why }) => `${mark}: ${why}`)).toEqual([
+      expect.stringMatching(/^G2a: it is lifted by two cranes/),
+      expect.stringMatching(/^G1b: What do slings/),
+    ]);
+  });
+});
+
+function edited(edit: (plan: Plan) => unknown): Plan {
+  const plan = quayFootbridge();
+  edit(plan);
+  return plan;
+}

@@ -1,0 +1,232 @@
+import { chartLookup, type ChartRule } from '../cranes/chart-lookup';
+import type { Chart } from '../cranes/chart-shape';
+import { distance, dot, mix, rectangle, sub, type Vec } from '../geometry/plane';
+import { rulesOf } from '../rules/rule-sets';
+import { standingAt } from './bodies';
+import { craneOf, standOf } from './lookups';
+import { Missing } from './missing';
+import { pickContext } from './pick-context';
+import type { Pick } from './schema';
+import type { SettledPlan } from './settle';
+
+/** One load as the map sees it: where its hook has to go, wherever the crane stands. */
+interface Lift {
+  pick: string;
+  mark: string;
+  gross: number;
+  boom: number;
+  /** places of the hook where its radius may be longest or shortest */
+  ends: readonly Vec[];
+  /** the first and the last of them: the chart is read there */
+  first: Vec;
+  last: Vec;
+  /** carried straight: between its ends a hook may come nearer the crane */
+  straight: readonly (readonly [Vec, Vec])[];
+  /** radius held while slewing */
+  swing: number | null;
+}
+
+export interface StandMap {
+  /** middle of the first cell */
+  at: Vec;
+  step: number;
+  wide: number;
+  deep: number;
+  /** worst share of the chart over all lifts; Infinity: some lift is off the chart there; NaN: no room for the crane */
+  worst: Float64Array;
+  /** how many of the lifts it serves */
+  serves: Uint16Array;
+  lifts: number;
+  /** lifts of this crane the map says nothing of, and why */
+  left: { mark: string; why: string }[];
+}
+
+/** How far past what is built and what lies the map looks [m]. */
+const ROUND = 25;
+/** No map has more cells than this: the step grows instead. */
+const MOST_CELLS = 40_000;
+const STEP = 0.5;
+
+/** What the picks of a crane ask of its place. */
+function liftsOf(plan: SettledPlan, crane: string): { lifts: Lift[]; left: StandMap['left'] } {
+  const lifts: Lift[] = [];
+  const left: StandMap['left'] = [];
+  for (const pick of plan.picks) {
+    if (standOf(plan, pick.stand).crane !== crane) continue;
+    const { piece, path, gross, turned } = pickContext(plan, pick);
+    const leave = (why: string) => left.push({ mark: piece.mark, why });
+    if (pick.second) leave('it is lifted by two cranes');
+    else if (path instanceof Missing || gross instanceof Missing) leave((path instanceof Missing ? path : (gross as Missing)).questions.join(' '));
+    else {
+      const hooks = path.stations.map(({ hook }) => hook);
+      const [first, last] = [hooks[0]!, hooks.at(-1)!];
+      const low = turned ? turned.low : null;
+      lifts.push({
+        pick: pick.id,
+        mark: piece.mark,
+        gross: gross.mass,
+        boom: pick.boom,
+        ends: low ? [first, low, last] : [first, last],
+        first,
+        last,
+        straight: low ? [[first, low]] : [],
+        swing: pick.swingRadius,
+      });
+    }
+  }
+  return { lifts, left };
+}
+
+/** Capacity of one boom at every row of the chart, so that a cell reads it without searching. */
+class Booms {
+  private readonly rows = new Map<number, (number | null)[]>();
+  constructor(
+    private readonly chart: Chart,
+    private readonly rule: ChartRule,
+  ) {}
+
+  /** The least the chart gives over the radii of a way; null where it gives nothing. */
+  least(boom: number, radii: readonly number[], least: number, most: number): number | null {
+    let found = Infinity;
+    for (const radius of [...radii, least, most]) {
+      const { capacity } = chartLookup(this.chart, radius, boom, this.rule);
+      if (capacity === null) return null;
+      found = Math.min(found, capacity);
+    }
+    const rows = this.of(boom);
+    for (let i = 0; i < this.chart.radii.length; i += 1) {
+      const radius = this.chart.radii[i]!;
+      if (radius <= least || radius >= most) continue;
+      const capacity = rows[i];
+      if (capacity === null || capacity === undefined) return null;
+      found = Math.min(found, capacity);
+    }
+    return found;
+  }
+
+  private of(boom: number): (number | null)[] {
+    let rows = this.rows.get(boom);
+    if (!rows) {
+      rows = this.chart.radii.map((radius) => chartLookup(this.chart, radius, boom, this.rule).capacity);
+      this.rows.set(boom, rows);
+    }
+    return rows;
+  }
+}
+
+function toSegment(point: Vec, a: Vec, b: Vec): number {
+  const along = sub(b, a);
+  const t = Math.min(1, Math.max(0, dot(sub(point, a), along) / (dot(along, along) || 1)));
+  return distance(point, mix(a, b, t));
+}
+
+/** Share of the chart that a lift takes with the crane at a place; Infinity where the chart or the boom does not go there. */
+function shareAt(place: Vec, lift: Lift, booms: Booms, pivotBack: number): number {
+  const [r0, r1] = [distance(place, lift.first), distance(place, lift.last)];
+  const radii = lift.ends.map((end) => distance(place, end));
+  if (lift.swing !== null) radii.push(lift.swing);
+  const most = Math.max(...radii);
+  const least = Math.min(...radii, ...lift.straight.map(([a, b]) => toSegment(place, a, b)));
+  if (most + pivotBack > lift.boom) return Infinity;
+  const capacity = booms.least(lift.boom, [r0, r1], least, most);
+  return capacity === null || capacity <= 0 ? Infinity : lift.gross / capacity;
+}
+
+/** What takes up room on the site when the last lift from it is made: nothing of the crane may reach into it. */
+function thingsOf(plan: SettledPlan, picks: readonly Pick[], upTo: number): Vec[][] {
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const steel = new Map(picks.flatMap((pick) => standingAt(plan, rules, pick)).map((body) => [body.id, body]));
+  return [
+    ...plan.site.obstructions.map((one) => rectangle(one.at, one.length, one.width, one.azimuthDeg)),
+    ...plan.bearings.map((one) => rectangle(one.at, one.seatLength, one.seatWidth, 0)),
+    ...[...steel.values()].filter(({ from }) => from < upTo).map(({ outline }) => outline),
+  ];
+}
+
+function toOutline(point: Vec, outline: readonly Vec[]): number {
+  let [inside, nearest] = [true, Infinity];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    if ((b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) < 0) inside = false;
+    nearest = Math.min(nearest, toSegment(point, a, b));
+  });
+  return inside ? 0 : nearest;
+}
+
+/** How high a slewing tail reaches over its foot pin (common practice) [m]. */
+const TAIL_TOP = 1.5;
+
+/** A row of the map at a time: whoever shows it can show how far it is, and break it off. */
+export function* standMap(plan: SettledPlan, crane: string): Generator<number, StandMap | Missing> {
+  const machine = craneOf(plan, crane);
+  if (machine.chart === null) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
+  const { lifts, left } = liftsOf(plan, crane);
+  if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const points = lifts.flatMap(({ ends }) => ends);
+  const low = { x: Math.min(...points.map(({ x }) => x)) - ROUND, y: Math.min(...points.map(({ y }) => y)) - ROUND };
+  const high = { x: Math.max(...points.map(({ x }) => x)) + ROUND, y: Math.max(...points.map(({ y }) => y)) + ROUND };
+  const step = Math.max(STEP, Math.sqrt(((high.x - low.x) * (high.y - low.y)) / MOST_CELLS));
+  const [wide, deep] = [Math.ceil((high.x - low.x) / step), Math.ceil((high.y - low.y) / step)];
+  const at = { x: low.x + step / 2, y: low.y + step / 2 };
+  const booms = new Booms(machine.chart, plan.job.chartRule);
+  const ours = new Set(lifts.map(({ pick }) => pick));
+  const things = thingsOf(
+    plan,
+    plan.picks.filter(({ id }) => ours.has(id)),
+    machine.pivotHeight + TAIL_TOP,
+  );
+  // Whichever way it stands and slews, outriggers and tail stay within this.
+  const room = Math.max(machine.tailRadius + rules.value('tailClearance'), Math.hypot(machine.baseLength, machine.baseWidth) / 2);
+  const map: StandMap = { at, step, wide, deep, worst: new Float64Array(wide * deep), serves: new Uint16Array(wide * deep), lifts: lifts.length, left };
+  for (let row = 0; row < deep; row += 1) {
+    for (let column = 0; column < wide; column += 1) {
+      const cell = row * wide + column;
+      const place = { x: at.x + column * step, y: at.y + row * step };
+      if (things.some((outline) => toOutline(place, outline) < room)) {
+        map.worst[cell] = NaN;
+        continue;
+      }
+      let [worst, serves] = [0, 0];
+      for (const lift of lifts) {
+        const share = shareAt(place, lift, booms, machine.pivotBack);
+        if (share < 1) serves += 1;
+        worst = Math.max(worst, share);
+      }
+      map.worst[cell] = worst;
+      map.serves[cell] = serves;
+    }
+    yield (row + 1) / deep;
+  }
+  return map;
+}
+
+/** A place worth a look: how many lifts it serves, and the worst of those it serves or of all. */
+export interface Place {
+  at: Vec;
+  serves: number;
+  worst: number;
+}
+
+/** The best places of a map, those that serve most first, none within so many metres of a better one. */
+export function bestPlaces(map: StandMap, count = 5, apart = 4): Place[] {
+  const cells = [...map.serves.keys()].filter((cell) => map.serves[cell]! > 0 && !Number.isNaN(map.worst[cell]!));
+  cells.sort((a, b) => map.serves[b]! - map.serves[a]! || map.worst[a]! - map.worst[b]!);
+  const found: Place[] = [];
+  for (const cell of cells) {
+    const at = { x: map.at.x + (cell % map.wide) * map.step, y: map.at.y + Math.floor(cell / map.wide) * map.step };
+    if (found.some((one) => distance(one.at, at) < apart)) continue;
+    found.push({ at, serves: map.serves[cell]!, worst: map.worst[cell]! });
+    if (found.length === count) break;
+  }
+  return found;
+}
+
+/** The whole map at once. */
+export function wholeStandMap(plan: SettledPlan, crane: string): StandMap | Missing {
+  const rows = standMap(plan, crane);
+  for (;;) {
+    const { done, value } = rows.next();
+    if (done) return value;
+  }
+}
