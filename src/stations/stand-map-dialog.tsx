@@ -17,11 +17,11 @@ import { SmallButton } from './panel';
 const SLICE = 24;
 
 /** The map of a crane, worked out a few rows at a time. */
-function useStandMap(crane: string): { map: StandMap | Missing | null; share: number } {
+function useStandMap(crane: string, stand: string | null): { map: StandMap | Missing | null; share: number } {
   const plan = usePlan();
   const [state, setState] = useState<{ map: StandMap | Missing | null; share: number }>({ map: null, share: 0 });
   useEffect(() => {
-    const rows = standMap(settle(plan), crane);
+    const rows = standMap(settle(plan), crane, stand);
     let timer = 0;
     const go = () => {
       const until = performance.now() + SLICE;
@@ -37,9 +37,12 @@ function useStandMap(crane: string): { map: StandMap | Missing | null; share: nu
     };
     timer = window.setTimeout(go);
     return () => window.clearTimeout(timer);
-  }, [plan, crane]);
+  }, [plan, crane, stand]);
   return state;
 }
+
+/** Every lift of the crane, whichever stand it is made from. */
+const ALL = 'all';
 
 /** Of the chart, by what it takes of it: ink of the map, told in words below it. */
 const BANDS = [
@@ -47,7 +50,8 @@ const BANDS = [
   { to: 0.8, colour: [132, 172, 142, 210], words: 'under 0.80' },
   { to: 1, colour: [196, 140, 58, 230], words: '0.80 to 1: near its limit' },
 ] as const;
-const PART = [206, 197, 176, 255] as const;
+/** Where only some are served: the more, the darker. */
+const PART = [168, 152, 116] as const;
 const NONE = [247, 244, 236, 255] as const;
 const SHUT = [110, 104, 94, 255] as const;
 
@@ -59,7 +63,7 @@ function paint(canvas: HTMLCanvasElement, map: StandMap): void {
   const image = context.createImageData(map.wide, map.deep);
   map.worst.forEach((worst, cell) => {
     const band = BANDS.find(({ to }) => worst < to);
-    const colour = Number.isNaN(worst) ? SHUT : (band?.colour ?? (map.serves[cell]! > 0 ? PART : NONE));
+    const colour = Number.isNaN(worst) ? SHUT : (band?.colour ?? (map.serves[cell]! > 0 ? [...PART, 50 + (205 * map.serves[cell]!) / map.lifts] : NONE));
     // The first row of the map is its south: it is drawn last.
     const at = 4 * ((map.deep - 1 - Math.floor(cell / map.wide)) * map.wide + (cell % map.wide));
     image.data.set(colour, at);
@@ -71,9 +75,10 @@ function paint(canvas: HTMLCanvasElement, map: StandMap): void {
 export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () => void }) {
   const plan = usePlan();
   const act = useAct();
-  const { map, share } = useStandMap(crane.id);
   const stands = plan.stands.filter((one) => one.crane === crane.id);
-  const [stand, setStand] = useState(stands[0]?.id ?? '');
+  const [of, setOf] = useState(ALL);
+  const stand = of === ALL ? (stands[0]?.id ?? '') : of;
+  const { map, share } = useStandMap(crane.id, of === ALL ? null : of);
   const known = map !== null && !(map instanceof Missing) ? map : null;
   const best = useMemo(() => (known ? bestPlaces(known) : []), [known]);
   const show = (value: number) => formatQuantity(value, 'length', plan.job.units);
@@ -104,16 +109,19 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
             {BANDS.map(({ colour, words }) => (
               <Key key={words} colour={colour} words={words} />
             ))}
-            <Key colour={PART} words="some lifts, not all" />
+            <Key colour={PART} words="some lifts, the darker the more" />
             <Key colour={NONE} words="none" />
             <Key colour={SHUT} words="no room for it" />
           </ul>
           {stands.length > 1 && (
             <ChoiceField
-              label="The stand that is put there"
-              value={stand}
-              choices={stands.map(({ id, name }) => ({ value: id, label: name }))}
-              onValue={(id) => (setStand(id), null)}
+              label="Lifts on the map"
+              value={of}
+              choices={[
+                { value: ALL, label: `all of ${crane.name}; a press puts ${stands[0]?.name ?? ''} there` },
+                ...stands.map(({ id, name }) => ({ value: id, label: `those from ${name}; a press puts it there` })),
+              ]}
+              onValue={(next) => (setOf(next), null)}
             />
           )}
           <table className="w-full border-collapse text-[14px]">

@@ -66,6 +66,13 @@ describe('where the crane may stand', () => {
     expect(first!.serves).toBeLessThan(map.lifts);
     expect(first!.worst).toBe(Infinity);
   });
+  test('of one stand alone its own lifts are read', () => {
+    const map = wholeStandMap(settle(vehicleRamp()), 'c1', 's4');
+    if (map instanceof Missing) throw new Error('a map there is');
+    expect(map.lifts).toBe(4);
+    expect(bestPlaces(map)[0]!.serves).toBe(4);
+    expect(bestPlaces(map)[0]!.worst).toBeLessThan(1);
+  });
   test('it stands in nothing: walls and the steel that is there by then', () => {
     const map = mapOf(
       edited((plan) => plan.site.obstructions.push({ id: 'w', name: 'Wall', at: { x: 9, y: -8 }, length: 6, width: 1, azimuthDeg: 30, height: 3 })),

@@ -47,12 +47,12 @@ const ROUND = 25;
 const MOST_CELLS = 40_000;
 const STEP = 0.5;
 
-/** What the picks of a crane ask of its place. */
-function liftsOf(plan: SettledPlan, crane: string): { lifts: Lift[]; left: StandMap['left'] } {
+/** What the picks of a crane, or those from one stand of it, ask of its place. */
+function liftsOf(plan: SettledPlan, crane: string, stand: string | null): { lifts: Lift[]; left: StandMap['left'] } {
   const lifts: Lift[] = [];
   const left: StandMap['left'] = [];
   for (const pick of plan.picks) {
-    if (standOf(plan, pick.stand).crane !== crane) continue;
+    if (standOf(plan, pick.stand).crane !== crane || (stand !== null && pick.stand !== stand)) continue;
     const { piece, path, gross, turned } = pickContext(plan, pick);
     const leave = (why: string) => left.push({ mark: piece.mark, why });
     if (pick.second) leave('it is lifted by two cranes');
@@ -156,11 +156,14 @@ function toOutline(point: Vec, outline: readonly Vec[]): number {
 /** How high a slewing tail reaches over its foot pin (common practice) [m]. */
 const TAIL_TOP = 1.5;
 
-/** A row of the map at a time: whoever shows it can show how far it is, and break it off. */
-export function* standMap(plan: SettledPlan, crane: string): Generator<number, StandMap | Missing> {
+/**
+ * A row of the map at a time: whoever shows it can show how far it is, and break it off.
+ * @param stand the lifts from this stand alone; null: all of the crane
+ */
+export function* standMap(plan: SettledPlan, crane: string, stand: string | null = null): Generator<number, StandMap | Missing> {
   const machine = craneOf(plan, crane);
   if (machine.chart === null) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
-  const { lifts, left } = liftsOf(plan, crane);
+  const { lifts, left } = liftsOf(plan, crane, stand);
   if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const points = lifts.flatMap(({ ends }) => ends);
@@ -223,8 +226,8 @@ export function bestPlaces(map: StandMap, count = 5, apart = 4): Place[] {
 }
 
 /** The whole map at once. */
-export function wholeStandMap(plan: SettledPlan, crane: string): StandMap | Missing {
-  const rows = standMap(plan, crane);
+export function wholeStandMap(plan: SettledPlan, crane: string, stand: string | null = null): StandMap | Missing {
+  const rows = standMap(plan, crane, stand);
   for (;;) {
     const { done, value } = rows.next();
     if (done) return value;

@@ -38,6 +38,9 @@ interface SheetProps {
   tools?: ReactNode;
 }
 
+/** How far the tools of a drawing reach from its right edge [px]. */
+const TOOLS = 300;
+
 const SCREEN_LABELS = { height: 14, largeHeight: 17, gap: 8, widthOf: labelWidth };
 /** Narrower than this a drawing has its tools above its title, this much lower [px]. */
 const PHONE = 520;
@@ -154,11 +157,13 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
     onNudge(chosen, { x: step.x * size, y: step.y * size });
   };
 
+  // Nothing is written under the tools at its head or the scale at its foot.
   const labels = useMemo(
     () =>
       placeLabels(drawing.shapes, view, SCREEN_LABELS, [
         { x: 0, y: 0, width: low ? view.width : 230, height: 28 + low },
-        { x: view.width - 150, y: 0, width: 150, height: 30 },
+        { x: view.width - TOOLS, y: 0, width: TOOLS, height: 30 },
+        { x: view.width - 80, y: view.height - 30, width: 80, height: 30 },
       ]),
     [drawing.shapes, view, low],
   );
