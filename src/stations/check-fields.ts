@@ -22,6 +22,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'stand.powerLine': placeOfLine,
   'stand.powerZone': at('gear', 'Taken where crane or load could come near', 'Answers for it', 'Since'),
   'rigging.tension': at('picks', ...turned, 'Rating of one leg', 'Rating of the sling', 'Rating of its sling'),
+  'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
   'lift.over': at('gear', 'Kept closed by', 'Who answers for that', 'Closed since'),
   'raise.share': at('picks', 'Lifts by its plate', 'Load centre of the plate', 'Mast to middle of this load', 'Rated', 'People'),
   'raise.uneven': at('picks', 'One end ahead by'),

@@ -240,8 +240,9 @@ function TurnedFields({ pick }: { pick: Pick }) {
 function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: string; label: string }[]; turned: boolean }) {
   const plan = usePlan();
   const act = useAct();
-  const { open } = useInputs();
+  const { open, words } = useInputs();
   const { second } = pick;
+  const sign = (signed: NonNullable<Pick['signed']>) => act('editPick', { id: pick.id, changes: { signed } }, `${pick.id} signed`);
   const crane = plan.stands.find(({ id }) => id === pick.stand)?.crane;
   const others = plan.stands.filter((one) => one.crane !== crane);
   if (!second && others.length === 0) return null;
@@ -265,6 +266,8 @@ function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: str
           {open('Boom of the second crane', 'length', second.boom, (boom) => edit({ boom }, 'second boom'))}
           {open('Rating of its sling', 'mass', second.slingRating, (slingRating) => edit({ slingRating }, 'second rating'))}
           {open('Its slings and shackles weigh', 'mass', second.riggingMass, (riggingMass) => edit({ riggingMass }, 'second rigging'))}
+          {words('Lift plan signed by', pick.signed?.by ?? '', (by) => sign({ by, on: pick.signed?.on ?? '' }), { placeholder: 'nobody yet' })}
+          {words('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }), { type: 'date' })}
           {!turned && <Via pick={pick} via={second.via ?? null} onVia={(via) => edit({ via }, 'via')} />}
         </>
       )}

@@ -93,6 +93,21 @@ describe('a piece turned upright under the hook', () => {
     expect(bad(post(edit)).join('\n')).toMatch(wanted);
   });
 
+  test('the boom passes its head, the wind finds its broader side', () => {
+    const gap = of(post(), 'lift.boomGap').traces[0]!.input as { point: { z: number } };
+    // It passes 0.5 m over the girders, 5.96 m up.
+    expect(gap.point.z).toBeCloseTo(5.96 + 0.5 + 10, 6);
+    const broad = of(
+      post((p) => {
+        const made = p.structure.makes[1]!.made;
+        if (made.kind === 'girder') Object.assign(made, { topFlange: { width: 1.2, thickness: 0.03 }, bottomFlange: { width: 1.2, thickness: 0.03 } });
+      }),
+      'lift.wind',
+    );
+    expect((broad.traces[0]!.input as { area: number }).area).toBeCloseTo(10 * 1.2, 6);
+    expect((of(post(), 'lift.wind').traces[0]!.input as { area: number }).area).toBeCloseTo(10 * 0.96, 6);
+  });
+
   test('said whole, its lift asks nothing', () => {
     const lift = bad(post()).filter((one) => / k4/.test(one));
     expect(lift).toEqual([]);
@@ -111,6 +126,9 @@ describe('a piece turned upright under the hook', () => {
     // Slung 9.5 m and held 0.2 m from the lower end, the balance point at 5 m: 4.5/9.3 on the tail.
     expect(tail!.share!.most / weight).toBeCloseTo(4.5 / 9.3, 6);
     expect(main!.share).toBeNull();
+    // The tail goes no higher than over where it lies.
+    const room = rows(plan, 'k4').find(({ id, about }) => id === 'lift.headRoom' && about.part === 'w3')!;
+    expect((room.traces.find(({ calc }) => calc === 'crane.headRoom')!.input as { underside: number }).underside).toBeCloseTo(2.3, 6);
     expect(bad(plan).filter((one) => / k4/.test(one))).toEqual([]);
   });
 });
@@ -141,6 +159,7 @@ const withSecond =
     plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at });
     const one = plan.picks.find(({ id }) => id === pick)!;
     one.second = { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95 };
+    one.signed = { by: 'K. Osei, lift leader', on: '2026-11-20' };
     one.second.via = { x: 29, y: -9 };
     plan.moves.splice(plan.moves.indexOf(move(plan, 'c2s')), 0, { id: 'c3s', kind: 'crane.set', stand: 'w3' });
     plan.moves.splice(plan.moves.indexOf(move(plan, 'm13')), 0, { id: 't4', kind: 'pick.trial', pick });
@@ -177,6 +196,13 @@ describe('two cranes on one piece', () => {
       expect(row.capacity).toBeCloseTo(0.75 * chart, 6);
       expect(row.demand! - 515).toBeCloseTo([a, b][n]!.share!.most / 9.80665, 3);
     }
+  });
+
+  test('each finds the wind on its share of the piece', () => {
+    const plan = two((p) => (pick(p).right = 1.4));
+    const [a] = hooksOf(settle(plan), pick(plan));
+    const wind = rows(plan, 'k3').find(({ id, about }) => id === 'lift.wind' && about.part === undefined)!;
+    expect((wind.traces[0]!.input as { area: number }).area).toBeCloseTo((10 * 0.96 * a!.share!.level) / weight, 6);
   });
 
   test('shares sum to the load whatever the hooks and the slope', () => {
@@ -252,6 +278,9 @@ describe('two cranes on one piece', () => {
 
   const faults: [string, Edit, RegExp][] = [
     ['both hooks of one crane', (p) => (second(p).stand = 'w2'), /stop pick.hooks k3: Both hooks of G1b are of Curlew 50/],
+    ['no plan of a lift by two cranes is signed', (p) => delete pick(p).signed, /missing pick.critical k3: Two cranes lift G1b: who signed/],
+    ['its plan is signed tomorrow', (p) => (pick(p).signed!.on = '2026-12-24'), /missing pick.critical k3: .*record/],
+    ['its plan is signed by a word', (p) => (pick(p).signed!.by = 'me'), /missing pick.critical/],
     ['the boom of the second is not said', (p) => (second(p).boom = null), /missing lift.chart k3: .*How long is the boom of the second crane/],
     ['the slings of the second are not weighed', (p) => (second(p).riggingMass = null), /missing lift.chart k3: What do slings and shackles weigh/],
     ['the sling of the second is weak', (p) => (second(p).slingRating = 1500), /stop rigging.tension k3: The sling of G1b on the second hook/],

@@ -168,6 +168,7 @@ const pickSchema = closed({
   swing: oneOf(['short', 'left', 'right'], 'which way the crane slews'),
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
+  signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(
     nullable(
       closed({

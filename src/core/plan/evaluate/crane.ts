@@ -3,11 +3,13 @@ import { chartLookup } from '../../cranes/chart-lookup';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { headRoom } from '../../cranes/head-room.calc';
+import { craneTandem } from '../../cranes/tandem.calc';
 import { craneWindLimit } from '../../cranes/wind-limit.calc';
 import { clip, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { boomFrame, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
 import { standingBefore } from '../bodies';
+import { dayFault, namesPerson } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
@@ -43,7 +45,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
     const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
     return [...(chart.verdict === 'missing' ? [chart, short] : [short]), ...chartAuditChecks(context, picked, at)];
   }
-  const checks: Check[] = [chart, ...chartAuditChecks(context, picked, at)];
+  const checks: Check[] = [chart, ...criticalCheck(context, picked, at('pick.critical', craneTandem)), ...chartAuditChecks(context, picked, at)];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
     const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
     return [
@@ -98,6 +100,33 @@ function chartCheck({ plan, rules }: Context, { pick, drawn, crane, path, gross 
     },
     [gross.trace, ...worst.traces],
   );
+}
+
+/** A lift by two cranes is a critical one: it has a plan of its own that a named person signed. */
+function criticalCheck({ today }: Context, { drawn, hook, piece }: PickContext, place: Place): Check[] {
+  if (hook === 'second' || !drawn.second) return [];
+  const at: Place = {
+    ...place,
+    station: 'picks',
+    source: '29 CFR 1926.751 and .1432, from memory: more than one crane on a piece is a critical lift, with a plan of its own',
+  };
+  const { by = '', on: day = '' } = drawn.signed ?? {};
+  const fault = namesPerson(by) ? dayFault(day, today) : 'names nobody';
+  if (fault !== null)
+    return [
+      missingCheck(
+        at,
+        'count',
+        `Two cranes lift ${piece.mark}: who signed the plan of this critical lift, and when?${drawn.signed ? ` The record ${fault}.` : ''}`,
+      ),
+    ];
+  const signed = ratioCheck(
+    at,
+    { demand: 0, capacity: 1, quantity: 'count', caution: null },
+    told(phrase`The plan of this critical lift, by two cranes, was signed by ${by.trim()} on ${day}.`),
+    [],
+  );
+  return [{ ...signed, demand: null, capacity: null, ratio: null }];
 }
 
 export interface Travel {
