@@ -191,6 +191,8 @@ function Picture({ map, crane, onPlace }: { map: StandMap; crane: Crane; onPlace
   const south = map.at.y - map.step / 2;
   const [long, high] = [map.wide * map.step, map.deep * map.step];
   const north = south + high;
+  /** of letters on it: the map is as high as it may be, whatever it is of */
+  const size = Math.max(high / 28, long / 70);
   const line = (points: readonly { x: number; y: number }[]) => points.map(({ x, y }) => `${x - west},${north - y}`).join(' ');
   const beams = useMemo(
     () => [...settleBeams(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds)).values()].flatMap(({ place }) => (place ? [place] : [])),
@@ -220,20 +222,20 @@ function Picture({ map, crane, onPlace }: { map: StandMap; crane: Crane; onPlace
             x2={to.x - west}
             y2={north - to.y}
             stroke="#A5452F"
-            strokeWidth={long / 240}
+            strokeWidth={size / 6}
             strokeLinecap="round"
           />
         ))}
         {plan.stands.map(({ id, crane: of, at, name }) => (
           <g key={id} opacity={of === crane.id ? 1 : 0.4}>
-            <circle cx={at.x - west} cy={north - at.y} r={long / 110} fill="#3B4F5C" stroke="#fff" strokeWidth={long / 500} />
+            <circle cx={at.x - west} cy={north - at.y} r={size / 3} fill="#3B4F5C" stroke="#fff" strokeWidth={size / 12} />
             <text
-              x={at.x - west + long / 80}
-              y={north - at.y + long / 160}
-              fontSize={long / 55}
+              x={at.x - west + size / 2}
+              y={north - at.y + size / 3}
+              fontSize={size}
               fill="#22282C"
               stroke="#FBF9F4"
-              strokeWidth={long / 250}
+              strokeWidth={size / 6}
               paintOrder="stroke"
             >
               {name}
