@@ -93,6 +93,20 @@ describe('a piece turned upright under the hook', () => {
     expect(bad(post(edit)).join('\n')).toMatch(wanted);
   });
 
+  test('whichever end is up, the same piece the other way round bends alike', () => {
+    const lump = (at: number, firstUp: boolean) =>
+      of(
+        post((p) => {
+          p.structure.makes[1]!.attachments.push({ id: 'a', what: 'Cap plates', mass: 400, at });
+          if (firstUp) Object.assign(p.structure.pieces[3]!, { from: { x: 24, y: 2.4, z: 10 }, to: { x: 24, y: 2.4, z: 0 } });
+          Object.assign(turned(p), { top: 2.2, tail: 0.2 });
+        }),
+        'pick.bending',
+      ).demand!;
+    expect(lump(9, false)).toBeCloseTo(lump(1, true), 3);
+    expect(lump(9, false)).not.toBeCloseTo(lump(1, false), 0);
+  });
+
   test('the boom passes its head, the wind finds its broader side', () => {
     const gap = of(post(), 'lift.boomGap').traces[0]!.input as { point: { z: number } };
     // It passes 0.5 m over the girders, 5.96 m up.
@@ -196,6 +210,14 @@ describe('two cranes on one piece', () => {
       expect(row.capacity).toBeCloseTo(0.75 * chart, 6);
       expect(row.demand! - 515).toBeCloseTo([a, b][n]!.share!.most / 9.80665, 3);
     }
+  });
+
+  test('each sling carries the share of its own hook', () => {
+    const plan = two((p) => (pick(p).right = 1.4));
+    const hooks = hooksOf(settle(plan), pick(plan));
+    const slings = rows(plan, 'k3').filter(({ id }) => id === 'rigging.tension');
+    expect(slings.map(({ demand }) => demand! / 1.1)).toEqual(hooks.map(({ share }) => expect.closeTo(share!.most, 3) as number));
+    expect(hooks[0]!.share!.most).not.toBeCloseTo(hooks[1]!.share!.most, 0);
   });
 
   test('each finds the wind on its share of the piece', () => {

@@ -61,6 +61,8 @@ describe('pieces of the structure on a crane', () => {
     ['no trial at the second stand', (p) => without(p, ({ id }) => id === 't3'), /missing moves.trial stand w2/],
     ['the crane is not there yet', (p) => to(p, 'c1s', (moves) => moves.findIndex(({ id }) => id === 'm7') + 1), /stop move.order move t1/],
     ['the crane leaves with the girder on its hook', (p) => to(p, 'c2l', (moves) => moves.findIndex(({ id }) => id === 'm19')), /stop move.order move c2l/],
+    ['the crane never leaves its first stand', (p) => without(p, ({ id }) => id === 'c1l'), /missing moves.leave stand w1/],
+    ['the crane never leaves its last stand', (p) => without(p, ({ id }) => id === 'c2l'), /missing moves.leave stand w2/],
     ['one crane at two stands', (p) => to(p, 'c2s', () => 8), /stop move.order move c2s/],
     ['one hook with two girders', (p) => to(p, 'm9', (moves) => moves.findIndex(({ id }) => id === 'm7') + 1), /stop move.order move m9/],
     [

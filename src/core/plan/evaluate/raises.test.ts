@@ -59,6 +59,18 @@ describe('raised without a crane', () => {
     expect(told(three)).toMatch(/stop raise.share Third comes to carry/);
   });
 
+  test('in whatever order the places are written down each comes to carry the same', () => {
+    const third = (at: number) =>
+      raised('mastLift', (raise) => {
+        raise.points.splice(at, 0, { ...point<'mastLift'>(raise), id: 'lp3', name: 'Third', at: 3.4 });
+        raise.points.unshift(...raise.points.splice(2, 1));
+      });
+    const shares = (one: Plan) => Object.fromEntries(rows(one).flatMap(({ id, about, demand }) => (id === 'raise.share' ? [[about.part!, demand]] : [])));
+    expect(shares(third(0))).toEqual(shares(third(1)));
+    expect(shares(third(1))).toEqual(shares(third(2)));
+    expect((shares(third(1)).lp1! * 9.80665) / weight).toBeCloseTo(2 / 4.5 + walks, 2);
+  });
+
   type Fault = [string, Kind, (raise: Raise, plan: Plan) => unknown, RegExp];
   const faults: Fault[] = [
     ['a lift rated at its share', 'mastLift', (r) => (point<'mastLift'>(r, 1).rating = 210), /stop raise.share Mast lift 2/],

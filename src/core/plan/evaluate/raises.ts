@@ -422,13 +422,12 @@ function handChecks({ context, raise, load, share, at }: Ground, crew: Of<'hands
     );
   else {
     const slopeDeg = (Math.asin(crew.rung / apart) * 180) / Math.PI;
-    const fromLow = (at_: number) => ((other.at ?? 0) < (crew.at ?? 0) ? at_ : load.length - at_);
     const { outcome, traces } = traced(handRung, {
       weight: load.weight,
       length: load.length,
-      cg: fromLow(load.cg),
-      rest: fromLow(other.at ?? 0),
-      lift: fromLow(crew.at ?? 0),
+      cg: load.cg,
+      rest: other.at ?? 0,
+      lift: crew.at ?? 0,
       slopeDeg,
       friction: crew.friction,
     });
