@@ -1,5 +1,6 @@
 import { quayFootbridge } from '../../../tests/demo-plan';
 import { evaluate } from './evaluate';
+import { afresh } from './keep';
 import { leadsOut } from './evaluate/way-out';
 import { openPlan } from './open';
 import { posesAt } from '../drawing/moment-pose';
@@ -153,5 +154,30 @@ describe('the way out', () => {
     expect(leadsOut(stand, ring(0), 1.5)).toBe(false);
     expect(leadsOut(stand, ring(2.4), 1.5)).toBe(false);
     expect(leadsOut(stand, ring(4.2), 1.5)).toBe(true);
+  });
+});
+
+describe('what is kept of a lift from one evaluation to the next is what a fresh one says', () => {
+  const edits: [string, (plan: Plan) => Plan][] = [
+    ['the block of the crane', (p) => ({ ...p, cranes: p.cranes.map((one) => ({ ...one, hookBlockMass: 900 })) })],
+    ['where it stands', (p) => ({ ...p, stands: p.stands.map((one) => ({ ...one, at: { x: one.at.x + 1, y: one.at.y } })) })],
+    ['what the ground may take', (p) => ({ ...p, stands: p.stands.map((one) => ({ ...one, groundAllowable: 30e3 })) })],
+    ['the order of the moves', (p) => ({ ...p, moves: [...p.moves].reverse() })],
+    ['what stands on the site', (p) => ({ ...p, site: { ...p.site, obstructions: [wall('o', -1, -8, 2, 2, 30)] } })],
+    ['the forecast', (p) => ({ ...p, site: { ...p.site, forecastGust: 9 } })],
+    ['a weight', (p) => ({ ...p, structure: { ...p.structure, pieces: p.structure.pieces.map((one) => ({ ...one, weighed: 9000 })) } })],
+    ['how the chart is read', (p) => ({ ...p, job: { ...p.job, chartRule: 'linear' } })],
+    ['a threshold', (p) => ({ ...p, job: { ...p.job, thresholds: { dynamicFactor: 1.4 } } })],
+    ['the other school', (p) => ({ ...p, job: { ...p.job, ruleSet: 'us-asd' } })],
+    ['what a piece is joined to', (p) => ({ ...p, structure: { ...p.structure, joints: [] }, moves: p.moves.filter(({ kind }) => kind !== 'joint.make') })],
+  ];
+  test.each(edits)('%s', (_, edit) => {
+    const plan = footbridge();
+    evaluate(plan, TODAY);
+    const next = edit(plan);
+    const lifts = (one: Plan) => evaluate(one, TODAY).checks.filter(({ id }) => /^(lift|rigging|pick|stand)\./.test(id));
+    const kept = JSON.stringify(lifts(next));
+    expect(kept).toBe(JSON.stringify(afresh(() => lifts(next))));
+    expect(kept).not.toBe(JSON.stringify(lifts(plan)));
   });
 });

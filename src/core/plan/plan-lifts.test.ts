@@ -119,12 +119,20 @@ describe('said of other picks and pieces', () => {
     plan.picks[beam] = { ...bare, unsaid: ['left', 'right', 'legs'], boom: 18, liftOver: 0.6, slingRating: 2000, riggingMass: 40 };
     const other = plan.picks.findIndex(({ piece }) => piece === 'along-0-0-1');
     plan.picks[other]!.slingRating = 3000;
+    // One has its boom already, one is lifted from elsewhere.
+    plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's2' });
+    const own = plan.picks.findIndex(({ piece }) => piece === 'along-0-1-0');
+    plan.picks[own] = { ...plan.picks[own]!, boom: 25, unsaid: ['left', 'right', 'legs', 'liftOver'] };
+    const far = plan.picks.findIndex(({ piece }) => piece === 'along-0-1-1');
+    plan.picks[far]!.stand = 's2';
     const next = done(plan, { name: 'editEach', args: sameForOthers(plan, 'picks', plan.picks[beam]!.id)! });
     expect(next.picks[other]).toMatchObject({ boom: 18, liftOver: 0.6, slingRating: 3000, riggingMass: 40, unsaid: ['left', 'right', 'legs'] });
+    expect(next.picks[own]).toMatchObject({ boom: 25, liftOver: 0.6 });
+    expect(next.picks[far]).toEqual(plan.picks[far]);
     const column = next.picks.find(({ piece }) => piece === 'col-0-0')!;
     expect(column).toMatchObject({ slingRating: null, riggingMass: null });
     expect(column.unsaid).toContain('boom');
-    expect(next.picks.filter(({ slingRating }) => slingRating === 2000)).toHaveLength(8);
+    expect(next.picks.filter(({ slingRating }) => slingRating === 2000)).toHaveLength(7);
   });
   test('where a piece lies before it is lifted, field by field', () => {
     const plan = frame('one');

@@ -23,7 +23,11 @@ describe('where the crane may stand', () => {
   test.each([
     ['girders by the step of the chart', quayFootbridge],
     ['girders between its cells', () => Object.assign(quayFootbridge(), { job: { ...quayFootbridge().job, chartRule: 'linear' } }) as Plan],
-    ['with a radius held while slewing', () => edited((plan) => plan.picks.forEach((pick) => (pick.swingRadius = 11)))],
+    [
+      'with a boom shorter than its chart',
+      () => edited((plan) => (plan.cranes[0]!.chart!.capacity.forEach((row) => row.fill(30_000)), plan.picks.forEach((pick) => (pick.boom = 21)))),
+    ],
+    ['with a radius held while slewing', () => edited((plan) => plan.picks.forEach((pick) => (pick.swingRadius = 17)))],
   ] as const)('every cell says what the checks say with the crane there: %s', (_, make) => {
     const plan = make();
     const map = mapOf(plan);
@@ -50,6 +54,10 @@ describe('where the crane may stand', () => {
       const worst = map.worst[cell]!;
       if (!Number.isNaN(worst) && Number.isFinite(worst)) expect(worst).toBeCloseTo(plainly(plan, cellAt(map, cell)), 9);
     }
+    // Beside the middle of a column as it lies, nearer than the chart begins though neither end is: it is carried past there.
+    const beside = [...map.worst.keys()].filter((cell) => Math.hypot(cellAt(map, cell).x - 7.4, cellAt(map, cell).y + 13.8) < 0.4);
+    expect(beside.length).toBeGreaterThan(0);
+    for (const cell of beside) expect([map.worst[cell], plainly(plan, cellAt(map, cell))]).toEqual([Infinity, Infinity]);
   });
   test('the best places serve all lifts where any place does, and are apart', () => {
     const map = mapOf(quayFootbridge());
