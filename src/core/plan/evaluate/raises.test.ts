@@ -88,6 +88,7 @@ describe('raised without a crane', () => {
     ['a floor that is too weak', 'mastLift', (r) => (r.floorCarries = 3000), /stop raise.floor/],
     ['a lift of unknown weight', 'mastLift', (r) => (point<'mastLift'>(r).own = null), /missing raise.floor What does Mast lift 1 itself weigh/],
     ['one that rises far ahead', 'mastLift', (r) => (r.uneven = 3.3), /stop raise.balance .*at 45° or more/],
+    ['as if two rose evenly', 'mastLift', (r) => (r.uneven = 0), /missing raise.uneven/],
     ['how uneven, not said', 'mastLift', (r) => (r.uneven = null), /missing raise.uneven .*Two never rise evenly/],
     ['both on one side of the balance point', 'mastLift', (r) => (r.points[1]!.at = 2.8), /stop raise.balance .*one side of its balance point/],
     ['a place past the end', 'mastLift', (r) => (r.points[1]!.at = 7), /stop raise.at Mast lift 2 stands past the end/],
@@ -187,4 +188,21 @@ test('a piece of the structure is raised by two lifts, and its lift is worked ou
   expect(asked({ ...frame, raises: [] })).toHaveLength(1);
   const [row] = rows(frame);
   expect(row!.move).toBe(frame.moves.find((move) => move.kind === 'piece.hang' && move.beam === 'along-0-0-0')!.id);
+});
+
+test('a column raised by lifts is asked about: how it is stood up is not worked out', () => {
+  const frame = structuredClone(
+    templates.frame.build(job, {
+      bays: '6 m',
+      rows: '5 m',
+      levels: '3 m',
+      column: 'HEB 200',
+      beam: 'IPE 300',
+      between: '0',
+      betweenSection: '',
+      crane: 'none',
+    }),
+  );
+  frame.raises = [newRaise('r1', 'col-0-0', 'mastLift', 2, (n) => `l${n}`)];
+  expect(told(frame)).toMatch(/^missing raise.load C-A1 is not set level/);
 });

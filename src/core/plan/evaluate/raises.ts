@@ -14,7 +14,7 @@ import type { Moment } from '../replay';
 import type { Raise, RaisePoint } from '../schema';
 import type { SettledPlan } from '../settle';
 import { allStrikeGroups } from '../strike-groups';
-import { settleBeams } from '../structure/model';
+import { isInclined, settleBeams } from '../structure/model';
 import { beamAt, standsAt } from '../structure/state';
 import { allShores, viewOfWay, wayOfMember } from '../views';
 import { carriedOf } from '../way-pieces';
@@ -43,6 +43,9 @@ function loadOf(plan: SettledPlan, raise: Raise, rules: Context['rules']): Load 
     const settled = settleBeams(plan, rules).get(raise.load)!;
     const { beam, make, heavy, section, place } = settled;
     if (heavy instanceof Missing) return heavy;
+    // Carried level it is worked out; what is stood up or set inclined on the way is not.
+    if (place && (place.upright || isInclined(place)))
+      return new Missing(`${beam.mark} is not set level: how it is turned without a crane is not worked out here. Who has checked it?`);
     const points = heavy.points.reduce((sum, { x, force }) => sum + force * x, 0);
     return {
       name: beam.mark,
@@ -140,10 +143,10 @@ function oneRaise(context: Context, raise: Raise): Check[] {
   const past = raise.points.filter((point) => (point.at ?? 0) > load.length);
   if (past.length > 0)
     checks.push(flatStop(whole('raise.at'), 'length', told(phrase`${past[0]!.name} stands past the end of ${name}, ${q(load.length, 'length')} long.`), []));
-  if (raise.points.length > 1 && raise.uneven === null)
+  if (raise.points.length > 1 && !raise.uneven)
     checks.push(ask('raise.uneven', `By how much may one place of ${name} stand above the next on the way up? Two never rise evenly.`));
   if (move === null) checks.push(ask('moves.raise', `No move sets ${name}. When is it raised?`));
-  if (raise.points.length === 0 || unplaced.length > 0 || past.length > 0 || (raise.points.length > 1 && raise.uneven === null)) return checks;
+  if (raise.points.length === 0 || unplaced.length > 0 || past.length > 0 || (raise.points.length > 1 && !raise.uneven)) return checks;
   const shares = sharesOf(load, raise, raise.uneven ?? 0);
   if ('impossible' in shares) return [...checks, flatStop(whole('raise.balance'), 'length', { code: 'sling.impossible', reason: shares.impossible }, [])];
   const moment = replayed.steps.find((step) => step.move.id === move)?.after ?? replayed.steps.at(-1)?.after ?? replayed.before;

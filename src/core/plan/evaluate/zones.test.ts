@@ -51,6 +51,11 @@ describe('what a load passes over', () => {
     const near = { at: { x: 9, y: -11 }, length: 0.4, width: 0.4 };
     expect(told(bridge(near))).toMatch(/^stop The boom passes over/);
     expect(told(bridge({ ...near, kind: 'road' }))).toMatch(/^clear/);
+    // A signal no wider than a hand anywhere on the arc of the boom, between two stations of it too.
+    for (let turn = 182; turn < 268; turn += 1) {
+      const at = { x: 9 + 4 * Math.cos((turn * Math.PI) / 180), y: -8 + 4 * Math.sin((turn * Math.PI) / 180) };
+      expect(told(bridge({ at, length: 0.05, width: 0.05 }))).toMatch(/^stop/);
+    }
   });
   test('a zone whose place nobody has said is asked about', () => {
     const asked = evaluate(bridge({ unsaid: ['at', 'length'] }), TODAY).checks.filter(({ id, about }) => id === 'said.figure' && about.id === 'z');

@@ -1,5 +1,5 @@
 import { phrase, q } from '../../calc/work';
-import { add, direction, leftOf, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
+import { add, direction, hull, leftOf, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { dayFault } from '../records';
 import { sweptBy } from '../lift-path';
@@ -31,7 +31,9 @@ export function zoneChecks({ plan, today }: Context, picked: PickContext): Check
   const zones = plan.site.zones ?? [];
   if (zones.length === 0 || path instanceof Missing || weight instanceof Missing) return [];
   const swept = sweptBy(path, weight.section.width);
-  const booms = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
+  const under = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
+  // From one station to the next it sweeps what lies between.
+  const booms = under.length < 2 ? under : under.slice(1).map((to, i) => hull([...under[i]!, ...to]));
   return zones.flatMap((zone): Check[] => {
     const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
     const load = swept.some((one) => overlap(one, outline));
