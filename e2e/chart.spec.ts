@@ -64,3 +64,28 @@ test('a cell is typed in; emptied it is a blank and the pick off the chart', asy
   await expect(check(page, 'lift.offChart')).toContainText('blank at radius 12.00 m, boom 15.00 m');
   await expect(count(page, 'stop')).toContainText('1');
 });
+
+test('a second chart for the rear of the crane: what it is for is asked, then each is read on its own side', async ({ page, job, request }) => {
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'A chart for another set-up or side' }).click();
+  await expect(check(page, 'lift.duty').first()).toHaveAttribute('data-verdict', 'missing');
+  await page.getByRole('button', { name: /^Chart 2 no figures/ }).click();
+  await page.getByRole('button', { name: 'Paste or import' }).last().click();
+  await page.getByLabel('Table, as').fill('radius m / capacity kg,10,15,20\n2,9000,9000,8000\n14,1450,1450,1440');
+  await page.getByRole('button', { name: 'Use this chart' }).click();
+  const both = async (label: string, own: string, second: string) => {
+    await field(page, label).nth(0).fill(own);
+    await field(page, label).nth(1).fill(second);
+  };
+  await both('Boom off the front, from', '90', '0');
+  await both('Boom off the front, up to', '180', '180');
+  await field(page, 'Chart’s base, front to rear').nth(1).fill('2.5');
+  await field(page, 'Chart’s base, side to side').nth(1).fill('2.5');
+  await saved(page);
+  const plan = await planOf(request, job);
+  expect(plan.duties).toMatchObject([{ crane: plan.cranes[0]!.id, chartOver: { from: 0, to: 180 }, chartBase: { length: 2.5, width: 2.5 } }]);
+  await page.getByRole('button', { name: 'Drawn' }).first().click();
+  await expect(page.getByText('A line for each boom')).toBeVisible();
+  await field(page, 'Counterweight on it here').fill('1200');
+  await expect(check(page, 'lift.duty').first()).toContainText('counterweight');
+});

@@ -141,6 +141,29 @@ test.describe('a girder on two cranes', () => {
     await saved(page);
     expect((await planOf(request, job)).picks.find(({ piece }) => piece === 'g4-1')!.second).toMatchObject({ boom: expect.closeTo(32.004, 6) as unknown });
   });
+  test('the fewest places that serve all its lifts are found, and taken in one step', async ({ page, job, request }) => {
+    const before = await planOf(request, job);
+    await station(page, 'Gear');
+    await page.getByRole('button', { name: 'Where may Gannet 120 stand?' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Where Gannet 120 may stand' });
+    await dialog.getByRole('button', { name: 'The fewest places that serve them all' }).click();
+    await expect(dialog.getByText(/serves? all of them; no fewer do/)).toBeVisible();
+    const places = await dialog.locator('[data-cover]').count();
+    expect(places).toBeLessThan(before.stands.length);
+    await accessible(page);
+    await dialog.getByRole('button', { name: 'Stand there and lift so' }).click();
+    await saved(page);
+    const after = await planOf(request, job);
+    expect(new Set(after.picks.map(({ stand }) => stand)).size).toBe(places);
+    expect(
+      await check(page, 'lift.chart')
+        .filter({ has: page.locator('[data-verdict="stop"]') })
+        .count(),
+    ).toBe(0);
+    await page.keyboard.press('Control+z');
+    await saved(page);
+    expect((await planOf(request, job)).stands).toEqual(before.stands);
+  });
   test('every station of it, and a move, pass the accessibility checks', async ({ page, job }) => {
     expect(job).toBeTruthy();
     for (const name of ['Measure', 'Steel', 'Gear', 'Picks', 'Run sheet']) {
@@ -149,5 +172,25 @@ test.describe('a girder on two cranes', () => {
     }
     await move(page, 'm39').or(page.locator('[data-move]').nth(30)).first().click();
     await accessible(page);
+  });
+});
+
+test.describe('one load, several ways', () => {
+  test.use({ demo: 'quay footbridge' });
+
+  test('from each stand, with what governs it; one press lifts it so, and its way is drawn', async ({ page, job, request }) => {
+    await station(page, 'Picks');
+    await page.getByRole('complementary', { name: 'Workings' }).getByRole('button', { name: /^G1a/ }).click();
+    await page.getByRole('button', { name: 'Of the chart, along its way' }).click();
+    await expect(page.getByText(/^Most \d+(\.\d)?\s%\sof the chart, at \d+\.\d\d\sm, /)).toBeVisible();
+    await page.getByRole('button', { name: 'Other ways to lift it' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Ways to lift G1a' });
+    await expect(dialog.locator('[data-way="w1"]').filter({ hasText: 'as it is' })).toHaveCount(1);
+    await expect(dialog).toContainText('two mast lifts or two hoists, each good for');
+    await accessible(page);
+    await dialog.locator('[data-way="w2"]').getByRole('button', { name: 'Lift it so' }).click();
+    await saved(page);
+    expect((await planOf(request, job)).picks[0]!.stand).toBe('w2');
+    await expect(dialog.locator('[data-way="w2"]').filter({ hasText: 'as it is' })).toHaveCount(1);
   });
 });

@@ -28,6 +28,7 @@ test('the rule set changes what is tight; a threshold of one’s own is marked a
   await expect(check(page, 'lift.chart')).toHaveAttribute('data-verdict', 'tight');
   await page.keyboard.press('r');
   const dialog = page.getByRole('dialog', { name: /Rules/ });
+  await expect(dialog.getByLabel('Find a rule by its words or its source')).toHaveValue('');
   const row = dialog.getByRole('row', { name: /share of the chart/ });
   await expect(row).toContainText('29 CFR 1926.751');
   await row.getByRole('textbox').fill('85');
@@ -38,6 +39,13 @@ test('the rule set changes what is tight; a threshold of one’s own is marked a
   await page.keyboard.press('Escape');
   await expect(count(page, 'tight')).toContainText('0');
   await page.getByRole('button', { name: 'Rules and thresholds' }).click();
+  // What this job has its own value of stands first; the rest is found by its words or its clause.
+  await expect(dialog.getByRole('rowgroup').nth(1)).toContainText('This job’s own');
+  await expect(dialog.getByRole('rowgroup').nth(1)).toContainText('share of the chart');
+  await dialog.getByLabel('Find a rule by its words or its source').fill('sling angle');
+  await expect(dialog.getByRole('status')).toHaveText(/^[23] of \d+ rules$/);
+  await expect(dialog.getByRole('row', { name: /share of the chart/ })).toHaveCount(0);
+  await dialog.getByLabel('Find a rule by its words or its source').fill('1926.751');
   await row.getByRole('button', { name: /Back to 75/ }).click();
   await expect(row).toContainText('29 CFR 1926.751');
 });

@@ -99,3 +99,12 @@ test('the sheets open as PDF', async ({ page, job }) => {
     }
   expect((await page.request.get(`/api/jobs/${job}/sheets/pick-card?paper=a0`, { maxRetries: 3 })).status()).toBe(422);
 });
+
+test('the whole set is laid out in sight and handed over as one file; what the plan has nothing for is not offered', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Connections, A4' })).toHaveCount(0);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'Lift plan, the whole set, A4' }).click()]);
+  expect(file.suggestedFilename()).toMatch(/^lift-plan-rev-\d+\.pdf$/);
+  expect((await readFile((await file.path())!)).subarray(0, 5).toString()).toBe('%PDF-');
+});

@@ -1,4 +1,4 @@
-import { check, count, expect, field, move, saved, test } from './job';
+import { accessible, check, count, expect, field, move, saved, test } from './job';
 
 test('the arrow keys step the moment, and the board and the words follow', async ({ page, job }) => {
   expect(job).toBeTruthy();
@@ -74,4 +74,30 @@ test('moves are added, noted and removed; a plan that never lets go is not finis
   await page.keyboard.press('Home');
   await expect(check(page, 'moves.complete')).toHaveAttribute('data-verdict', 'missing');
   await saved(page);
+});
+
+test.describe('many moves', () => {
+  test.use({ demo: 'passenger canopy' });
+
+  test('those in sight are drawn, any is found by its words or along the bar, and those not clear stand alone', async ({ page, job }) => {
+    expect(job).toBeTruthy();
+    const cards = page.locator('[data-move]');
+    expect(await cards.count()).toBeLessThan(60);
+    await page.getByLabel('Find a move').fill('plumb c-a2');
+    await expect(cards).toHaveCount(1);
+    await cards.first().click();
+    await expect(cards.first()).toHaveAttribute('aria-current', 'step');
+    await page.getByLabel('Find a move').fill('');
+    // The move stays in sight among all of them.
+    await expect(page.locator('[data-move][aria-current="step"]')).toContainText('Plumb C-A2');
+    await page.getByRole('button', { name: /^Not clear: / }).click();
+    for (const verdict of await cards.evaluateAll((list) => list.map((one) => one.getAttribute('data-verdict')))) expect(verdict).toBe('tight');
+    await page.getByRole('button', { name: /^Not clear: / }).click();
+    const bar = (await page.locator('[data-strip-bar]').boundingBox())!;
+    await page.mouse.click(bar.x + bar.width - 2, bar.y + bar.height / 2);
+    await expect(page.locator('[data-move][aria-current="step"]')).toContainText('358');
+    await page.keyboard.press('ArrowLeft');
+    await expect(page.locator('[data-move][aria-current="step"]')).toContainText('357');
+    await accessible(page);
+  });
 });

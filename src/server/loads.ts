@@ -1,7 +1,7 @@
-import loadHighs from 'highs';
 import { Type } from 'typebox';
 import { closed, nonNegative, positive } from '@/core/calc/fields';
 import { leastLoads, loadsFrom, loadsInOrder, loadsModel, type LoadPiece, type LoadPlan, type Lorry } from '@/core/steel/lists/loads';
+import { solved } from './solver';
 
 /** What is asked of the loads. */
 export const loadsAsked = closed({
@@ -19,20 +19,16 @@ export const loadsAsked = closed({
 
 /** Past this many pieces the whole-number programme takes too long to wait for; the plan in order is given with its bound. */
 const MOST_PIECES = 40;
-
-let solver: ReturnType<typeof loadHighs> | null = null;
+/** The solver looks so long for fewer lorries. */
+const SECONDS = 5;
 
 /** Fewest lorry loads. The plan in order is already the best when it meets the bound; else the solver looks for fewer. */
 export async function planLoads(pieces: readonly LoadPiece[], lorry: Lorry): Promise<LoadPlan> {
   const inOrder = loadsInOrder(pieces, lorry);
   if (inOrder.loads.length <= leastLoads(pieces, lorry) || pieces.length > MOST_PIECES) return inOrder;
-  solver ??= loadHighs();
-  const { solve } = await solver;
   const lorries = inOrder.loads.length;
-  const answer = solve(loadsModel(pieces, lorry, lorries), { time_limit: 5, output_flag: false });
-  if (!('Columns' in answer)) return inOrder;
-  const columns = answer.Columns as Record<string, { Primal?: number }>;
-  const found = loadsFrom(pieces, lorry, lorries, (name) => columns[name]?.Primal ?? 0);
+  const answer = await solved(loadsModel(pieces, lorry, lorries), SECONDS);
+  const found = answer && loadsFrom(pieces, lorry, lorries, answer.value);
   if (!found || found.loads.length > lorries) return inOrder;
-  return answer.Status === 'Optimal' ? { ...found, least: found.loads.length } : found;
+  return answer.optimal ? { ...found, least: found.loads.length } : found;
 }

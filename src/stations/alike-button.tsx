@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { sameForOtherMoves, sameForOthers, type AlikeList } from '@/core/plan/alike';
 import type { CommandArguments } from '@/core/plan/commands/table';
 import type { Move } from '@/core/plan/schema';
+import { SmallButton } from '@/ui/small-button';
 import { useAct, usePlan } from './job-context';
-import { SmallButton } from './panel';
 
 /** What is said here, said of all others of its kind where nobody has said anything yet; what is said of them stays. */
 export function AlikeButton({ list, id, others }: { list: AlikeList; id: string; others: string }) {

@@ -14,8 +14,9 @@ import { QuantityField } from '@/ui/fields/quantity-field';
 import { SectionField } from '@/ui/fields/section-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Traces } from '@/ui/workings/check-line';
+import { SmallButton } from '@/ui/small-button';
 import { useAct, usePlan } from './job-context';
-import { Group, SmallButton } from './panel';
+import { Group } from './panel';
 import { useEdit, useField } from './use-edit';
 
 const schools: readonly RuleSetId[] = ['us-asd', 'eu-ls'];

@@ -1,20 +1,18 @@
 'use client';
 import { auditChart, auditKey } from '@/core/cranes/chart-audit';
-import type { Crane } from '@/core/plan/schema';
-import { useAct } from './job-context';
+import type { Fault } from '@/core/calc/schema';
+import type { ChartOf } from '@/core/plan/duties';
 import { useInputs } from './use-inputs';
 
 /** Where figures of a chart are out of line: who held them against the maker's chart. It stands for these figures only. */
-export function ChartChecked({ crane }: { crane: Crane }) {
-  const act = useAct();
+export function ChartChecked({ chart: of, edit }: { chart: ChartOf; edit: (changes: Pick<ChartOf, 'chartChecked'>, field: string) => Fault[] | null }) {
   const { words } = useInputs();
-  if (!crane.chart) return null;
-  const found = auditChart(crane.chart);
+  if (!of.chart) return null;
+  const found = auditChart(of.chart);
   if (found.cells.length + found.runs.length === 0 || found.cells.some((one) => one.why === 'rises')) return null;
   const cells = auditKey(found);
-  const known = crane.chartChecked?.cells === cells ? crane.chartChecked : { by: '', on: '' };
-  const put = (changes: { by?: string; on?: string }, field: string) =>
-    act('editCrane', { id: crane.id, changes: { chartChecked: { ...known, ...changes, cells } } }, `chart checked ${field}`);
+  const known = of.chartChecked?.cells === cells ? of.chartChecked : { by: '', on: '' };
+  const put = (changes: { by?: string; on?: string }, field: string) => edit({ chartChecked: { ...known, ...changes, cells } }, `checked ${field}`);
   return (
     <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2">
       {words('Held against the maker’s chart by', known.by, (by) => put({ by }, 'by'))}

@@ -3,17 +3,17 @@ import { textOf } from '@/core/steel/lists/text-of';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { capacityUnits, radiusUnits, readChartCsv, writeChartCsv, type CapacityUnit, type RadiusUnit } from '@/core/cranes/chart-csv';
-import type { Crane } from '@/core/plan/schema';
+import type { ChartOf } from '@/core/plan/duties';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { ChoiceField } from '@/ui/fields/choice-field';
+import { SmallButton } from '@/ui/small-button';
 import { saveFile } from './save-file';
 import { useAct, useJob } from './job-context';
-import { SmallButton } from './panel';
 
 const example = 'radius m / capacity kg, 10, 14, 18\n4, 9000, 8200, 6900\n6, 5200, 5000, 4800\n8, , 3100, 3050';
 
 /** Paste or import a chart as CSV: what it says, what is wrong and where, before anything changes. */
-export function ChartDialog({ crane }: { crane: Crane }) {
+export function ChartDialog({ chart: of, crane }: { chart: ChartOf; crane: string }) {
   const act = useAct();
   const done = useJob((state) => state.done);
   const [open, setOpen] = useState(false);
@@ -45,14 +45,14 @@ export function ChartDialog({ crane }: { crane: Crane }) {
   };
   const use = () => {
     if (!reading.chart) return;
-    act('setChart', { id: crane.id, chart: reading.chart, source: source || 'pasted' });
+    act('setChart', { id: of.id, chart: reading.chart, source: source || 'pasted' });
     done();
     setOpen(false);
   };
   return (
     <Modal
       wide
-      title={`Chart of ${crane.name}`}
+      title={`Chart of ${crane}`}
       about="First row the boom lengths, first column the radii, rated capacities between. Copy it from the maker’s own chart for this set-up; that chart decides."
       open={open}
       onOpenChange={begin}
@@ -86,10 +86,8 @@ export function ChartDialog({ crane }: { crane: Crane }) {
                 className="text-[12.5px]"
               />
             </label>
-            {crane.chart && (
-              <SmallButton onClick={() => saveFile(`${crane.name} chart.csv`, writeChartCsv(crane.chart!), 'text/csv')}>
-                Save the present chart as CSV
-              </SmallButton>
+            {of.chart && (
+              <SmallButton onClick={() => saveFile(`${crane} chart.csv`, writeChartCsv(of.chart!), 'text/csv')}>Save the present chart as CSV</SmallButton>
             )}
           </div>
         </div>
@@ -173,7 +171,7 @@ export function ChartDialog({ crane }: { crane: Crane }) {
           <PlainButton strong disabled={!ready} onClick={use}>
             Use this chart
           </PlainButton>
-          <p className="text-[12.5px] text-soft">It replaces the chart of {crane.name}; undo brings the old one back.</p>
+          <p className="text-[12.5px] text-soft">It replaces the chart of {crane}; undo brings the old one back.</p>
         </div>
       </div>
     </Modal>

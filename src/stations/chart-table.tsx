@@ -1,6 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Chart } from '@/core/cranes/chart-shape';
+import type { Check } from '@/core/plan/check';
+import { chartsOf, type ChartOf } from '@/core/plan/duties';
 import type { Crane } from '@/core/plan/schema';
 import { formatForInput, formatNumber, formatQuantity, parseQuantity, shownIn } from '@/core/units';
 import { useAct, useJob, usePlan } from './job-context';
@@ -8,20 +10,40 @@ import { useAct, useJob, usePlan } from './job-context';
 /** Which row or column a value is read from: the next longer radius, and the booms either side. */
 const nextUp = (values: readonly number[], at: number): number => values.findIndex((value) => value >= at);
 
+/** Whether a check is of a lift that is read off this chart. */
+export function useReadOff(crane: Crane, chart: ChartOf): (check: Check) => boolean {
+  const plan = usePlan();
+  return useMemo(() => {
+    const stands = new Set(plan.stands.flatMap((one) => (one.crane === crane.id ? [one.id] : [])));
+    const hooks = new Set(
+      plan.picks.flatMap((pick) => [
+        ...(stands.has(pick.stand) ? [`${pick.id} `] : []),
+        ...(pick.second && stands.has(pick.second.stand) ? [`${pick.id} ${pick.second.stand}`] : []),
+      ]),
+    );
+    const only = chartsOf(plan, crane).length === 1;
+    return ({ finding, about }) => finding.code === 'lift.chart' && hooks.has(`${about.id} ${about.part ?? ''}`) && (only || finding.chartId === chart.id);
+  }, [plan, crane, chart.id]);
+}
+
 /** The chart as a table whose cells can be typed in; the cells read for this pick are marked. */
-export function ChartTable({ crane }: { crane: Crane }) {
+export function ChartTable({ crane, chart: of }: { crane: Crane; chart: ChartOf }) {
   const plan = usePlan();
   const act = useAct();
   const done = useJob((state) => state.done);
   const checks = useJob((state) => state.survey.evaluation.checks);
-  // Of the picks of this crane the one nearest its limit is marked.
-  const finding = useMemo(() => {
-    const mine = new Set(plan.picks.flatMap((pick) => (plan.stands.find((one) => one.id === pick.stand)?.crane === crane.id ? [pick.id] : [])));
-    const read = checks.filter((check) => check.finding.code === 'lift.chart' && mine.has(check.about.id));
-    return read.sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0)).at(0)?.finding;
-  }, [checks, plan, crane.id]);
+  const mine = useReadOff(crane, of);
+  // Of the lifts read off it the one nearest its limit is marked.
+  const finding = useMemo(
+    () =>
+      checks
+        .filter(mine)
+        .sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0))
+        .at(0)?.finding,
+    [checks, mine],
+  );
   const [draft, setDraft] = useState<{ i: number; j: number; text: string; problem: string | null } | null>(null);
-  const { chart } = crane;
+  const { chart } = of;
   if (!chart) return null;
   const system = plan.job.units;
   const read = finding?.code === 'lift.chart' ? finding : null;
@@ -30,7 +52,7 @@ export function ChartTable({ crane }: { crane: Crane }) {
   const low = high > 0 && read && chart.booms[high]! > read.boom + 1e-9 ? high - 1 : high;
   const put = (i: number, j: number, value: number | null): string | null => {
     const next: Chart = { ...chart, capacity: chart.capacity.map((cells, r) => (r === i ? cells.map((cell, c) => (c === j ? value : cell)) : cells)) };
-    return act('setChart', { id: crane.id, chart: next, source: crane.chartSource }, `cell ${i} ${j}`)?.[0]?.error ?? null;
+    return act('setChart', { id: of.id, chart: next, source: of.chartSource }, `cell ${of.id} ${i} ${j}`)?.[0]?.error ?? null;
   };
   const type = (i: number, j: number, text: string) => {
     if (text.trim() === '') return setDraft({ i, j, text, problem: put(i, j, null) });
@@ -51,7 +73,7 @@ export function ChartTable({ crane }: { crane: Crane }) {
   const heading = (metres: number) => formatNumber(metres / shownIn.length[system].factor, 1, system);
   return (
     <div>
-      <table className="w-full border-collapse text-[12.5px]" aria-label={`Chart of ${crane.name}`}>
+      <table className="w-full border-collapse text-[12.5px]" aria-label={of.id === crane.id ? `Chart of ${crane.name}` : `Chart of ${crane.name}, ${of.name}`}>
         <thead>
           <tr>
             <th className="py-0.5 pr-1 text-left font-normal text-soft">

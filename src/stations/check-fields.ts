@@ -16,7 +16,10 @@ const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Ot
 export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.chart': [...rigging, ...at('picks', ...turned, 'Its slings and shackles weigh', 'Boom of the second crane'), ...block],
   'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
-  'lift.chartBase': at('gear', 'Chart is for a base, front to rear', 'Chart is for a base, side to side'),
+  'lift.duty': at('gear', 'Boom off the front, from', 'Boom off the front, up to', 'Chart’s base, front to rear', 'Chart’s counterweight'),
+  'stand.base': at('gear', 'Outriggers here, side to side', 'Outriggers here, front to rear'),
+  'lift.falls': at('gear', 'Parts of line', 'One part of line may carry'),
+  'lift.chartBase': at('gear', 'Chart’s base, front to rear', 'Chart’s base, side to side'),
   'lift.chartCells': at('gear', 'Held against the maker’s chart by', 'Held on'),
   'stand.ground': [...at('gear', 'Mat under each outrigger', 'Ground may take'), ...rigging, ...block],
   'stand.powerLine': placeOfLine,

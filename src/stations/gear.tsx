@@ -2,21 +2,20 @@
 import { Fragment, useState } from 'react';
 import dynamic from 'next/dynamic';
 import { MapPinned, Plus } from 'lucide-react';
+import { chartsOf, counterweightOf } from '@/core/plan/duties';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { unknownCrane } from '@/core/plan/new-plan';
 import type { Crane, Stand } from '@/core/plan/schema';
-import { ChoiceField } from '@/ui/fields/choice-field';
-import { ChartTable } from './chart-table';
-import { ChartChecked } from './chart-checked';
-import { ChartDialog } from './chart-dialog';
+import { ChartFields } from './chart-fields';
 import { Fold } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
-import { Group, Panel, SmallButton } from './panel';
+import { Group, Panel } from './panel';
 import { SiteFields } from './site-fields';
 import { ThingTools } from './thing-tools';
-import { useInputs } from './use-inputs';
+import { same, useInputs } from './use-inputs';
 
 /** Read when it is opened. */
 const StandMapDialog = dynamic(() => import('./stand-map-dialog').then((part) => part.StandMapDialog), { ssr: false });
@@ -137,6 +136,11 @@ function StandFields({ stand }: { stand: Stand }) {
   const { open, figure } = useInputs();
   const picks = plan.picks.filter((one) => one.stand === stand.id);
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
+  const base = (changes: { length?: number | null; width?: number | null }) => {
+    const next = { length: stand.base?.length ?? null, width: stand.base?.width ?? null, ...changes };
+    return edit({ base: next.length === null && next.width === null ? null : next }, 'base');
+  };
+  const asCrane = { placeholder: 'as the crane' };
   return (
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
@@ -152,60 +156,28 @@ function StandFields({ stand }: { stand: Stand }) {
         ))}
       {open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
       {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
+      {open('Outriggers here, front to rear', 'length', stand.base?.length ?? null, (length) => base({ length }), asCrane)}
+      {open('Outriggers here, side to side', 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
+      {open('Counterweight on it here', 'mass', stand.counterweight ?? null, (counterweight) => edit({ counterweight }, 'counterweight'), asCrane)}
+      {open('Parts of line', 'count', stand.falls ?? null, (falls) => edit({ falls: falls === null ? null : Math.max(1, Math.round(falls)) }, 'falls'), {
+        placeholder: 'not said',
+      })}
     </Group>
   );
 }
 
-function ChartFields({ crane }: { crane: Crane }) {
+function CraneFields({ crane }: { crane: Crane }) {
   const plan = usePlan();
   const act = useAct();
-  const { words } = useInputs();
-  return (
-    <section>
-      <div className="mb-1 flex items-baseline justify-between">
-        <h3 className="text-[15px] text-gear">Chart</h3>
-        <ChartDialog crane={crane} />
-      </div>
-      {crane.chart ? (
-        <>
-          <ChartTable crane={crane} />
-          <ChartChecked crane={crane} />
-        </>
-      ) : (
-        <p className="font-semibold text-missing">No chart yet: paste or import the maker’s chart for this set-up.</p>
-      )}
-      <div className="mt-2">
-        <ChoiceField
-          label="Between rows"
-          value={plan.job.chartRule}
-          choices={[
-            { value: 'step', label: 'next longer radius, lower boom figure' },
-            { value: 'linear', label: 'straight line between cells' },
-          ]}
-          onValue={(chartRule) => act('editJob', { changes: { chartRule } })}
-        />
-      </div>
-      {crane.chart && (
-        <div className="mt-2">
-          {words('Chart comes from', crane.chartSource, (source) => act('setChart', { id: crane.id, chart: crane.chart!, source }, `chart source ${crane.id}`))}
-        </div>
-      )}
-    </section>
-  );
-}
-
-function CraneFields({ crane }: { crane: Crane }) {
-  const act = useAct();
-  const { open, figure, words } = useInputs();
+  const { open, figure, words, choice } = useInputs();
+  // Which part is the counterweight matters once a chart or a stand says one.
+  const counted =
+    counterweightOf(crane) !== null ||
+    chartsOf(plan, crane).some(({ chartCounterweight = null }) => chartCounterweight !== null) ||
+    plan.stands.some((one) => one.crane === crane.id && (one.counterweight ?? null) !== null);
   const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `crane ${field}`);
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
     figure(label, 'length', saidOf(crane, key, crane[key]), (value) => edit({ [key]: value }, key));
-  // Of a base both measures are wanted: the other is taken as the crane stands until it is typed.
-  const base = (changes: { length?: number | null; width?: number | null }) => {
-    const next = { length: crane.chartBase?.length ?? null, width: crane.chartBase?.width ?? null, ...changes };
-    const whole = next.length === null && next.width === null ? null : { length: next.length ?? crane.baseLength, width: next.width ?? crane.baseWidth };
-    return edit({ chartBase: whole }, 'chart base');
-  };
   const part = (index: number, mass: number) => edit({ parts: crane.parts.map((one, i) => (i === index ? { ...one, mass } : one)) }, `part ${index}`);
   return (
     <>
@@ -220,12 +192,18 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Tail swing radius', 'tailRadius')}
         {length('Outriggers, front to rear', 'baseLength')}
         {length('Outriggers, side to side', 'baseWidth')}
-        {open('Chart is good up to gusts of', 'speed', crane.chartGust, (chartGust) => edit({ chartGust }, 'gust'))}
-        {open('Chart is for a base, front to rear', 'length', crane.chartBase?.length ?? null, (length) => base({ length }))}
-        {open('Chart is for a base, side to side', 'length', crane.chartBase?.width ?? null, (width) => base({ width }))}
+        {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
       </Group>
       <Group title="What its parts weigh, for the ground">
         {crane.parts.map((one, i) => figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass)))}
+        {counted &&
+          crane.parts.map((one, i) =>
+            one.on === 'slewing'
+              ? choice(`${one.what} is counterweight`, one.counterweight ? 'yes' : 'no', same(['yes', 'no']), (said) =>
+                  edit({ parts: crane.parts.map((each, j) => (i === j ? { ...one, counterweight: said === 'yes' } : each)) }, `counterweight ${i}`),
+                )
+              : null,
+          )}
         {crane.parts.length === 0 && (
           <SmallButton
             onClick={() =>
@@ -234,7 +212,7 @@ function CraneFields({ crane }: { crane: Crane }) {
                   parts: [
                     { what: 'Carrier', mass: 0, on: 'chassis', x: 0, y: 0 },
                     { what: 'Upper works', mass: 0, on: 'slewing', r: -1 },
-                    { what: 'Counterweight', mass: 0, on: 'slewing', r: -2.5 },
+                    { what: 'Counterweight', mass: 0, on: 'slewing', r: -2.5, counterweight: true },
                     { what: 'Boom', mass: 0, on: 'boom', along: 0.4 },
                   ],
                 },

@@ -12,8 +12,8 @@ import type { HoldRecord } from '@/core/plan/schema';
 import { PlainButton } from '@/ui/dialogs/modal';
 import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { useAct, useJob, usePlan } from './job-context';
-import { SmallButton } from './panel';
 import { useInputs } from './use-inputs';
 
 /** Hold points: who passed them, on what evidence, when. A record is taken whole or not at all. At a move: those it waits for. */

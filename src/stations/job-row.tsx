@@ -4,7 +4,7 @@ import { DateTime } from 'luxon';
 import Link from 'next/link';
 import { verdicts, type Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
-import { SmallButton } from './panel';
+import { SmallButton } from '@/ui/small-button';
 
 /** How a job stands, or why it cannot be opened. */
 export type JobSummary = { verdict: Verdict; counts: Record<Verdict, number>; pieces: string[]; moves: number } | { unreadable: string };

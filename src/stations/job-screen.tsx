@@ -50,7 +50,7 @@ function Frame() {
     document.title = `${name} · Keen Trestle`;
   }, [name]);
   return (
-    <div className="grid h-dvh grid-cols-[150px_minmax(0,1fr)_348px] grid-rows-[46px_auto_minmax(0,1fr)_136px] max-[1180px]:grid-cols-[132px_minmax(0,1fr)_318px] max-[900px]:h-auto max-[900px]:grid-cols-1 max-[900px]:grid-rows-none">
+    <div className="grid h-dvh grid-cols-[150px_minmax(0,1fr)_348px] grid-rows-[46px_auto_minmax(0,1fr)_auto] max-[1180px]:grid-cols-[132px_minmax(0,1fr)_318px] max-[900px]:h-auto max-[900px]:grid-cols-1 max-[900px]:grid-rows-none">
       <div className="col-span-full">
         <Header onDialog={setDialog} />
       </div>

@@ -2,7 +2,6 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { openPlanText } from '@/core/plan/open';
 import { PlainButton } from '@/ui/dialogs/modal';
 import { useRunning } from '@/ui/use-running';
 import { Fold } from '@/ui/workings/fold';
@@ -31,6 +30,8 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
   const running = useRunning();
   const bring = async (chosen: File | undefined) => {
     if (!chosen) return;
+    // What reads a plan is fetched when somebody brings one.
+    const { openPlanText } = await import('@/core/plan/open');
     const opened = openPlanText(await chosen.text());
     if (!opened.ok) return setFaults({ name: chosen.name, list: opened.faults });
     const response = await fetch('/api/jobs', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(opened.plan) });

@@ -11,8 +11,8 @@ import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { useAct, useJob } from './job-context';
-import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
 
 export const legKinds: readonly { value: Leg['kind']; label: string }[] = [

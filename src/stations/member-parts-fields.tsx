@@ -2,8 +2,8 @@
 import { Plus, X } from 'lucide-react';
 import type { Member } from '@/core/plan/schema';
 import { findSection } from '@/core/steel/sections';
+import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
-import { SmallButton } from './panel';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 

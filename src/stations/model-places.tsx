@@ -110,7 +110,7 @@ function Guesses({
       <ul className="max-h-[180px] overflow-auto">
         {list.slice(0, SHOWN).map(({ text, why }, i) => (
           <li key={i}>
-            <label className="flex items-baseline gap-2 py-0.5">
+            <label className="flex min-h-[27px] items-baseline gap-2 py-0.5">
               <input
                 type="checkbox"
                 checked={!refused.has(i)}

@@ -2,8 +2,8 @@
 import { X } from 'lucide-react';
 import type { Overlay } from '@/core/plan/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';
-import { SmallButton } from './panel';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 

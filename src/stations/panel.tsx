@@ -81,17 +81,3 @@ export function Group({
     </section>
   );
 }
-
-export function SmallButton({ onClick, children, label, danger }: { onClick: () => void; children: ReactNode; label?: string; danger?: boolean }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      className={`inline-flex items-center gap-1 self-start border px-1.5 py-0.5 text-[12.5px] ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
-    >
-      {children}
-    </button>
-  );
-}

@@ -1,6 +1,7 @@
 'use client';
 import { CopyCheck, Layers, Plus } from 'lucide-react';
-import { useMemo } from 'react';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import { slungAsUsual } from '@/core/plan/alike';
 import { isTurned } from '@/core/plan/lookups';
@@ -13,13 +14,15 @@ import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
+import { AlongWay } from './along-graph';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
-import { Group, Panel, SmallButton } from './panel';
+import { Group, Panel } from './panel';
 import { Raises } from './raise-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { settle } from '@/core/plan/settle';
+import { SmallButton } from '@/ui/small-button';
 
 type Place = { x: number; y: number };
 
@@ -212,9 +215,26 @@ function PickFields({ pick }: { pick: Pick }) {
         )}
         {figure('Over the seats before lowering', 'length', saidOf(pick, 'liftOver', pick.liftOver), (liftOver) => edit({ liftOver }, 'lift over'))}
       </Group>
+      <div className="flex flex-col gap-1.5">
+        <AlongWay pick={pick} />
+        <WaysButton pick={pick} />
+      </div>
       <SecondHook pick={pick} stands={stands} turned={turned} />
       <AlikeButton list="picks" id={pick.id} others="picks alike" />
     </>
+  );
+}
+
+/** Read when it is opened. */
+const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
+
+function WaysButton({ pick }: { pick: Pick }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div>
+      <SmallButton onClick={() => setOpen(true)}>Other ways to lift it</SmallButton>
+      {open && <WaysDialog pick={pick} onClose={() => setOpen(false)} />}
+    </div>
   );
 }
 

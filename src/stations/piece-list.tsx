@@ -11,13 +11,13 @@ import { countsByState } from '@/core/plan/member-register';
 import { memberStates, type Member } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, inputUnit } from '@/core/units';
+import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
 import { ImportDialog } from './import-dialog';
 import { TransportDialog } from './transport-dialog';
 import { useAct, useJob, usePlan } from './job-context';
 import { columns } from './member-columns';
 import { MemberDialog } from './member-dialog';
-import { SmallButton } from './panel';
 import { saveFile } from './save-file';
 import { TableCell } from './table-cell';
 

@@ -4,9 +4,9 @@ import { newPoint, newRaise, pointWords, raiseKinds, type RaiseKind } from '@/co
 import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
 import { allShores } from '@/core/plan/views';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
-import { SmallButton } from './panel';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 

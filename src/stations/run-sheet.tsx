@@ -2,9 +2,10 @@
 import { Trash2 } from 'lucide-react';
 import type { Move } from '@/core/plan/schema';
 import { moveWords } from '@/core/plan/move-words';
+import { SmallButton } from '@/ui/small-button';
 import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
-import { Group, Panel, SmallButton } from './panel';
+import { Group, Panel } from './panel';
 import { StructureMoveFields, TightChoice } from './structure-fields';
 import { useInputs } from './use-inputs';
 

@@ -6,16 +6,20 @@ import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { useJob, usePlan } from './job-context';
 import { printSheet, type Laid } from './print-sheet';
 
-const sheets = [
-  { sheet: 'pick-card', paper: 'a4', name: 'Pick card, A4' },
-  { sheet: 'pick-card', paper: 'letter', name: 'Pick card, Letter' },
-  { sheet: 'run-sheet', paper: 'a4', name: 'Run sheet, A4' },
-  { sheet: 'run-sheet', paper: 'letter', name: 'Run sheet, Letter' },
-  { sheet: 'steel', paper: 'a4', name: 'Steel and way in, A4' },
-  { sheet: 'steel', paper: 'letter', name: 'Steel and way in, Letter' },
-  { sheet: 'shoring', paper: 'a4', name: 'Shoring, A4' },
-  { sheet: 'shoring', paper: 'letter', name: 'Shoring, Letter' },
+const papers = [
+  { paper: 'a4', on: 'A4' },
+  { paper: 'letter', on: 'Letter' },
 ] as const;
+const sheets = (
+  [
+    ['lift-plan', 'Lift plan, the whole set'],
+    ['pick-card', 'Pick card'],
+    ['run-sheet', 'Run sheet'],
+    ['connections', 'Connections'],
+    ['steel', 'Steel and way in'],
+    ['shoring', 'Shoring'],
+  ] as const
+).flatMap(([sheet, name]) => papers.map(({ paper, on }) => ({ sheet, paper, name: `${name}, ${on}` })));
 
 /** A sheet with more than this on it is laid out in sight, and can be broken off; a short one opens at once. */
 const LONG = 150;
@@ -27,8 +31,9 @@ export function Sheets({ id, className }: { id: string; className: string }) {
   const plan = usePlan();
   const [printing, setPrinting] = useState<Printing | null>(null);
   const broken = useRef<AbortController | null>(null);
-  const long = Math.max(plan.moves.length, plan.members.length, plan.picks.length * 5) > LONG;
+  const many = Math.max(plan.moves.length, plan.members.length, plan.picks.length * 5) > LONG;
   const print = async ({ sheet, paper, name }: (typeof sheets)[number]) => {
+    const long = sheet === 'lift-plan' || many;
     await saveNow();
     const address = `/api/jobs/${id}/sheets/${sheet}?paper=${paper}`;
     if (!long) return void window.open(address, '_blank', 'noopener');
@@ -37,6 +42,13 @@ export function Sheets({ id, className }: { id: string; className: string }) {
     const outcome = await printSheet(address, broken.current.signal, (laid) => setPrinting({ name, laid, why: null }));
     setPrinting(outcome === null ? null : { name, laid: null, why: outcome });
   };
+  const { structure, shoring, picks, raises = [] } = plan;
+  const has: Partial<Record<(typeof sheets)[number]['sheet'], boolean>> = {
+    'pick-card': picks.length + raises.length > 0,
+    connections: structure.joints.length + structure.braces.length > 0,
+    shoring: shoring.lines.length + shoring.bents.length > 0,
+  };
+  const offered = sheets.filter(({ sheet }) => has[sheet] ?? true);
   const close = () => {
     broken.current?.abort();
     setPrinting(null);
@@ -49,7 +61,7 @@ export function Sheets({ id, className }: { id: string; className: string }) {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" sideOffset={6} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
-            {sheets.map((one) => (
+            {offered.map((one) => (
               <DropdownMenu.Item key={one.name} onSelect={() => void print(one)} className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-tray">
                 {one.name}
               </DropdownMenu.Item>

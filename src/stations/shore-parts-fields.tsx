@@ -8,9 +8,9 @@ import { shortTogether } from '@/core/plan/evaluate/shores/stock';
 import { partKinds, type StockLine } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
-import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
 import { same, useInputs } from './use-inputs';
 

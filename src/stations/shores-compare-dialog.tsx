@@ -5,9 +5,9 @@ import { arrangements } from '@/core/plan/shore-compare';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';
 import { useLinePlan } from './parts-of';
-import { SmallButton } from './panel';
 
 /** The shores as drawn beside other distances, one side alone, and needles with props. */
 export function ShoresCompareDialog({ onClose }: { onClose: () => void }) {

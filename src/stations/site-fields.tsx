@@ -5,11 +5,12 @@ import type { PowerLine, Zone } from '@/core/plan/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
-import { Group, SmallButton } from './panel';
+import { Group } from './panel';
 import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 
 /** What stands and hangs on the site in the way of crane and load. */
 export function SiteFields() {

@@ -10,8 +10,9 @@ import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { Modal, PlainButton } from '@/ui/dialogs/modal';
 import { ChoiceField } from '@/ui/fields/choice-field';
+import { SmallButton } from '@/ui/small-button';
+import { FewestStands } from './fewest-stands';
 import { useAct, usePlan } from './job-context';
-import { SmallButton } from './panel';
 
 /** So long one slice of the work may take before the screen has its turn [ms]. */
 const SLICE = 24;
@@ -160,6 +161,7 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
               )}
             </tbody>
           </table>
+          {of === ALL && known.lifts > 1 && <FewestStands map={known} crane={crane} onDone={onClose} />}
           {known.left.length > 0 && (
             <p className="text-[13px] text-soft">Not on this map: {known.left.map(({ mark, why }) => `${mark} (${why.replace(/\.$/, '')})`).join('; ')}.</p>
           )}

@@ -3,8 +3,8 @@ import { Plus, X } from 'lucide-react';
 import type { Bearing } from '@/core/plan/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
+import { SmallButton } from '@/ui/small-button';
 import { usePlan } from './job-context';
-import { SmallButton } from './panel';
 import { useField } from './use-edit';
 
 /** What a thing stands on, and how its load is shared. */

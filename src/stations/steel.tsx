@@ -1,5 +1,7 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
 import { Missing } from '@/core/plan/missing';
 import { pieceWeight } from '@/core/plan/piece-weight';
 import { saidOf } from '@/core/plan/document/unsaid';
@@ -10,11 +12,17 @@ import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
-import { Group, Panel, SmallButton } from './panel';
+import { Group, Panel } from './panel';
 import { SteelOfStructure } from './structure-fields';
 import { Fold } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { WeightChoice } from './weight-choice';
 import { useInputs } from './use-inputs';
+
+/** Read when it is opened. */
+const PlacesDialog = dynamic(() => import('./places-dialog').then((part) => part.PlacesDialog), { ssr: false });
+
+const PlacedTableDialog = dynamic(() => import('./placed-table-dialog').then((part) => part.PlacedTableDialog), { ssr: false });
 
 /** Each piece: what it is, what is packed and bolted to it, and what others say it weighs. */
 export function SteelStation() {
@@ -23,7 +31,7 @@ export function SteelStation() {
   if (!only)
     return (
       <Panel title="Steel" about="The list of every piece; weights that differ are told here" station="steel">
-        {plan.structure.pieces.length > 0 && <ListButton />}
+        <ListButton />
         <SteelOfStructure />
       </Panel>
     );
@@ -54,11 +62,17 @@ export function SteelStation() {
 
 /** From the drawing to the list of every mark, and back. */
 function ListButton() {
+  const [placing, setPlacing] = useState(false);
+  const [pasting, setPasting] = useState(false);
   const listed = useJob((state) => state.listed ?? false);
   const showList = useJob((state) => state.showList);
   return (
-    <span className="flex gap-1.5">
+    <span className="flex flex-wrap gap-1.5">
       <SmallButton onClick={() => showList(!listed)}>{listed ? 'Back to the drawing' : 'Open the piece list'}</SmallButton>
+      <SmallButton onClick={() => setPlacing(true)}>Pieces and their places</SmallButton>
+      <SmallButton onClick={() => setPasting(true)}>Places from a table</SmallButton>
+      {pasting && <PlacedTableDialog onClose={() => setPasting(false)} />}
+      {placing && <PlacesDialog onClose={() => setPlacing(false)} />}
     </span>
   );
 }

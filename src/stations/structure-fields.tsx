@@ -1,14 +1,17 @@
 'use client';
 import { Fragment } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import type { Beam, Brace, Joint, Make, Move } from '@/core/plan/schema';
+import type { Beam, Brace, Joint, Make, Move, Plan } from '@/core/plan/schema';
+import { boltName, boltShearOf } from '@/core/plan/structure/joint-bolts';
+import { rulesOf } from '@/core/rules/rule-sets';
+import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton, AlikeMovesButton } from './alike-button';
 import { useAct, usePlan } from './job-context';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
-import { useInputs } from './use-inputs';
+import { same, useInputs } from './use-inputs';
 
 /** Pieces, joints and braces of the structure. */
 export function SteelOfStructure() {
@@ -103,7 +106,18 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
 
 const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 
+const usual = ({ bolt, kind }: Joint, plan: Plan): NonNullable<Joint['bolt']> =>
+  bolt ?? { diameter: 0.02, grade: plan.job.ruleSet === 'us-asd' ? 'A325' : '8.8', planes: kind === 'splice' ? 2 : 1 };
+
+/** What one of its bolts carries in shear by its size alone. */
+function byItsSize({ bolt }: Joint, plan: Plan): string | undefined {
+  if (!bolt) return undefined;
+  const found = boltShearOf(bolt, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  return 'why' in found ? undefined : `${boltName(bolt, plan.job.units)}: ${formatQuantity(found.shear, 'force', plan.job.units)} in shear`;
+}
+
 function JointFields({ joint }: { joint: Joint }) {
+  const plan = usePlan();
   const edit = useEdit('joints', joint.id);
   const { open, words, choice } = useInputs();
   return (
@@ -117,8 +131,17 @@ function JointFields({ joint }: { joint: Joint }) {
             {open('Shear it may carry, filled', 'force', joint.shear, (shear) => edit({ shear }, 'shear'))}
           </>
         ) : (
-          open('One bolt may carry', 'force', joint.boltShear, (boltShear) => edit({ boltShear }, 'bolt'))
+          open('One bolt may carry', 'force', joint.boltShear, (boltShear) => edit({ boltShear }, 'bolt'), { note: byItsSize(joint, plan) })
         )}
+        {open('Bolts are this thick', 'dimension', joint.bolt?.diameter ?? null, (diameter) =>
+          edit({ bolt: diameter === null ? null : { ...usual(joint, plan), diameter } }, 'bolt size'),
+        )}
+        {joint.bolt &&
+          choice('Bolts are of grade', joint.bolt.grade, same(jointBoltGrades), (grade) => edit({ bolt: { ...joint.bolt!, grade } }, 'bolt grade'))}
+        {joint.bolt &&
+          open('Shear planes through one bolt', 'count', joint.bolt.planes, (planes) =>
+            edit({ bolt: { ...joint.bolt!, planes: Math.max(1, Math.round(planes ?? 1)) } }, 'bolt planes'),
+          )}
         {joint.kind === 'splice' &&
           choice<'yes' | 'no'>(
             'Traffic before it is filled',

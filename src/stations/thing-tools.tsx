@@ -2,8 +2,8 @@
 import { X } from 'lucide-react';
 import type { AboutKind, StationId } from '@/core/plan/check';
 import type { CommandArguments } from '@/core/plan/commands/table';
+import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';
-import { SmallButton } from './panel';
 import { SubjectMark } from './subject-mark';
 
 /** What a thing of a list is to the checks. */
@@ -32,6 +32,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   braces: 'brace',
   putLoads: 'beam',
   cranes: 'crane',
+  duties: 'crane',
   stands: 'stand',
   picks: 'pick',
   raises: 'raise',

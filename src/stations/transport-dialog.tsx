@@ -9,10 +9,10 @@ import { CheckList } from '@/ui/workings/check-list';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 import { LoadsList } from './loads-list';
-import { SmallButton } from './panel';
 import { newPermit, newTruck, newTurn, PermitFields, TruckFields, TurnFields } from './transport-fields';
 import { TravelFields } from './travel-fields';
 import { settle } from '@/core/plan/settle';
+import { SmallButton } from '@/ui/small-button';
 
 const checked = new Set(['steel.truck', 'steel.turn', 'steel.permit']);
 

@@ -4,8 +4,8 @@ import type { Permit, Truck, Turn } from '@/core/plan/schema';
 import { truckLength } from '@/core/plan/trucks';
 import { formatQuantity } from '@/core/units';
 import { Fold } from '@/ui/workings/fold';
+import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';
-import { SmallButton } from './panel';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
 

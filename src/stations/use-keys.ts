@@ -50,8 +50,11 @@ export function useKeys(setDialog: (dialog: OpenDialog) => void): void {
       else if (event.key === 'Home') state.goTo(-1);
       else if (event.key === 'End') state.goTo(last);
       else if (event.key === '?') setDialog('keys');
-      else if (key === 'r') setDialog('rules');
-      else if (key === 'e') state.lookAlong(nextLook(state.history.plan, state.look));
+      else if (key === 'r') {
+        // The first field of the sheet has the keys by the time the letter is typed.
+        event.preventDefault();
+        setDialog('rules');
+      } else if (key === 'e') state.lookAlong(nextLook(state.history.plan, state.look));
       else if (key === 'u') state.act({ name: 'editJob', args: { changes: { units: state.history.plan.job.units === 'us' ? 'metric' : 'us' } } });
       else if (station?.made) state.openStation(station.id);
     };

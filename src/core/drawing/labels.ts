@@ -34,6 +34,8 @@ const SHIFTED_COST = 12;
 const FURTHER_COST = 60;
 /** A label that may be left out is, when more than this of it would be written over. */
 const OVERWRITTEN = 0.12;
+/** Steel that covers more of one of many than this is across it [px²]. */
+const TOUCHED = 1.5;
 /** What one of many keeps clear on either side [px]. */
 const ASIDE = 6;
 
@@ -203,8 +205,9 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
     // One of many keeps a little off its neighbour, so that two marks do not read as one.
     const room = label.near ? { ...box, x: box.x - ASIDE, width: box.width + 2 * ASIDE } : box;
     const words = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(room, other), 0);
-    const covered = label.near ? words + solids.reduce((sum, solid) => sum + coveredArea(box, solid), 0) : words;
-    if ((label.optional || label.near) && covered > OVERWRITTEN * width * height) continue;
+    if ((label.optional || label.near) && words > OVERWRITTEN * width * height) continue;
+    // However thin the steel is drawn, one of many is not written across it.
+    if (label.near && solids.some((solid) => coveredArea(box, solid) > TOUCHED)) continue;
     placed.push({ ...box, label, baseline: box.y + height * 0.76 });
   }
   return placed;

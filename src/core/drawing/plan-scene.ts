@@ -1,12 +1,11 @@
 import { startOf } from '../plan/pick-context';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
-import { radiiToRead } from '../plan/evaluate/crane';
+import { dutiesAt, readOnWay } from '../plan/duties';
 import { Missing } from '../plan/missing';
 import type { Check, StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
-import { chartLookup } from '../cranes/chart-lookup';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsAbove } from './bent-shapes';
@@ -288,16 +287,11 @@ function arcPoints(centre: Vec, radius: number, fromDeg: number, toDeg: number):
 
 /** The radius on the way where the chart allows least; capacity null when the way leaves the chart there. */
 export function worstRadius(plan: SettledPlan, pose: Pose): { radius: number; capacity: number | null } | null {
-  const { path, crane, pick } = pose.context;
+  const { path, stand, pick } = pose.context;
   if (path instanceof Missing) return null;
-  if (!crane.chart) return { radius: path.most, capacity: null };
-  let worst: { radius: number; capacity: number } | null = null;
-  for (const radius of radiiToRead(path, crane.chart.radii)) {
-    const { capacity } = chartLookup(crane.chart, radius, pick.boom, plan.job.chartRule);
-    if (capacity === null) return { radius, capacity };
-    if (worst === null || capacity <= worst.capacity) worst = { radius, capacity };
-  }
-  return worst;
+  const read = readOnWay(plan, dutiesAt(plan, stand), stand, path, pick.boom);
+  if (read === null || read.kind === 'none') return { radius: path.most, capacity: null };
+  return { radius: read.radius, capacity: read.kind === 'off' ? null : read.capacity };
 }
 
 function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {

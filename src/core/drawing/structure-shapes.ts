@@ -3,6 +3,7 @@ import { Missing } from '../plan/missing';
 import type { Replay } from '../plan/replay';
 import type { SettledPlan } from '../plan/settle';
 import { forcesOf, type Line } from '../plan/structure/forces';
+import { Carried } from '../plan/structure/carried';
 import { heightAt, pointAt, settleBeams, type SettledBeam } from '../plan/structure/model';
 import { beamAt, braceAt, isMade, jointAt, supportAt, type StructureMoment } from '../plan/structure/state';
 import { rulesOf } from '../rules/rule-sets';
@@ -50,23 +51,15 @@ export function structurePose(plan: SettledPlan, replayed: Replay, cursor: numbe
   if (plan.structure.pieces.length === 0) return null;
   const { beams, changes } = forcesIn(plan, replayed);
   const moment = (replayed.steps[Math.min(cursor, replayed.steps.length - 1)]?.after ?? replayed.before).structure;
-  const seats = new Map<string, number>();
   const falls = new Set<string>();
   for (const { at, lines } of changes) {
     if (at > cursor) break;
     for (const line of lines) {
       for (const id of line.beams) falls.delete(id);
       if (line.answers && !line.answers.plain.stable) for (const id of line.beams) falls.add(id);
-      for (const [key, force] of line.carried.plain) if (key.includes('/')) seats.set(key, force);
     }
   }
-  const carried = new Map<string, number>();
-  for (const support of plan.structure.supports)
-    if (supportAt(moment, support.id).stands)
-      carried.set(
-        support.id,
-        support.seats.reduce((sum, _, n) => sum + (seats.get(`${support.id}/${n}`) ?? 0), 0),
-      );
+  const carried = new Carried(plan.structure.supports, changes).after(cursor, moment);
   return { moment, beams, carried, falls };
 }
 
@@ -97,7 +90,7 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
     const half = widthOf(settled) / 2;
     const side = place.upright ? { x: 0, y: half } : scale(leftOf(place.along), half);
     const [a, b]: [Vec, Vec] = place.upright ? [add(place.from, { x: -half, y: 0 }), add(place.from, { x: half, y: 0 })] : [place.from, place.to];
-    shapes.push({ shape: 'polygon', points: [add(a, side), add(b, side), add(b, scale(side, -1)), add(a, scale(side, -1))], style, solid: there });
+    shapes.push({ shape: 'polygon', points: [add(a, side), add(b, side), add(b, scale(side, -1)), add(a, scale(side, -1))], style, solid: true });
     shapes.push({
       shape: 'label',
       at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 },
@@ -116,6 +109,7 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
       shape: 'line',
       points: [pointAt(from, brace.a.at), pointAt(to, brace.b.at)],
       style: braceAt(pose.moment, brace.id) ? { stroke: 'ink', width: 2 } : { stroke: 'pencil', width: 1, dash: 'dash' },
+      solid: true,
     });
   }
   for (const support of plan.structure.supports) {
@@ -202,7 +196,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
           { x: b, y: place.to.z + deep + up },
           { x: a, y: place.from.z + deep + up },
         ];
-    shapes.push({ shape: 'polygon', points, style, solid: there });
+    shapes.push({ shape: 'polygon', points, style, solid: true });
     const top = Math.max(place.from.z, place.to.z) + (place.upright ? 0 : deep) + up;
     if (hangs)
       shapes.push({

@@ -29,14 +29,17 @@ const supports: Shared<Support> = {
       const { repairedBy: _, ...sound } = same.anchors;
       same.anchors = { ...sound, repaired: false };
     }
-    if (same.footing?.kind === 'concrete') same.footing = { ...same.footing, result: null, by: '', on: '' };
+    if (same.footing?.kind === 'concrete') {
+      const { erection: _, ...poured } = same.footing;
+      same.footing = { ...poured, result: null, by: '', on: '' };
+    }
     return from.capacity !== null && to.capacity === null ? { ...same, capacity: from.capacity, capacityBasis: from.capacityBasis } : same;
   },
 };
 /** A joint that is no splice and has no moment is a simple one: it is not made another. */
 const joints: Shared<Joint> = {
   alike: (a, b) => a.kind === b.kind,
-  share: (from, to) => unsaidOf(from, to, from.kind === 'splice' ? ['holes', 'boltShear', 'moment', 'shear'] : ['holes', 'boltShear']),
+  share: (from, to) => unsaidOf(from, to, from.kind === 'splice' ? ['holes', 'bolt', 'boltShear', 'moment', 'shear'] : ['holes', 'bolt', 'boltShear']),
 };
 const braces: Shared<Brace> = {
   alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),

@@ -45,7 +45,7 @@ export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding'
     case 'lift.chart':
       if (f.shared)
         return `${subject}: up to ${show(f.gross, 'mass')} on this hook, to a radius of ${show(f.radius, 'length')}; two cranes together may use ${show(f.shared.share, 'fraction')} of the ${show(f.shared.chart, 'mass')} its chart allows: ${show(f.capacity, 'mass')}.`;
-      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart allows ${show(f.capacity, 'mass')}.`;
+      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart${f.chart === undefined ? '' : ` “${f.chart}”`} allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':
       return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
     case 'lift.boomShort':

@@ -14,6 +14,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['bearing', plan.bearings],
   ['piece', plan.pieces],
   ['crane', plan.cranes],
+  ['chart', plan.duties ?? []],
   ['stand', plan.stands],
   ['pick', plan.picks],
   ['lift without a crane', plan.raises ?? []],

@@ -18,7 +18,16 @@ export type Finding =
   | { code: 'sling.angle'; leg: string; angleDeg: number; leastDeg: number }
   | { code: 'sling.tilt'; mark: string; lowEnd: string; tiltDeg: number; mostDeg: number }
   | { code: 'sling.impossible'; reason: string }
-  | { code: 'lift.chart'; gross: number; radius: number; boom: number; capacity: number; shared?: { share: number; chart: number } }
+  | {
+      code: 'lift.chart';
+      gross: number;
+      radius: number;
+      boom: number;
+      capacity: number;
+      chart?: string;
+      chartId?: string;
+      shared?: { share: number; chart: number };
+    }
   | { code: 'lift.offChart'; gross: number; radius: number; boom: number; off: OffChart }
   | { code: 'lift.boomShort'; boom: number; radius: number }
   | { code: 'lift.headRoom'; needed: number; available: number; radius: number; over: string | null }

@@ -48,8 +48,14 @@ function slewAngle(from: number, to: number, swing: Pick['swing']): number {
 export function pathOf(stand: Stand, stations: Station[], slewDeg: number, bulge = 0): LiftPath {
   const radii = stations.map((s) => s.radius);
   // Carried straight, a hook may come nearer its crane between two stations than at either.
-  const between = stations.flatMap((to, i) => (i > 0 && isStraight(stations[i - 1]!, to) ? [toSegment(stand.at, stations[i - 1]!.hook, to.hook)] : []));
+  const between = stations.flatMap((to, i) => (i > 0 ? spanBetween(stand, stations[i - 1]!, to) : []));
   return { stand, stations, least: Math.max(0, Math.min(...radii, ...between) - bulge), most: Math.max(...radii) + bulge, slewDeg };
+}
+
+/** The shortest and the longest radius on the way from one station to the next. */
+export function spanBetween(stand: Stand, from: Station, to: Station): [number, number] {
+  const ends = [from.radius, to.radius];
+  return [Math.min(...ends, ...(isStraight(from, to) ? [toSegment(stand.at, from.hook, to.hook)] : [])), Math.max(...ends)];
 }
 
 const isStraight = (from: Station, to: Station): boolean => to.phase === 'turn' || to.phase === 'carry' || (to.phase === 'lower' && from.phase === 'carry');

@@ -1,6 +1,6 @@
 import { refsOfMove, structureRefs, type Kind } from './document/references';
 import { faultsOf, type Fault } from '../calc/schema';
-import { chartFault } from '../cranes/chart-shape';
+import { chartFault, type Chart } from '../cranes/chart-shape';
 import { thresholdFault } from '../rules/rule-sets';
 import { migrations } from './migrations';
 import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan, type ShoredLine } from './schema';
@@ -41,11 +41,13 @@ export function openPlanText(text: string): Opened {
   return openPlan(value);
 }
 
-function chartFaults(plan: Plan): Fault[] {
-  return plan.cranes.flatMap((crane, i) => {
-    const fault = crane.chart ? chartFault(crane.chart) : null;
-    return fault ? [{ path: `cranes[${i}].chart.${fault.path}`, error: fault.error }] : [];
-  });
+function chartFaults({ cranes, duties = [] }: Plan): Fault[] {
+  const inList = (name: string, list: readonly { chart: Chart | null }[]) =>
+    list.flatMap(({ chart }, i) => {
+      const fault = chart ? chartFault(chart) : null;
+      return fault ? [{ path: `${name}[${i}].chart.${fault.path}`, error: fault.error }] : [];
+    });
+  return [...inList('cranes', cranes), ...inList('duties', duties)];
 }
 
 function thresholdFaults(plan: Plan): Fault[] {
@@ -189,6 +191,8 @@ function danglingFaults(plan: Plan): Fault[] {
   });
   faults.push(...structureFaults(plan, need));
   plan.stands.forEach((stand, i) => need('crane', stand.crane, `stands[${i}].crane`));
+  (plan.duties ?? []).forEach((duty, i) => need('crane', duty.crane, `duties[${i}].crane`));
+  faults.push(...twice('cranes and duties', [...plan.cranes, ...(plan.duties ?? [])]));
   plan.picks.forEach((pick, i) => {
     need('lifted', pick.piece, `picks[${i}].piece`);
     if (known.piece.has(pick.piece) && known.beam.has(pick.piece))

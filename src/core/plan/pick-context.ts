@@ -3,7 +3,8 @@ import { hangPiece, type HangingResult } from './hanging';
 import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
 import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
-import { craneOf, liftedBy, standOf, type Lifted } from './lookups';
+import { craneAt } from './duties';
+import { liftedBy, standOf, type Lifted } from './lookups';
 import { Missing } from './missing';
 import { pieceWeight, type PieceWeight } from './piece-weight';
 import type { Beam, Make, Pick, Piece } from './schema';
@@ -109,7 +110,7 @@ export function hookContext(plan: SettledPlan, drawn: Pick, hook: HookOf): PickC
   const stand = standOf(plan, hook === 'second' && drawn.second ? drawn.second.stand : drawn.stand);
   const seen = asHook(drawn, hook);
   const pick = seen instanceof Missing ? { ...drawn, stand: stand.id } : seen;
-  const crane = craneOf(plan, stand.crane);
+  const crane = craneAt(plan, stand);
   const common = { pick, drawn, hook, lifted, piece, stand, crane, weight, seat };
   if (weight instanceof Missing) return { ...common, hanging: weight, path: weight, share: null, turned: null, gross: weight };
   const turned = load.upright ? turnedOf(pick, piece, weight, load.upright.firstUp) : null;

@@ -108,14 +108,18 @@ const pieceSchema = closed({
 
 const cranePart = Type.Union([
   closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('chassis'), x: real('m'), y: real('m') }),
-  closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('slewing'), r: real('m', { description: 'along the boom, negative behind' }) }),
+  closed({
+    what: text(),
+    mass: nonNegative('kg'),
+    on: Type.Literal('slewing'),
+    r: real('m', { description: 'along the boom, negative behind' }),
+    counterweight: Type.Optional(Type.Boolean({ description: 'it is counterweight, as a chart counts it' })),
+  }),
   closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('boom'), along: nonNegative('1', 'share of the boom from its foot', { maximum: 1 }) }),
 ]);
 
-const craneSchema = closed({
-  id: id(),
-  unsaid: unsaid(),
-  name: text(),
+/** A chart and what it is good for. */
+const chartFields = {
   chart: nullable(chartSchema),
   chartSource: text(),
   chartGust: nullable(positive('m/s', 'gust the chart is good for')),
@@ -131,6 +135,22 @@ const craneSchema = closed({
       }),
     ),
   ),
+  chartOver: Type.Optional(
+    nullable(
+      closed({
+        from: nullable(nonNegative('deg', 'boom off the front of the carrier, either side, at the least', { maximum: 180 })),
+        to: nullable(nonNegative('deg', 'boom off the front of the carrier, either side, at the most', { maximum: 180 })),
+      }),
+    ),
+  ),
+  chartCounterweight: Type.Optional(nullable(nonNegative('kg', 'counterweight the chart is for'))),
+};
+
+const craneSchema = closed({
+  id: id(),
+  unsaid: unsaid(),
+  name: text(),
+  ...chartFields,
   pivotBack: real('m', { description: 'foot pin behind the slew centre', minimum: -10, maximum: 10 }),
   pivotHeight: nonNegative('m', undefined, { maximum: 30 }),
   boomDepth: positive('m', undefined, { maximum: 10 }),
@@ -141,7 +161,11 @@ const craneSchema = closed({
   baseWidth: positive('m', 'outriggers, left to right', { maximum: 40 }),
   tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
+  linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
 });
+
+/** Another chart of a crane: of another set-up, or for another side of it. */
+const dutySchema = closed({ id: id(), crane: id(), name: text(), ...chartFields });
 
 const standSchema = closed({
   id: id(),
@@ -152,6 +176,16 @@ const standSchema = closed({
   azimuthDeg: real('deg', { description: 'front of the carrier' }),
   padArea: nullable(positive('m2', 'ground area under one outrigger')),
   groundAllowable: nullable(positive('Pa', 'bearing pressure the ground may take')),
+  base: Type.Optional(
+    nullable(
+      closed({
+        length: nullable(positive('m', 'outriggers here, front to rear', { maximum: 40 })),
+        width: nullable(positive('m', 'outriggers here, left to right', { maximum: 40 })),
+      }),
+    ),
+  ),
+  counterweight: Type.Optional(nullable(nonNegative('kg', 'on it here; null: as its parts say'))),
+  falls: Type.Optional(nullable(Type.Integer({ minimum: 1, maximum: 40, description: 'parts of line the hook block hangs in' }))),
 });
 
 const pickSchema = closed({
@@ -311,6 +345,7 @@ export const planSchema = Type.Object(
     bearings: Type.Array(bearingSchema, { maxItems: 5000 }),
     pieces: Type.Array(pieceSchema, { maxItems: 5000 }),
     cranes: Type.Array(craneSchema, { maxItems: 200 }),
+    duties: Type.Optional(Type.Array(dutySchema, { maxItems: 1000, description: 'further charts of the cranes' })),
     stands: Type.Array(standSchema, { maxItems: 2000 }),
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
     raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
@@ -433,6 +468,7 @@ export type HoldRecord = Plan['holds'][number];
 export type Bearing = Plan['bearings'][number];
 export type Piece = Plan['pieces'][number];
 export type Crane = Plan['cranes'][number];
+export type Duty = NonNullable<Plan['duties']>[number];
 export type Stand = Plan['stands'][number];
 export type Pick = Plan['picks'][number];
 export type Raise = NonNullable<Plan['raises']>[number];

@@ -3,6 +3,7 @@ import type { Chart } from '../cranes/chart-shape';
 import { distance, dot, mix, rectangle, sub, type Vec } from '../geometry/plane';
 import { rulesOf } from '../rules/rule-sets';
 import { standingAt } from './bodies';
+import { craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
 import { pickContext } from './pick-context';
@@ -37,8 +38,22 @@ export interface StandMap {
   /** how many of the lifts it serves */
   serves: Uint16Array;
   lifts: number;
+  /** the lifts, in their order: by which pick, of what */
+  of: { pick: string; mark: string }[];
+  /** which lifts are served together, each with the place that takes least of the chart for them */
+  served: Map<string, Served>;
+  /** share of the chart that a lift takes with the crane at a place */
+  share: (lift: number, at: Vec) => number;
   /** lifts of this crane the map says nothing of, and why */
   left: { mark: string; why: string }[];
+}
+
+/** Lifts, by their number, that are served from one place. */
+export interface Served {
+  lifts: number[];
+  at: Vec;
+  /** worst share of the chart over them */
+  worst: number;
 }
 
 /** How far past what is built and what lies the map looks [m]. */
@@ -77,8 +92,26 @@ function liftsOf(plan: SettledPlan, crane: string, stand: string | null): { lift
   return { lifts, left };
 }
 
-/** Capacity of one boom at every row of the chart, so that a cell reads it without searching. */
+/** Capacity of one boom at every row of each chart, so that a cell reads it without searching. */
 class Booms {
+  private readonly charts: OneChart[];
+  constructor(charts: readonly Chart[], rule: ChartRule) {
+    this.charts = charts.map((chart) => new OneChart(chart, rule));
+  }
+
+  /** The least that any of the charts gives over the radii of a way; null where one of them gives nothing. */
+  least(boom: number, radii: readonly number[], least: number, most: number): number | null {
+    let found = Infinity;
+    for (const chart of this.charts) {
+      const capacity = chart.least(boom, radii, least, most);
+      if (capacity === null) return null;
+      found = Math.min(found, capacity);
+    }
+    return found;
+  }
+}
+
+class OneChart {
   private readonly rows = new Map<number, (number | null)[]>();
   constructor(
     private readonly chart: Chart,
@@ -161,8 +194,14 @@ const TAIL_TOP = 1.5;
  * @param stand the lifts from this stand alone; null: all of the crane
  */
 export function* standMap(plan: SettledPlan, crane: string, stand: string | null = null): Generator<number, StandMap | Missing> {
-  const machine = craneOf(plan, crane);
-  if (machine.chart === null) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
+  // As it stands at that stand; of all its stands, as it stands at each of them: the worst of their charts.
+  const stands = plan.stands.filter((one) => one.crane === crane && (stand === null || one.id === stand));
+  const duties = stands.map((one) => dutiesAt(plan, one));
+  const charts = [...new Set(duties.flatMap(({ usable }) => usable.flatMap(({ chart }) => chart.chart ?? [])))];
+  const machine = stands[0] && stand !== null ? craneAt(plan, stands[0]) : craneOf(plan, crane);
+  const bare = duties.find(({ usable }) => usable.every(({ chart }) => chart.chart === null));
+  if (bare && bare.refused.length > 0) return new Missing(`No chart of ${machine.name} is for how it stands at one of its stands.`);
+  if (charts.length === 0 || bare) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
   const { lifts, left } = liftsOf(plan, crane, stand);
   if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
@@ -172,7 +211,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const step = Math.max(STEP, Math.sqrt(((high.x - low.x) * (high.y - low.y)) / MOST_CELLS));
   const [wide, deep] = [Math.ceil((high.x - low.x) / step), Math.ceil((high.y - low.y) / step)];
   const at = { x: low.x + step / 2, y: low.y + step / 2 };
-  const booms = new Booms(machine.chart, plan.job.chartRule);
+  const booms = new Booms(charts, plan.job.chartRule);
   const ours = new Set(lifts.map(({ pick }) => pick));
   const things = thingsOf(
     plan,
@@ -181,7 +220,19 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   );
   // Whichever way it stands and slews, outriggers and tail stay within this.
   const room = Math.max(machine.tailRadius + rules.value('tailClearance'), Math.hypot(machine.baseLength, machine.baseWidth) / 2);
-  const map: StandMap = { at, step, wide, deep, worst: new Float64Array(wide * deep), serves: new Uint16Array(wide * deep), lifts: lifts.length, left };
+  const map: StandMap = {
+    at,
+    step,
+    wide,
+    deep,
+    worst: new Float64Array(wide * deep),
+    serves: new Uint16Array(wide * deep),
+    lifts: lifts.length,
+    of: lifts.map(({ pick, mark }) => ({ pick, mark })),
+    served: new Map(),
+    share: (lift, place) => shareAt(place, lifts[lift]!, booms, machine.pivotBack),
+    left,
+  };
   for (let row = 0; row < deep; row += 1) {
     for (let column = 0; column < wide; column += 1) {
       const cell = row * wide + column;
@@ -190,14 +241,22 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
         map.worst[cell] = NaN;
         continue;
       }
-      let [worst, serves] = [0, 0];
-      for (const lift of lifts) {
+      let [worst, within] = [0, 0];
+      const served: number[] = [];
+      lifts.forEach((lift, i) => {
         const share = shareAt(place, lift, booms, machine.pivotBack);
-        if (share < 1) serves += 1;
+        if (share < 1) {
+          served.push(i);
+          within = Math.max(within, share);
+        }
         worst = Math.max(worst, share);
-      }
+      });
       map.worst[cell] = worst;
-      map.serves[cell] = serves;
+      map.serves[cell] = served.length;
+      if (served.length === 0) continue;
+      const key = served.join();
+      const known = map.served.get(key);
+      if (!known || within < known.worst) map.served.set(key, { lifts: served, at: place, worst: within });
     }
     yield (row + 1) / deep;
   }

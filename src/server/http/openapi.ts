@@ -1,6 +1,7 @@
 import { registry } from '@/core/calc/registry';
 import { planSchema } from '@/core/plan/schema';
 import { loadsAsked } from '../loads';
+import { coverAsked } from '../cover';
 import { sheetNames } from '../sheets/names';
 
 const json = (schema: unknown) => ({ 'application/json': { schema } });
@@ -106,6 +107,15 @@ export function openApi(): unknown {
           description: 'Whole-number programme up to 40 pieces; past that the loads in order, with the bound they were measured against.',
           requestBody: { required: true, content: json(loadsAsked) },
           responses: { 200: { description: 'The loads in the order they travel' }, 422: problemBody },
+        },
+      },
+      '/api/stands': {
+        post: {
+          operationId: 'coverLifts',
+          summary: 'The fewest places of a crane that serve all its lifts',
+          description: 'Whole-number programme over sets of lifts, each served from one place; what was found in turn where the solver finds no fewer in time.',
+          requestBody: { required: true, content: json(coverAsked) },
+          responses: { 200: { description: 'Which of the sets, and how few could do' }, 422: problemBody },
         },
       },
       '/api/import/ifc': {

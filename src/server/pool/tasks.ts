@@ -1,4 +1,5 @@
 import type { Verdict } from '@/core/plan/check';
+import type { Cover, CoverSet } from '@/core/plan/fewest-stands';
 import type { Plan } from '@/core/plan/schema';
 import type { Survey } from '@/core/plan/survey';
 import type { LoadPiece, LoadPlan, Lorry } from '@/core/steel/lists/loads';
@@ -24,6 +25,8 @@ export interface Tasks {
   /** `shapes`: whether the bodies of its pieces are looked at */
   ifc: { input: { bytes: Uint8Array; shapes: boolean }; output: SteelRows };
   loads: { input: { pieces: LoadPiece[]; lorry: Lorry }; output: LoadPlan };
+  /** the fewest places of a crane that serve all its lifts */
+  cover: { input: { sets: CoverSet[] }; output: Cover };
   /** answers what it is given, so that a thread is up before it is needed */
   warm: { input: null; output: null };
 }
@@ -31,4 +34,4 @@ export type TaskName = keyof Tasks;
 export type Task = { [N in TaskName]: { name: N; input: Tasks[N]['input'] } }[TaskName];
 
 /** Seconds after which a task is given up, and the thread with it. */
-export const SECONDS: Record<TaskName, number> = { summary: 30, open: 30, sheet: 180, ifc: 60, loads: 20, warm: 30 };
+export const SECONDS: Record<TaskName, number> = { summary: 30, open: 30, sheet: 180, ifc: 60, loads: 20, cover: 30, warm: 30 };

@@ -2,6 +2,7 @@ import { evaluate, evaluateWhole } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { openingMove, scenesAt } from '@/core/plan/survey';
 import { readIfc } from '../ifc';
+import { fewestStands } from '../cover';
 import { planLoads } from '../loads';
 import { renderSheet } from '../sheets/render';
 import type { Task, TaskName, Tasks } from './tasks';
@@ -26,6 +27,7 @@ const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] 
   },
   ifc: ({ bytes, shapes }) => readIfc(bytes, shapes),
   loads: ({ pieces, lorry }) => planLoads(pieces, lorry),
+  cover: ({ sets }) => fewestStands(sets),
   warm: () => null,
 };
 

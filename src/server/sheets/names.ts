@@ -1,2 +1,2 @@
-export const sheetNames = ['pick-card', 'run-sheet', 'steel', 'shoring'] as const;
+export const sheetNames = ['lift-plan', 'pick-card', 'run-sheet', 'connections', 'steel', 'shoring'] as const;
 export type SheetName = (typeof sheetNames)[number];

@@ -75,7 +75,7 @@ export function SheetPage({ paper, title, head, children }: { paper: Paper; titl
 }
 
 /** Told in full at the head of a sheet; the rest are counted. */
-const MOST_TOLD = 8;
+export const MOST_TOLD = 8;
 
 /** What stops the job, at the head of every sheet: holds and missing inputs too. Nothing where nothing does. */
 export function StopBand({ plan, checks }: { plan: Plan; checks: readonly Check[] }) {
@@ -125,7 +125,7 @@ export function Line2({ label, value, strong }: { label: string; value: string; 
   return (
     <View style={[styles.row, { justifyContent: 'space-between', borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1 }]}>
       <Text style={[{ flexShrink: 1, paddingRight: 6 }, strong ? styles.bold : {}]}>{label}</Text>
-      <Text style={strong ? styles.bold : {}}>{value}</Text>
+      <Text style={[{ maxWidth: '72%', textAlign: 'right' }, strong ? styles.bold : {}]}>{value}</Text>
     </View>
   );
 }

@@ -5,8 +5,9 @@ import { planScene } from '@/core/drawing/plan-scene';
 import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
 import { liftMove, onHook, type PickContext } from '@/core/plan/evaluate/context';
-import { markLifted } from '@/core/plan/lookups';
+import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { hooksOf } from '@/core/plan/pick-context';
+import { counterweightOf } from '@/core/plan/duties';
 import type { Hanging } from '@/core/plan/hanging';
 import type { HookOf } from '@/core/plan/lift-two';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
@@ -16,15 +17,16 @@ import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, type QuantityKind } from '@/core/units';
+import { whatStops } from '@/core/plan/waits';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Block, NotOnThisCard, ToldChecks, UNKNOWN, type Entry } from './card-parts';
 import { RaiseCard } from './raise-card';
-import { Blank, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
+import { Blank, MOST_TOLD, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
 import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
-const TOLD: Record<Paper, number> = { A4: 15, LETTER: 11 };
+const TOLD: Record<Paper, number> = { A4: 11, LETTER: 7 };
 
 interface Figures {
   hook: HookOf;
@@ -50,6 +52,7 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
     { label: 'Balance point from the left end', value: weight instanceof Missing ? UNKNOWN : show(weight.cg.x, 'length') },
   ];
+  const counterweight = counterweightOf(crane);
   const corner =
     ground === null || ground instanceof Missing ? UNKNOWN : 'tipsAtDeg' in ground ? 'TIPS' : `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`;
   const craneLines: Entry[] = [
@@ -58,6 +61,10 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     { label: 'Radius, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
     { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
     { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
+    { label: 'Chart', value: (chart?.finding.code === 'lift.chart' && chart.finding.chart) || crane.chartSource || UNKNOWN },
+    { label: 'Outriggers', value: `${show(crane.baseLength, 'length')} × ${show(crane.baseWidth, 'length')}` },
+    ...(counterweight === null ? [] : [{ label: 'Counterweight on it', value: show(counterweight, 'mass') }]),
+    ...(stand.falls ? [{ label: 'Parts of line', value: String(stand.falls) }] : []),
     { label: 'Chart read', value: plan.job.chartRule === 'step' ? 'next longer radius, lower boom' : 'straight line between cells' },
     { label: 'Worst outrigger', value: corner },
     { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
@@ -111,15 +118,22 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
   const structure = structurePose(plan, replay, cursor);
   const mark = markLifted(plan, pick);
   const hooks = hooksOf(plan, pick).map((picked) => figures(plan, picked, checks));
-  const room = TOLD[paper] - (hooks.length - 1) * 7;
-  // What is clear of other pieces and of shores is no matter of this pick; what is not clear anywhere is.
+  const stopped = whatStops(checks).length;
+  // The band of what stops the job takes its lines from the clear ones.
+  const room = TOLD[paper] - (hooks.length - 1) * 7 - (stopped === 0 ? 0 : Math.min(stopped, MOST_TOLD) + 2);
+  // Other lifts and shores are no matter of this one: what of them stops the job stands in the band above.
   const mineBy: Partial<Record<Check['about']['kind'], string>> = { pick: pick.id, piece: pick.piece, beam: pick.piece };
+  const seats = new Set(plan.structure.supports.flatMap((one) => (one.seats.some(({ piece }) => piece === pick.piece) ? [one.id] : [])));
+  const stands = new Set(standsOfPick(pick));
+  const cranes = new Set(plan.stands.flatMap((one) => (stands.has(one.id) ? [one.crane] : [])));
   const aboutPick = ({ about, station }: Check) =>
     mineBy[about.kind] === about.id ||
+    (about.kind === 'crane' && cranes.has(about.id)) ||
+    (about.kind === 'stand' && stands.has(about.id) && about.part === undefined) ||
     about.part === pick.id ||
     about.part === pick.piece ||
-    (station === 'measure' && about.kind !== 'piece' && about.kind !== 'beam');
-  const mine = worstFirst(checks.filter((check) => check.verdict !== 'clear' || aboutPick(check)));
+    (about.kind === 'support' ? seats.has(about.id) : station === 'measure' && about.kind !== 'piece' && about.kind !== 'beam');
+  const mine = worstFirst(checks.filter(aboutPick));
   // Everything that is not clear is told, however long; of the clear ones the nearest to their limits.
   const told = mine.filter((check, i) => check.verdict !== 'clear' || i < room);
   const rest = mine.slice(told.length);

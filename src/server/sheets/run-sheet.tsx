@@ -6,16 +6,26 @@ import { describe } from '@/core/plan/describe';
 import { holdsOf } from '@/core/plan/holds';
 import { moveWords } from '@/core/plan/move-words';
 import { checksByMove } from '@/core/plan/evaluate';
-import type { Moment, Step } from '@/core/plan/replay';
-import type { Plan } from '@/core/plan/schema';
+import type { Step } from '@/core/plan/replay';
+import type { Move, Plan } from '@/core/plan/schema';
+import { Carried } from '@/core/plan/structure/carried';
+import { formatQuantity } from '@/core/units';
 import { standing } from '@/core/plan/standing';
 import { movesStand, type MoveStands } from '@/core/plan/waits';
 import { Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
-const columns = { number: 20, mark: 52, move: 118, done: 62, time: 44, initials: 40 } as const;
+const columns = { number: 20, mark: 50, move: 108, done: 54, time: 38, initials: 38 } as const;
 
-/** Rows on one stretch of pages: the layout of a page costs as much as all that still has to be laid out after it. */
-const STRETCH = 40;
+/**
+ * Pages laid out in one stretch: the layout of a page costs as much as all that still has to be laid out after it. A little less is put
+ * on them than is thought to fit, so that no stretch ends with a page of one row.
+ */
+const STRETCH = { pages: 3, full: 0.96 } as const;
+/** Of a page [pt]: what the rows have of it; a line of words; how many letters one holds beside the narrow columns. */
+const PAGE = { A4: { rows: 655, letters: 62 }, LETTER: { rows: 605, letters: 66 } } as const;
+const LINE = 10.5;
+const SMALL = 9;
+const LEAST_ROW = 24;
 
 /** The moves in order, each with what it needs, how it stands, and room for who did it and when. */
 export function runSheetPages({ head, paper, evaluation, structure }: SheetWork): ReactElement[] {
@@ -23,12 +33,40 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
   const { checks, replay } = evaluation;
   const stands = movesStand(plan, evaluation);
   const asked = checksByMove({ evaluation, structure });
-  const rows = replay.steps.map((step, i) => {
+  const hooks = hookFigures(checks);
+  const supports = new Carried(plan.structure.supports, structure.changes);
+  let carried = supports.after(-1, replay.before.structure);
+  const stretches: { rows: ReactElement[]; height: number }[] = [];
+  const { rows: room, letters } = PAGE[paper];
+  replay.steps.forEach((step, i) => {
     const before = i === 0 ? replay.before : replay.steps[i - 1]!.after;
-    return <MoveRow key={step.move.id} plan={plan} step={step} number={i + 1} stands={stands[i]!} mine={asked(step.move.id)} before={before} checks={checks} />;
+    const loads = structure.changes.length === 0 ? '' : loadWords(plan, carried, (carried = supports.after(i, step.after.structure)));
+    const told = toldOf(
+      plan,
+      step,
+      asked(step.move.id),
+      [hookWords(plan, step.move, hooks), loads],
+      newSince(standing(plan, before, checks), standing(plan, step.after, checks)),
+    );
+    const height = Math.max(
+      LEAST_ROW,
+      5 +
+        told.reduce(
+          (sum, { words, how }) => sum + (how === 'small' ? SMALL * Math.ceil(words.length / (letters * 1.17)) : LINE * Math.ceil(words.length / letters)),
+          0,
+        ),
+    );
+    const row = <MoveRow key={step.move.id} plan={plan} step={step} number={i + 1} stands={stands[i]!} told={told} />;
+    const open = stretches[stretches.length - 1];
+    // What stops the job and the hold points take part of the first page.
+    const fits = room * STRETCH.full * (stretches.length <= 1 ? STRETCH.pages - 0.45 : STRETCH.pages);
+    if (open && open.height + height <= fits) {
+      open.rows.push(row);
+      open.height += height;
+    } else stretches.push({ rows: [row], height });
   });
-  const stretches = Array.from({ length: Math.max(1, Math.ceil(rows.length / STRETCH)) }, (_, i) => rows.slice(i * STRETCH, (i + 1) * STRETCH));
-  return stretches.map((stretch, i) => {
+  if (stretches.length === 0) stretches.push({ rows: [], height: 0 });
+  return stretches.map(({ rows: stretch }, i) => {
     const last = i === stretches.length - 1;
     return (
       <SheetPage key={i} paper={paper} title="Run sheet" head={head}>
@@ -48,7 +86,7 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
   });
 }
 
-const cell = { paddingHorizontal: 3, paddingVertical: 3 } as const;
+const cell = { paddingHorizontal: 3, paddingVertical: 2 } as const;
 const box = { borderLeftWidth: 0.4, borderColor: '#999' } as const;
 
 function TableHead() {
@@ -70,18 +108,84 @@ interface Row {
   step: Step;
   number: number;
   stands: MoveStands;
-  mine: readonly Check[];
-  before: Moment;
-  checks: readonly Check[];
+  told: readonly Told[];
 }
 
-function MoveRow({ plan, step: { move, needs, after }, number, stands: { verdict, waitsFor }, mine, before, checks }: Row) {
+/** A line of words on a move. */
+interface Told {
+  words: string;
+  how: 'small' | 'bold' | 'plain';
+}
+
+/** All that is said of a move: what it needs, what is not clear, what hangs and what carries, what is new after it. */
+function toldOf(plan: Plan, { move, needs }: Step, mine: readonly Check[], figures: readonly string[], fresh: string): Told[] {
+  return [
+    ...(needs.length > 0 ? [{ words: `Needs: ${inShort(needs.map((need) => need.what))}.`, how: 'small' as const }] : []),
+    ...mine
+      .filter((check) => check.verdict !== 'clear')
+      .map((check) => ({ words: `${check.verdict.toUpperCase()}: ${describe(check, plan.job.units)}`, how: 'bold' as const })),
+    ...figures.filter(Boolean).map((words) => ({ words: `${words}.`, how: 'plain' as const })),
+    ...(move.note ? [{ words: move.note, how: 'plain' as const }] : []),
+    ...(fresh === '' ? [] : [{ words: `${fresh}.`, how: 'small' as const }]),
+  ];
+}
+
+interface HookFigures {
+  gross?: number;
+  radius?: number;
+  gust?: number;
+}
+
+/** Of each pick what its hook must read, how far out, and the gust that stops it; of two hooks the one that reads more. */
+function hookFigures(checks: readonly Check[]): ReadonlyMap<string, HookFigures> {
+  const found = new Map<string, HookFigures>();
+  for (const { finding, about, capacity } of checks) {
+    if (about.kind !== 'pick') continue;
+    const known = found.get(about.id) ?? {};
+    if (finding.code === 'lift.chart' && finding.gross > (known.gross ?? 0)) found.set(about.id, { ...known, gross: finding.gross, radius: finding.radius });
+    if (finding.code === 'lift.wind' && capacity !== null) found.set(about.id, { ...known, gust: Math.min(known.gust ?? Infinity, capacity) });
+  }
+  return found;
+}
+
+const onHookMoves: ReadonlySet<string> = new Set(['pick.trial', 'pick.lift', 'piece.hang']);
+
+function hookWords({ job }: Plan, move: Move, hooks: ReadonlyMap<string, HookFigures>): string {
+  const pick = 'pick' in move ? move.pick : null;
+  const figures = pick && onHookMoves.has(move.kind) ? hooks.get(pick) : undefined;
+  if (!figures) return '';
+  const { gross, radius, gust } = figures;
+  return [
+    gross === undefined
+      ? 'On the hook: NOT KNOWN'
+      : `On the hook ${formatQuantity(gross, 'mass', job.units)}, out to ${formatQuantity(radius!, 'length', job.units)}`,
+    gust === undefined ? 'gust that stops it: NOT KNOWN' : `stop at gusts of ${formatQuantity(gust, 'speed', job.units)}`,
+  ].join('; ');
+}
+
+/** Told with a move; the rest are counted. */
+const MOST_LOADS = 5;
+/** A load is another when it differs by this share and this much [N]. */
+const OTHER = { share: 0.02, force: 500 } as const;
+
+/** Supports that carry another load after a move than before it. */
+function loadWords({ structure, job }: Plan, before: ReadonlyMap<string, number>, after: ReadonlyMap<string, number>): string {
+  const show = (force: number) => formatQuantity(force, 'force', job.units);
+  const other = structure.supports.flatMap(({ id, name }) => {
+    const [was, is] = [before.get(id) ?? 0, after.get(id) ?? 0];
+    if (Math.abs(is - was) <= Math.max(OTHER.force, OTHER.share * Math.abs(was))) return [];
+    return [`${name} ${show(is)}${Math.abs(was) > OTHER.force ? ` (was ${show(was)})` : ''}`];
+  });
+  if (other.length === 0) return '';
+  return `Carries now: ${other.slice(0, MOST_LOADS).join('; ')}${other.length > MOST_LOADS ? `; and ${other.length - MOST_LOADS} more` : ''}`;
+}
+
+function MoveRow({ plan, step: { move }, number, stands: { verdict, waitsFor }, told }: Row) {
   const { title, about } = moveWords(plan, move);
   const bad = verdict === 'stop' || verdict === 'missing';
   const waits = waitsFor !== null && !bad;
-  const fresh = newSince(standing(plan, before, checks), standing(plan, after, checks));
   return (
-    <View style={[styles.row, { borderBottomWidth: 0.6, minHeight: 30 }]} wrap={false}>
+    <View style={[styles.row, { borderBottomWidth: 0.6, minHeight: LEAST_ROW }]} wrap={false}>
       <Text style={[cell, { width: columns.number, fontWeight: 700, fontSize: 10 }]}>{number}</Text>
       <View style={[cell, styles.row, { width: columns.mark, gap: 3 }]}>
         {!waits && <Mark verdict={verdict} />}
@@ -94,16 +198,11 @@ function MoveRow({ plan, step: { move, needs, after }, number, stands: { verdict
         <Text>{about}</Text>
       </View>
       <View style={[cell, box, { flex: 1 }]}>
-        {needs.length > 0 && <Text style={styles.small}>Needs: {inShort(needs.map((need) => need.what))}.</Text>}
-        {mine
-          .filter((check) => check.verdict !== 'clear')
-          .map((check, n) => (
-            <Text key={n} style={styles.bold}>
-              {check.verdict.toUpperCase()}: {describe(check, plan.job.units)}
-            </Text>
-          ))}
-        {move.note && <Text>{move.note}</Text>}
-        {fresh !== '' && <Text style={styles.small}>{fresh}.</Text>}
+        {told.map(({ words, how }, n) => (
+          <Text key={n} style={how === 'plain' ? {} : styles[how]}>
+            {words}
+          </Text>
+        ))}
       </View>
       <Text style={[cell, box, { width: columns.done }]}> </Text>
       <Text style={[cell, box, { width: columns.time }]}> </Text>
@@ -117,14 +216,24 @@ const MOST_NEEDS = 8;
 const inShort = (needs: readonly string[]): string =>
   needs.slice(0, MOST_NEEDS).join('; ') + (needs.length > MOST_NEEDS ? `; and ${needs.length - MOST_NEEDS} more` : '');
 
-/** Of two lines that say what stands, the parts only the later one has. */
-function newSince(before: string, after: string): string {
+/** Of two lines that say what stands, the parts only the later one has; of a list of pieces those that are new in it. */
+export function newSince(before: string, after: string): string {
   const had = new Set(before.split(' · '));
+  const listed = (parts: Iterable<string>, as: string) =>
+    [...parts].filter((part) => part.endsWith(as)).flatMap((part) => part.slice(0, -as.length).split(', '));
   return after
     .split(' · ')
     .filter((part) => !had.has(part))
+    .flatMap((part) => {
+      const as = LISTED.find((one) => part.endsWith(one));
+      if (as === undefined) return [part];
+      const known = new Set(listed(had, as));
+      const fresh = listed([part], as).filter((name) => !known.has(name));
+      return fresh.length > 0 ? [fresh.join(', ') + as] : [];
+    })
     .join(' · ');
 }
+const LISTED = [' set', ' on the hook'] as const;
 
 /** Hold points with who passed them, on what evidence, when; a blank line where nobody has. */
 function HoldRecords({ plan }: { plan: Plan }) {

@@ -4,10 +4,11 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoPlan, ticketHall } from '../../../tests/demo-plan';
+import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../tests/demo-plan';
 import type { Plan } from '@/core/plan/schema';
 import type { SheetName } from './names';
 import { renderSheet } from './render';
+import { newSince } from './run-sheet';
 import type { Paper } from './parts';
 
 /** The words on the paper, as a reader gets them: by extracting them from the PDF. */
@@ -17,6 +18,28 @@ async function wordsOf(name: SheetName, plan: Plan, paper: Paper = 'A4'): Promis
   writeFileSync(file, pdf!);
   const run = (command: string, args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
   return { text: run('pdftotext', ['-layout', file, '-']).replace(/[\s\u00a0]+/g, ' '), info: run('pdfinfo', [file]) };
+}
+
+/** The plan with these picks alone: what no pick lifts is hung by whatever is said. */
+function keepPicks(plan: Plan, picks: Plan['picks']): void {
+  const kept = new Set(picks.map(({ id }) => id));
+  plan.picks = picks;
+  plan.moves = plan.moves.flatMap((move) => {
+    if (!('pick' in move) || !move.pick || kept.has(move.pick)) return [move];
+    return move.kind === 'piece.hang' ? [{ ...move, pick: null }] : [];
+  });
+}
+
+/** The same, page by page. */
+async function pagesOf(name: SheetName, plan: Plan): Promise<{ text: string; pages: string[] }> {
+  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, 'A4');
+  const file = join(mkdtempSync(join(tmpdir(), 'sheet-')), 'sheet.pdf');
+  writeFileSync(file, pdf!);
+  const pages = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
+    .split('\f')
+    .slice(0, -1)
+    .map((page) => page.replace(/[\s\u00a0]+/g, ' '));
+  return { text: pages.join(' '), pages };
 }
 
 const caution = 'Temporary works and lifts can kill. This sheet computes and records; it does not approve.';
@@ -145,4 +168,104 @@ test('US units print in feet, inches and pounds, and no glyph is lost', async ()
   expect(text).toContain('glyphs ≤ ≥ ² ⁴ √ → − × Δ σ φ');
   expect(text).toMatch(/2,619 lb/);
   expect(text).toMatch(/33' 6 1\d*\/?\d*"|33' \d+/);
+});
+
+describe('the whole set', () => {
+  test('its cover says on which page each part begins, and what nobody looked at here', async () => {
+    const { text, pages } = await pagesOf('lift-plan', quayFootbridge());
+    expect(text).toContain('In this set');
+    for (const [title, heading] of [
+      ['Before anybody lifts', 'Stop at once when'],
+      ['The job and its lifts', 'How the cranes stand'],
+      ['Cards of the lifts', 'Pick card ·'],
+      ['Run sheet', 'Hold points: no work below one'],
+      ['Connections', 'Bolts to take up'],
+    ] as const) {
+      const first = Number(new RegExp(`${title} pages? (\\d+)`).exec(pages[0]!)![1]);
+      expect([title, pages[first - 1]!.includes(heading)]).toEqual([title, true]);
+      expect([title, pages[first - 2]!.includes(heading)]).toEqual([title, false]);
+    }
+    expect(pages[0]).toContain('rescue of a person from height');
+    expect(pages[0]).toMatch(/Missing: not known is not clear 11/);
+    expect(pages[0]).toContain('MISSING. This job may not go ahead');
+    expect(pages.every((page, i) => page.includes(`page ${i + 1} of ${pages.length}`))).toBe(true);
+    expect(text).not.toContain('Shoring ·');
+  });
+  test('the briefing names caller and channel, the first gust that stops a lift, closed zones and live lines', async () => {
+    const plan = vehicleRamp();
+    plan.people.radioChannel = '';
+    plan.site.zones = [
+      { id: 'z1', name: 'Harbour line', kind: 'railway', at: { x: 0, y: 90 }, length: 5, width: 5, azimuthDeg: 0, closed: null },
+      {
+        id: 'z2',
+        name: 'Ferry road',
+        kind: 'road',
+        at: { x: 0, y: 80 },
+        length: 5,
+        width: 5,
+        azimuthDeg: 0,
+        closed: { how: 'barrier', by: 'K. Osei', on: '2026-11-20' },
+      },
+    ];
+    const { pages } = await pagesOf('lift-plan', plan);
+    expect(pages[1]).toContain('One caller R. Adeyemi');
+    expect(pages[1]).toContain('Radio channel NOT KNOWN');
+    expect(pages[1]).toMatch(/a gust reaches 11\.8 mph/);
+    expect(pages[1]).toContain('Harbour line OPEN: not lifted over');
+    expect(pages[1]).toContain('closed: barrier (K. Osei)');
+    // Over three quarters of its chart: marked in the list and on the cover.
+    expect(pages[0]).toContain('Critical lifts G4.1');
+    expect(pages[2]).toMatch(/G4\.1 crane at Stand 1 .* 76\.9 % .* over 75 % of the/);
+  });
+  test('a plan without a structure has shoring and no connections; without lifts it still has a cover', async () => {
+    const { pages } = await pagesOf('lift-plan', ticketHall());
+    expect(pages[0]).toMatch(/Shoring pages? \d+/);
+    expect(pages[0]).not.toMatch(/Connections pages? \d+/);
+    const bare = quayFootbridge();
+    Object.assign(bare, { picks: [], stands: [], cranes: [] });
+    keepPicks(bare, []);
+    bare.moves = bare.moves.filter((move) => !('stand' in move));
+    const none = await pagesOf('lift-plan', bare);
+    expect(none.pages[0]).toMatch(/Lifts 0 .* Critical lifts none found/);
+    expect(none.pages[1]).toContain('none is known yet');
+  });
+});
+
+test('connections: each joint in its order with its bolts, counted by size; what nobody said is said', async () => {
+  const plan = vehicleRamp();
+  const { text } = await wordsOf('connections', plan);
+  // Twelve splices of 120 holes a side.
+  expect(text).toContain('7/8" A325, in 12 joints 2,880');
+  expect(text).toMatch(/Splice 1, line 1 splice 7\/8" A325, 2 planes 120 48: 30 pins, 30 bolts, tight; 63: .*90 bolts, tight/);
+  expect(text).toContain('fixed at 30');
+  plan.structure.joints[0]!.bolt = null;
+  plan.structure.joints[1]!.holes = null;
+  const id = plan.structure.joints[2]!.id;
+  plan.moves = plan.moves.filter((move) => move.kind !== 'joint.make' || move.joint !== id);
+  const open = (await wordsOf('connections', plan)).text;
+  expect(open).toContain('Joints whose bolts have no size here: 1 NOT KNOWN');
+  expect(open).toContain('7/8" A325, in 11 joints NOT KNOWN');
+  expect(open).toContain('NEVER MADE');
+  expect(await renderSheet('connections', { id: 'x', revision: 7, plan: demoPlan(), savedAt: new Date() }, 'A4')).toBeNull();
+});
+
+test('the run sheet tells what hangs on the hook and what supports come to carry, and of the pieces only what is new', async () => {
+  const { text } = await wordsOf('run-sheet', quayFootbridge());
+  expect(text).toMatch(/On the hook 5 009 kg, out to 11\.\d\d m; stop at gusts of \d+\.\d m\/s/);
+  expect(text).toMatch(/Carries now: .* kN \(was /);
+  expect(newSince('a · G1, G2 set', 'a · G1, G2, G3 set · G4 on the hook')).toBe('G3 set · G4 on the hook');
+  expect(newSince('G1 set', 'G1 set')).toBe('');
+  expect(newSince('12 pieces set', '13 pieces set')).toBe('13 pieces set');
+  const plan = quayFootbridge();
+  plan.cranes[0]!.chart = null;
+  expect((await wordsOf('run-sheet', plan)).text).toContain('On the hook: NOT KNOWN');
+});
+
+test('a card of one lift is one page: of supports it tells of its own', async () => {
+  const plan = passengerCanopy();
+  keepPicks(plan, plan.picks.slice(0, 2));
+  const { text, info } = await wordsOf('pick-card', plan);
+  expect(text).toContain('Base A1: concrete tested');
+  expect(text.split('Pick card ·')[1]).not.toContain('Base B1: concrete tested');
+  expect(info).toMatch(/Pages:\s+2\n/);
 });

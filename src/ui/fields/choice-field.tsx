@@ -10,12 +10,13 @@ interface ChoiceFieldProps<V extends string> {
   choices: readonly { value: V; label: string }[];
   onValue: (value: V) => void;
   note?: string;
+  labelHidden?: boolean;
 }
 
-export function ChoiceField<V extends string>({ label, value, choices, onValue, note }: ChoiceFieldProps<V>) {
+export function ChoiceField<V extends string>({ label, value, choices, onValue, note, labelHidden }: ChoiceFieldProps<V>) {
   const id = useId();
   return (
-    <FieldShell id={id} label={label} note={note}>
+    <FieldShell id={id} label={label} note={note} labelHidden={labelHidden}>
       <Select.Root value={value} onValueChange={(next) => onValue(next as V)}>
         <Select.Trigger id={id} className="flex w-full min-w-0 items-center justify-between gap-1 py-0.5 text-left text-[15px] leading-5 font-semibold">
           <span className="truncate">

@@ -2,9 +2,11 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { memo, useEffect, useRef, type ReactNode } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { StripBar } from './strip-bar';
 
 export interface Card {
   id: string;
@@ -26,6 +28,12 @@ interface StripProps {
   onShift: (id: string, to: number) => void;
 }
 
+/** More moves than this are drawn as they come into sight, and can be looked for. */
+const MANY = 60;
+/** Of a card with the gap after it [px], where there are many. */
+const STEP = 90;
+const isTrouble = ({ verdict, waitsFor }: Card): boolean => verdict === 'stop' || verdict === 'missing' || (verdict === 'tight' && waitsFor === null);
+
 /** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
 export const Strip = memo(function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: StripProps) {
   const sensors = useSensors(
@@ -33,8 +41,35 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }),
   );
   const rail = useRef<HTMLOListElement>(null);
+  const many = cards.length > MANY;
+  const [wanted, setWanted] = useState('');
+  const [trouble, setTrouble] = useState(false);
+  const shown = useMemo(() => {
+    const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+    if (!many || (words.length === 0 && !trouble)) return cards;
+    return cards.filter(
+      (card) => (!trouble || isTrouble(card)) && words.every((word) => `${card.number} ${card.title} ${card.about}`.toLowerCase().includes(word)),
+    );
+  }, [cards, many, wanted, trouble]);
+  const inOrder = shown.length === cards.length;
+  const troubles = useMemo(() => cards.filter(isTrouble).length, [cards]);
+  const at = shown.findIndex((card) => card.number - 1 === cursor);
+  const seen = useVirtualizer({
+    horizontal: true,
+    enabled: many,
+    count: shown.length,
+    getScrollElement: () => rail.current,
+    estimateSize: () => STEP,
+    overscan: 10,
+    paddingStart: START,
+    initialRect: { width: 1280, height: 90 },
+    initialOffset: Math.max(0, at * STEP - 600),
+  });
   useEffect(() => {
-    const card = rail.current?.children[cursor + 1] as HTMLElement | undefined;
+    if (many && at >= 0) seen.scrollToIndex(at, { align: 'auto' });
+  }, [many, at, seen]);
+  useEffect(() => {
+    const card = many ? undefined : (rail.current?.children[cursor + 1] as HTMLElement | undefined);
     if (!card || !rail.current) return;
     // Along the rail only: the page stays where it is, which on a phone is at its top.
     const { offsetLeft, offsetWidth } = card;
@@ -42,24 +77,56 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
     const left = offsetLeft - start;
     if (left < scrollLeft) rail.current.scrollLeft = left;
     else if (left + offsetWidth > scrollLeft + clientWidth) rail.current.scrollLeft = left + offsetWidth - clientWidth;
-  }, [cursor]);
+  }, [cursor, many]);
   const drop = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
+    if (!over || active.id === over.id || !inOrder) return;
     onShift(
       String(active.id),
       cards.findIndex((card) => card.id === over.id),
     );
   };
+  const ids = useMemo(() => shown.map((one) => one.id), [shown]);
+  const items = many ? seen.getVirtualItems().filter(({ index }) => index < shown.length) : [];
+  const card = (one: Card) => (
+    <MoveCard
+      key={one.id}
+      card={one}
+      state={one.number - 1 === cursor ? 'now' : one.number - 1 < cursor ? 'done' : 'ahead'}
+      of={many ? cards.length : null}
+      onGo={onGo}
+    />
+  );
   const title = (id: string | number) => cards.find((card) => card.id === id)?.title ?? '';
   return (
-    <section aria-label="Moves" className="flex h-full min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2">
+    <section aria-label="Moves" className={`flex min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2 max-[900px]:h-full ${many ? 'h-[152px]' : 'h-[136px]'}`}>
       <div className="flex items-baseline gap-3 overflow-hidden max-[900px]:gap-1">
         <h2 className="text-[17px]">Moves</h2>
         <p className="min-w-0 flex-1 truncate text-[13px] text-soft max-[900px]:invisible" aria-live="polite">
           {standing}
         </p>
+        {many && (
+          <span className="flex shrink-0 items-center gap-2 text-[13px] max-[900px]:hidden">
+            <input
+              aria-label="Find a move"
+              placeholder="Find a move"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+              className="h-6 w-[130px] border border-line bg-white px-1.5 outline-none focus:border-ink"
+            />
+            <button
+              type="button"
+              aria-pressed={trouble}
+              onClick={() => setTrouble(!trouble)}
+              className={`h-6 border px-1.5 ${trouble ? 'border-ink bg-ink text-white' : 'border-line bg-paper hover:border-ink'}`}
+            >
+              Not clear: {troubles}
+            </button>
+            {!inOrder && <span role="status">{shown.length} shown</span>}
+          </span>
+        )}
         {tools}
       </div>
+      {many && <StripBar cards={cards} cursor={cursor} onGo={onGo} />}
       <DndContext
         id="moves"
         sensors={sensors}
@@ -75,7 +142,7 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
           },
         }}
       >
-        <SortableContext items={cards.map((card) => card.id)} strategy={horizontalListSortingStrategy}>
+        <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
           <ol ref={rail} className="mt-1 flex min-h-0 flex-1 items-stretch gap-1.5 overflow-x-auto overflow-y-hidden px-1 pt-1.5 pb-1.5">
             <li className="shrink-0">
               <button
@@ -88,9 +155,15 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
                 <span className="sign text-[14px] leading-[1.1]">Before work</span>
               </button>
             </li>
-            {cards.map((card, i) => (
-              <MoveCard key={card.id} card={card} state={i === cursor ? 'now' : i < cursor ? 'done' : 'ahead'} onGo={() => onGo(i)} />
-            ))}
+            {many ? (
+              <>
+                <li aria-hidden className="shrink-0" style={{ width: Math.max(0, (items[0]?.start ?? START) - START) }} />
+                {items.map(({ index }) => card(shown[index]!))}
+                <li aria-hidden className="shrink-0" style={{ width: Math.max(0, seen.getTotalSize() - (items.at(-1)?.end ?? 0)) }} />
+              </>
+            ) : (
+              cards.map(card)
+            )}
           </ol>
         </SortableContext>
       </DndContext>
@@ -98,7 +171,20 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
   );
 });
 
-function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | 'ahead'; onGo: () => void }) {
+/** Where the first card begins: after the one of before work [px]. */
+const START = 68;
+
+const MoveCard = memo(function MoveCard({
+  card,
+  state,
+  of,
+  onGo,
+}: {
+  card: Card;
+  state: 'now' | 'done' | 'ahead';
+  /** of how many, where not all of them are drawn */ of: number | null;
+  onGo: (cursor: number) => void;
+}) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: card.id });
   const waits = card.waitsFor !== null && (card.verdict === 'clear' || card.verdict === 'tight');
   const edge =
@@ -115,13 +201,15 @@ function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | '
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`min-w-[78px] flex-1 basis-0 ${isDragging ? 'z-20 opacity-80' : ''}`}
+      aria-setsize={of ?? undefined}
+      aria-posinset={of === null ? undefined : card.number}
+      className={`${of === null ? 'min-w-[78px] flex-1 basis-0' : 'w-[84px] shrink-0'} ${isDragging ? 'z-20 opacity-80' : ''}`}
     >
       <button
         type="button"
         {...attributes}
         {...listeners}
-        onClick={onGo}
+        onClick={() => onGo(card.number - 1)}
         aria-current={state === 'now' ? 'step' : undefined}
         aria-label={`Move ${card.number}: ${card.title}, ${card.about}. ${waits ? `waits for move ${card.waitsFor}` : verdictWord[card.verdict]}.`}
         data-move={card.id}
@@ -141,4 +229,4 @@ function MoveCard({ card, state, onGo }: { card: Card; state: 'now' | 'done' | '
       </button>
     </li>
   );
-}
+});

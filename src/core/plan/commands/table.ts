@@ -7,6 +7,7 @@ import type {
   Bent,
   Brace,
   Crane,
+  Duty,
   HoldRecord,
   Joint,
   Leg,
@@ -73,6 +74,7 @@ export interface Lists {
   braces: Brace;
   putLoads: PutLoad;
   cranes: Crane;
+  duties: Duty;
   stands: Stand;
   picks: Pick;
   raises: Raise;
@@ -96,8 +98,8 @@ export interface CommandArguments {
   removeFrom: { list: ListName; id: string };
   /** one step, however many */
   importMembers: { add: Member[]; change: { id: string; changes: Changes<Member> }[] };
-  /** one step, however many: what a model has and nothing of it here yet */
-  addStructure: { makes: Make[]; pieces: Beam[]; supports: Support[]; joints: Joint[]; moves: Move[] };
+  /** one step, however many: what is new of the structure, and its moves before the one that is at that place; last where it is not said */
+  addStructure: { makes: Make[]; pieces: Beam[]; supports: Support[]; joints: Joint[]; braces?: Brace[]; moves: Move[]; at?: number };
   editSurvey: { changes: Partial<Omit<Plan['survey'], 'openings' | 'overlays' | 'patterns' | 'lines'>> };
   /** earlier or later in its list */
   shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
@@ -113,6 +115,7 @@ export interface CommandArguments {
   editAttachment: { piece: string; id: string; changes: Changes<Attachment> };
   removeAttachment: { piece: string; id: string };
   editCrane: { id: string; changes: Changes<Crane> };
+  /** of a crane, or one of its further charts */
   setChart: { id: string; chart: Chart; source: string };
   editStand: { id: string; changes: Changes<Stand> };
   editPick: { id: string; changes: Changes<Pick> };
@@ -203,6 +206,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return plan.transport[name];
     case 'raises':
       return (plan.raises ??= []);
+    case 'duties':
+      return (plan.duties ??= []);
     case 'zones':
       return (plan.site.zones ??= []);
     default:
@@ -257,6 +262,7 @@ function dropLoose(plan: Draft<Plan>): void {
   const [support, joint, brace, load] = [has(structure.supports), has(structure.joints), has(structure.braces), has(structure.loads)];
   for (const one of structure.joints) if (one.sharesWith !== null && !joint(one.sharesWith)) one.sharesWith = null;
   plan.stands = plan.stands.filter((one) => has(plan.cranes)(one.crane));
+  if (plan.duties) plan.duties = plan.duties.filter((one) => has(plan.cranes)(one.crane));
   plan.picks = plan.picks.filter((one) => has(plan.stands)(one.stand) && (beam(one.piece) || has(plan.pieces)(one.piece)));
   const [stand, pick] = [has(plan.stands), has(plan.picks)];
   if (plan.raises) plan.raises = plan.raises.filter(({ load }) => beam(load) || has(plan.survey.openings)(load));
@@ -301,6 +307,7 @@ const listWord: Record<ListName, string> = {
   braces: 'brace',
   putLoads: 'load',
   cranes: 'crane',
+  duties: 'chart',
   stands: 'stand',
   picks: 'pick',
   raises: 'lift without a crane',
@@ -357,12 +364,13 @@ export const runs: { [N in CommandName]: Run<N> } = {
     }
     plan.members.push(...add);
   },
-  addStructure: (plan, { makes, pieces, supports, joints, moves }) => {
+  addStructure: (plan, { makes, pieces, supports, joints, braces = [], moves, at = plan.moves.length }) => {
     plan.structure.makes.push(...makes);
     plan.structure.pieces.push(...pieces);
     plan.structure.supports.push(...supports);
     plan.structure.joints.push(...joints);
-    plan.moves.push(...moves);
+    plan.structure.braces.push(...braces);
+    plan.moves.splice(at, 0, ...moves);
   },
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
   shiftIn: (plan, { list, id, to }) => shift(listWith(plan, list, id), id, to, listWord[list]),
@@ -381,7 +389,8 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editAttachment: (plan, { piece, id, changes }) => change(within(within(plan.pieces, piece, 'piece').attachments, id, 'attachment'), changes),
   removeAttachment: (plan, { piece, id }) => without(within(plan.pieces, piece, 'piece').attachments, id, 'attachment'),
   editCrane: (plan, { id, changes }) => change(within(plan.cranes, id, 'crane'), changes),
-  setChart: (plan, { id, chart, source }) => void Object.assign(within(plan.cranes, id, 'crane'), { chart, chartSource: source }),
+  setChart: (plan, { id, chart, source }) =>
+    void Object.assign(within<Crane | Duty>([...plan.cranes, ...(plan.duties ?? [])], id, 'crane or chart'), { chart, chartSource: source }),
   editStand: (plan, { id, changes }) => change(within(plan.stands, id, 'stand'), changes),
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
@@ -422,7 +431,7 @@ export const commandTitle: Record<CommandName, string> = {
   editIn: 'Change one of a list',
   removeFrom: 'Remove from a list',
   importMembers: 'Import members',
-  addStructure: 'Import a structure',
+  addStructure: 'Add to the structure',
   editSurvey: 'Change the survey',
   shiftIn: 'Reorder a list',
   recordHold: 'Record a hold point',

@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import { closed, nullable, oneOf, yieldStress } from '../../calc/fields';
+import { jointBoltGrades } from '../../strength/bolt-grades';
 import { footing } from './footing';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
 
@@ -112,6 +113,15 @@ const jointSchema = closed({
   b: spot(),
   holes: nullable(Type.Integer({ minimum: 1, maximum: 2000, description: 'in all, of one side' })),
   boltShear: nullable(positive('N', 'what one bolt of it may carry, by the rule set of the job')),
+  bolt: Type.Optional(
+    nullable(
+      closed({
+        diameter: size('of its bolts'),
+        grade: oneOf(jointBoltGrades),
+        planes: Type.Integer({ minimum: 1, maximum: 4, description: 'shear planes through one bolt' }),
+      }),
+    ),
+  ),
   moment: nullable(positive('N·m', 'what it may carry filled and tight, by the engineer')),
   shear: nullable(positive('N')),
   traffic: Type.Boolean({ description: 'people or vehicles pass over or under it before it is filled' }),

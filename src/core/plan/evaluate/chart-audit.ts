@@ -1,6 +1,7 @@
 import { auditChart, auditKey, type OddCell } from '../../cranes/chart-audit';
 import { phrase, q, type Phrase } from '../../calc/work';
 import type { Check } from '../check';
+import { dutiesAt, type ChartOf } from '../duties';
 import { dayFault, namesPerson } from '../records';
 import { flatStop, missingCheck, ratioCheck, told, type Context, type Place, type PickContext } from './context';
 
@@ -17,50 +18,56 @@ const cellWords = (cells: readonly OddCell[]): Phrase => [
   ...(cells.length > NAMED ? [` and ${cells.length - NAMED} more`] : []),
 ];
 
-/** Whether the chart in the plan can be what the maker printed, and whether it is the one for this outrigger base. */
-export function chartAuditChecks({ today }: Context, { crane }: PickContext, at: At): Check[] {
-  const checks: Check[] = [];
-  if (crane.chart) {
-    const found = auditChart(crane.chart);
-    const rising = found.cells.filter((one) => one.why === 'rises');
+/** Whether each chart that is read is what the maker printed, and whether the only one of a crane is the one for this outrigger base. */
+export function chartAuditChecks({ plan, today }: Context, { crane, stand }: PickContext, at: At): Check[] {
+  const { usable, refused } = dutiesAt(plan, stand);
+  const several = usable.length + refused.length > 1;
+  const audited = usable.flatMap(({ chart }): Check[] => {
     const place = at('lift.chartCells', audit);
-    const { chartChecked } = crane;
-    const confirmed = chartChecked && namesPerson(chartChecked.by) && dayFault(chartChecked.on, today) === null && chartChecked.cells === auditKey(found);
-    if (rising.length > 0)
-      checks.push(
-        flatStop(
-          place,
-          'mass',
-          told([
-            ...phrase`The chart of ${crane.name} gives more at a longer radius of the same boom, as no chart does: `,
-            ...cellWords(rising),
-            '. Type it again from the maker’s chart.',
-          ]),
-          [],
-        ),
-      );
-    else if (found.cells.length + found.runs.length > 0 && !confirmed) {
-      const runs = found.runs.flatMap((one): Phrase =>
-        one.of === 'radius'
-          ? phrase` From radius ${q(one.at, 'length')} on all figures jump by ${one.factor.toFixed(2)}: another unit?`
-          : phrase` Boom ${q(one.at, 'length')}: all its figures stand ${one.factor.toFixed(2)} times off their neighbours: another unit?`,
-      );
-      const cells = found.cells.length > 0 ? [' Out of line with the cells beside them: ', ...cellWords(found.cells), '.'] : [];
-      checks.push({
-        ...missingCheck(place, 'mass', ''),
-        finding: told([`Is the chart of ${crane.name} as the maker printed it?`, ...cells, ...runs, ' Hold them against the maker’s chart, and say who did.']),
-      });
-    }
-  }
-  if (crane.chart) checks.push(...baseCheck(crane, at('lift.chartBase', base)));
-  return checks;
+    const { part } = place.about;
+    const own = several ? { ...place, about: { ...place.about, part: part === undefined ? chart.id : `${part} ${chart.id}` } } : place;
+    return cellChecks(chart, several ? `${crane.name}, “${chart.name}”,` : crane.name, today, own);
+  });
+  return several ? audited : [...audited, ...usable.flatMap(({ chart }) => (chart.chart ? baseCheck(crane, chart, at('lift.chartBase', base)) : []))];
+}
+
+function cellChecks({ chart, chartChecked }: ChartOf, name: string, today: string | null, place: Place): Check[] {
+  if (!chart) return [];
+  const found = auditChart(chart);
+  const rising = found.cells.filter((one) => one.why === 'rises');
+  const confirmed = chartChecked && namesPerson(chartChecked.by) && dayFault(chartChecked.on, today) === null && chartChecked.cells === auditKey(found);
+  if (rising.length > 0)
+    return [
+      flatStop(
+        place,
+        'mass',
+        told([
+          ...phrase`The chart of ${name} gives more at a longer radius of the same boom, as no chart does: `,
+          ...cellWords(rising),
+          '. Type it again from the maker’s chart.',
+        ]),
+        [],
+      ),
+    ];
+  if (found.cells.length + found.runs.length === 0 || confirmed) return [];
+  const runs = found.runs.flatMap((one): Phrase =>
+    one.of === 'radius'
+      ? phrase` From radius ${q(one.at, 'length')} on all figures jump by ${one.factor.toFixed(2)}: another unit?`
+      : phrase` Boom ${q(one.at, 'length')}: all its figures stand ${one.factor.toFixed(2)} times off their neighbours: another unit?`,
+  );
+  const cells = found.cells.length > 0 ? [' Out of line with the cells beside them: ', ...cellWords(found.cells), '.'] : [];
+  return [
+    {
+      ...missingCheck(place, 'mass', ''),
+      finding: told([`Is the chart of ${name} as the maker printed it?`, ...cells, ...runs, ' Hold them against the maker’s chart, and say who did.']),
+    },
+  ];
 }
 
 /** A base this much shorter than the chart’s is another set-up [m]. */
 const SAME_BASE = 0.02;
 
-function baseCheck(crane: PickContext['crane'], place: Place): Check[] {
-  const { chartBase } = crane;
+function baseCheck(crane: PickContext['crane'], { chartBase }: ChartOf, place: Place): Check[] {
   if (!chartBase)
     return [
       missingCheck(place, 'length', `For what outrigger base, front to rear and side to side, is the chart of ${crane.name} good? It stands in the chart.`),

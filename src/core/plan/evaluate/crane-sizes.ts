@@ -1,7 +1,8 @@
 import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { saysSomething } from '../records';
-import type { Crane } from '../schema';
+import { chartsOf } from '../duties';
+import type { Crane, Plan } from '../schema';
 import { missingCheck, on, told, type Context } from './context';
 
 /** Between these lies each size of any mobile crane: past them a unit or a digit was mistaken. Common practice. */
@@ -17,7 +18,7 @@ const TAIL = { least: 0.2, most: 1.5 } as const;
 /** Sizes of a crane that no crane has, and a chart nobody says the source of. */
 export function craneSizeChecks({ plan }: Context): Check[] {
   const used = new Set(plan.stands.map((one) => one.crane));
-  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...sourceOf(crane)] : []));
+  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...sourceOf(plan, crane)] : []));
 }
 
 const place = (crane: Crane, id: string, part?: string) => ({
@@ -44,7 +45,15 @@ function sizesOf(crane: Crane): Check[] {
   }));
 }
 
-const sourceOf = (crane: Crane): Check[] =>
-  crane.chart && !saysSomething(crane.chartSource)
-    ? [missingCheck(place(crane, 'crane.chartSource'), 'count', `Which chart is this of ${crane.name}: whose, for which set-up, of what date?`)]
-    : [];
+const sourceOf = (plan: Plan, crane: Crane): Check[] =>
+  chartsOf(plan, crane).flatMap(({ id, name, chart, chartSource }) => {
+    if (!chart || saysSomething(chartSource)) return [];
+    const which = id === crane.id ? 'Which chart is this' : `Which chart is “${name}”`;
+    return [
+      missingCheck(
+        place(crane, 'crane.chartSource', id === crane.id ? undefined : id),
+        'count',
+        `${which} of ${crane.name}: whose, for which set-up, of what date?`,
+      ),
+    ];
+  });

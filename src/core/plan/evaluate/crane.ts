@@ -1,5 +1,4 @@
 import { boomLine, belowBoom } from '../../cranes/boom-geometry';
-import { chartLookup } from '../../cranes/chart-lookup';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { headRoom } from '../../cranes/head-room.calc';
@@ -14,18 +13,14 @@ import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
+import { chartsOf, dutiesAt, readOnWay } from '../duties';
 import { chartAuditChecks } from './chart-audit';
+import { dutyChecks, fallsCheck, reeving } from './duty';
 import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, onHook, told } from './context';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
-
-/** Radii where the chart must be read: the extremes of the way and every chart row between them, where a stepped chart changes. */
-export function radiiToRead(path: LiftPath, chartRadii: readonly number[]): number[] {
-  const ends = [path.stations[0]!.radius, path.stations[path.stations.length - 1]!.radius, path.least, path.most];
-  return [...new Set([...ends, ...chartRadii.filter((r) => r > path.least && r < path.most)])].sort((a, b) => a - b);
-}
 
 export function craneChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
@@ -43,9 +38,15 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
   if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
     const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
-    return [...(chart.verdict === 'missing' ? [chart, short] : [short]), ...chartAuditChecks(context, picked, at)];
+    return [...(chart.verdict === 'missing' ? [chart, short] : [short]), ...dutyChecks(context, picked, at), ...chartAuditChecks(context, picked, at)];
   }
-  const checks: Check[] = [chart, ...criticalCheck(context, picked, at('pick.critical', craneTandem)), ...chartAuditChecks(context, picked, at)];
+  const checks: Check[] = [
+    chart,
+    ...dutyChecks(context, picked, at),
+    ...fallsCheck(context, picked, at('lift.falls', reeving)),
+    ...criticalCheck(context, picked, at('pick.critical', craneTandem)),
+    ...chartAuditChecks(context, picked, at),
+  ];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
     const why = path instanceof Missing ? path.questions.join(' ') : 'How the piece hangs is not known.';
     return [
@@ -63,42 +64,40 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   return checks;
 }
 
-function chartCheck({ plan, rules }: Context, { pick, drawn, crane, path, gross }: PickContext, place: Place): Check {
-  if (crane.chart === null) return missingCheck(place, 'mass', `${crane.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
+function chartCheck({ plan, rules }: Context, { pick, drawn, stand, crane, path, gross }: PickContext, place: Place): Check {
+  const duties = dutiesAt(plan, stand);
+  if (chartsOf(plan, crane).every(({ chart }) => chart === null))
+    return missingCheck(place, 'mass', `${crane.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
   if (gross instanceof Missing) return missingCheck(place, 'mass', gross.questions.join(' '));
   if (path instanceof Missing) return missingCheck(place, 'mass', `The radius is not known. ${path.questions.join(' ')}`);
-  let worst: { capacity: number; radius: number; traces: Check['traces'] } | null = null;
-  for (const radius of radiiToRead(path, crane.chart.radii)) {
-    const { outcome, traces } = traced(craneChart, { chart: crane.chart, radius, boom: pick.boom, rule: plan.job.chartRule });
-    if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
-    if (outcome.output.capacity === null) {
-      const answer = chartLookup(crane.chart, radius, pick.boom, plan.job.chartRule);
-      if (answer.capacity !== null) throw new Error('the chart and its calculation disagree');
-      return flatStop(
-        { ...place, id: 'lift.offChart' },
-        'mass',
-        { code: 'lift.offChart', gross: gross.mass, radius, boom: pick.boom, off: answer.off },
-        [gross.trace, ...traces],
-        gross.mass,
-      );
-    }
-    if (worst === null || outcome.output.capacity <= worst.capacity) worst = { capacity: outcome.output.capacity, radius, traces };
-  }
-  if (worst === null) return missingCheck(place, 'mass', 'The way of the lift has no radius to read.');
+  const read = readOnWay(plan, duties, stand, path, pick.boom);
+  if (read === null || read.kind === 'none')
+    return missingCheck(place, 'mass', `No chart of ${crane.name} is good for how it works at ${stand.name}: what it may lift is not known.`);
+  const { outcome, traces } = traced(craneChart, { chart: read.chart.chart!, radius: read.radius, boom: pick.boom, rule: plan.job.chartRule });
+  if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
+  if (read.kind === 'off')
+    return flatStop(
+      { ...place, id: 'lift.offChart' },
+      'mass',
+      { code: 'lift.offChart', gross: gross.mass, radius: read.radius, boom: pick.boom, off: read.off },
+      [gross.trace, ...traces],
+      gross.mass,
+    );
   const share = drawn.second ? rules.value('tandemShare') : 1;
-  const capacity = worst.capacity * share;
+  const capacity = read.capacity * share;
   return ratioCheck(
     drawn.second ? { ...place, source: sourced(place.source, rules, 'tandemShare', 'hookDifference') } : place,
     { demand: gross.mass, capacity, quantity: 'mass', caution: rules.value('chartCaution') },
     {
       code: 'lift.chart',
       gross: gross.mass,
-      radius: worst.radius,
+      radius: read.radius,
       boom: pick.boom,
       capacity,
-      ...(drawn.second ? { shared: { share, chart: worst.capacity } } : {}),
+      ...(duties.usable.length + duties.refused.length > 1 ? { chart: read.chart.name, chartId: read.chart.id } : {}),
+      ...(drawn.second ? { shared: { share, chart: read.capacity } } : {}),
     },
-    [gross.trace, ...worst.traces],
+    [gross.trace, ...traces],
   );
 }
 
@@ -249,13 +248,17 @@ function boomGapChecks(
 /** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
 const MOST_CHART_GUST = 25;
 
-function windCheck({ plan, rules }: Context, { crane, piece, gross, turned, share }: PickContext, weight: PieceWeight, place: Place): Check {
-  if (crane.chartGust === null) return missingCheck(place, 'speed', `Up to what gust is ${crane.name}’s chart good? Read it off the chart.`);
-  if (crane.chartGust > MOST_CHART_GUST)
+function windCheck({ plan, rules }: Context, { stand, crane, piece, gross, turned, share }: PickContext, weight: PieceWeight, place: Place): Check {
+  // Of the charts it may be read off, the one that bears the least wind.
+  const { usable } = dutiesAt(plan, stand);
+  const gusts = usable.length > 0 ? usable.map(({ chart }) => chart.chartGust) : [crane.chartGust];
+  if (gusts.includes(null)) return missingCheck(place, 'speed', `Up to what gust is ${crane.name}’s chart good? Read it off the chart.`);
+  const chartGust = Math.min(...gusts.map((one) => one!));
+  if (chartGust > MOST_CHART_GUST)
     return {
       ...missingCheck(place, 'speed', ''),
       finding: told(
-        phrase`${crane.name}’s chart is said to be good up to ${q(crane.chartGust, 'speed')}. No maker gives more than ${q(MOST_CHART_GUST, 'speed')}: read it off the chart again.`,
+        phrase`${crane.name}’s chart is said to be good up to ${q(chartGust, 'speed')}. No maker gives more than ${q(MOST_CHART_GUST, 'speed')}: read it off the chart again.`,
       ),
     };
   if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
@@ -264,7 +267,7 @@ function windCheck({ plan, rules }: Context, { crane, piece, gross, turned, shar
   // Standing upright it shows the wind its broader side, whichever way it turns.
   const broad = turned ? Math.max(depth, weight.section.width) : depth;
   const { outcome, traces } = traced(craneWindLimit, {
-    chartGust: crane.chartGust,
+    chartGust,
     // Its own weight holds the load against the wind: no more of it is counted than anybody is sure of.
     mass: gross.least,
     area: piece.length * broad * (share ? share.level / weight.weight : 1),

@@ -3,7 +3,8 @@ import { phrase, q } from '../../calc/work';
 import { add, direction, overlap, scale } from '../../geometry/plane';
 import type { Check } from '../check';
 import { beamBodies, shrunk, TOUCH, type Body } from '../bodies';
-import { craneOf, pickOfPiece } from '../lookups';
+import { craneAt } from '../duties';
+import { pickOfPiece } from '../lookups';
 import { Missing } from '../missing';
 import { pieceWeight } from '../piece-weight';
 import type { Piece } from '../schema';
@@ -72,7 +73,7 @@ export function inTheWayChecks(context: Context): Check[] {
     ...beamsInTheWay(context, beams, things, set, clash),
     ...wayOutChecks(context, (at) => [...things, ...posts, ...low.filter(({ id }) => (hung.get(id) ?? Infinity) < at)]),
     ...plan.stands.flatMap((stand) => {
-      const crane = craneOf(plan, stand.crane);
+      const crane = craneAt(plan, stand);
       const body: Body = { id: stand.id, name: stand.name, outline: shrunk(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg), from: KERB, to: 3 };
       return clash(
         body,

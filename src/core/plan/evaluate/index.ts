@@ -2,18 +2,18 @@ import { rulesOf } from '../../rules/rule-sets';
 import { keep, keepOne } from '../keep';
 import { settle } from '../settle';
 import { keyOf, worst, type Check, type Verdict } from '../check';
-import { hooksOf } from '../pick-context';
-import { craneOf, liftedBy, pickOfPiece, standOf, standsOfPick } from '../lookups';
+import { craneAt } from '../duties';
+import { liftedBy, pickOfPiece, standOf, standsOfPick } from '../lookups';
 import { pieceWeight } from '../piece-weight';
 import { replay, type Replay } from '../replay';
 import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
-import { craneChecks } from './crane';
 import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { raiseChecks } from './raises';
-import { riggingChecks, weightCheck } from './rigging';
+import { weightCheck } from './rigging';
+import { liftChecks } from './ways-up';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
 import { leftOutChecks } from './left-out';
@@ -21,7 +21,6 @@ import { loadPathChecks } from './load-path';
 import { floorChecks } from './rule-floors';
 import { derivedFigures, type Derived } from './derived';
 import { surveyChecks } from './measure';
-import { standChecks } from './stand';
 import { statementChecks } from './statements';
 import { steelListChecks } from './steel-list';
 import { shoreChecks, type Strikes } from './shores';
@@ -37,7 +36,6 @@ import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
-import { zoneChecks } from './zones';
 import { wayInChecks } from './way-in';
 
 export interface Evaluation {
@@ -72,19 +70,25 @@ function pickChecks(context: Context, pick: Pick): Check[] {
   const lifted = liftedBy(plan, pick);
   const gear = standsOfPick(pick).flatMap((id) => {
     const stand = standOf(plan, id);
-    return [stand, craneOf(plan, stand.crane)];
+    return [stand, craneAt(plan, stand)];
   });
   const piece = lifted.kind === 'piece' ? [lifted.piece] : [lifted.beam, lifted.make];
   // Of the job only how a chart is read and the rules go into a lift; of the structure what stands when it is made.
-  const from = [...piece, ...gear, plan.site, plan.bearings, plan.moves, structure.pieces, structure.makes, structure.joints, rules, job.chartRule, today];
-  return keep('pick.checks', pick, from, () =>
-    hooksOf(plan, pick).flatMap((picked) => [
-      ...standChecks(context, picked),
-      ...riggingChecks(context, picked),
-      ...craneChecks(context, picked),
-      ...zoneChecks(context, picked),
-    ]),
-  );
+  const from = [
+    ...piece,
+    ...gear,
+    plan.duties,
+    plan.site,
+    plan.bearings,
+    plan.moves,
+    structure.pieces,
+    structure.makes,
+    structure.joints,
+    rules,
+    job.chartRule,
+    today,
+  ];
+  return keep('pick.checks', pick, from, () => liftChecks(context, pick));
 }
 
 /**

@@ -1,4 +1,4 @@
-import { ticketHall } from '../../../../tests/demo-plan';
+import { quayFootbridge, ticketHall } from '../../../../tests/demo-plan';
 import { raised, type PointOf as Of } from '../../../../tests/raised';
 import { applyCommand } from '../commands/apply';
 import { describe as words } from '../describe';
@@ -186,6 +186,19 @@ test('a piece of the structure is raised by two lifts, and its lift is worked ou
   const asked = (one: Plan) => evaluate(one, TODAY).checks.filter(({ id, about }) => /^lift\.(by|plan)$/.test(id) && about.id === 'along-0-0-0');
   expect(asked(frame)).toEqual([]);
   expect(asked({ ...frame, raises: [] })).toHaveLength(1);
+  // Two ways up, or one and a crane: which of them lifts it is asked, of each.
+  const twice = (one: Plan) =>
+    evaluate(one, TODAY)
+      .checks.filter(({ id }) => id === 'raise.twice')
+      .map(({ about }) => about.id);
+  expect(twice(frame)).toEqual([]);
+  expect(
+    twice({ ...frame, raises: [raise, newRaise('r2', 'along-0-0-0', 'hoist', 2, (n) => `h${n}`), newRaise('r3', 'along-0-0-1', 'hoist', 2, (n) => `i${n}`)] }),
+  ).toEqual(['r1', 'r2']);
+  const byCrane = { ...quayFootbridge() };
+  byCrane.raises = [newRaise('r1', byCrane.picks[0]!.piece, 'mastLift', 2, (n) => `l${n}`)];
+  const [asks] = evaluate(byCrane, TODAY).checks.filter(({ id }) => id === 'raise.twice');
+  expect(words(asks!, 'metric')).toMatch(/is raised without a crane here, and by a crane too\. Which of them lifts it\?/);
   const [row] = rows(frame);
   expect(row!.move).toBe(frame.moves.find((move) => move.kind === 'piece.hang' && move.beam === 'along-0-0-0')!.id);
 });

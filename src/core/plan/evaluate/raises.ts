@@ -116,7 +116,26 @@ function sharesOf(load: Load, raise: Raise, uneven: number): Map<string, Share> 
 
 /** Every lift without a crane: what each place carries, whether it reaches, and what it hangs from or stands on at that moment. */
 export function raiseChecks(context: Context): Check[] {
-  return (context.plan.raises ?? []).flatMap((raise) => oneRaise(context, raise));
+  return (context.plan.raises ?? []).flatMap((raise) => [...oneRaise(context, raise), ...raisedTwice(context, raise)]);
+}
+
+/** One load with two ways up: each is worked out, and nobody has said which of them lifts it. */
+function raisedTwice({ plan, rules }: Context, raise: Raise): Check[] {
+  const more = (plan.raises ?? []).filter((one) => one.load === raise.load && one.id !== raise.id).length;
+  const picks = plan.picks.filter((pick) => pick.piece === raise.load).length;
+  if (more + picks === 0) return [];
+  const load = loadOf(plan, raise, rules);
+  const name = load instanceof Missing ? 'the load' : load.name;
+  const also = [...(picks > 0 ? ['by a crane'] : []), ...(more > 0 ? ['in another way without one'] : [])].join(' and ');
+  const place: Place = {
+    id: 'raise.twice',
+    ...on('raise', raise, name),
+    station: 'picks',
+    move: null,
+    calc: twoPlaces.id,
+    source: 'Common practice: one load is lifted one way',
+  };
+  return [missingCheck(place, 'count', `${name} is raised without a crane here, and ${also} too. Which of them lifts it? Take the other out.`)];
 }
 
 function oneRaise(context: Context, raise: Raise): Check[] {

@@ -2,6 +2,7 @@ import type { WayPlan } from '../views';
 import { simpleSpanAt } from '../../beams/simple-span.calc';
 import type { Rules } from '../../rules/rule-sets';
 import { boltEn } from '../../strength/bolt-en.calc';
+import { nominalStress } from '../../strength/bolt-grades';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import { boltTensionAisc } from '../../strength/bolt-tension-aisc.calc';
 import { splice } from '../../strength/splice.calc';
@@ -10,14 +11,6 @@ import { carriedOf, serviceBeam } from '../way-pieces';
 import { traced } from './context';
 import type { Derived } from './derived';
 import type { SettledPlan } from '../settle';
-
-/** Nominal stresses of the American grades that stand nearest: A307, A325 and A490, threads in the shear plane (AISC 360 Table J3.2, from memory). */
-const NOMINAL = {
-  '4.6': { shear: 186e6, tension: 310e6 },
-  '5.6': { shear: 186e6, tension: 310e6 },
-  '8.8': { shear: 372e6, tension: 620e6 },
-  '10.9': { shear: 469e6, tension: 779e6 },
-} as const;
 
 /** Bolts for each splice; final design by the engineer. */
 export function spliceFigures(plan: WayPlan<SettledPlan>, rules: Rules): (Derived & { splice: number })[] {
@@ -31,8 +24,8 @@ export function spliceFigures(plan: WayPlan<SettledPlan>, rules: Rules): (Derive
   const bolt = european
     ? traced(boltEn, { diameter, grade, planes: 1, gammaM2: rules.value('gammaM2') })
     : (() => {
-        const shear = traced(boltShearAisc, { diameter, nominalStress: NOMINAL[grade].shear, planes: 1 });
-        const tension = traced(boltTensionAisc, { diameter, nominalStress: NOMINAL[grade].tension });
+        const shear = traced(boltShearAisc, { diameter, nominalStress: nominalStress[grade].shear, planes: 1 });
+        const tension = traced(boltTensionAisc, { diameter, nominalStress: nominalStress[grade].tension });
         if (!shear.outcome.ok || !tension.outcome.ok) return { outcome: shear.outcome as { ok: false; error: string; path: string }, traces: [] };
         return {
           outcome: { ok: true as const, output: { shear: shear.outcome.output.allowable, tension: tension.outcome.output.allowable } },

@@ -7,7 +7,8 @@ import { standingAt } from '../bodies';
 import type { LiftPath } from '../lift-path';
 import { Missing } from '../missing';
 import type { Crane, Stand } from '../schema';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on } from './context';
+import { phrase, q } from '../../calc/work';
+import { flatStop, missingCheck, moveFor, ratioCheck, sourced, told, traced, type Context, type PickContext, on } from './context';
 import { powerLineChecks } from './power-lines';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -88,7 +89,7 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
     source: calc.source.text,
   });
   const ground = { ...place('stand.ground', padPressure), source: sourced(padPressure.source.text, rules, 'strengthCaution') };
-  const checks: Check[] = [];
+  const checks: Check[] = widerThanItIs(context, picked, place('stand.base', craneOutriggers));
   if (path instanceof Missing || gross instanceof Missing)
     checks.push(missingCheck(ground, 'pressure', 'Outrigger loads cannot be worked out until the load and its way are known.'));
   else {
@@ -125,6 +126,26 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
     }),
   );
   return [...checks, ...powerLineChecks(context, picked)];
+}
+
+/** Measures this close are the same [m]. */
+const SAME = 0.02;
+
+/** A base at a stand that is more than the crane’s outriggers run out to: the ground would feel less than it does. */
+function widerThanItIs({ plan }: Context, { stand }: PickContext, place: Place): Check[] {
+  const own = plan.cranes.find(({ id }) => id === stand.crane);
+  if (!stand.base || !own) return [];
+  return (
+    [
+      ['front to rear', stand.base.length, own.baseLength],
+      ['side to side', stand.base.width, own.baseWidth],
+    ] as const
+  ).flatMap(([way, here, most]) => {
+    if (here === null || here <= most + SAME) return [];
+    const asked = { ...missingCheck({ ...place, about: { ...place.about, part: `${place.about.part ?? ''} ${way}` } }, 'length', ''), demand: here };
+    const words = phrase`${own.name} is said to stand ${q(here, 'length')} ${way} at ${stand.name}; its outriggers run out to ${q(most, 'length')}. Which is right?`;
+    return [{ ...asked, finding: told(words) }];
+  });
 }
 
 /** How far a point is from an outline: 0 inside. */

@@ -2,7 +2,7 @@ import { add, direction, rectangle, type Vec } from '../../geometry/plane';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
-import { craneOf } from '../lookups';
+import { craneAt } from '../duties';
 import type { Stand } from '../schema';
 import { flatStop, on, ratioCheck, told, type Context, type Place } from './context';
 import type { Body } from '../bodies';
@@ -26,7 +26,7 @@ export function wayOutChecks({ plan, replayed }: Context, standing: (at: number)
   return replayed.steps.flatMap(({ move }, at): Check[] => {
     if (move.kind !== 'crane.leave') return [];
     const stand = plan.stands.find((one) => one.id === move.stand)!;
-    const crane = craneOf(plan, stand.crane);
+    const crane = craneAt(plan, stand);
     const things = standing(at);
     const wide = WIDE + 2 * SPARE;
     const place: Place = {

@@ -11,6 +11,8 @@ import { footingChecks } from '../evaluate/order';
 import { MEET } from './forces';
 import { heightAt, pointAt, weightsSaid, type SettledBeam } from './model';
 import type { Ground } from './ground';
+import { boltShearOf, shearWords } from './joint-bolts';
+import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import { about, place } from './places';
 
 const before = (id: string, of: ReturnType<typeof about>, source: string) => place(id, of, null, stageLine.id, source, 'steel');
@@ -31,7 +33,7 @@ export function stillChecks(ground: Ground): Check[] {
     ),
     ...makes.flatMap((one) => keep('still.make', one, [rules], () => makeChecks(one))),
     ...braces.flatMap((one) => keep('still.brace', one, [at(one.a), at(one.b)], () => braceStill(ground, one))),
-    ...joints.flatMap((one) => keep('still.joint', one, [at(one.a), at(one.b)], () => jointStill(ground, one))),
+    ...joints.flatMap((one) => keep('still.joint', one, [at(one.a), at(one.b), rules, plan.job.units], () => jointStill(ground, one))),
   ];
 }
 
@@ -245,8 +247,40 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
   return checks;
 }
 
-function jointStill({ beams }: Ground, joint: Joint): Check[] {
-  const checks: Check[] = [];
+/** What is said of one bolt, against what its size and grade carry. */
+function boltSays({ context }: Ground, joint: Joint): Check[] {
+  const { bolt, boltShear, name } = joint;
+  if (!bolt || boltShear === null) return [];
+  const { rules, plan } = context;
+  const found = boltShearOf(bolt, rules);
+  const of = about('joint', joint, name);
+  if ('why' in found)
+    return [
+      missingCheck(
+        before('joint.boltSays', of, boltShearAisc.source.text),
+        'force',
+        `What do the bolts of ${name} carry? Not known by their size: ${found.why}.`,
+      ),
+    ];
+  const place = { ...before('joint.boltSays', of, found.source), calc: found.calc };
+  const words = shearWords(name, bolt, plan.job.units, found.shear);
+  const more = boltShear > found.shear * (1 + SAME_SHEAR);
+  const check = ratioCheck(
+    place,
+    { demand: boltShear, capacity: found.shear, quantity: 'force', caution: null, ratio: more ? boltShear / found.shear : 0 },
+    told([...phrase`One bolt of ${name} is said to carry ${q(boltShear, 'force')}. `, ...words, more ? '. Which is wrong?' : '.']),
+    found.traces,
+  );
+  // What is said of a bolt is no load on it: a figure near what its size gives is as it should be.
+  return [more ? check : { ...check, ratio: null }];
+}
+
+/** Figures this close are the same but for rounding. */
+const SAME_SHEAR = 0.02;
+
+function jointStill(ground: Ground, joint: Joint): Check[] {
+  const { beams } = ground;
+  const checks: Check[] = boltSays(ground, joint);
   if (joint.opened && !namesPerson(joint.opened.by))
     checks.push(
       missingCheck(

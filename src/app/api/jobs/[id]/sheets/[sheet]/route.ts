@@ -10,12 +10,16 @@ import type { Paper } from '@/server/sheets/parts';
 import type { Plan } from '@/core/plan/schema';
 
 /** Past these a sheet is no paper a gang can work from. */
+const tooManyMoves = ({ moves }: Plan) =>
+  moves.length > 4000 ? `The run sheet has ${moves.length} moves; no more than 4,000 are printed. Split the job.` : null;
+const tooManyLifts = ({ picks, raises = [] }: Plan) =>
+  picks.length + raises.length > 200
+    ? `The plan has ${picks.length + raises.length} lifts; no more than 200 cards are printed at a time. Split the job.`
+    : null;
 const MOST: Partial<Record<SheetName, (plan: Plan) => string | null>> = {
-  'run-sheet': ({ moves }) => (moves.length > 4000 ? `The run sheet has ${moves.length} moves; no more than 4,000 are printed. Split the job.` : null),
-  'pick-card': ({ picks, raises = [] }) =>
-    picks.length + raises.length > 200
-      ? `The plan has ${picks.length + raises.length} lifts; no more than 200 cards are printed at a time. Split the job.`
-      : null,
+  'run-sheet': tooManyMoves,
+  'pick-card': tooManyLifts,
+  'lift-plan': (plan) => tooManyMoves(plan) ?? tooManyLifts(plan),
 };
 
 const papers = { a4: 'A4', letter: 'LETTER' } as const;
@@ -33,7 +37,7 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
   const file = `${name}-rev-${job.revision}.pdf`;
   if (request.headers.get('accept')?.includes('application/x-ndjson')) return inSight({ name, job, paper }, file, request.signal);
   const pdf = await inPool('sheet', { name, job, paper }, { signal: request.signal });
-  if (!pdf) return notFound('The plan has no lift to put on a card. Add one first.');
+  if (!pdf) return notFound('The plan has nothing to put on this sheet.');
   return new Response(new Uint8Array(pdf), {
     headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${file}"`, 'Cache-Control': 'no-store' },
   });

@@ -1,0 +1,58 @@
+import { passengerCanopy } from '../../../../tests/demo-plan';
+import { rulesOf } from '../../rules/rule-sets';
+import { describe as words } from '../describe';
+import { evaluate } from '../evaluate';
+import type { Plan } from '../schema';
+import { boltName, boltShearOf, type Bolt } from './joint-bolts';
+
+const bolt = (over: Partial<Bolt> = {}): Bolt => ({ diameter: 0.02, grade: '8.8', planes: 1, ...over });
+const eu = rulesOf('eu-ls', {});
+const us = rulesOf('us-asd', {});
+const shear = (found: ReturnType<typeof boltShearOf>): number => ('why' in found ? NaN : found.shear);
+
+describe('what one bolt carries by its size', () => {
+  test('EN 1993-1-8 Table 3.4: 0.6 × 800 × 245 / 1.25 = 94.1 kN for an M20 8.8; 0.5 × 1000 × 353 / 1.25 for an M24 10.9', () => {
+    expect(shear(boltShearOf(bolt(), eu))).toBeCloseTo(94080, 0);
+    expect(shear(boltShearOf(bolt({ diameter: 0.024, grade: '10.9' }), eu))).toBeCloseTo(141200, 0);
+    expect(shear(boltShearOf(bolt({ planes: 2 }), eu))).toBeCloseTo(2 * 94080, 0);
+  });
+  test('AISC 360 J3.6: 372 MPa × 285 mm² / 2.00 = 53.0 kN for a 3/4 in A325; a metric class as the grade that stands nearest', () => {
+    expect(shear(boltShearOf(bolt({ diameter: 0.01905, grade: 'A325' }), us)) / 1000).toBeCloseTo(53.0, 1);
+    expect(shear(boltShearOf(bolt({ grade: '8.8' }), us))).toBe(shear(boltShearOf(bolt({ grade: 'A325' }), us)));
+    expect(shear(boltShearOf(bolt({ grade: 'A490' }), us))).toBeGreaterThan(shear(boltShearOf(bolt({ grade: 'A325' }), us)));
+    expect(shear(boltShearOf(bolt({ grade: 'A307' }), us))).toBeLessThan(shear(boltShearOf(bolt({ grade: 'A325' }), us)));
+  });
+  test('an American grade has no European figure, nor a size that is in no table', () => {
+    expect(boltShearOf(bolt({ grade: 'A325' }), eu)).toEqual({ why: 'grade A325 is not one of EN 1993-1-8' });
+    expect(boltShearOf(bolt({ diameter: 0.021 }), eu)).toMatchObject({ why: expect.stringContaining('No M21.0') });
+  });
+  test('it is called as it is on the drawing', () => {
+    expect(boltName(bolt(), 'metric')).toBe('M20 8.8');
+    expect(boltName(bolt(), 'us')).toBe('M20 8.8');
+    expect(boltName({ diameter: 0.01905, grade: 'A325' }, 'us')).toBe('3/4" A325');
+    expect(boltName({ diameter: 0.0254, grade: 'A490' }, 'metric')).toBe('1" A490');
+    expect(boltName({ diameter: 0.0254 * 1.125, grade: 'A490' }, 'us')).toBe('1 1/8" A490');
+    expect(boltName({ diameter: 0.02, grade: 'A490' }, 'us')).toBe('20.0 mm A490');
+  });
+});
+
+describe('what is said of one bolt', () => {
+  const at = (said: number | null, one: Bolt | null): Plan => {
+    const plan = passengerCanopy();
+    Object.assign(plan.structure.joints[0]!, { boltShear: said, bolt: one });
+    return plan;
+  };
+  const rows = (plan: Plan) =>
+    evaluate(plan, '2026-11-27').checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === plan.structure.joints[0]!.id);
+  test('more than its size carries is a stop, the same or less is not; nothing is said where no size is', () => {
+    const [over] = rows(at(120e3, bolt()));
+    expect(over).toMatchObject({ verdict: 'stop', capacity: expect.closeTo(94080, 0), demand: 120e3 });
+    expect(words(over!, 'metric')).toMatch(/said to carry 120(\.0)?\skN\. M20 8\.8 in one shear plane carries 94\.1\skN/);
+    expect(rows(at(94e3, bolt()))[0]!.verdict).toBe('clear');
+    expect(rows(at(95e3, bolt()))[0]!.verdict).toBe('clear');
+    expect(rows(at(97e3, bolt()))[0]!.verdict).toBe('stop');
+    expect(rows(at(120e3, null))).toEqual([]);
+    expect(rows(at(null, bolt()))).toEqual([]);
+    expect(rows(at(50e3, bolt({ grade: 'A325' })))[0]!.verdict).toBe('missing');
+  });
+});
