@@ -54,8 +54,8 @@ test.describe('many pieces at once', () => {
     await station(page, 'Steel');
     await page.getByRole('button', { name: 'Pieces and their places' }).click();
     const dialog = page.getByRole('dialog', { name: 'Pieces and their places' });
-    await dialog.getByRole('button', { name: 'A new piece' }).click();
     const name = `New ${(await planOf(request, job)).structure.pieces.length + 1}`;
+    await dialog.getByRole('button', { name: 'A new piece' }).click();
     await dialog.getByLabel('Find by mark or make').fill(name);
     const type = async (end: string, figures: [string, string, string]) => {
       for (const [i, axis] of (['east', 'north', 'level'] as const).entries()) {
