@@ -12,11 +12,21 @@ import { Missing } from '../src/core/plan/missing';
 import type { Plan } from '../src/core/plan/schema';
 import { splitOf } from '../src/core/plan/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
-import { demoPlan, ticketHall } from './demo-plan';
+import { demoPlan, quayFootbridge, ticketHall } from './demo-plan';
 import { portal } from './portal';
 import { raised } from './raised';
 import { onNeedles, twoPostBent } from './shores';
 import { settle } from '../src/core/plan/settle';
+
+/** The beam of the luggage hall under a lifting beam. */
+function underBeam(): Plan {
+  const plan = demoPlan();
+  Object.assign(plan.picks[0]!, {
+    legs: { left: 1.5, right: 1.5 },
+    rig: { kind: 'beam', name: '', length: 4.2, own: 260, rating: 6000, section: '', grade: '', eye: 0.45 },
+  });
+  return plan;
+}
 
 /** Every calculation as it is really used: in the demo jobs and their variants by both schools, and in the public cases. */
 export function usedTraces(): Map<string, Trace[]> {
@@ -30,6 +40,8 @@ export function usedTraces(): Map<string, Trace[]> {
     portal(),
     raised('mastLift'),
     raised('hands'),
+    quayFootbridge(),
+    underBeam(),
     ticketHall(),
     edited((p) => onNeedles(p)),
     edited((p) => {

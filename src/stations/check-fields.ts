@@ -9,12 +9,21 @@ const at = (station: StationId, ...labels: string[]): WantedField[] => labels.ma
 
 const rigging = at('picks', 'Slings and shackles weigh');
 const turned = ['Slung from its upper end', 'Sling from there to the hook', 'Tail from its lower end'];
+const bar = [
+  'From sling to sling',
+  'Spreader weighs',
+  'Lifting beam weighs',
+  'Each sling above it',
+  'Hook above its sling holes',
+  'Left legs apart, across',
+  'Right legs apart, across',
+];
 const block = at('gear', 'Hook block weighs');
 const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Other end, east', 'Other end, north', 'Height of the lowest wire');
 
 /** By check, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
 export const byCheck: Readonly<Record<string, WantedField[]>> = {
-  'lift.chart': [...rigging, ...at('picks', ...turned, 'Its slings and shackles weigh', 'Boom of the second crane'), ...block],
+  'lift.chart': [...rigging, ...at('picks', ...bar, ...turned, 'Its slings and shackles weigh', 'Boom of the second crane'), ...block],
   'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
   'lift.duty': at('gear', 'Boom off the front, from', 'Boom off the front, up to', 'Chart’s base, front to rear', 'Chart’s counterweight'),
   'stand.base': at('gear', 'Outriggers here, side to side', 'Outriggers here, front to rear'),
@@ -24,7 +33,11 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'stand.ground': [...at('gear', 'Mat under each outrigger', 'Ground may take'), ...rigging, ...block],
   'stand.powerLine': placeOfLine,
   'stand.powerZone': at('gear', 'Taken where crane or load could come near', 'Answers for it', 'Since'),
-  'rigging.tension': at('picks', ...turned, 'Rating of one leg', 'Rating of the sling', 'Rating of its sling'),
+  'rigging.bar': at('picks', 'Its plate says'),
+  'rigging.top': at('picks', 'Rating of one sling above'),
+  'rigging.barSteel': at('picks', 'Its grade', 'Its own section'),
+  'pick.rig': at('picks', 'Hangs by'),
+  'rigging.tension': at('picks', ...bar, ...turned, 'Rating of one leg', 'Rating of the sling', 'Rating of its sling'),
   'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
   'lift.over': at('gear', 'Kept closed by', 'Who answers for that', 'Closed since'),
   'raise.share': at('picks', 'Lifts by its plate', 'Load centre of the plate', 'Mast to middle of this load', 'Rated', 'People'),
@@ -39,8 +52,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'raise.hangsFrom': at('picks', 'It hangs from', 'The hoist weighs', 'That may carry'),
   'raise.slides': at('picks', 'From rest to rest', 'Friction on the rests'),
   'raise.rung': at('picks', 'A rest may carry'),
-  'lift.headRoom': at('picks', ...turned, 'Boom of the second crane'),
-  'lift.boomGap': at('picks', ...turned, 'Boom of the second crane'),
+  'lift.headRoom': at('picks', ...bar, ...turned, 'Boom of the second crane'),
+  'lift.boomGap': at('picks', ...bar, ...turned, 'Boom of the second crane'),
   'piece.weight': at('steel', 'Section'),
   'statement.mass': at('steel', 'Chosen by', 'Because', 'The plan goes by'),
   'statement.length': at('steel', 'Length by drawing'),

@@ -18,7 +18,9 @@ import { AlongWay } from './along-graph';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
+import { PickPointTools } from './pick-points';
 import { Raises } from './raise-fields';
+import { RigFields } from './rig-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { settle } from '@/core/plan/settle';
@@ -169,6 +171,7 @@ function PickFields({ pick }: { pick: Pick }) {
   const { second } = pick;
   const stands = plan.stands.map(({ id, name, crane }) => ({ value: id, label: `${name}, ${plan.cranes.find((one) => one.id === crane)?.name ?? ''}` }));
   const legs = saidOf(pick, 'legs', pick.legs);
+  const barred = pick.rig != null && pick.rig.kind !== 'legs';
   return (
     <>
       <Group title={turned ? 'Turned upright under the hook' : 'Pick points and slings'}>
@@ -184,18 +187,20 @@ function PickFields({ pick }: { pick: Pick }) {
           <>
             {figure('Left end to pick', 'length', saidOf(pick, 'left', pick.left), (left) => edit({ left }, 'left'))}
             {figure('Right end to pick', 'length', saidOf(pick, 'right', pick.right), (right) => edit({ right }, 'right'))}
-            {figure(second ? 'Sling of the first hook' : 'Left leg', 'length', legs?.left ?? null, (left) =>
+            {figure(second ? 'Sling of the first hook' : barred ? 'Left sling' : 'Left leg', 'length', legs?.left ?? null, (left) =>
               edit({ legs: { ...pick.legs, left } }, 'leg left'),
             )}
-            {figure(second ? 'Sling of the second hook' : 'Right leg', 'length', legs?.right ?? null, (right) =>
+            {figure(second ? 'Sling of the second hook' : barred ? 'Right sling' : 'Right leg', 'length', legs?.right ?? null, (right) =>
               edit({ legs: { ...pick.legs, right } }, 'leg right'),
             )}
           </>
         )}
+        {!turned && !second && !isUnslung(plan, pick) && <PickPointTools pick={pick} />}
         {turned && second && figure('Sling of the second hook', 'length', legs?.right ?? null, (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
         {open(turned || second ? 'Rating of the sling' : 'Rating of one leg', 'mass', pick.slingRating, (slingRating) => edit({ slingRating }, 'rating'))}
         {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
+      {(pick.rig || (!turned && !second)) && <RigFields pick={pick} />}
       <Group title="The way">
         {figure('Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) => edit({ boom }, 'boom'))}
         {(turned || !second) && (

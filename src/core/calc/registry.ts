@@ -6,7 +6,9 @@ import { liftDrift } from '../lift/drift.calc';
 import { liftTail } from '../lift/tail.calc';
 import { liftTurn } from '../lift/turn.calc';
 import { levelLegs } from '../rigging/level-legs.calc';
+import { liftingBeam } from '../rigging/lifting-beam.calc';
 import { spreader } from '../rigging/spreader.calc';
+import { underBar } from '../rigging/under-bar.calc';
 import { threeLegs } from '../rigging/three-legs.calc';
 import { guyAndBlock } from '../frame/guy.calc';
 import { frameSway } from '../frame/sway.calc';
@@ -196,6 +198,8 @@ const all: readonly Calc<never, never>[] = [
   threeLegs,
   levelLegs,
   spreader,
+  underBar,
+  liftingBeam,
   liftTurn,
   liftTail,
   liftDrift,

@@ -315,20 +315,42 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
       ...pose,
       piece: { leftEnd: seat.leftEnd, azimuthDeg: seat.azimuthDeg, underside: Math.max(seat.left.level, seat.right.level) + LIFTED, tiltDeg: 0 },
     };
-    for (const x of [pick.left, piece.length - pick.right])
-      shapes.push({ shape: 'line', points: [{ x: u, y: hook.height }, onPiece(over, along, x, weight.section.depth)], style: { stroke: 'ink', width: 1.5 } });
+    const spots = [pick.left, piece.length - pick.right].map((x) => onPiece(over, along, x, weight.section.depth));
+    shapes.push(...slingShapes(pose, along, { x: u, y: hook.height }, spots));
   }
   if (hook.loaded && pose.piece && !(weight instanceof Missing)) {
-    for (const [end, x] of [
+    const ends = [
       ['left', pick.left],
       ['right', piece.length - pick.right],
-    ] as const) {
-      const at = onPiece(pose, along, x, weight.section.depth);
-      shapes.push({ shape: 'line', points: [{ x: u, y: hook.height }, at], style: { stroke: 'ink', width: 1.5 } });
+    ] as const;
+    const spots = ends.map(([, x]) => onPiece(pose, along, x, weight.section.depth));
+    shapes.push(...slingShapes(pose, along, { x: u, y: hook.height }, spots));
+    for (const [n, [end]] of ends.entries()) {
+      const at = spots[n]!;
       shapes.push({ shape: 'dot', centre: at, size: 4.5, style: { fill: 'ink', stroke: 'paper', width: 1 }, of: { kind: 'pickPoint', id: pick.id, end } });
     }
   }
   return shapes;
+}
+
+/** Slings from the hook to where they take the piece, straight or by way of a spreader or lifting beam. */
+function slingShapes({ context }: Pose, along: (p: Vec) => number, hook: Vec, spots: readonly Vec[]): Shape[] {
+  const { hanging, piece } = context;
+  const line = (points: Vec[], width = 1.5): Shape => ({ shape: 'line', points, style: { stroke: 'ink', width } });
+  const bar = hanging instanceof Missing || 'impossible' in hanging ? null : hanging.bar;
+  if (!bar || hanging instanceof Missing || 'impossible' in hanging) return spots.map((spot) => line([hook, spot]));
+  // Seen along its own length a bar is as short as the piece under it.
+  const [l, r] = [spots[0]!, spots[1]!];
+  const seen = Math.hypot(r.x - l.x, r.y - l.y) / Math.max(piece.length - context.pick.left - context.pick.right, 1e-6);
+  const tilt = Math.atan2(r.y - l.y, r.x - l.x);
+  const half = { x: (Math.cos(tilt) * seen * bar.length) / 2, y: (Math.sin(tilt) * seen * bar.length) / 2 };
+  const middle = { x: hook.x, y: hook.y - (hanging.hookAbovePick - bar.above) };
+  const ends = [
+    { x: middle.x - half.x, y: middle.y - half.y },
+    { x: middle.x + half.x, y: middle.y + half.y },
+  ] as const;
+  const over = bar.top ? ends.map((end) => line([hook, end])) : [line([hook, middle])];
+  return [...over, line([...ends], 4), ...spots.map((spot, n) => line([ends[n]!, spot]))];
 }
 
 function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape[] {

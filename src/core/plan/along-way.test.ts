@@ -43,7 +43,7 @@ test('where the chart gives nothing there is no share, and the rest of the way k
   });
   const found = points(plan);
   expect(found[0]).toMatchObject({ phase: 'raise', share: null });
-  expect(found.at(-1)!.share).toBeCloseTo(5009.17 / 13280, 4);
+  expect(found.at(-1)!.share).toBeCloseTo(5249.17 / 13280, 4);
   plan.cranes[0]!.chart = null;
   expect(along(plan)).toBeInstanceOf(Missing);
   plan.picks[0]!.riggingMass = null;

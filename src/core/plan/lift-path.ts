@@ -159,14 +159,37 @@ export function tallestUnder(
   return null;
 }
 
-const boxOf = (outline: readonly Vec[]) => ({
-  x0: Math.min(...outline.map(({ x }) => x)),
-  x1: Math.max(...outline.map(({ x }) => x)),
-  y0: Math.min(...outline.map(({ y }) => y)),
-  y1: Math.max(...outline.map(({ y }) => y)),
+/** The box round an outline, so much wider on every side. */
+export const boxOf = (outline: readonly Vec[], by = 0) => ({
+  x0: Math.min(...outline.map(({ x }) => x)) - by,
+  x1: Math.max(...outline.map(({ x }) => x)) + by,
+  y0: Math.min(...outline.map(({ y }) => y)) - by,
+  y1: Math.max(...outline.map(({ y }) => y)) + by,
 });
 type Box = ReturnType<typeof boxOf>;
-const meets = (a: Box, b: Box): boolean => a.x0 <= b.x1 && b.x0 <= a.x1 && a.y0 <= b.y1 && b.y0 <= a.y1;
+export const meets = (a: Box, b: Box): boolean => a.x0 <= b.x1 && b.x0 <= a.x1 && a.y0 <= b.y1 && b.y0 <= a.y1;
+
+/**
+ * The stations of a way, with so many between them that strips of this width from the crane to the hook leave nothing out between two of
+ * them.
+ */
+export function closeStations({ stand, stations }: LiftPath, width: number): Station[] {
+  return stations.flatMap((to, i) => {
+    const from = stations[i - 1];
+    if (!from) return [to];
+    const turn = wrapDeg(to.bearingDeg - from.bearingDeg);
+    const swept = ((Math.abs(turn) * Math.PI) / 180) * Math.max(from.radius, to.radius);
+    const parts = Math.max(1, Math.ceil(swept / width));
+    return Array.from({ length: parts }, (_, k): Station => {
+      const t = (k + 1) / parts;
+      if (t === 1) return to;
+      const hook = isStraight(from, to)
+        ? mix(from.hook, to.hook, t)
+        : add(stand.at, scale(direction(from.bearingDeg + turn * t), from.radius + (to.radius - from.radius) * t));
+      return stationAt(stand, to.phase, hook, from.pieceDeg + wrapDeg(to.pieceDeg - from.pieceDeg) * t, to.seen);
+    });
+  });
+}
 
 /** A point in the boom's own frame: along the boom out from the slew centre, and to its left. */
 export function boomFrame(station: Station, stand: Stand, point: Vec): Vec {

@@ -59,6 +59,8 @@ export function hangTurned(piece: Piece, turned: Turned | Missing, weight: Piece
     hookAbovePick: sling,
     loadDepth: slung,
     height: piece.length,
+    squeeze: 0,
+    bar: null,
     trace: lyingShares(turned, weight).trace,
   } satisfies Hanging;
 }

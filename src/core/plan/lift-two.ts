@@ -57,6 +57,8 @@ export function hangOnTwo(piece: Piece, pick: Pick, weight: PieceWeight, shares:
     hookAbovePick: hook === 'main' ? pick.legs.left : pick.legs.right,
     loadDepth: depth,
     height: depth + weight.above,
+    squeeze: 0,
+    bar: null,
     trace: shares[hook].traces[0]!,
   };
 }

@@ -1,5 +1,6 @@
 import { angleOf, direction, scale, sub, type Vec } from '../geometry/plane';
-import { hangPiece, type HangingResult } from './hanging';
+import type { HangingResult } from './hanging';
+import { hangBy } from './rigged';
 import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
 import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
@@ -153,7 +154,7 @@ function hangingOf(
       share: { most: tail, least, level: tail, traces: [trace] },
     };
   }
-  if (!pick.second) return { hanging: hangPiece(piece, pick, weight), share: null };
+  if (!pick.second) return { hanging: hangBy(piece, pick, weight, rules), share: null };
   const shares = sharesOf(piece, pick, weight, rules);
   return { hanging: hangOnTwo(piece, pick, weight, shares, hook), share: 'impossible' in shares ? shares : shares[hook] };
 }

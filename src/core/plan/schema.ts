@@ -5,6 +5,7 @@ import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
 import { raiseSchema } from './document/raise';
+import { rigSchema } from './document/rig';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
@@ -202,6 +203,7 @@ const pickSchema = closed({
   swing: oneOf(['short', 'left', 'right'], 'which way the crane slews'),
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
+  rig: Type.Optional(nullable(rigSchema)),
   signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(
     nullable(
@@ -471,6 +473,7 @@ export type Crane = Plan['cranes'][number];
 export type Duty = NonNullable<Plan['duties']>[number];
 export type Stand = Plan['stands'][number];
 export type Pick = Plan['picks'][number];
+export type Rig = NonNullable<Pick['rig']>;
 export type Raise = NonNullable<Plan['raises']>[number];
 export type RaisePoint = Raise['points'][number];
 export type Structure = Plan['structure'];

@@ -12,7 +12,7 @@ import type { Hanging } from '@/core/plan/hanging';
 import type { HookOf } from '@/core/plan/lift-two';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { Missing } from '@/core/plan/missing';
-import type { Pick } from '@/core/plan/schema';
+import type { Pick, Rig } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { rulesOf } from '@/core/rules/rule-sets';
@@ -75,10 +75,11 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
 
 /** How the piece hangs on this hook: on two legs, on one sling turned upright, or at one of its ends. */
 function rigged(show: (value: number | null, kind: QuantityKind) => string, { pick, hook, turned }: PickContext, hung: Hanging, factor: number): Entry[] {
-  const rating = { label: hung.way === 'slung' ? 'Rating of one leg' : 'Rating of the sling', value: show(pick.slingRating, 'mass') };
+  const rating = { label: hung.way === 'slung' || hung.way === 'bar' ? 'Rating of one leg' : 'Rating of the sling', value: show(pick.slingRating, 'mass') };
   const each = (values: readonly number[], kind: QuantityKind, times = 1) => values.map((value) => show(value * times, kind)).join(', ');
-  if (hung.way === 'slung')
+  if (hung.way === 'slung' || hung.way === 'bar')
     return [
+      ...rigLines(show, pick.rig ?? null, hung, factor),
       { label: 'Picks from the left, right end', value: `${show(pick.left, 'length')}, ${show(pick.right, 'length')}` },
       { label: 'Legs, left and right', value: `${show(pick.legs.left, 'length')}, ${show(pick.legs.right, 'length')}` },
       { label: 'Tension at rest', value: each(hung.tension, 'force') },
@@ -98,6 +99,32 @@ function rigged(show: (value: number | null, kind: QuantityKind) => string, { pi
     { label: 'Sling', value: show(hung.hookAbovePick, 'length') },
     { label: `Tension moving, × ${show(factor, 'factor')}`, value: show(tension * factor, 'force') },
     rating,
+  ];
+}
+
+/** What is between hook and slings, or that there are more than two legs. */
+function rigLines(show: (value: number | null, kind: QuantityKind) => string, rig: Rig | null, { bar }: Hanging, factor: number): Entry[] {
+  if (!rig) return [];
+  if (rig.kind === 'legs')
+    return [
+      {
+        label: 'Legs across, left and right pick',
+        value: [rig.leftApart, rig.rightApart].map((apart) => (apart ? `two, ${show(apart, 'length')} apart` : 'one')).join('; '),
+      },
+    ];
+  if (!bar) return [];
+  return [
+    {
+      label: rig.kind === 'spreader' ? 'Spreader' : 'Lifting beam',
+      value: `${rig.name ? `${rig.name}, ` : ''}${show(bar.length, 'length')}, plate ${show(rig.rating, 'mass')}`,
+      strong: true,
+    },
+    ...(bar.top
+      ? [
+          { label: 'Slings above it', value: `${show(rig.kind === 'spreader' ? rig.top : null, 'length')} at ${show(bar.top.angleDeg, 'angle')}` },
+          { label: `Tension above it, × ${show(factor, 'factor')}`, value: show(bar.top.tension * factor, 'force') },
+        ]
+      : []),
   ];
 }
 

@@ -6,8 +6,8 @@ import { craneTandem } from '../../cranes/tandem.calc';
 import { craneWindLimit } from '../../cranes/wind-limit.calc';
 import { clip, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
-import { boomFrame, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
-import { standingBefore } from '../bodies';
+import { boomFrame, boxOf, closeStations, meets, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
+import { standingAt, standingBefore } from '../bodies';
 import { dayFault, namesPerson } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
@@ -18,6 +18,8 @@ import { chartAuditChecks } from './chart-audit';
 import { dutyChecks, fallsCheck, reeving } from './duty';
 import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, onHook, told } from './context';
+import { findSection } from '../../steel/sections';
+import { rigWords } from '../document/rig';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -175,10 +177,10 @@ interface Nearest {
 }
 
 /** Least gap between the underside of the boom and whatever of an outline lies in the boom's own upright strip, at a height. */
-function leastGap(outlines: (station: Station) => Vec[], height: number, picked: PickContext, path: LiftPath): Nearest | null {
+function leastGap(outlines: (station: Station) => Vec[], height: number, picked: PickContext, stations: readonly Station[]): Nearest | null {
   const { crane, pick, stand } = picked;
   let nearest: Nearest | null = null;
-  for (const station of path.stations) {
+  for (const station of stations) {
     const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius);
     if (!line) continue;
     const strip = inStrip(
@@ -218,32 +220,51 @@ function boomGapChecks(
   const { piece, crane, pick } = picked;
   const least = rules.value('boomClearance');
   const top = travel.underside + hanging.height;
-  const load = leastGap((station) => outlineAt(station, weight.section.width), top, picked, path);
-  const things = plan.site.obstructions.map((o) => ({
-    id: o.id,
-    what: o.name,
-    height: o.height,
-    nearest: leastGap(() => rectangle(o.at, o.length, o.width, o.azimuthDeg), o.height, picked, path),
-  }));
-  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...things].flatMap(({ id, what, height, nearest }) => {
-    if (nearest === null) return [];
-    const { traces } = traced(craneBoom, {
-      pivotBack: crane.pivotBack,
-      pivotHeight: crane.pivotHeight,
-      boom: pick.boom,
-      radius: nearest.station.radius,
-      point: { x: nearest.x, z: height },
-    });
-    return [
-      ratioCheck(
-        { ...place, ...onHook(picked, what, id) },
-        { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
-        { code: 'lift.boomGap', what, gap: nearest.gap, least },
-        traces,
-      ),
-    ];
-  });
+  const load = leastGap((station) => outlineAt(station, weight.section.width), top, picked, path.stations);
+  const sweep = closeStations(path, crane.boomWidth);
+  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({ id, what, height, nearest: leastGap(() => outline, height, picked, sweep) });
+  const things = plan.site.obstructions.map((o) => gapTo(o.id, o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg)));
+  // Of the steel that stands by then, the piece the boom comes nearest to. All of the boom is above its foot.
+  const foot = crane.pivotHeight - crane.boomDepth / 2 - 2 * least;
+  const near = boxOf([path.stand.at, ...path.stations.map(({ hook }) => hook)], crane.boomWidth + Math.abs(crane.pivotBack));
+  const steel = standingAt(plan, rules, picked.drawn)
+    .filter(({ to, outline }) => to > foot && meets(near, boxOf(outline)))
+    .map(({ id, name, to, outline }) => gapTo(id, name, to, outline))
+    .reduce<ReturnType<typeof gapTo>[]>(([worst], one) => [!worst?.nearest || (one.nearest && one.nearest.gap < worst.nearest.gap) ? one : worst], []);
+  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...barGap(picked, hanging, travel, path), ...things, ...steel].flatMap(
+    ({ id, what, height, nearest }) => {
+      if (nearest === null) return [];
+      const { traces } = traced(craneBoom, {
+        pivotBack: crane.pivotBack,
+        pivotHeight: crane.pivotHeight,
+        boom: pick.boom,
+        radius: nearest.station.radius,
+        point: { x: nearest.x, z: height },
+      });
+      return [
+        ratioCheck(
+          { ...place, ...onHook(picked, what, id) },
+          { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+          { code: 'lift.boomGap', what, gap: nearest.gap, least },
+          traces,
+        ),
+      ];
+    },
+  );
 }
+
+/** A bar over the load is nearer the boom than the load: its middle under the hook, as wide and as deep as its section, or as bars are. */
+function barGap(picked: PickContext, { bar, loadDepth }: Hanging, { underside }: Travel, path: LiftPath) {
+  const { rig } = picked.pick;
+  if (!bar || !rig || rig.kind === 'legs') return [];
+  const steel = findSection(rig.section);
+  const height = underside + loadDepth + bar.above + (steel?.depth ?? BAR);
+  const seen = { length: bar.length, toMiddle: 0 };
+  const nearest = leastGap((station) => outlineAt({ ...station, seen }, steel?.width ?? BAR), height, picked, path.stations);
+  return [{ id: 'bar', what: rig.name.trim() || `the ${rigWords[rig.kind]}`, height, nearest }];
+}
+/** Depth and width of a bar of which nobody says what it is made of [m]. */
+const BAR = 0.35;
 
 /** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
 const MOST_CHART_GUST = 25;

@@ -2,7 +2,14 @@ import { grossLoad } from '../../cranes/gross-load.calc';
 import { Missing } from '../missing';
 import type { Share } from '../lift-two';
 import { GRAVITY } from '../../units';
+import { rigWords } from '../document/rig';
+import type { Pick as Lift, Rig } from '../schema';
 import { traced, type PickContext } from './context';
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** The bar between a hook and the slings on the piece, where there is one. */
+const barOver = ({ rig }: Lift): Exclude<Rig, { kind: 'legs' }> | null => (rig && rig.kind !== 'legs' ? rig : null);
 
 /** Everything below the boom tip, each line visible; of a piece on two hooks the most that this one may come to carry. */
 export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight'>, share: Share | null = null): PickContext['gross'] {
@@ -10,13 +17,17 @@ export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | '
   if (weight instanceof Missing) return weight;
   if (pick.riggingMass === null || pick.riggingMass === 0) return new Missing('What do slings and shackles weigh together? They weigh something.');
   if (crane.hookBlockMass === null || crane.hookBlockMass === 0) return new Missing(`What does the hook block of ${crane.name} weigh? It weighs something.`);
+  const bar = barOver(pick);
+  if (bar !== null && (bar.own === null || bar.own === 0))
+    return new Missing(`What does the ${rigWords[bar.kind]} of ${piece.mark} weigh? It weighs something.`);
   const below = [
+    ...(bar ? [{ what: bar.name.trim() || capital(rigWords[bar.kind]), mass: bar.own! }] : []),
     { what: 'Slings and shackles', mass: pick.riggingMass },
     { what: 'Hook block', mass: crane.hookBlockMass },
   ];
   if (share) {
     const { outcome, traces } = traced(grossLoad, { parts: [{ what: `Most of ${piece.mark} that this hook carries`, mass: share.most / GRAVITY }, ...below] });
-    const least = share.least / GRAVITY + pick.riggingMass + crane.hookBlockMass;
+    const least = share.least / GRAVITY + (bar?.own ?? 0) + pick.riggingMass + crane.hookBlockMass;
     return outcome.ok ? { mass: outcome.output.mass, least, trace: traces[0]! } : new Missing(outcome.error);
   }
   const bare = weight.bareMass + weight.packingMass + weight.attachmentMass;
@@ -29,6 +40,6 @@ export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | '
       ...below,
     ],
   });
-  const least = weight.light.mass + pick.riggingMass + crane.hookBlockMass;
+  const least = weight.light.mass + (bar?.own ?? 0) + pick.riggingMass + crane.hookBlockMass;
   return outcome.ok ? { mass: outcome.output.mass, least, trace: traces[0]! } : new Missing(outcome.error);
 }

@@ -21,6 +21,8 @@ import type { Turned } from '../lift-turned';
 import type { Piece } from '../schema';
 import { reckonedYield } from '../reckoned-yield';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
+import { barChecks } from './bar';
+import { rigWords } from '../document/rig';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
@@ -64,26 +66,31 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
           ),
         ]
       : [];
+  // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece.
+  if (drawn.rig && hook === 'main' && (drawn.second || turned || isTurned(plan, drawn)))
+    asked.push(
+      missingCheck(
+        place('pick.rig', calc.id, source),
+        'count',
+        `${piece.mark} is said to hang by ${drawn.rig.kind === 'legs' ? 'three or four legs' : `a ${rigWords[drawn.rig.kind]}`}, and ${drawn.second ? 'on two hooks' : 'is turned upright on one sling'}. Which is it?`,
+      ),
+    );
   if (hanging instanceof Missing)
     return [...asked, missingCheck(place('rigging.tension', calc.id, source), 'force', `The slings cannot be worked out. ${hanging.questions.join(' ')}`)];
   if ('impossible' in hanging)
     return [...asked, flatStop(place('rigging.closes', calc.id, source), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
   const body = hook === 'main' && !(weight instanceof Missing) ? bodyChecks(context, picked, weight, hanging) : [];
-  if (hanging.way !== 'slung') return [...asked, plumbTension(context, picked, hanging, tensionAt), ...sharedChecks(context, picked, place), ...body];
+  if (hanging.way !== 'slung' && hanging.way !== 'bar')
+    return [...asked, plumbTension(context, picked, hanging, tensionAt), ...sharedChecks(context, picked, place), ...body];
   const checks: Check[] = [tensionCheck(context, picked, hanging, tensionAt)];
-  const flattest = hanging.angleDeg[0]! <= hanging.angleDeg[1]! ? 0 : 1;
-  const angleDeg = hanging.angleDeg[flattest]!;
-  const leastDeg = rules.value('slingLeastAngle');
   checks.push(
+    ...(hanging.way === 'slung'
+      ? [angleCheck(context, hanging, place('rigging.angle', riggingHook.id, sourced(source, rules, 'slingLeastAngle', 'slingCautionAngle')))]
+      : []),
+    ...barChecks(context, picked, hanging, place),
     ratioCheck(
-      place('rigging.angle', riggingHook.id, sourced(source, rules, 'slingLeastAngle', 'slingCautionAngle')),
-      { demand: leastDeg, capacity: angleDeg, quantity: 'angle', caution: leastDeg / rules.value('slingCautionAngle'), inclusive: true },
-      { code: 'sling.angle', leg: flattest === 0 ? 'the left one' : 'the right one', angleDeg, leastDeg },
-      [hanging.trace],
-    ),
-    ratioCheck(
-      place('rigging.tilt', riggingHook.id, sourced(source, rules, 'tiltMost', 'tiltCaution')),
+      place('rigging.tilt', hanging.trace.calc, sourced(source, rules, 'tiltMost', 'tiltCaution')),
       {
         demand: Math.abs(hanging.tiltDeg),
         capacity: rules.value('tiltMost'),
@@ -96,6 +103,19 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     ),
   );
   return [...asked, ...checks, ...body];
+}
+
+/** The flattest of the legs. */
+function angleCheck({ rules }: Context, hanging: Hanging, place: Place): Check {
+  const flattest = hanging.angleDeg[0]! <= hanging.angleDeg[1]! ? 0 : 1;
+  const angleDeg = hanging.angleDeg[flattest]!;
+  const leastDeg = rules.value('slingLeastAngle');
+  return ratioCheck(
+    place,
+    { demand: leastDeg, capacity: angleDeg, quantity: 'angle', caution: leastDeg / rules.value('slingCautionAngle'), inclusive: true },
+    { code: 'sling.angle', leg: flattest === 0 ? 'the left one' : 'the right one', angleDeg, leastDeg },
+    [hanging.trace],
+  );
 }
 
 /** One sling that carries all that hangs on its hook, plumb. */
@@ -196,7 +216,7 @@ function bodyChecks(context: Context, { pick, piece, turned }: PickContext, weig
   const checks: Check[] = [];
 
   const bending = bendingCapacity(section, reckonedYield(piece), rules, null);
-  const squeeze = hanging.way === 'slung' ? hanging.tension[0]! * Math.cos((hanging.angleDeg[0]! * Math.PI) / 180) * factor : 0;
+  const squeeze = hanging.squeeze * factor;
   const between = piece.length - left - right;
   const radius = section.rWeak ?? Math.sqrt(section.iWeak / section.area);
   const column = { yield: reckonedYield(piece), modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };

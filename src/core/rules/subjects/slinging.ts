@@ -1,4 +1,4 @@
-import { alike, both, bound, memory, practice, under, type Threshold } from '../threshold';
+import { alike, both, bound, memory, over, practice, under, type Threshold } from '../threshold';
 
 export const slinging = {
   slingCaution: {
@@ -31,6 +31,29 @@ export const slinging = {
     value: alike(45),
     least: 5,
     most: 85,
+    floor: null,
+    source: both(practice()),
+  },
+  legsCounted: {
+    key: 'legsCounted',
+    title: 'Legs counted to carry where a piece hangs on four',
+    kind: 'factor',
+    value: { 'us-asd': 2, 'eu-ls': 3 },
+    least: 2,
+    most: 4,
+    floor: over({ 'eu-ls': bound(3, 'EN 818-4, four legs rated as three, from memory') }),
+    source: {
+      'us-asd': practice('a stiff piece hangs on two legs across from one another'),
+      'eu-ls': memory('EN 818-4: four legs are rated as three'),
+    },
+  },
+  slingPlumb: {
+    key: 'slingPlumb',
+    title: 'Most that a sling under a spreader may hang out of plumb',
+    kind: 'angle',
+    value: alike(6),
+    least: 0.5,
+    most: 45,
     floor: null,
     source: both(practice()),
   },
