@@ -28,6 +28,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       return plan.site.obstructions.find((one) => one.id === ref.id)?.at ?? null;
     case 'zone':
       return plan.site.zones?.find((one) => one.id === ref.id)?.at ?? null;
+    case 'signaller':
+      return plan.site.signallers?.find((one) => one.id === ref.id)?.at ?? null;
     case 'powerLine':
       return plan.site.powerLines.find((one) => one.id === ref.id)?.from ?? null;
     case 'powerLineEnd':
@@ -50,6 +52,7 @@ const stationOf: Record<Ref['kind'], StationId> = {
   stand: 'gear',
   obstruction: 'gear',
   zone: 'gear',
+  signaller: 'gear',
   powerLine: 'gear',
   powerLineEnd: 'gear',
   leg: 'wayIn',
@@ -69,6 +72,7 @@ export function boardHands(store: JobStore, step: number) {
     else if (ref.kind === 'stand') act({ name: 'editStand', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'obstruction') act({ name: 'editObstruction', args: { id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'zone') act({ name: 'editIn', args: { list: 'zones', id: ref.id, changes: { at } } }, group);
+    else if (ref.kind === 'signaller') act({ name: 'editIn', args: { list: 'signallers', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'powerLineEnd') act({ name: 'editPowerLine', args: { id: ref.id, changes: ref.end === 'from' ? { from: at } : { to: at } } }, group);
     else if (ref.kind === 'powerLine') {
       // The whole line goes along with the end it is held by.

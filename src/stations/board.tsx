@@ -21,6 +21,7 @@ const movesAbove = (ref: Ref) =>
   ref.kind === 'start' ||
   ref.kind === 'obstruction' ||
   ref.kind === 'zone' ||
+  ref.kind === 'signaller' ||
   ref.kind === 'powerLine' ||
   ref.kind === 'powerLineEnd' ||
   ref.kind === 'leg' ||

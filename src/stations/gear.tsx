@@ -175,7 +175,11 @@ function CraneFields({ crane }: { crane: Crane }) {
     counterweightOf(crane) !== null ||
     chartsOf(plan, crane).some(({ chartCounterweight = null }) => chartCounterweight !== null) ||
     plan.stands.some((one) => one.crane === crane.id && (one.counterweight ?? null) !== null);
-  const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `crane ${field}`);
+  const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `${crane.id} ${field}`);
+  const cab = (changes: { height?: number | null; ahead?: number; left?: number }) => {
+    const { ahead, left, height } = { ahead: 0, left: 0, height: null, ...crane.cab, ...changes };
+    return edit({ cab: height === null ? null : { ahead, left, height } }, 'cab');
+  };
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
     figure(label, 'length', saidOf(crane, key, crane[key]), (value) => edit({ [key]: value }, key));
   const part = (index: number, mass: number) => edit({ parts: crane.parts.map((one, i) => (i === index ? { ...one, mass } : one)) }, `part ${index}`);
@@ -192,6 +196,9 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Tail swing radius', 'tailRadius')}
         {length('Outriggers, front to rear', 'baseLength')}
         {length('Outriggers, side to side', 'baseWidth')}
+        {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'as the foot pin' })}
+        {crane.cab && figure('Eyes ahead of slew centre', 'length', crane.cab.ahead, (ahead) => cab({ ahead }))}
+        {crane.cab && figure('Eyes to the left', 'length', crane.cab.left, (left) => cab({ left }))}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
       </Group>
       <Group title="What its parts weigh, for the ground">

@@ -63,13 +63,17 @@ function Best({ pick }: { pick: Pick }) {
       <Points name="As it is" points={now} />
       {best ? (
         same ? (
-          <p className="pt-1">Of {found.tried.length} places looked at, none asks less of the piece.</p>
+          <p className="pt-1">
+            {found.tried.length === 1 ? 'It hangs level below the ends of its bar.' : `Of ${found.tried.length} places looked at, none asks less of the piece.`}
+          </p>
         ) : (
           <>
             <Points name="Least asked of the piece" points={best} />
             <p className="flex flex-wrap items-baseline gap-2 pt-1.5">
               <SmallButton onClick={() => take(best)}>Pick it up there</SmallButton>
-              <span className="text-soft">of {found.tried.length} places looked at, level, legs at 60°</span>
+              <span className="text-soft">
+                {found.tried.length === 1 ? 'level below the ends of its bar' : `of ${found.tried.length} places looked at, level, legs at 60°`}
+              </span>
             </p>
           </>
         )

@@ -197,7 +197,9 @@ function PickFields({ pick }: { pick: Pick }) {
         )}
         {!turned && !second && !isUnslung(plan, pick) && <PickPointTools pick={pick} />}
         {turned && second && figure('Sling of the second hook', 'length', legs?.right ?? null, (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
-        {open(turned || second ? 'Rating of the sling' : 'Rating of one leg', 'mass', pick.slingRating, (slingRating) => edit({ slingRating }, 'rating'))}
+        {open(turned || second ? 'Rating of the sling' : barred ? 'Rating of a sling below' : 'Rating of one leg', 'mass', pick.slingRating, (slingRating) =>
+          edit({ slingRating }, 'rating'),
+        )}
         {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
       {(pick.rig || (!turned && !second)) && <RigFields pick={pick} />}

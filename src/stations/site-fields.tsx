@@ -1,7 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import type { PowerLine, Zone } from '@/core/plan/schema';
+import type { PowerLine, Signaller, Zone } from '@/core/plan/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
@@ -46,6 +46,7 @@ export function SiteFields() {
         closed: null,
       },
     });
+  const addSignaller = () => act('addTo', { list: 'signallers', thing: { id: freshId('s'), unsaid: ['at'], name: '', at: { x: 2, y: 2 }, eye: null } });
   return (
     <section className="space-y-3">
       <Group
@@ -60,6 +61,9 @@ export function SiteFields() {
             </SmallButton>
             <SmallButton onClick={addZone}>
               <Plus size={13} aria-hidden /> Zone
+            </SmallButton>
+            <SmallButton onClick={addSignaller}>
+              <Plus size={13} aria-hidden /> Signals
             </SmallButton>
           </span>
         }
@@ -92,10 +96,35 @@ export function SiteFields() {
       {(plan.site.zones ?? []).map((one) => (
         <ZoneFields key={one.id} zone={one} />
       ))}
+      {(plan.site.signallers ?? []).map((one) => (
+        <SignallerFields key={one.id} signaller={one} />
+      ))}
       {plan.site.powerLines.map((one) => (
         <PowerLineFields key={one.id} line={one} />
       ))}
     </section>
+  );
+}
+
+/** Somebody who signals where the operator does not see the load. */
+function SignallerFields({ signaller }: { signaller: Signaller }) {
+  const edit = useEdit('signallers', signaller.id);
+  const { figure, open, words } = useInputs();
+  const { at, eye, name } = signaller;
+  return (
+    <Fold
+      thing={signaller.id}
+      title={name || 'Signal person'}
+      note="signals where the operator does not see the load"
+      tools={<ThingTools station="gear" list="signallers" thing={{ id: signaller.id, name: name || 'signal person' }} />}
+    >
+      <Pair>
+        {words('Signals', name, (next) => edit({ name: next }, 'name'), { placeholder: 'nobody yet' })}
+        {open('Eyes at level', 'length', eye, (next) => edit({ eye: next }, 'eye'))}
+        {figure('Stands, east', 'length', saidOf(signaller, 'at', at.x), (x) => edit({ at: { ...at, x } }, 'x'))}
+        {figure('Stands, north', 'length', saidOf(signaller, 'at', at.y), (y) => edit({ at: { ...at, y } }, 'y'))}
+      </Pair>
+    </Fold>
   );
 }
 

@@ -24,6 +24,7 @@ export type Ref =
   | { kind: 'stand'; id: string }
   | { kind: 'obstruction'; id: string }
   | { kind: 'zone'; id: string }
+  | { kind: 'signaller'; id: string }
   | { kind: 'powerLine'; id: string }
   | { kind: 'powerLineEnd'; id: string; end: 'from' | 'to' }
   | { kind: 'leg'; id: string }

@@ -85,7 +85,11 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);
-  return [...zones, ...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
+  const people = (plan.site.signallers ?? []).flatMap((one): Shape[] => [
+    { shape: 'dot', centre: one.at, size: 5, style: { fill: 'gear', stroke: 'paper', width: 1 }, of: { kind: 'signaller', id: one.id } },
+    { shape: 'label', at: one.at, text: one.name || 'signal person', ink: 'gear', sides: ['above', 'below', 'left', 'right'] },
+  ]);
+  return [...zones, ...people, ...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
 }
 
 function bearingShapes(plan: Plan, moment: Moment): Shape[] {

@@ -27,6 +27,7 @@ export const aboutKinds = [
   'powerLine',
   'obstruction',
   'zone',
+  'signaller',
   'opening',
   'pattern',
   'spanLine',

@@ -162,6 +162,15 @@ const craneSchema = closed({
   baseWidth: positive('m', 'outriggers, left to right', { maximum: 40 }),
   tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
+  cab: Type.Optional(
+    nullable(
+      closed({
+        ahead: real('m', { description: 'operator’s eyes along the boom from the slew centre', minimum: -10, maximum: 20 }),
+        left: real('m', { description: 'to the left of the boom', minimum: -10, maximum: 10 }),
+        height: nonNegative('m', 'above the ground the crane stands on', { maximum: 200 }),
+      }),
+    ),
+  ),
   linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
 });
 
@@ -396,6 +405,18 @@ export const planSchema = Type.Object(
           { maxItems: 500, description: 'what no load is carried over unless it is closed' },
         ),
       ),
+      signallers: Type.Optional(
+        Type.Array(
+          closed({
+            id: id(),
+            unsaid: unsaid(),
+            name: text('who signals where the operator does not see the load'),
+            at: place(),
+            eye: nullable(real('m', { description: 'level of the eyes' })),
+          }),
+          { maxItems: 200 },
+        ),
+      ),
       forecastGust: nullable(nonNegative('m/s', 'for the shift of the lift')),
       standingGust: Type.Optional(nullable(nonNegative('m/s', 'that may come while steel stands that is not braced yet'))),
     }),
@@ -487,4 +508,5 @@ export type Move = Plan['moves'][number];
 export type MoveKind = Move['kind'];
 export type Obstruction = Plan['site']['obstructions'][number];
 export type Zone = NonNullable<Plan['site']['zones']>[number];
+export type Signaller = NonNullable<Plan['site']['signallers']>[number];
 export type PowerLine = Plan['site']['powerLines'][number];

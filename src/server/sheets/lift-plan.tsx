@@ -176,6 +176,9 @@ export function briefingPages({ head, paper, evaluation }: SheetWork): ReactElem
           <Line2 label="Planned by" value={plan.people.planner || UNKNOWN} />
           <Line2 label="Checked by" value={plan.people.checker || UNKNOWN} />
           <Line2 label="Gusts forecast" value={show(plan.site.forecastGust, 'speed')} />
+          {(plan.site.signallers ?? []).map(({ id, name, at }) => (
+            <Line2 key={id} label="Signals" value={`${name || UNKNOWN}, at ${show(at.x, 'length')} east, ${show(at.y, 'length')} north`} />
+          ))}
           {(zones.length > 0 || plan.site.powerLines.length > 0) && <Text style={styles.heading}>Nobody and nothing there</Text>}
           {zones.map((zone) => (
             <Line2 key={zone.id} label={zone.name} value={zone.closed ? `closed: ${zone.closed.how} (${zone.closed.by})` : 'OPEN: not lifted over'} />

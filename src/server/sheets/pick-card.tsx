@@ -11,8 +11,9 @@ import { counterweightOf } from '@/core/plan/duties';
 import type { Hanging } from '@/core/plan/hanging';
 import type { HookOf } from '@/core/plan/lift-two';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
+import { describe } from '@/core/plan/describe';
 import { Missing } from '@/core/plan/missing';
-import type { Pick, Rig } from '@/core/plan/schema';
+import type { Pick, Plan, Rig } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { rulesOf } from '@/core/rules/rule-sets';
@@ -136,6 +137,10 @@ export function pickCardPages(work: SheetWork): ReactElement[] {
   ];
 }
 
+/** Where the operator does not see the load, and who signals there: on every card, also where that is settled. */
+const blindLines = (plan: Plan, checks: readonly Check[]): string[] =>
+  (plan.site.signallers ?? []).length === 0 ? [] : checks.flatMap((check) => (check.id === 'lift.sight' ? [describe(check, plan.job.units)] : []));
+
 function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {
   const plan = settle(head.plan);
   const { checks, replay } = evaluation;
@@ -197,6 +202,11 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
           One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is
           over the figure above.
         </Text>
+        {blindLines(plan, mine).map((words) => (
+          <Text key={words} style={{ fontWeight: 600 }}>
+            {words}
+          </Text>
+        ))}
         <View style={[styles.row, { flexWrap: 'wrap' }]}>
           <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
           <Blank width="25%" label="Tag lines held by" />

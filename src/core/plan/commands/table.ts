@@ -22,6 +22,7 @@ import type {
   Permit,
   Pick,
   Raise,
+  Signaller,
   Zone,
   Piece,
   Plan,
@@ -79,6 +80,7 @@ export interface Lists {
   picks: Pick;
   raises: Raise;
   zones: Zone;
+  signallers: Signaller;
   trucks: Truck;
   turns: Turn;
   permits: Permit;
@@ -210,6 +212,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return (plan.duties ??= []);
     case 'zones':
       return (plan.site.zones ??= []);
+    case 'signallers':
+      return (plan.site.signallers ??= []);
     default:
       return plan[name];
   }
@@ -312,6 +316,7 @@ const listWord: Record<ListName, string> = {
   picks: 'pick',
   raises: 'lift without a crane',
   zones: 'zone',
+  signallers: 'signal person',
   trucks: 'truck',
   turns: 'turn of the road',
   permits: 'permit',

@@ -13,6 +13,7 @@ import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { raiseChecks } from './raises';
 import { weightCheck } from './rigging';
+import { callerChecks } from './sight';
 import { liftChecks } from './ways-up';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
@@ -79,6 +80,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     ...gear,
     plan.duties,
     plan.site,
+    plan.people,
     plan.bearings,
     plan.moves,
     structure.pieces,
@@ -139,6 +141,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
     ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
+    ...callerChecks(context),
     ...raiseChecks(context),
     ...craneSizeChecks(context),
     ...orderChecks(context),

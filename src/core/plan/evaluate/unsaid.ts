@@ -44,6 +44,7 @@ const askedOf = (plan: Plan): Asked[] => [
   ),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.site.zones ?? [], 'zone', 'gear', named),
+  ...all(plan.site.signallers ?? [], 'signaller', 'gear', (one: { name: string }) => one.name || 'the signal person'),
   ...all(plan.links, 'link', 'measure', named),
   ...all(
     plan.ways.flatMap((way) => way.legs),

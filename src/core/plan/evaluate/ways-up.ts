@@ -11,6 +11,7 @@ import { traced, type Context } from './context';
 import { craneChecks } from './crane';
 import { riggingChecks } from './rigging';
 import { standChecks } from './stand';
+import { sightChecks } from './sight';
 import { zoneChecks } from './zones';
 
 /** One lift from one stand, with the boom that suits it best. */
@@ -34,6 +35,7 @@ export const liftChecks = (context: Context, pick: Pick): Check[] =>
     ...riggingChecks(context, picked),
     ...craneChecks(context, picked),
     ...zoneChecks(context, picked),
+    ...sightChecks(context, picked),
   ]);
 
 /** Booms looked into whole from one stand: those that take least of the chart. */
