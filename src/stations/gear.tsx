@@ -14,6 +14,7 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { SiteFields } from './site-fields';
+import { inspectedOf, YardFields } from './yard-fields';
 import { ThingTools } from './thing-tools';
 import { same, useInputs } from './use-inputs';
 
@@ -28,6 +29,7 @@ export function GearStation() {
     return (
       <Panel title="Gear" about="No crane in this job: lifted by hand or by lifts" station="gear">
         <NewGear />
+        <YardFields />
         <SiteFields />
       </Panel>
     );
@@ -40,6 +42,7 @@ export function GearStation() {
         <ChartFields crane={crane} />
         <CraneFields crane={crane} />
         <NewGear />
+        <YardFields />
         <SiteFields />
       </Panel>
     );
@@ -79,6 +82,7 @@ export function GearStation() {
         ))}
       </div>
       <NewGear />
+      <YardFields />
       <SiteFields />
     </Panel>
   );
@@ -199,6 +203,12 @@ function CraneFields({ crane }: { crane: Crane }) {
         {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'as the foot pin' })}
         {crane.cab && figure('Eyes ahead of slew centre', 'length', crane.cab.ahead, (ahead) => cab({ ahead }))}
         {crane.cab && figure('Eyes to the left', 'length', crane.cab.left, (left) => cab({ left }))}
+        {words('Crane inspected by', crane.inspected?.by ?? '', (by) => edit({ inspected: inspectedOf(crane.inspected, { by }) }, 'inspected by'), {
+          placeholder: 'nobody yet',
+        })}
+        {words('Crane inspected on', crane.inspected?.on ?? '', (on) => edit({ inspected: inspectedOf(crane.inspected, { on }) }, 'inspected on'), {
+          type: 'date',
+        })}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
       </Group>
       <Group title="What its parts weigh, for the ground">

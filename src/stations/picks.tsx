@@ -23,6 +23,7 @@ import { Raises } from './raise-fields';
 import { RigFields } from './rig-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
+import { FromYard } from './yard-fields';
 import { settle } from '@/core/plan/settle';
 import { SmallButton } from '@/ui/small-button';
 
@@ -226,6 +227,7 @@ function PickFields({ pick }: { pick: Pick }) {
         <AlongWay pick={pick} />
         <WaysButton pick={pick} />
       </div>
+      <FromYard gear={pick.gear ?? []} onGear={(gear) => edit({ gear }, 'gear')} />
       <SecondHook pick={pick} stands={stands} turned={turned} />
       <AlikeButton list="picks" id={pick.id} others="picks alike" />
     </>

@@ -9,6 +9,7 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
+import { FromYard } from './yard-fields';
 
 const inWords: Record<RaiseKind, string> = { mastLift: 'mast lifts', hoist: 'hoists', hands: 'hands' };
 
@@ -63,6 +64,7 @@ function RaiseFields({ raise }: { raise: Raise }) {
         {open('Floor may take', 'pressure', raise.floorCarries, (floorCarries) => edit({ floorCarries }, 'floor carries'))}
         {words('Answers for it', raise.by, (by) => edit({ by }, 'by'), { placeholder: 'nobody yet' })}
       </Pair>
+      <FromYard gear={raise.gear ?? []} onGear={(gear) => edit({ gear }, 'gear')} />
       {raise.points.map((point, n) => (
         <section key={point.id} aria-label={point.name} className="border-t border-line pt-2">
           <div className="flex items-center justify-between">

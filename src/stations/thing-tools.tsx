@@ -37,6 +37,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   picks: 'pick',
   raises: 'raise',
   zones: 'zone',
+  yard: 'yard',
   signallers: 'signaller',
   trucks: 'job',
   turns: 'job',

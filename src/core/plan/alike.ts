@@ -61,6 +61,7 @@ const picks: Shared<Pick> = {
   alike: (a, b, plan) => a.stand === b.stand && isTurned(plan, a) === isTurned(plan, b) && (a.second?.stand ?? null) === (b.second?.stand ?? null),
   share: (from, to) => ({
     ...unsaidOf(from, to, ['slingRating', 'riggingMass']),
+    ...((from.gear?.length ?? 0) > 0 && (to.gear?.length ?? 0) === 0 ? { gear: [...from.gear!] } : {}),
     ...Object.fromEntries(
       (['boom', 'liftOver'] as const).flatMap((key) => (from.unsaid?.includes(key) || !to.unsaid?.includes(key) ? [] : [[key, from[key]]])),
     ),

@@ -27,6 +27,7 @@ export const aboutKinds = [
   'powerLine',
   'obstruction',
   'zone',
+  'yard',
   'signaller',
   'opening',
   'pattern',

@@ -16,6 +16,13 @@ export function dayWords(text: string): string {
   return `${date} ${months[(month ?? 1) - 1]} ${year}`;
 }
 
+/** The same day so many months on; the last of a month where that has no such day. */
+export function addMonths(text: string, months: number): string {
+  const [year, month, date] = text.split('-').map(Number) as [number, number, number];
+  const last = new Date(Date.UTC(year, month + months, 0)).getUTCDate();
+  return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last))).toISOString().slice(0, 10);
+}
+
 /** The day of an instant where the reader is, year-month-day. The core has no clock: whoever has one hands the instant in. */
 export function dayOf(now: Date): string {
   const two = (value: number) => String(value).padStart(2, '0');

@@ -20,6 +20,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['lift without a crane', plan.raises ?? []],
   ['thing in the way', plan.site.obstructions],
   ['zone', plan.site.zones ?? []],
+  ['thing of the yard', plan.yard ?? []],
   ['signal person', plan.site.signallers ?? []],
   ['power line', plan.site.powerLines],
   ['move', plan.moves],

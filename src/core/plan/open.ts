@@ -95,6 +95,7 @@ function danglingFaults(plan: Plan): Fault[] {
     stand: ids(plan.stands),
     pick: ids(plan.picks),
     lifted: ids([...plan.pieces, ...plan.structure.pieces]),
+    yard: ids(plan.yard ?? []),
     raised: ids([...plan.survey.openings, ...plan.structure.pieces]),
     holdfast: ids([...allShores(plan), ...plan.links, ...plan.bearings, ...plan.structure.supports, ...plan.structure.pieces]),
     truck: ids(plan.transport.trucks),
@@ -112,7 +113,7 @@ function danglingFaults(plan: Plan): Fault[] {
     if (!has)
       faults.push({
         path,
-        error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind === 'raised' ? 'opening or piece' : kind === 'holdfast' ? 'thing' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
+        error: `${path} names ${kind === 'shoring' ? 'shore' : kind === 'lifted' ? 'piece' : kind === 'raised' ? 'opening or piece' : kind === 'holdfast' || kind === 'yard' ? 'thing' : kind} “${value}”, which the plan does not have: use one of ${[...known[kind]].join(', ') || 'none yet'}.`,
       });
     return has;
   };
@@ -195,6 +196,7 @@ function danglingFaults(plan: Plan): Fault[] {
   faults.push(...twice('cranes and duties', [...plan.cranes, ...(plan.duties ?? [])]));
   plan.picks.forEach((pick, i) => {
     need('lifted', pick.piece, `picks[${i}].piece`);
+    pick.gear?.forEach((id, j) => need('yard', id, `picks[${i}].gear[${j}]`));
     if (known.piece.has(pick.piece) && known.beam.has(pick.piece))
       faults.push({
         path: `picks[${i}].piece`,
@@ -205,6 +207,7 @@ function danglingFaults(plan: Plan): Fault[] {
   });
   (plan.raises ?? []).forEach((raise, i) => {
     need('raised', raise.load, `raises[${i}].load`);
+    raise.gear?.forEach((id, j) => need('yard', id, `raises[${i}].gear[${j}]`));
     raise.points.forEach((point, j) => {
       if (point.kind === 'hoist' && point.hangsOn) need('holdfast', point.hangsOn, `raises[${i}].points[${j}].hangsOn`);
     });

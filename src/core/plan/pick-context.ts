@@ -1,6 +1,7 @@
 import { angleOf, direction, scale, sub, type Vec } from '../geometry/plane';
 import type { HangingResult } from './hanging';
 import { hangBy } from './rigged';
+import { withItsGear } from './yard';
 import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
 import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
@@ -103,7 +104,8 @@ export const hooksOf = (plan: SettledPlan, pick: Pick): PickContext[] => [
   ...(pick.second ? [hookContext(plan, pick, 'second')] : []),
 ];
 
-export function hookContext(plan: SettledPlan, drawn: Pick, hook: HookOf): PickContext {
+export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): PickContext {
+  const drawn = withItsGear(plan, written);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const lifted = liftedBy(plan, drawn);
   const load = loadOf(plan, lifted, rules);

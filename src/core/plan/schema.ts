@@ -6,6 +6,7 @@ import { id, nonNegative, place, positive, real, size, standsOn, text } from './
 import { shoringSchema } from './document/shoring';
 import { raiseSchema } from './document/raise';
 import { rigSchema } from './document/rig';
+import { fromYard, inspectedSchema, yardSchema } from './document/yard';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
@@ -171,6 +172,7 @@ const craneSchema = closed({
       }),
     ),
   ),
+  inspected: Type.Optional(inspectedSchema()),
   linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
 });
 
@@ -213,6 +215,7 @@ const pickSchema = closed({
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
   rig: Type.Optional(nullable(rigSchema)),
+  gear: fromYard(),
   signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(
     nullable(
@@ -359,6 +362,7 @@ export const planSchema = Type.Object(
     duties: Type.Optional(Type.Array(dutySchema, { maxItems: 1000, description: 'further charts of the cranes' })),
     stands: Type.Array(standSchema, { maxItems: 2000 }),
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
+    yard: Type.Optional(Type.Array(yardSchema, { maxItems: 2000, description: 'lifting gear with its papers' })),
     raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
     site: closed({
       obstructions: Type.Array(
@@ -494,6 +498,7 @@ export type Crane = Plan['cranes'][number];
 export type Duty = NonNullable<Plan['duties']>[number];
 export type Stand = Plan['stands'][number];
 export type Pick = Plan['picks'][number];
+export type YardThing = NonNullable<Plan['yard']>[number];
 export type Rig = NonNullable<Pick['rig']>;
 export type Raise = NonNullable<Plan['raises']>[number];
 export type RaisePoint = Raise['points'][number];

@@ -24,6 +24,7 @@ import { DrawingOnPaper } from './drawing';
 import { Block, NotOnThisCard, ToldChecks, UNKNOWN, type Entry } from './card-parts';
 import { RaiseCard } from './raise-card';
 import { Blank, MOST_TOLD, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
+import { yardOf } from '@/core/plan/yard';
 import { settle, type SettledPlan } from '@/core/plan/settle';
 
 /** Checks told in full, so that a card with nothing wrong stays one page. */
@@ -71,7 +72,9 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
   ];
   const rigging = hung ? rigged(show, picked, hung, factor) : [{ label: 'How it hangs', value: UNKNOWN }];
-  return { hook, load, crane: craneLines, rigging };
+  const yard = yardOf(plan);
+  const gear = (pick.gear ?? []).flatMap((id) => yard.get(id)?.name || []);
+  return { hook, load, crane: craneLines, rigging: gear.length === 0 ? rigging : [{ label: 'Gear', value: gear.join(', ') }, ...rigging] };
 }
 
 /** How the piece hangs on this hook: on two legs, on one sling turned upright, or at one of its ends. */

@@ -23,6 +23,7 @@ import type {
   Pick,
   Raise,
   Signaller,
+  YardThing,
   Zone,
   Piece,
   Plan,
@@ -80,6 +81,7 @@ export interface Lists {
   picks: Pick;
   raises: Raise;
   zones: Zone;
+  yard: YardThing;
   signallers: Signaller;
   trucks: Truck;
   turns: Turn;
@@ -210,6 +212,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return (plan.raises ??= []);
     case 'duties':
       return (plan.duties ??= []);
+    case 'yard':
+      return (plan.yard ??= []);
     case 'zones':
       return (plan.site.zones ??= []);
     case 'signallers':
@@ -286,6 +290,12 @@ function freeHolds(plan: Draft<Plan>): void {
     for (const point of raise.points) if (point.kind === 'hoist' && point.hangsOn && !held.has(point.hangsOn)) point.hangsOn = null;
 }
 
+/** Gear that left the yard is in no lift. */
+function freeGear(plan: Draft<Plan>): void {
+  const yard = new Set((plan.yard ?? []).map(({ id }) => id));
+  for (const one of [...plan.picks, ...(plan.raises ?? [])]) if (one.gear) one.gear = one.gear.filter((id) => yard.has(id));
+}
+
 const listWord: Record<ListName, string> = {
   bearings: 'bearing',
   openings: 'opening',
@@ -316,6 +326,7 @@ const listWord: Record<ListName, string> = {
   picks: 'pick',
   raises: 'lift without a crane',
   zones: 'zone',
+  yard: 'thing of the yard',
   signallers: 'signal person',
   trucks: 'truck',
   turns: 'turn of the road',
@@ -333,6 +344,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   removeFrom: (plan, { list, id }) => {
     without(listWith(plan, list, id), id, listWord[list]);
     if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks' || list === 'openings') dropLoose(plan);
+    if (list === 'yard') freeGear(plan);
     freeHolds(plan);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.

@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { closed, nullable } from '../../calc/fields';
 import { id, nonNegative, positive, real, size, text } from './fields';
+import { fromYard } from './yard';
 
 export const raiseKinds = ['mastLift', 'hoist', 'hands'] as const;
 export type RaiseKind = (typeof raiseKinds)[number];
@@ -60,6 +61,7 @@ export const raiseSchema = closed({
   floorCarries: nullable(positive('Pa', 'what the floor may take under the gear')),
   by: text('who answers for it'),
   points: Type.Array(pointSchema, { maxItems: 12 }),
+  gear: fromYard(),
 });
 
 type Raise = Static<typeof raiseSchema>;

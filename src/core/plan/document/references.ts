@@ -17,6 +17,7 @@ export type Kind =
   | 'pick'
   | 'lifted'
   | 'raised'
+  | 'yard'
   | 'holdfast'
   | 'truck'
   | 'permit'

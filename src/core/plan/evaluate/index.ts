@@ -38,6 +38,7 @@ import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
+import { yardChecks } from './yard';
 
 export interface Evaluation {
   verdict: Verdict;
@@ -81,6 +82,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     plan.duties,
     plan.site,
     plan.people,
+    plan.yard,
     plan.bearings,
     plan.moves,
     structure.pieces,
@@ -142,6 +144,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
     ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
     ...callerChecks(context),
+    ...yardChecks(context),
     ...raiseChecks(context),
     ...craneSizeChecks(context),
     ...orderChecks(context),

@@ -11,6 +11,22 @@ export const lifting = {
     floor: null,
     source: both(practice()),
   },
+  inspectCrane: {
+    key: 'inspectCrane',
+    title: 'Months an inspection of a crane is good for',
+    kind: 'count',
+    value: alike(12),
+    least: 1,
+    most: 60,
+    floor: over({
+      'us-asd': bound(12, '29 CFR 1926.1412(f), every twelve months, from memory'),
+      'eu-ls': bound(12, 'European practice for cranes, twelve months, from memory'),
+    }),
+    source: {
+      'us-asd': memory('29 CFR 1926.1412(f): by a qualified person at least every twelve months'),
+      'eu-ls': memory('cranes: thorough examination every twelve months'),
+    },
+  },
   chartCaution: {
     key: 'chartCaution',
     title: 'Caution from this share of the chart',

@@ -57,6 +57,22 @@ export const slinging = {
     floor: null,
     source: both(practice()),
   },
+  inspectGear: {
+    key: 'inspectGear',
+    title: 'Months an inspection of lifting gear is good for',
+    kind: 'count',
+    value: { 'us-asd': 12, 'eu-ls': 6 },
+    least: 1,
+    most: 60,
+    floor: over({
+      'us-asd': bound(12, 'ASME B30.9, a year at the most, from memory'),
+      'eu-ls': bound(6, 'European practice for lifting accessories, six months, from memory'),
+    }),
+    source: {
+      'us-asd': memory('29 CFR 1926.251 and ASME B30.9: looked at before each use, and inspected within the year'),
+      'eu-ls': memory('lifting accessories: thorough examination every six months'),
+    },
+  },
   tiltMost: {
     key: 'tiltMost',
     title: 'Most tilt of a hanging piece',

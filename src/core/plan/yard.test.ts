@@ -1,0 +1,156 @@
+import { demoPlan, quayFootbridge } from '../../../tests/demo-plan';
+import { applyCommand } from './commands/apply';
+import { addMonths } from './day';
+import { describe as words } from './describe';
+import { evaluate } from './evaluate';
+import { openPlan } from './open';
+import type { Plan, YardThing } from './schema';
+import { gearInUse, saidTwice, withItsGear } from './yard';
+
+const TODAY = '2026-11-27';
+const of = (plan: Plan, id: string, today: string | null = TODAY) => evaluate(plan, today).checks.filter((one) => one.id === id);
+const say = (plan: Plan, id: string, today: string | null = TODAY) => of(plan, id, today).map((check) => `${check.verdict}: ${words(check, 'metric')}`);
+const inspected = (on: string, by = 'P. Varga') => ({ by, on });
+const slings = (changes: Partial<YardThing> = {}): YardThing => ({
+  id: 'y1',
+  kind: 'slings',
+  name: 'Set 9',
+  rating: 1000,
+  inspected: inspected('2026-10-12'),
+  ...changes,
+});
+/** The luggage hall with one set of slings in its yard, in its only pick. */
+const hall = (thing: YardThing = slings(), edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = demoPlan();
+  plan.yard = [thing];
+  plan.picks[0]!.gear = [thing.id];
+  edit(plan);
+  return plan;
+};
+
+test.each([
+  ['2026-01-31', 1, '2026-02-28'],
+  ['2024-01-31', 1, '2024-02-29'],
+  ['2026-08-31', 6, '2027-02-28'],
+  ['2026-12-15', 12, '2027-12-15'],
+  ['2026-10-12', 6, '2027-04-12'],
+])('%s and %d months is %s', (on, months, until) => expect(addMonths(on, months)).toBe(until));
+
+describe('papers', () => {
+  test('a crane inspected within the year is good; on the day after it is a stop; by the shorter interval of a job sooner', () => {
+    const plan = demoPlan();
+    plan.cranes[0]!.inspected = inspected('2025-11-27');
+    expect(say(plan, 'crane.inspected')).toEqual([expect.stringMatching(/^clear: .*good until 2026-11-27/)]);
+    expect(say(plan, 'crane.inspected', '2026-11-28')).toEqual([expect.stringMatching(/^stop: .*ran out on 2026-11-27/)]);
+    plan.job.thresholds.inspectCrane = 3;
+    expect(say(plan, 'crane.inspected')[0]).toMatch(/^stop: .*good for 3/);
+    plan.job.thresholds.inspectCrane = 24;
+    expect(of(plan, 'rules.floor')).toHaveLength(1);
+  });
+
+  test.each<[string, Plan['cranes'][number]['inspected'], RegExp]>([
+    ['nobody said', null, /When was .* last inspected/],
+    ['of nobody', inspected('2026-06-18', ' '), /names nobody/],
+    ['of no day', inspected('', 'P. Varga'), /has no date/],
+    ['still to come', inspected('2026-12-24'), /still to come/],
+    ['of no calendar', inspected('2026-02-30'), /not a date/],
+  ])('an inspection %s is asked about', (_, record, says) => {
+    const plan = demoPlan();
+    plan.cranes[0]!.inspected = record;
+    const [row] = of(plan, 'crane.inspected');
+    expect(row!.verdict).toBe('missing');
+    expect(words(row!, 'metric')).toMatch(says);
+  });
+
+  test('each crane that stands somewhere has its own; one that stands nowhere is not asked', () => {
+    const plan = demoPlan();
+    plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2', name: 'Second', inspected: null });
+    expect(of(plan, 'crane.inspected')).toHaveLength(1);
+    plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's2', name: 'S2', crane: 'c2', at: { x: 60, y: 60 } });
+    expect(of(plan, 'crane.inspected').map(({ about, verdict }) => [about.id, verdict])).toEqual([
+      [plan.cranes[0]!.id, 'clear'],
+      ['c2', 'missing'],
+    ]);
+  });
+
+  test('gear in use is good for six months in Europe and twelve in America; what only lies there is not asked', () => {
+    const plan = hall(slings({ inspected: inspected('2026-04-01') }));
+    expect(say(plan, 'gear.inspected')[0]).toMatch(/^stop: Set 9 .*ran out on 2026-10-01/);
+    plan.job.ruleSet = 'us-asd';
+    expect(say(plan, 'gear.inspected')[0]).toMatch(/^clear: .*good until 2027-04-01/);
+    plan.picks[0]!.gear = [];
+    expect(of(plan, 'gear.inspected')).toEqual([]);
+    expect(say(plan, 'gear.named')).toEqual([expect.stringMatching(/^missing: With which slings of the yard is TB1 lifted/)]);
+    plan.yard = [slings({ kind: 'shackles' })];
+    expect(of(plan, 'gear.named')).toEqual([]);
+  });
+});
+
+describe('what a tag says', () => {
+  test('the lower of two ratings governs, whichever it is, and it is asked which is right', () => {
+    const tension = (plan: Plan) => of(plan, 'rigging.tension')[0]!;
+    const half = hall(slings({ rating: 500 }));
+    expect(tension(half).capacity).toBeCloseTo(tension(demoPlan()).capacity! / 2, 6);
+    expect(say(half, 'gear.rating')).toEqual([
+      expect.stringMatching(/^missing: TB1: the pick says 1\s?000\skg for one leg of its slings, and its tag in the yard 500\skg/),
+    ]);
+    const twice = hall(slings({ rating: 2000 }));
+    expect(tension(twice).capacity).toBe(tension(demoPlan()).capacity);
+    expect(of(twice, 'gear.rating')).toHaveLength(1);
+    expect(of(hall(), 'gear.rating')).toEqual([]);
+  });
+
+  test('where the pick says nothing the tag does; of several sets the weakest', () => {
+    const plan = hall(slings(), (one) => {
+      one.picks[0]!.slingRating = null;
+      one.yard!.push(slings({ id: 'y2', rating: 800 }), slings({ id: 'y3', kind: 'shackles', rating: 10 }));
+      one.picks[0]!.gear = ['y1', 'y2', 'y3'];
+    });
+    expect(withItsGear(plan, plan.picks[0]!).slingRating).toBe(800);
+    expect(saidTwice(plan, plan.picks[0]!)).toEqual([]);
+    expect(of(plan, 'rigging.tension')[0]!.verdict).not.toBe('missing');
+  });
+
+  test('the plate of a bar is held against the yard too', () => {
+    const plan = quayFootbridge();
+    plan.yard!.find(({ id }) => id === 'y-bar')!.rating = 3000;
+    expect(of(plan, 'rigging.bar').map(({ verdict }) => verdict)).toEqual(['stop', 'stop']);
+    expect(of(plan, 'gear.rating')).toHaveLength(2);
+  });
+});
+
+describe('one thing in one place at a time', () => {
+  test('slings go from one lift to the next once the first has let go', () => {
+    const plan = quayFootbridge();
+    expect(of(plan, 'gear.twice')).toEqual([]);
+    const uses = gearInUse(plan);
+    expect(uses).toHaveLength(4);
+    expect(uses.every(({ from, to }) => from < to && Number.isFinite(to))).toBe(true);
+  });
+
+  test('slung with them while the first still hangs is a stop at that move, named', () => {
+    const plan = quayFootbridge();
+    // The first girder is let go only at the end.
+    const at = plan.moves.findIndex((move) => move.kind === 'piece.letGo' && move.beam === 'g1a');
+    plan.moves.push(...plan.moves.splice(at, 1));
+    const rows = of(plan, 'gear.twice');
+    expect(rows.length).toBeGreaterThan(0);
+    expect(rows.every(({ verdict, about }) => verdict === 'stop' && about.kind === 'yard')).toBe(true);
+    expect(words(rows[0]!, 'metric')).toMatch(/still holds G1a when G2a is slung with it/);
+    expect(rows.some(({ move }) => move !== null && plan.moves.some(({ id }) => id === move))).toBe(true);
+    // Other slings for the second: nothing is in two places but what both share.
+    plan.yard!.push(slings({ id: 'y-more', rating: 5000 }));
+    for (const pick of plan.picks) if (pick.id !== 'k1') Object.assign(pick, { gear: ['y-more'], rig: null, legs: { left: 5.5, right: 5.5 } });
+    expect(of(plan, 'gear.twice')).toEqual([]);
+  });
+});
+
+test('a thing taken out of the yard is in no lift, and a lift that names none of the yard is refused', () => {
+  const plan = hall();
+  const { plan: without } = applyCommand(plan, { name: 'removeFrom', args: { list: 'yard', id: 'y1' } }) as { plan: Plan };
+  expect(without.yard).toEqual([]);
+  expect(without.picks[0]!.gear).toEqual([]);
+  const opened = openPlan(JSON.parse(JSON.stringify({ ...plan, yard: [] })));
+  expect(opened).toMatchObject({ ok: false });
+  expect(JSON.stringify(opened)).toContain('picks[0].gear[0]');
+});

@@ -1,0 +1,89 @@
+import type { Pick, Plan, Raise, YardThing } from './schema';
+
+/** A lift, by a crane or without, and the moves between which its gear is in use: `to` Infinity where nothing lets it go. */
+export interface InUse {
+  by: Pick | Raise;
+  how: 'pick' | 'raise';
+  gear: readonly string[];
+  from: number;
+  to: number;
+}
+
+/** Which lifts a thing of the yard hangs in, and from which move to which. A lift that no move makes uses nothing yet. */
+export function gearInUse(plan: Plan): InUse[] {
+  const began = new Map<string, number>();
+  const ended = new Map<string, number>();
+  const begin = (id: string, at: number) => began.has(id) || began.set(id, at);
+  plan.moves.forEach((move, at) => {
+    switch (move.kind) {
+      case 'piece.sling':
+      case 'pick.trial':
+      case 'pick.lift':
+        begin(move.pick, at);
+        break;
+      case 'hook.release':
+        ended.set(move.pick, at);
+        break;
+      case 'piece.hang':
+        begin(move.pick ?? move.beam, at);
+        begin(move.beam, at);
+        break;
+      case 'piece.letGo':
+        if (move.keeps === 0) ended.set(move.beam, at);
+        break;
+      case 'member.set':
+        begin(move.opening, at);
+        ended.set(move.opening, at);
+        break;
+    }
+  });
+  const of = (by: Pick | Raise, how: InUse['how'], load: string): InUse[] => {
+    const from = began.get(by.id) ?? (how === 'raise' ? began.get(load) : undefined);
+    const gear = by.gear ?? [];
+    return from === undefined || gear.length === 0 ? [] : [{ by, how, gear, from, to: ended.get(by.id) ?? ended.get(load) ?? Infinity }];
+  };
+  return [...plan.picks.flatMap((one) => of(one, 'pick', one.piece)), ...(plan.raises ?? []).flatMap((one) => of(one, 'raise', one.load))];
+}
+
+const things = new WeakMap<readonly YardThing[], ReadonlyMap<string, YardThing>>();
+/** The things of the yard by their ids. */
+export function yardOf({ yard = [] }: Plan): ReadonlyMap<string, YardThing> {
+  let known = things.get(yard);
+  if (!known) things.set(yard, (known = new Map(yard.map((one) => [one.id, one]))));
+  return known;
+}
+
+/** The least that slings, and a bar, of the yard are rated for; null where none of them says. */
+function least(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number | null {
+  const all = yardOf(plan);
+  const said = gear.flatMap((id) => {
+    const one = all.get(id);
+    return one?.kind === kind && one.rating !== null ? [one.rating] : [];
+  });
+  return said.length === 0 ? null : Math.min(...said);
+}
+
+const lower = (a: number | null, b: number | null): number | null => (a === null ? b : b === null ? a : Math.min(a, b));
+
+/** A pick with the gear it is lifted with: of what it says itself and what the tag in the yard says, the lower figure governs. */
+export function withItsGear(plan: Plan, pick: Pick): Pick {
+  if (!pick.gear || pick.gear.length === 0) return pick;
+  // A tag speaks of a straight pull: what a sling is good for round a piece that is turned up, the pick says.
+  const open = pick.slingRating === null && pick.turned;
+  const slingRating = open ? null : lower(pick.slingRating, least(plan, pick.gear, 'slings'));
+  const { rig } = pick;
+  return { ...pick, slingRating, ...(rig && rig.kind !== 'legs' ? { rig: { ...rig, rating: lower(rig.rating, least(plan, pick.gear, 'spreader')) } } : {}) };
+}
+
+/** What is said of the gear of a pick twice, and not alike. */
+export function saidTwice(plan: Plan, pick: Pick): { what: string; here: number; tag: number }[] {
+  const gear = pick.gear ?? [];
+  const { rig } = pick;
+  const pairs = [
+    { what: 'one leg of its slings', here: pick.slingRating, tag: least(plan, gear, 'slings') },
+    { what: 'its bar', here: rig && rig.kind !== 'legs' ? rig.rating : null, tag: least(plan, gear, 'spreader') },
+  ];
+  return pairs.flatMap(({ what, here, tag }) => (here === null || tag === null || Math.abs(here / tag - 1) <= SAME ? [] : [{ what, here, tag }]));
+}
+/** Figures this close are the same but for rounding. */
+const SAME = 0.01;

@@ -1,0 +1,112 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import type { Fault } from '@/core/calc/schema';
+import { yardKinds, yardWords } from '@/core/plan/document/yard';
+import type { YardThing } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { SmallButton } from '@/ui/small-button';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { freshId } from './fresh-id';
+import { useAct, usePlan } from './job-context';
+import { Group } from './panel';
+import { ThingTools } from './thing-tools';
+import { useEdit } from './use-edit';
+import { useInputs } from './use-inputs';
+
+/** Lifting gear with its papers, which the lifts of this job take from. */
+export function YardFields() {
+  const yard = usePlan().yard ?? [];
+  const act = useAct();
+  const add = () => act('addTo', { list: 'yard', thing: { id: freshId('y'), kind: 'slings', name: '', rating: null, inspected: null } });
+  return (
+    <section className="space-y-1">
+      <Group
+        title="Yard"
+        tools={
+          <SmallButton onClick={add}>
+            <Plus size={13} aria-hidden /> Lifting gear
+          </SmallButton>
+        }
+      >
+        {yard.length === 0 && (
+          <p className="col-span-2 text-[13px] text-soft">
+            Slings, shackles, bars and hoists with their tags and inspections. Each lift then says which of them it is made with.
+          </p>
+        )}
+      </Group>
+      {yard.map((one) => (
+        <YardThingFields key={one.id} thing={one} />
+      ))}
+    </section>
+  );
+}
+
+const kinds = yardKinds.map((kind) => [kind, yardWords[kind]] as const);
+const nameOf = ({ name, kind }: YardThing): string => name || yardWords[kind];
+
+function YardThingFields({ thing }: { thing: YardThing }) {
+  const plan = usePlan();
+  const edit = useEdit('yard', thing.id);
+  const { open, words, choice } = useInputs();
+  const { inspected, kind, name, rating } = thing;
+  const say = (changes: Partial<NonNullable<YardThing['inspected']>>, field: string) => edit({ inspected: inspectedOf(inspected, changes) }, field);
+  const uses = [...plan.picks, ...(plan.raises ?? [])].filter(({ gear }) => gear?.includes(thing.id)).length;
+  return (
+    <Fold
+      thing={thing.id}
+      title={nameOf(thing)}
+      note={`${yardWords[kind]}${rating === null ? '' : `, ${formatQuantity(rating, 'mass', plan.job.units)}`}, in ${uses === 1 ? 'one lift' : `${uses} lifts`}`}
+      tools={<ThingTools station="gear" list="yard" thing={{ id: thing.id, name: nameOf(thing) }} />}
+    >
+      <Pair>
+        {words('Number on it', name, (next) => edit({ name: next }, 'name'))}
+        {choice('Gear is', kind, kinds, (next) => edit({ kind: next }, 'kind'))}
+        {open('Its tag says', 'mass', rating, (next) => edit({ rating: next }, 'rating'))}
+        {words('Inspected by', inspected?.by ?? '', (by) => say({ by }, 'by'), { placeholder: 'nobody yet' })}
+        {words('Inspected on', inspected?.on ?? '', (on) => say({ on }, 'on'), { type: 'date' })}
+      </Pair>
+    </Fold>
+  );
+}
+
+/** An inspection with what is now said of it; none where nothing is. */
+export function inspectedOf(now: YardThing['inspected'] | undefined, changes: { by?: string; on?: string }): YardThing['inspected'] {
+  const next = { by: '', on: '', ...now, ...changes };
+  return next.by.trim() === '' && next.on.trim() === '' ? null : next;
+}
+
+/** Which things of the yard a lift is made with. */
+export function FromYard({ gear, onGear }: { gear: readonly string[]; onGear: (gear: string[]) => Fault[] | null }) {
+  const yard = usePlan().yard ?? [];
+  const left = yard.filter(({ id }) => !gear.includes(id));
+  if (yard.length === 0) return null;
+  return (
+    <Group title="With gear of the yard">
+      <ul aria-label="Gear of this lift" className="col-span-2 flex flex-wrap gap-1.5">
+        {gear.map((id) => {
+          const one = yard.find((thing) => thing.id === id);
+          return one ? (
+            <li key={id} className="flex items-center gap-1 rounded border border-line px-1.5 py-0.5 text-[13px]">
+              {nameOf(one)}
+              <SmallButton danger label={`Without ${nameOf(one)}`} onClick={() => onGear(gear.filter((each) => each !== id))}>
+                <X size={13} />
+              </SmallButton>
+            </li>
+          ) : null;
+        })}
+        {gear.length === 0 && <li className="text-[13px] text-soft">none named yet</li>}
+      </ul>
+      {left.length > 0 && (
+        <div className="col-span-2">
+          <ChoiceField
+            label="Take from the yard"
+            value="none"
+            choices={[{ value: 'none', label: 'choose …' }, ...left.map((one) => ({ value: one.id, label: `${nameOf(one)}, ${yardWords[one.kind]}` }))]}
+            onValue={(id) => id !== 'none' && onGear([...gear, id])}
+          />
+        </div>
+      )}
+    </Group>
+  );
+}
