@@ -50,7 +50,7 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
     calc: 'record',
     source: SOURCE,
   };
-  const from = crane.cab ? 'the cab' : 'over the slew centre, where its cab is taken to be,';
+  const from = crane.cab ? 'the cab' : 'over the slew centre (nobody says where its cab is)';
   const clear = (words: string) => {
     const row = ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(phrase`${words}`), []);
     return [{ ...row, demand: null, capacity: null, ratio: null }];

@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test';
+import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
+
+const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
+async function choose(page: Page, label: string, option: string) {
+  await workings(page).getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByRole('option', { name: option }).click();
+}
+
+test('a spreader is asked about until its plate and slings are said, and is on the hook then; it is picked up below its ends', async ({
+  page,
+  job,
+  request,
+}) => {
+  await station(page, 'Picks');
+  await choose(page, 'Hangs by', 'a spreader, slings above and below');
+  await expect(check(page, 'rigging.tension')).toContainText('How long is the spreader of TB1');
+  for (const [label, value] of [
+    ['Left sling', '1.5'],
+    ['Right sling', '1.5'],
+    ['From sling to sling', '5'],
+    ['Spreader weighs', '160'],
+    ['Its plate says', '6000'],
+    ['Each sling above it', '4'],
+    ['Rating of one sling above', '4000'],
+  ] as const) {
+    await field(page, label).fill(value);
+    await field(page, label).press('Tab');
+  }
+  await expect(check(page, 'rigging.bar')).toHaveAttribute('data-verdict', 'clear');
+  // Its picks are 4.2 m apart, the spreader 5 m long.
+  await expect(check(page, 'rigging.plumb')).toHaveAttribute('data-verdict', 'stop');
+  await page.getByRole('button', { name: 'Where is it best picked up?' }).click();
+  await page.getByRole('button', { name: 'Pick it up there' }).click();
+  await expect(check(page, 'rigging.plumb')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  const [pick] = (await planOf(request, job)).picks;
+  expect(pick!.rig).toMatchObject({ kind: 'spreader', length: 5, own: 160, rating: 6000, top: 4, topRating: 4000 });
+  expect(9 - pick!.left - pick!.right).toBeCloseTo(5, 1);
+});
+
+test('slings of the yard govern where their tag says less, and out of date they are a stop', async ({ page, job, request }) => {
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'Lifting gear' }).click();
+  await page.getByRole('button', { name: /^slings slings, in 0 lifts/ }).click();
+  await field(page, 'Number on it').fill('Set 9');
+  await field(page, 'Its tag says').fill('900');
+  await field(page, 'Inspected by').fill('P. Varga');
+  await field(page, 'Inspected on').fill('2025-01-15');
+  await station(page, 'Picks');
+  await expect(check(page, 'gear.named')).toHaveAttribute('data-verdict', 'missing');
+  await choose(page, 'Take from the yard', 'Set 9, slings');
+  await expect(check(page, 'gear.rating')).toContainText('its tag in the yard 900 kg');
+  await station(page, 'Gear');
+  await expect(check(page, 'gear.inspected', 'Set 9')).toHaveAttribute('data-verdict', 'stop');
+  await accessible(page);
+  await saved(page);
+  const plan = await planOf(request, job);
+  expect(plan.picks[0]!.gear).toEqual([plan.yard![0]!.id]);
+});
+
+test('where the operator does not see the load it is asked who signals; a named person who sees it settles it', async ({ page, request }) => {
+  // A wall of 8 m between the crane and the place where the beam lies.
+  const job = await makeJob(request, ({ site, stands, pieces }) => {
+    const [from, to] = [stands[0]!.at, pieces[0]!.start];
+    const at = { x: from.x + (to.x - from.x) * 0.6, y: from.y + (to.y - from.y) * 0.6 };
+    const azimuthDeg = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI + 90;
+    site.obstructions = [{ id: 'gable', name: 'the gable', at, length: 4, width: 0.3, azimuthDeg, height: 8 }];
+  });
+  await openJob(page, job);
+  await station(page, 'Gear');
+  await expect(check(page, 'lift.sight')).toContainText('the gable is in between. Who signals, and from where?');
+  await page.getByRole('button', { name: 'Signals', exact: true }).click();
+  await page.getByRole('button', { name: /^Signal person/ }).click();
+  await field(page, 'Signals').fill('T. Nakata');
+  await field(page, 'Eyes at level').fill('9');
+  const [wall] = (await planOf(request, job)).site.obstructions;
+  // From a platform over the wall both sides of it are seen.
+  await field(page, 'Stands, east').fill(String(wall!.at.x));
+  await field(page, 'Stands, north').fill(String(wall!.at.y));
+  await expect(check(page, 'lift.sight')).toContainText('signalled by T. Nakata');
+  await expect(check(page, 'lift.sight')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  expect((await planOf(request, job)).site.signallers).toMatchObject([{ name: 'T. Nakata', eye: 9 }]);
+});
