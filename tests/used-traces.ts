@@ -5,7 +5,7 @@ import type { Trace } from '../src/core/calc/evidence';
 import { registry } from '../src/core/calc/registry';
 import goldens from '../src/core/calc/reference/goldens.json' with { type: 'json' };
 import goldens2 from '../src/core/calc/reference/goldens-2.json' with { type: 'json' };
-import { attempt } from '../src/core/calc/run';
+import { attempt } from '../src/core/calc/attempt';
 import { candidatesOf } from '../src/core/plan/evaluate/candidates';
 import { evaluate } from '../src/core/plan/evaluate';
 import { Missing } from '../src/core/plan/missing';

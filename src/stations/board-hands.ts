@@ -1,7 +1,7 @@
 import { lineOf, wayOf } from '@/core/plan/views';
-import { startOf } from '@/core/plan/pick-context';
+import { startOf } from '@/core/plan/lies';
 import type { Ref } from '@/core/drawing/draw-list';
-import { lookAxis } from '@/core/drawing/elevation-scene';
+import { lookAxis } from '@/core/drawing/look-axis';
 import { snap } from '@/core/drawing/view';
 import type { Vec } from '@/core/geometry/plane';
 import { pickOf, pieceOf } from '@/core/plan/lookups';

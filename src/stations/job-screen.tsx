@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
@@ -7,28 +8,50 @@ import { movesStand } from '@/core/plan/waits';
 import { Strip, type Card } from '@/ui/strip/strip';
 import { useRunning } from '@/ui/use-running';
 import { Board } from './board';
-import { CommandPalette } from './command-palette';
 import { ConflictBanner } from './conflict-banner';
-import { GearStation } from './gear';
 import { Header } from './header';
 import { JobContext, useJob, useJobStore, usePlan } from './job-context';
 import { createJobStore, type FirstState } from './job-store';
-import { KeysDialog } from './keys-dialog';
-import { MeasureStation } from './measure';
 import { MoveTools } from './move-tools';
-import { OfferBanner } from './offer-banner';
-import { PicksStation } from './picks';
-import { PieceList } from './piece-list';
-import { RevisionsDialog } from './revisions-dialog';
-import { RulesDialog } from './rules-dialog';
 import { RunSheetStation } from './run-sheet';
-import { ShoresStation } from './shores';
 import { standing } from '@/core/plan/standing';
-import { SteelStation } from './steel';
 import { StopBand } from './stop-band';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
-import { WayInStation } from './way-in';
+
+// Each station and dialog is read when it is first opened; the run sheet, where a job opens, comes with the page.
+const reading = {
+  measure: () => import('./measure').then((part) => part.MeasureStation),
+  steel: () => import('./steel').then((part) => part.SteelStation),
+  wayIn: () => import('./way-in').then((part) => part.WayInStation),
+  shores: () => import('./shores').then((part) => part.ShoresStation),
+  gear: () => import('./gear').then((part) => part.GearStation),
+  picks: () => import('./picks').then((part) => part.PicksStation),
+  list: () => import('./piece-list').then((part) => part.PieceList),
+};
+const MeasureStation = dynamic(reading.measure);
+const SteelStation = dynamic(reading.steel);
+const WayInStation = dynamic(reading.wayIn);
+const ShoresStation = dynamic(reading.shores);
+const GearStation = dynamic(reading.gear);
+const PicksStation = dynamic(reading.picks);
+const PieceList = dynamic(reading.list);
+const RulesDialog = dynamic(() => import('./rules-dialog').then((part) => part.RulesDialog), { ssr: false });
+const RevisionsDialog = dynamic(() => import('./revisions-dialog').then((part) => part.RevisionsDialog), { ssr: false });
+const KeysDialog = dynamic(() => import('./keys-dialog').then((part) => part.KeysDialog), { ssr: false });
+const OfferBanner = dynamic(() => import('./offer-banner').then((part) => part.OfferBanner), { ssr: false });
+const CommandPalette = dynamic(() => import('./command-palette').then((part) => part.CommandPalette), { ssr: false });
+
+/** Once the job stands on the screen and is worked out, the other stations are read too: each is there when it is pressed. */
+function useReadAhead(): void {
+  const reckoning = useJob((state) => state.reckoning);
+  useEffect(() => {
+    if (reckoning) return undefined;
+    const later = setTimeout(() => Object.values(reading).forEach((read) => void read()), READ_AHEAD);
+    return () => clearTimeout(later);
+  }, [reckoning]);
+}
+const READ_AHEAD = 1500;
 
 /** The frame of every job screen: the walk, the board, the strip of moves, the workings. */
 export function JobScreen(first: FirstState) {
@@ -46,6 +69,7 @@ function Frame() {
   useKeys(setDialog);
   const name = usePlan().job.name;
   const running = useRunning();
+  useReadAhead();
   useEffect(() => {
     document.title = `${name} · Keen Trestle`;
   }, [name]);
@@ -56,7 +80,7 @@ function Frame() {
       </div>
       <div className="col-span-full">
         <StopBand />
-        <OfferBanner />
+        <Offer />
         <ConflictBanner />
       </div>
       <div className="border-r border-line max-[900px]:border-0">
@@ -70,13 +94,15 @@ function Frame() {
       <div className="col-span-full min-h-0 border-t border-line max-[900px]:h-[184px]">
         <Moves />
       </div>
-      <RulesDialog open={dialog === 'rules'} onOpenChange={(open) => setDialog(open ? 'rules' : null)} />
-      <RevisionsDialog open={dialog === 'revisions'} onOpenChange={(open) => setDialog(open ? 'revisions' : null)} />
-      <KeysDialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} />
-      <CommandPalette open={dialog === 'palette'} onOpenChange={(open) => setDialog(open ? 'palette' : null)} onDialog={setDialog} />
+      {dialog === 'rules' && <RulesDialog open onOpenChange={(open) => setDialog(open ? 'rules' : null)} />}
+      {dialog === 'revisions' && <RevisionsDialog open onOpenChange={(open) => setDialog(open ? 'revisions' : null)} />}
+      {dialog === 'keys' && <KeysDialog open onOpenChange={(open) => setDialog(open ? 'keys' : null)} />}
+      {dialog === 'palette' && <CommandPalette open onOpenChange={(open) => setDialog(open ? 'palette' : null)} onDialog={setDialog} />}
     </div>
   );
 }
+
+const Offer = () => (useJob((state) => state.offer) ? <OfferBanner /> : null);
 
 /** Of a plan with no piece to lift or set there is only its list to look at. */
 const nothingDrawn = ({ pieces, structure }: Plan): boolean => pieces.length + structure.pieces.length === 0;

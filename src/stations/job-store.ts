@@ -13,7 +13,7 @@ import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import type { Stand } from '@/core/plan/structure/worst';
-import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/survey';
+import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/surveyed';
 import type { SurveyWorker } from '@/workers/survey.worker';
 
 export type Saving =

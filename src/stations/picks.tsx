@@ -18,7 +18,6 @@ import { AlongWay } from './along-graph';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
-import { PickPointTools } from './pick-points';
 import { Raises } from './raise-fields';
 import { RigFields } from './rig-fields';
 import { ThingTools } from './thing-tools';
@@ -234,6 +233,7 @@ function PickFields({ pick }: { pick: Pick }) {
   );
 }
 
+const PickPointTools = dynamic(() => import('./pick-points').then((part) => part.PickPointTools), { ssr: false });
 /** Read when it is opened. */
 const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
 

@@ -1,13 +1,17 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Trash2 } from 'lucide-react';
 import type { Move } from '@/core/plan/schema';
 import { moveWords } from '@/core/plan/move-words';
 import { SmallButton } from '@/ui/small-button';
-import { HoldPoints } from './hold-points';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel } from './panel';
-import { StructureMoveFields, TightChoice } from './structure-fields';
 import { useInputs } from './use-inputs';
+
+// What is asked at a move is read with the first move that asks it.
+const HoldPoints = dynamic(() => import('./hold-points').then((part) => part.HoldPoints), { ssr: false });
+const StructureMoveFields = dynamic(() => import('./structure-fields').then((part) => part.StructureMoveFields), { ssr: false });
+const TightChoice = dynamic(() => import('./structure-fields').then((part) => part.TightChoice), { ssr: false });
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
 export function RunSheetStation() {

@@ -1,7 +1,7 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
 import type { Support } from '@/core/plan/schema';
-import { placeOf } from '@/core/plan/structure/model';
+import { placeOf } from '@/core/plan/structure/place';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
 import { usePlan } from './job-context';

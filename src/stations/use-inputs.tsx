@@ -1,12 +1,15 @@
 'use client';
+import dynamic from 'next/dynamic';
 import type { ReactElement } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import type { QuantityKind } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
-import { SectionField } from '@/ui/fields/section-field';
 import { TextField } from '@/ui/fields/text-field';
 import { useField } from './use-edit';
+
+/** The section tables come with the field that needs them. */
+const SectionField = dynamic(() => import('@/ui/fields/section-field').then((part) => part.SectionField));
 
 type Said = Fault[] | null;
 type Extra = { placeholder?: string; note?: string };

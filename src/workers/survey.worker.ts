@@ -5,7 +5,8 @@ import { fixesOf, type Fix } from '@/core/plan/fixes';
 import { sharing } from '@/core/plan/keep';
 import type { Plan } from '@/core/plan/schema';
 import type { Stand } from '@/core/plan/structure/worst';
-import { scenesAt, type Looking, type Scenes } from '@/core/plan/survey';
+import { scenesAt } from '@/core/plan/survey';
+import type { Looking, Scenes } from '@/core/plan/surveyed';
 
 let held: { plan: Plan; whole: Whole } | null = null;
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { roadTurn } from './road-turn.calc';
 
 const trailer = { outerRadius: 14, width: 2.5, wheelbase: 9, front: 1.2, tail: 3, steered: false };

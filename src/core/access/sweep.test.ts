@@ -3,7 +3,7 @@ import { runCalc } from '../calc/run';
 import { overlap, rectangle } from '../geometry/plane';
 import { accessCorner } from './corner.calc';
 import { sweep as search, withHole } from './sweep';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { accessSweep } from './sweep.calc';
 
 /** The search, where it is made. */

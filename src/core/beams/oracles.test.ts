@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { solveLine } from '../stage/line';
 import { beamContinuous } from './continuous.calc';
 import { greatestDown, solveContinuous, type ContinuousBeam } from './continuous';

@@ -6,7 +6,8 @@ import { readFileSync } from 'node:fs';
 import { calculationsPage } from '../../../scripts/lib/calculations-page';
 import { usedTraces } from '../../../tests/used-traces';
 import { registry } from './registry';
-import { attempt, runCalc } from './run';
+import { attempt } from './attempt';
+import { runCalc } from './run';
 import { fitThermal } from '../fit/thermal.calc';
 import { faultsOf } from './schema';
 

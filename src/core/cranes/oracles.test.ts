@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { powerLineEu } from './power-line-eu.calc';
 import { craneTandem } from './tandem.calc';
 

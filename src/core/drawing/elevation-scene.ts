@@ -1,7 +1,8 @@
+import { lookAxis } from './look-axis';
 import { shoredLine } from '../plan/shore-place';
 import { shoredOpening } from '../plan/shoring';
 import { boomLine } from '../cranes/boom-geometry';
-import { add, direction, dot, leftOf, rectangle, scale, sub, type Vec } from '../geometry/plane';
+import { add, direction, dot, leftOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';
 import type { StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
@@ -14,7 +15,6 @@ import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../plan/settle';
-import { placeOf } from '../plan/structure/model';
 import { structureBeside, type StructurePose, LIFTED } from './structure-shapes';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
@@ -73,27 +73,6 @@ export function elevationScene(
 function seatsOfLine({ line }: ShoreMoment): SettledPlan['bearings'] {
   const opening = shoredOpening(line);
   return line.bearings.filter(({ id }) => id === opening?.left || id === opening?.right);
-}
-
-/** Along the boom that has something in hand, or along the longest thing that spans: a piece, an opening, a piece of the structure. */
-export function lookAxis(plan: SettledPlan, poses: readonly Pose[], look: Look): Vec {
-  const swings = poses.filter((pose) => pose.hook && !pose.pieceOnly);
-  const boom = swings.find((pose) => pose.craneThere && pose.hook!.loaded) ?? swings.find((pose) => pose.craneThere) ?? swings[0];
-  if (look === 'boom' && boom?.hook) return direction(boom.hook.station.bearingDeg);
-  let longest = { length: 0, along: { x: 1, y: 0 } };
-  for (const set of [...plan.pieces.map(({ seat }) => seat), ...plan.survey.openings]) {
-    const left = plan.bearings.find((one) => one.id === set.left);
-    const right = plan.bearings.find((one) => one.id === set.right);
-    if (!left || !right) continue;
-    const across = sub(right.at, left.at);
-    const length = Math.hypot(across.x, across.y);
-    if (length > longest.length) longest = { length, along: scale(across, 1 / length) };
-  }
-  for (const beam of plan.structure.pieces) {
-    const place = placeOf(beam);
-    if (place && !place.upright && place.length > longest.length) longest = place;
-  }
-  return longest.along;
 }
 
 const span = (points: readonly Vec[], along: (p: Vec) => number): [number, number] => {

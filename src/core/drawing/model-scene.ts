@@ -2,7 +2,8 @@ import { Missing } from '../plan/missing';
 import type { Check } from '../plan/check';
 import type { Plan } from '../plan/schema';
 import { rulesOf } from '../rules/rule-sets';
-import { pointAt, settleBeams, type Point, type SettledBeam } from '../plan/structure/model';
+import { settleBeams, type SettledBeam } from '../plan/structure/model';
+import { pointAt, type Point } from '../plan/structure/place';
 import { beamAt, braceAt, supportAt, type StructureMoment } from '../plan/structure/state';
 import { LIFTED } from './structure-shapes';
 

@@ -1,4 +1,4 @@
-import { startOf } from '../plan/pick-context';
+import { startOf } from '../plan/lies';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { dutiesAt, readOnWay } from '../plan/duties';

@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { cranePowerLine } from '../cranes/power-line.calc';
 import { powerLineEu } from '../cranes/power-line-eu.calc';
 import { distance, mix, sub, type Vec } from '../geometry/plane';

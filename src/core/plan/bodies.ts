@@ -3,7 +3,8 @@ import type { Rules } from '../rules/rule-sets';
 import { keepOne } from './keep';
 import { Missing } from './missing';
 import type { Pick, Plan } from './schema';
-import { isInclined, settleBeams } from './structure/model';
+import { settleBeams } from './structure/model';
+import { isInclined } from './structure/place';
 
 /** What a thing takes up: its outline from above, and from where to where it reaches in height. */
 export interface Body {

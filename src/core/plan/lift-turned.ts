@@ -1,6 +1,6 @@
 import { add, direction, scale, sub, type Vec } from '../geometry/plane';
 import { liftTail } from '../lift/tail.calc';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import type { Hanging, HangingResult } from './hanging';
 import { lyingEnd, pathOf, slewStations, stationAt, type LiftPath, type Seen, type Station } from './lift-path';

@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import { craneTandem } from '../cranes/tandem.calc';
 import { add, direction, distance, mix, scale, wrapDeg, type Vec } from '../geometry/plane';

@@ -1,5 +1,5 @@
 import { keepOne } from './keep';
-import { placeOf } from './structure/model';
+import { placeOf } from './structure/place';
 import type { Beam, Bearing, Crane, Make, Pick, Piece, Plan, Stand } from './schema';
 
 /** References inside an opened plan always resolve (`openPlan` refuses dangling ones); a miss is a caller's bug. */

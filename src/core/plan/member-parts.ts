@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import { findSection } from '../steel/sections';
 import { steelWeight } from '../steel/weight.calc';

@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import type { Rules } from '../rules/rule-sets';
 import { plateGirder } from '../steel/plate-girder.calc';

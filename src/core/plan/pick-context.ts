@@ -1,5 +1,6 @@
 import { angleOf, direction, scale, sub, type Vec } from '../geometry/plane';
 import type { HangingResult } from './hanging';
+import { startOf } from './lies';
 import { hangBy } from './rigged';
 import { withItsGear } from './yard';
 import { liftPath, type LiftPath } from './lift-path';
@@ -14,15 +15,9 @@ import type { PickContext } from './evaluate/context';
 import { grossOf } from './evaluate/gross';
 import { seatOf, type Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
-import { isInclined, placeOf, sectionOf, yieldOfMake } from './structure/model';
+import { sectionOf, yieldOfMake } from './structure/model';
+import { isInclined, placeOf } from './structure/place';
 import { rulesOf, type Rules } from '../rules/rule-sets';
-
-/** Where a piece of the structure lies before it is lifted; null while any of it is not said. */
-export function startOf({ lies }: Beam): Piece['start'] | null {
-  if (!lies) return null;
-  const { x, y, azimuthDeg, level } = lies;
-  return x === null || y === null || azimuthDeg === null || level === null ? null : { x, y, azimuthDeg, level };
-}
 
 /** A piece of the structure as a crane sees it: its steel, what hangs on it, where it lies. */
 function asLoad({ beam, make }: { beam: Beam; make: Make }): Piece {

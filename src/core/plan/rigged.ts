@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import { liftingBeam } from '../rigging/lifting-beam.calc';
 import { riggingHook } from '../rigging/hook.calc';

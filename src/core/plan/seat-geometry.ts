@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
 import { bearingLength } from '../fit/bearing-length.calc';
 import { add, angleOf, distance, scale, sub, type Vec } from '../geometry/plane';

@@ -1,7 +1,7 @@
 import type { LinePlan } from './views';
 import { beamContinuous } from '../beams/continuous.calc';
 import type { Trace } from '../calc/evidence';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Rules } from '../rules/rule-sets';
 import { joistOnShore } from '../shoring/joist-on-shore.calc';
 import { takedown } from '../shoring/takedown.calc';

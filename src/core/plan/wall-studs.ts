@@ -1,7 +1,7 @@
 import type { LinePlan } from './views';
 import { simpleSpan } from '../beams/simple-span.calc';
 import type { Trace } from '../calc/evidence';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import type { Rules } from '../rules/rule-sets';
 import { timberValues } from '../shoring/timber-grades';
 import { Missing } from './missing';

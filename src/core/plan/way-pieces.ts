@@ -1,6 +1,6 @@
 import { wayOfMember, type WayPlan } from './views';
 import { searchSplit, type SplitAnswer, type SplitQuestion } from '../access/split';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { accessCorner } from '../access/corner.calc';
 import { accessOpening } from '../access/opening.calc';
 import { accessStairs } from '../access/stairs.calc';

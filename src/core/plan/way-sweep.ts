@@ -2,7 +2,7 @@ import type { WayPlan } from './views';
 import { accessSweep } from '../access/sweep.calc';
 import { withHole } from '../access/sweep';
 import { lasting } from './keep';
-import { attempt, type Outcome } from '../calc/run';
+import { attempt, type Outcome } from '../calc/attempt';
 import { rectangle, type Vec } from '../geometry/plane';
 import type { Static } from 'typebox';
 import type { Carried } from './way-pieces';

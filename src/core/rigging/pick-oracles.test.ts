@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { pickMoments } from './pick-moments.calc';
 import { twoPointPick } from './two-point-pick.calc';
 

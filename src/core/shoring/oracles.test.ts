@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { joistOnShore } from './joist-on-shore.calc';
 import { timberScrew } from './timber-screw.calc';
 

@@ -1,4 +1,4 @@
-import { attempt } from '../calc/run';
+import { attempt } from '../calc/attempt';
 import { releaseBolts } from '../checks/release.calc';
 import { sequenceNeeds } from '../checks/sequence.calc';
 import { boltEn } from './bolt-en.calc';

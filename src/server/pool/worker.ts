@@ -1,6 +1,7 @@
 import { evaluate, evaluateWhole } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
-import { openingMove, scenesAt } from '@/core/plan/survey';
+import { scenesAt } from '@/core/plan/survey';
+import { openingMove } from '@/core/plan/surveyed';
 import { readIfc } from '../ifc';
 import { fewestStands } from '../cover';
 import { planLoads } from '../loads';

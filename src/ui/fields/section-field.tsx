@@ -24,7 +24,7 @@ export function SectionField({ label, value, system, onValue }: { label: string;
     <FieldShell
       id={id}
       label={label}
-      problem={known ? undefined : `“${value}” is not in the tables: choose one.`}
+      problem={known || value === '' ? undefined : `“${value}” is not in the tables: choose one.`}
       note={
         known &&
         `${formatQuantity(known.massPerLength, 'massPerLength', system)}, ${formatQuantity(known.depth, 'dimension', system)} deep · ${known.basis}; confirm against the current table`
@@ -32,7 +32,7 @@ export function SectionField({ label, value, system, onValue }: { label: string;
     >
       <Popover.Root open={open} onOpenChange={close}>
         <Popover.Trigger id={id} className="flex w-full min-w-0 items-center justify-between py-0.5 text-left text-[15px] leading-5 font-semibold">
-          <span className="truncate">{known?.designation ?? value}</span>
+          <span className="truncate">{known?.designation ?? (value || 'none said')}</span>
           <ChevronDown size={15} aria-hidden />
         </Popover.Trigger>
         <Popover.Portal>

@@ -5,7 +5,7 @@ import { BoxGeometry, BufferGeometry, EdgesGeometry, Matrix4, MOUSE, TOUCH, Vect
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Body, ModelScene } from '@/core/drawing/model-scene';
-import type { Point } from '@/core/plan/structure/model';
+import type { Point } from '@/core/plan/structure/place';
 
 export interface ModelHands {
   /** a quarter of a right angle to the left or right, seen from above */

@@ -1,5 +1,5 @@
 import { levelLegs } from '../../rigging/level-legs.calc';
-import { attempt } from '../../calc/run';
+import { attempt } from '../../calc/attempt';
 import { verdicts, type Check, type Verdict } from '../check';
 import { isTurned } from '../lookups';
 import { Missing } from '../missing';

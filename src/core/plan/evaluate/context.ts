@@ -1,5 +1,5 @@
 import { refsOfMove } from '../document/references';
-import { attempt, type Outcome } from '../../calc/run';
+import { attempt, type Outcome } from '../../calc/attempt';
 import type { Calc } from '../../calc/define';
 import type { Trace } from '../../calc/evidence';
 import type { Phrase } from '../../calc/work';

@@ -1,5 +1,5 @@
 import { twoSupports } from '../../beams/two-supports.calc';
-import { attempt } from '../../calc/run';
+import { attempt } from '../../calc/attempt';
 import { Missing } from '../missing';
 import { pieceWeight } from '../piece-weight';
 import { seatOf } from '../seat-geometry';

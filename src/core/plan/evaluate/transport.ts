@@ -1,6 +1,6 @@
 import { roadTurn } from '../../access/road-turn.calc';
 import { phrase, q } from '../../calc/work';
-import { attempt } from '../../calc/run';
+import { attempt } from '../../calc/attempt';
 import type { Check } from '../check';
 import { isDay } from '../day';
 import type { Member, Permit, Truck, Turn } from '../schema';

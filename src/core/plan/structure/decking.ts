@@ -3,7 +3,7 @@ import { phrase, q } from '../../calc/work';
 import { keepOne } from '../keep';
 import { flatStop, missingCheck, told } from '../evaluate/context';
 import type { Ground } from './ground';
-import { pointAt } from './model';
+import { pointAt } from './place';
 import { about, place } from './places';
 import { braceAt, type StructureMoment } from './state';
 

@@ -3,7 +3,8 @@ import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import { answerOf } from './answers';
 import type { Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
-import { heightAt, isInclined, type Load, type SettledBeam } from './model';
+import { type Load, type SettledBeam } from './model';
+import { heightAt, isInclined } from './place';
 import { beamAt, isStructureMove, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */

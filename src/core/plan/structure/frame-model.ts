@@ -4,7 +4,8 @@ import type { Brace, Joint, Support } from '../schema';
 import type { About } from '../check';
 import { isStiff, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
-import { pointAt, type Placed, type Point, type SettledBeam } from './model';
+import { type SettledBeam } from './model';
+import { pointAt, type Placed, type Point } from './place';
 import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
 
 /** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */

@@ -1,4 +1,4 @@
-import { attempt } from '../../calc/run';
+import { attempt } from '../../calc/attempt';
 import type { Rules } from '../../rules/rule-sets';
 import { yieldOf } from '../../steel/grades';
 import { plateGirder } from '../../steel/plate-girder.calc';
@@ -9,12 +9,7 @@ import { keep } from '../keep';
 import { Missing } from '../missing';
 import { STRONGEST } from '../reckoned-yield';
 import type { Beam, Make, Plan } from '../schema';
-
-export interface Point {
-  x: number;
-  y: number;
-  z: number;
-}
+import { placeOf, type Placed } from './place';
 
 /** A piece as it is reckoned with: what it is, where it is to be, what it weighs at the most and at the least. */
 export interface SettledBeam {
@@ -28,49 +23,11 @@ export interface SettledBeam {
   heavy: Load | Missing;
   light: Load | Missing;
 }
-export interface Placed {
-  from: Point;
-  to: Point;
-  length: number;
-  /** along the piece, seen from above; a column has none */
-  along: { x: number; y: number };
-  upright: boolean;
-}
 export interface Load {
   perLength: number;
   points: { x: number; force: number }[];
   total: number;
 }
-
-/** Steeper than this a piece is a column [rise over length]. */
-const UPRIGHT = Math.cos((20 * Math.PI) / 180);
-/** Flatter than this a piece is a beam. */
-const FLAT = Math.sin((20 * Math.PI) / 180);
-
-export function placeOf({ from, to }: Beam): Placed | null {
-  if (from === null || to === null) return null;
-  const length = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-  const flat = Math.hypot(to.x - from.x, to.y - from.y);
-  if (length < 1e-6) return null;
-  return {
-    from,
-    to,
-    length,
-    along: flat > 0 ? { x: (to.x - from.x) / flat, y: (to.y - from.y) / flat } : { x: 0, y: 0 },
-    upright: Math.abs(to.z - from.z) / length > UPRIGHT,
-  };
-}
-
-/** Neither beam nor column: forces of inclined pieces are not worked out. */
-export const isInclined = (place: Placed): boolean => !place.upright && Math.abs(place.to.z - place.from.z) / place.length > FLAT;
-
-/** Height of the underside at a place along the piece. */
-export const heightAt = ({ from, to, length }: Placed, at: number): number => from.z + ((to.z - from.z) * at) / length;
-export const pointAt = ({ from, to, length }: Placed, at: number): Point => ({
-  x: from.x + ((to.x - from.x) * at) / length,
-  y: from.y + ((to.y - from.y) * at) / length,
-  z: from.z + ((to.z - from.z) * at) / length,
-});
 
 /** Three plates as a row of the section table: the flanges alike, or no answer where the formulas want them alike. */
 function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string): SectionRow | Missing {

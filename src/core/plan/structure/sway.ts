@@ -3,7 +3,7 @@ import { phrase } from '../../calc/work';
 import { flatStop, missingCheck, told } from '../evaluate/context';
 import type { Brace, Move } from '../schema';
 import type { Ground } from './ground';
-import { pointAt } from './model';
+import { pointAt } from './place';
 import { frameRows, sayRows } from './frame-checks';
 import type { Line } from './forces';
 import { hoodsOf, type Hood } from './hoods';

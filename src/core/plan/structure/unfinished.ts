@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { ratioCheck, told } from '../evaluate/context';
 import type { Joint, Move } from '../schema';
 import type { Ground } from './ground';
-import { pointAt } from './model';
+import { pointAt } from './place';
 import { about, place } from './places';
 import { beamAt, isMade, jointAt, type StructureMoment } from './state';
 import { releaseBolts } from '../../checks/release.calc';

@@ -2,7 +2,7 @@ import { distance } from '../../geometry/plane';
 import { evaluate } from '../evaluate';
 import { openPlan } from '../open';
 import { replay } from '../replay';
-import { placeOf } from '../structure/model';
+import { placeOf } from '../structure/place';
 import type { Plan } from '../schema';
 import { NotSo, templateIds, templates, type Said, type TemplateId } from './index';
 
