@@ -119,6 +119,9 @@ describe('a lift with a spreader or a lifting beam', () => {
     const plain = demoPlan();
     const [two, one] = [row(plain, 'lift.chart')!, row(slung(spreader()), 'lift.chart')!];
     expect(one.demand! - two.demand!).toBeCloseTo(180, 6);
+    // It holds the load against the wind as well.
+    const least = (plan: Plan) => (pickContext(settle(plan), settle(plan).picks[0]!).gross as { least: number }).least;
+    expect(least(slung(spreader())) - least(plain)).toBeCloseTo(180, 6);
     expect(hangs(slung(spreader())).squeeze).toBeCloseTo(0, 6);
     expect(hangs(slung(spreader({ length: 4 }))).squeeze).toBeGreaterThan(100);
     expect(hangs(plain).squeeze).toBeGreaterThan(0);
@@ -181,6 +184,9 @@ describe('a lift with a spreader or a lifting beam', () => {
       expect(of(school, 'Spruce').verdict).toBe('missing');
     }
     expect(row(slung(beam()), 'rigging.barSteel')).toBeUndefined();
+    // The flatter the slings above a spreader, the more they press it.
+    const pressed = (top: number) => row(slung(spreader({ section: 'HEB 100', grade: 'S235', top })), 'rigging.barSteel')!.ratio!;
+    expect(pressed(2.5) / pressed(6)).toBeGreaterThan(1.5);
   });
 
   test('a balance point off its middle tilts it more the nearer the hook is', () => {

@@ -65,6 +65,12 @@ describe('what the operator sees', () => {
     expect(say(plan)).toMatch(says);
   });
 
+  test('a channel that is told later, all else the same, is heard of', () => {
+    const plan = walled(4, 8, (one) => beside(one));
+    expect(row(plan).verdict).toBe('clear');
+    expect(row({ ...plan, people: { ...plan.people, radioChannel: '' } }).verdict).toBe('missing');
+  });
+
   test('a second who sees it does where the first does not', () => {
     const plan = walled(4, 8, (one) => {
       beside(one, { id: 's0', name: 'A. Brandt', at: { ...one.stands[0]!.at } });

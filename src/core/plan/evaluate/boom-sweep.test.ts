@@ -1,7 +1,7 @@
 import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
 import { add, direction, mix, scale, type Vec } from '../../geometry/plane';
 import { evaluate } from '.';
-import type { LiftPath } from '../lift-path';
+import { closeStations, type LiftPath } from '../lift-path';
 import { hooksOf } from '../pick-context';
 import type { Pick, Plan } from '../schema';
 import { settle } from '../settle';
@@ -33,6 +33,22 @@ describe('what the boom is swept over', () => {
     expect(high.verdict).toBe('stop');
     // Lower by so much, the boom clears it by so much more.
     expect(low.capacity! - row(2)!.capacity!).toBeGreaterThan(0.2);
+  });
+
+  test('strips as wide as the boom leave nothing out between two of them, and every station of the way is among them', () => {
+    const plan = demoPlan();
+    const way = wayOf(plan, plan.picks[0]!);
+    for (const width of [0.1, 0.3, 1]) {
+      const close = closeStations(way, width);
+      expect(way.stations.every((one) => close.includes(one))).toBe(true);
+      for (const [i, to] of close.entries()) {
+        const from = close[i - 1];
+        if (!from) continue;
+        const turn = (Math.abs(((to.bearingDeg - from.bearingDeg + 540) % 360) - 180) * Math.PI) / 180;
+        expect(turn * Math.max(from.radius, to.radius)).toBeLessThan(width * 1.2);
+      }
+    }
+    expect(closeStations(way, 0.1).length).toBeGreaterThan(way.stations.length * 2);
   });
 
   /** A lift of the canopy late in the day, and a column that stands by then put under the sweep of its boom, as high as is said. */
