@@ -5,8 +5,11 @@ import { check, expect, planOf, saved, station, test } from './job';
 async function transport(page: Page) {
   await station(page, 'Steel');
   const list = page.getByRole('button', { name: 'Open the piece list' });
+  const transport = page.getByRole('button', { name: 'Transport', exact: true });
+  // The station is read when it is first opened: one or the other stands there then.
+  await expect(list.or(transport).first()).toBeVisible();
   if (await list.isVisible()) await list.click();
-  await page.getByRole('button', { name: 'Transport', exact: true }).click();
+  await transport.click();
   return page.getByRole('dialog', { name: 'Transport' });
 }
 async function choose(page: Page, name: string, option: string) {
