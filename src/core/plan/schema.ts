@@ -416,7 +416,7 @@ export const planSchema = Type.Object(
             unsaid: unsaid(),
             name: text('who signals where the operator does not see the load'),
             at: place(),
-            eye: nullable(real('m', { description: 'level of the eyes' })),
+            eye: nullable(real('m', { description: 'level of the eyes', minimum: -50, maximum: 200 })),
           }),
           { maxItems: 200 },
         ),

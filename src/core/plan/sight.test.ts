@@ -5,6 +5,7 @@ import { describe as words } from './describe';
 import { evaluate } from './evaluate';
 import { watchOver } from './evaluate/sight';
 import type { LiftPath } from './lift-path';
+import { openPlan } from './open';
 import { pickContext } from './pick-context';
 import type { Crane, Obstruction, Plan } from './schema';
 import { settle } from './settle';
@@ -69,6 +70,11 @@ describe('what the operator sees', () => {
     const plan = walled(4, 8, (one) => beside(one));
     expect(row(plan).verdict).toBe('clear');
     expect(row({ ...plan, people: { ...plan.people, radioChannel: '' } }).verdict).toBe('missing');
+  });
+
+  test('eyes at 1700 m, a millimetre too many, are refused: they would look over everything', () => {
+    const plan = walled(4, 8, (one) => beside(one, { eye: 1700 }));
+    expect(JSON.stringify(openPlan(JSON.parse(JSON.stringify(plan))))).toContain('site.signallers[0].eye');
   });
 
   test('a second who sees it does where the first does not', () => {

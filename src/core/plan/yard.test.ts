@@ -52,6 +52,7 @@ describe('papers', () => {
   test.each<[string, Plan['cranes'][number]['inspected'], RegExp]>([
     ['nobody said', null, /When was .* last inspected/],
     ['of nobody', inspected('2026-06-18', ' '), /names nobody/],
+    ['of a role', inspected('2026-06-18', 'inspector'), /names nobody/],
     ['of no day', inspected('', 'P. Varga'), /has no date/],
     ['still to come', inspected('2026-12-24'), /still to come/],
     ['of no calendar', inspected('2026-02-30'), /not a date/],

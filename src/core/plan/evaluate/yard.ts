@@ -4,7 +4,7 @@ import type { Check } from '../check';
 import { addMonths } from '../day';
 import { yardWords } from '../document/yard';
 import { markLifted } from '../lookups';
-import { dayFault, namesPerson, saysSomething } from '../records';
+import { dayFault, namesPerson } from '../records';
 import type { Plan, Raise, YardThing } from '../schema';
 import { gearInUse, saidTwice, yardOf } from '../yard';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, type Place } from './context';
@@ -20,7 +20,7 @@ type Inspected = YardThing['inspected'];
 function inspection({ today, rules }: Context, place: Place, name: string, inspected: Inspected | undefined, key: ThresholdKey): Check {
   const months = rules.value(key);
   if (!inspected) return missingCheck(place, 'count', `When was ${name} last inspected, and by whom?`);
-  const fault = namesPerson(inspected.by) || saysSomething(inspected.by) ? dayFault(inspected.on, today) : 'names nobody';
+  const fault = namesPerson(inspected.by) ? dayFault(inspected.on, today) : 'names nobody';
   if (fault !== null) return missingCheck(place, 'count', `The inspection of ${name} ${fault}. Who inspected it, and when?`);
   const until = addMonths(inspected.on, months);
   if (today !== null && today > until)
