@@ -19,7 +19,9 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { Raises } from './raise-fields';
+import { HitchFields } from './hitch-fields';
 import { RigFields } from './rig-fields';
+import { RollFields } from './roll-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { FromYard } from './yard-fields';
@@ -203,6 +205,8 @@ function PickFields({ pick }: { pick: Pick }) {
         {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
       {(pick.rig || (!turned && !second)) && <RigFields pick={pick} />}
+      <HitchFields pick={pick} turned={turned} />
+      {!turned && <RollFields pick={pick} />}
       <Group title="The way">
         {figure('Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) => edit({ boom }, 'boom'))}
         {(turned || !second) && (

@@ -29,6 +29,8 @@ import { padPressure } from '../cranes/pad-pressure.calc';
 import { bearingLength } from '../fit/bearing-length.calc';
 import { pickMoments } from '../rigging/pick-moments.calc';
 import { slingRating } from '../rigging/sling-rating.calc';
+import { slingGrip } from '../rigging/grip.calc';
+import { hitchRating } from '../rigging/hitch.calc';
 import { combined } from '../strength/combined.calc';
 import { hangingStrength } from '../strength/hanging-strength.calc';
 import { memberLength } from '../fit/member-length.calc';
@@ -198,6 +200,8 @@ const all: readonly Calc<never, never>[] = [
   threeLegs,
   levelLegs,
   spreader,
+  hitchRating,
+  slingGrip,
   underBar,
   liftingBeam,
   liftTurn,

@@ -50,8 +50,8 @@ const braces: Shared<Brace> = {
 const beams: Shared<Beam> = {
   alike: () => true,
   share: (from, to) => {
-    const had = to.lies ?? { x: null, y: null, azimuthDeg: null, level: null };
-    const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level']) : {};
+    const had: NonNullable<Beam['lies']> = to.lies ?? { x: null, y: null, azimuthDeg: null, level: null };
+    const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level', 'onSide']) : {};
     return Object.keys(lies).length > 0 ? { lies: { ...had, ...lies } } : {};
   },
 };
@@ -60,7 +60,7 @@ const beams: Shared<Beam> = {
 const picks: Shared<Pick> = {
   alike: (a, b, plan) => a.stand === b.stand && isTurned(plan, a) === isTurned(plan, b) && (a.second?.stand ?? null) === (b.second?.stand ?? null),
   share: (from, to) => ({
-    ...unsaidOf(from, to, ['slingRating', 'riggingMass']),
+    ...unsaidOf(from, to, ['slingRating', 'riggingMass', 'hitch', 'tags']),
     ...((from.gear?.length ?? 0) > 0 && (to.gear?.length ?? 0) === 0 ? { gear: [...from.gear!] } : {}),
     ...Object.fromEntries(
       (['boom', 'liftOver'] as const).flatMap((key) => (from.unsaid?.includes(key) || !to.unsaid?.includes(key) ? [] : [[key, from[key]]])),

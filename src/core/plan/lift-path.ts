@@ -117,9 +117,9 @@ export function outlineAt({ hook, pieceDeg, seen }: Station, width: number): Vec
 
 /**
  * What the load passes over, seen from above: the hull of it at each two stations that follow, a little wider where it swings on an arc
- * between them.
+ * between them, and as much wider as wind pushes it out of plumb.
  */
-export function sweptBy(path: LiftPath, width: number): Vec[][] {
+export function sweptBy(path: LiftPath, width: number, drift = 0): Vec[][] {
   const [first] = path.stations;
   if (!first) return [];
   const outlines = (bulge: number) =>
@@ -130,7 +130,7 @@ export function sweptBy(path: LiftPath, width: number): Vec[][] {
     const turn = Math.max(Math.abs(wrapDeg(to.bearingDeg - from.bearingDeg)), Math.abs(wrapDeg(to.pieceDeg - from.pieceDeg)));
     return isStraight(from, to) && to.pieceDeg === from.pieceDeg ? 0 : reach * (1 - Math.cos((turn * Math.PI) / 360));
   });
-  const seen = outlines(Math.max(0, ...turns));
+  const seen = outlines(drift + Math.max(0, ...turns));
   return seen.length === 1 ? seen : seen.slice(1).map((to, i) => hull([...seen[i]!, ...to]));
 }
 
@@ -144,13 +144,14 @@ export function tallestUnder(
   plan: SettledPlan,
   path: LiftPath,
   width: number,
+  drift: number,
   standing: readonly { name: string; to: number; outline: Vec[] }[] = [],
 ): Overflown | null {
   const things = [
     ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
-  const passes = sweptBy(path, width).map((outline) => ({ outline, box: boxOf(outline) }));
+  const passes = sweptBy(path, width, drift).map((outline) => ({ outline, box: boxOf(outline) }));
   // The tallest first; most of what stands is nowhere near the way.
   for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) {
     const box = boxOf(outline);

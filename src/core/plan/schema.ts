@@ -6,6 +6,8 @@ import { id, nonNegative, place, positive, real, size, standsOn, text } from './
 import { shoringSchema } from './document/shoring';
 import { raiseSchema } from './document/raise';
 import { rigSchema } from './document/rig';
+import { hitchSchema } from './document/hitch';
+import { rollSchema } from './document/roll';
 import { fromYard, inspectedSchema, yardSchema } from './document/yard';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
@@ -99,6 +101,7 @@ const pieceSchema = closed({
     y: real('m'),
     azimuthDeg: real('deg', { description: 'left end to right end' }),
     level: real('m', { description: 'underside as delivered' }),
+    onSide: Type.Optional(nullable(Type.Boolean({ description: 'it lies on its side, and is rolled upright before the lift' }))),
   }),
   seat: closed({
     left: id(),
@@ -215,6 +218,11 @@ const pickSchema = closed({
   swingRadius: nullable(positive('m', 'radius held while slewing; null: straight from the first to the last')),
   liftOver: nonNegative('m', 'underside above the seats before lowering'),
   rig: Type.Optional(nullable(rigSchema)),
+  hitch: Type.Optional(nullable(hitchSchema)),
+  tags: Type.Optional(
+    nullable(closed({ lines: Type.Integer({ minimum: 0, maximum: 12, description: 'tag lines on it; 0: none' }), by: text('who holds them') })),
+  ),
+  roll: Type.Optional(nullable(rollSchema)),
   gear: fromYard(),
   signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(

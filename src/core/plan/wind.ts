@@ -1,5 +1,8 @@
 import type { Plan } from './schema';
 
+/** Cold air at sea level [kg/m³] (common practice). */
+export const AIR_DENSITY = 1.25;
+
 /**
  * The gust that may come while steel stands that is not braced yet [m/s]: never less than what is forecast for the shift. Null while
  * nobody has said it: a forecast is for the hours of a lift.

@@ -12,6 +12,7 @@ import type { Hanging } from '@/core/plan/hanging';
 import type { HookOf } from '@/core/plan/lift-two';
 import { worstOutrigger } from '@/core/plan/evaluate/stand';
 import { describe } from '@/core/plan/describe';
+import { hitchWords, materialWords, type Hitch } from '@/core/plan/document/hitch';
 import { Missing } from '@/core/plan/missing';
 import type { Pick, Plan, Rig } from '@/core/plan/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
@@ -74,7 +75,14 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const rigging = hung ? rigged(show, picked, hung, factor) : [{ label: 'How it hangs', value: UNKNOWN }];
   const yard = yardOf(plan);
   const gear = (pick.gear ?? []).flatMap((id) => yard.get(id)?.name || []);
-  return { hook, load, crane: craneLines, rigging: gear.length === 0 ? rigging : [{ label: 'Gear', value: gear.join(', ') }, ...rigging] };
+  const held: Entry = { label: 'Slings hold it', value: pick.hitch ? heldWords(show, pick.hitch) : UNKNOWN };
+  return { hook, load, crane: craneLines, rigging: [...(gear.length === 0 ? [] : [{ label: 'Gear', value: gear.join(', ') }]), held, ...rigging] };
+}
+
+function heldWords(show: (value: number | null, kind: QuantityKind) => string, hitch: Hitch): string {
+  if (hitch.kind === 'lugs' || hitch.kind === 'clamps') return `${hitchWords[hitch.kind]}, ${show(hitch.carries, 'mass')} each`;
+  const round = hitch.of === 'wire' && hitch.round !== null ? ` over ${show(hitch.round, 'dimension')}` : '';
+  return `${hitch.of ? `${materialWords[hitch.of]}, ` : ''}${hitchWords[hitch.kind]}${round}${hitch.padded ? ', padded' : ', CORNERS BARE'}`;
 }
 
 /** How the piece hangs on this hook: on two legs, on one sling turned upright, or at one of its ends. */
@@ -212,7 +220,7 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
         ))}
         <View style={[styles.row, { flexWrap: 'wrap' }]}>
           <Blank width="25%" label="Radio channel" value={plan.people.radioChannel} />
-          <Blank width="25%" label="Tag lines held by" />
+          <Blank width="25%" label="Tag lines held by" value={pick.tags && pick.tags.lines > 0 ? pick.tags.by : ''} />
           <Blank width="25%" label="Exclusion set by" />
           <Blank width="25%" label="Hook weight read" />
         </View>

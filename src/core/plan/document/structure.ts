@@ -42,6 +42,7 @@ const pieceSchema = closed({
         y: nullable(real('m')),
         azimuthDeg: nullable(real('deg', { description: 'first end to second end, where it lies before it is lifted' })),
         level: nullable(real('m', { description: 'of its underside there' })),
+        onSide: Type.Optional(nullable(Type.Boolean({ description: 'it lies on its side, and is rolled upright before the lift' }))),
       }),
     ),
   ),

@@ -20,6 +20,9 @@ import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, onHook, told } from './context';
 import { findSection } from '../../steel/sections';
 import { rigWords } from '../document/rig';
+import { driftOf, sailOf } from '../wind-on-load';
+import { liftDrift } from '../../lift/drift.calc';
+import { tagChecks } from './tag-lines';
 import type { SettledPlan } from '../settle';
 
 type Place = Parameters<typeof missingCheck>[0];
@@ -62,6 +65,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
     headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),
     ...boomGapChecks(context, picked, path, weight, hanging, travel, at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution')),
     windCheck(context, picked, weight, at('lift.wind', craneWindLimit, 'windDrag', 'windCaution')),
+    ...tagChecks(context, picked, path, weight, at('lift.drift', liftDrift, 'windDrag')),
   );
   return checks;
 }
@@ -138,12 +142,15 @@ export interface Travel {
 }
 
 /** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(plan: SettledPlan, { pick, piece, seat, turned, hook }: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
+export function travelHeight(plan: SettledPlan, picked: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
+  const { pick, piece, seat, turned, hook } = picked;
   const clearance = rules.value('loadClearance');
   // A tail is carried in where the piece lies, and let go there.
   const seats = seat instanceof Missing ? 0 : turned && hook === 'second' ? piece.start.level : Math.max(seat.left.level, seat.right.level);
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
-  const tallest = tallestUnder(plan, path, weight.section.width, standingBefore(plan, rules, pick));
+  // What wind may push it over counts as passed over.
+  const drift = driftOf(plan, picked, path, weight, rules)?.drift ?? 0;
+  const tallest = tallestUnder(plan, path, weight.section.width, drift, standingBefore(plan, rules, pick));
   if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
   return { underside, over: null };
 }
@@ -269,7 +276,8 @@ const BAR = 0.35;
 /** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
 const MOST_CHART_GUST = 25;
 
-function windCheck({ plan, rules }: Context, { stand, crane, piece, gross, turned, share }: PickContext, weight: PieceWeight, place: Place): Check {
+function windCheck({ plan, rules }: Context, picked: PickContext, weight: PieceWeight, place: Place): Check {
+  const { stand, crane, gross } = picked;
   // Of the charts it may be read off, the one that bears the least wind.
   const { usable } = dutiesAt(plan, stand);
   const gusts = usable.length > 0 ? usable.map(({ chart }) => chart.chartGust) : [crane.chartGust];
@@ -284,14 +292,11 @@ function windCheck({ plan, rules }: Context, { stand, crane, piece, gross, turne
     };
   if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
   if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
-  const depth = weight.section.depth + weight.below + weight.above;
-  // Standing upright it shows the wind its broader side, whichever way it turns.
-  const broad = turned ? Math.max(depth, weight.section.width) : depth;
   const { outcome, traces } = traced(craneWindLimit, {
     chartGust,
     // Its own weight holds the load against the wind: no more of it is counted than anybody is sure of.
     mass: gross.least,
-    area: piece.length * broad * (share ? share.level / weight.weight : 1),
+    area: sailOf(picked, weight),
     drag: rules.value('windDrag'),
   });
   if (!outcome.ok) return missingCheck(place, 'speed', outcome.error);

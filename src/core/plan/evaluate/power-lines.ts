@@ -10,6 +10,7 @@ import type { PieceWeight } from '../piece-weight';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import type { Crane, Pick, PowerLine, Stand } from '../schema';
 import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
+import { driftOf } from '../wind-on-load';
 import { travelHeight } from './crane';
 
 type Placed = PowerLine & { from: Vec; to: Vec; height: number };
@@ -48,7 +49,8 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
     return [missingCheck(at, 'length', `How near ${line.name} the load comes is not known. ${why.join(' ')}`), ...zone];
   }
   const { underside } = travelHeight(plan, picked, path, weight, rules);
-  const near = nearest(picked, weight, underside, path, line);
+  // Wind pushes load and fall towards the line.
+  const near = nearest(picked, weight, underside, path, line, driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
   return [
     ratioCheck(
       at,
@@ -126,11 +128,18 @@ function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContex
 }
 
 /** Boom, hoist line and load against a line, at every station, at the height the load travels. */
-function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: Placed): number {
-  return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line)));
+function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: Placed, drift: number): number {
+  return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line, drift)));
 }
 
-function stationToLine({ crane, pick, stand, piece, turned }: PickContext, weight: PieceWeight, underside: number, station: Station, line: Placed): number {
+function stationToLine(
+  { crane, pick, stand, piece, turned }: PickContext,
+  weight: PieceWeight,
+  underside: number,
+  station: Station,
+  line: Placed,
+  drift: number,
+): number {
   const a: Vec3 = { ...line.from, z: line.height };
   const b: Vec3 = { ...line.to, z: line.height };
   const out = direction(station.bearingDeg);
@@ -149,7 +158,7 @@ function stationToLine({ crane, pick, stand, piece, turned }: PickContext, weigh
   const hoist: Vec3 = { ...station.hook, z: underside };
   return Math.min(
     segmentDistance({ ...foot, z: crane.pivotHeight }, tip, a, b) - crane.boomDepth / 2,
-    segmentDistance(hoist, tip, a, b),
-    ...edges.map(([p, n]) => segmentDistance(p, n, a, b)),
+    segmentDistance(hoist, tip, a, b) - drift,
+    ...edges.map(([p, n]) => segmentDistance(p, n, a, b) - drift),
   );
 }

@@ -22,6 +22,8 @@ import type { Piece } from '../schema';
 import { reckonedYield } from '../reckoned-yield';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { barChecks } from './bar';
+import { hitchChecks, ratingAsPut } from './hitch';
+import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
 
@@ -80,9 +82,11 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
   if ('impossible' in hanging)
     return [...asked, flatStop(place('rigging.closes', calc.id, source), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
-  const body = hook === 'main' && !(weight instanceof Missing) ? bodyChecks(context, picked, weight, hanging) : [];
+  const body =
+    hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
+  const held = hitchChecks(context, picked, hanging, place);
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
-    return [...asked, plumbTension(context, picked, hanging, tensionAt), ...sharedChecks(context, picked, place), ...body];
+    return [...asked, plumbTension(context, picked, hanging, tensionAt), ...held, ...sharedChecks(context, picked, place), ...body];
   const checks: Check[] = [tensionCheck(context, picked, hanging, tensionAt)];
   checks.push(
     ...(hanging.way === 'slung'
@@ -102,7 +106,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
       [hanging.trace],
     ),
   );
-  return [...asked, ...checks, ...body];
+  return [...asked, ...checks, ...held, ...body];
 }
 
 /** The flattest of the legs. */
@@ -121,11 +125,11 @@ function angleCheck({ rules }: Context, hanging: Hanging, place: Place): Check {
 /** One sling that carries all that hangs on its hook, plumb. */
 function plumbTension({ rules }: Context, { pick, piece, hook, turned }: PickContext, hanging: Hanging, place: Place): Check {
   const sling = `the sling of ${piece.mark}${hook === 'second' ? ' on the second hook' : ''}`;
-  if (pick.slingRating === null)
-    return missingCheck(place, 'force', `What is ${sling} rated for${turned ? ', as it is put round it' : ''}? Read its tag.`, [hanging.trace]);
+  const put = ratingAsPut(pick, rules, turned !== null);
+  if (put === null) return missingCheck(place, 'force', `What is ${sling} rated for${turned ? ', as it is put round it' : ''}? Read its tag.`, [hanging.trace]);
   const dynamicFactor = rules.value('dynamicFactor');
   const tension = hanging.way === 'two' && hook === 'second' ? hanging.tension[1]! : hanging.tension[0]!;
-  const { outcome, traces } = traced(slingRating, { tension, dynamicFactor, rating: pick.slingRating });
+  const { outcome, traces } = traced(slingRating, { tension, dynamicFactor, rating: put.rating });
   if (!outcome.ok) return missingCheck(place, 'force', outcome.error);
   const { demand, capacity } = outcome.output;
   return ratioCheck(
@@ -134,7 +138,7 @@ function plumbTension({ rules }: Context, { pick, piece, hook, turned }: PickCon
     told(
       phrase`${capital(sling)} carries ${q(demand, 'force')} with the dynamic factor ${q(dynamicFactor, 'factor')}; it is good for ${q(capacity, 'force')}.`,
     ),
-    [hanging.trace, ...traces],
+    [hanging.trace, ...put.traces, ...traces],
   );
 }
 
@@ -159,16 +163,17 @@ function sharedChecks({ plan, rules }: Context, picked: PickContext, place: (id:
 type Place = Parameters<typeof missingCheck>[0];
 
 function tensionCheck({ rules }: Context, { pick }: PickContext, hanging: Hanging, place: Place): Check {
-  if (pick.slingRating === null) return missingCheck(place, 'force', 'What is one sling leg rated for? Read its tag.', [hanging.trace]);
+  const put = ratingAsPut(pick, rules, false);
+  if (put === null) return missingCheck(place, 'force', 'What is one sling leg rated for? Read its tag.', [hanging.trace]);
   const dynamicFactor = rules.value('dynamicFactor');
-  const { outcome, traces } = traced(slingRating, { tension: Math.max(...hanging.tension), dynamicFactor, rating: pick.slingRating });
+  const { outcome, traces } = traced(slingRating, { tension: Math.max(...hanging.tension), dynamicFactor, rating: put.rating });
   if (!outcome.ok) return missingCheck(place, 'force', outcome.error);
   const { demand, capacity } = outcome.output;
   return ratioCheck(
     place,
     { demand, capacity, quantity: 'force', caution: rules.value('slingCaution') },
     { code: 'sling.tension', tensions: [hanging.tension[0]! * dynamicFactor, hanging.tension[1]! * dynamicFactor], factor: dynamicFactor, rating: capacity },
-    [hanging.trace, ...traces],
+    [hanging.trace, ...put.traces, ...traces],
   );
 }
 

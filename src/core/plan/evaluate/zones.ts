@@ -3,6 +3,7 @@ import { add, direction, hull, leftOf, overlap, rectangle, scale, type Vec } fro
 import type { Check } from '../check';
 import { dayFault } from '../records';
 import { sweptBy } from '../lift-path';
+import { driftOf } from '../wind-on-load';
 import { Missing } from '../missing';
 import { namesPerson, saysSomething } from '../records';
 import type { Zone } from '../schema';
@@ -26,11 +27,11 @@ function boomOver({ stand, crane }: PickContext, hook: Vec, bearingDeg: number, 
 }
 
 /** Whatever a load, or over a railway the boom too, passes over on its way is closed meanwhile, by a named person. */
-export function zoneChecks({ plan, today }: Context, picked: PickContext): Check[] {
+export function zoneChecks({ plan, today, rules }: Context, picked: PickContext): Check[] {
   const { path, weight, piece, pick } = picked;
   const zones = plan.site.zones ?? [];
   if (zones.length === 0 || path instanceof Missing || weight instanceof Missing) return [];
-  const swept = sweptBy(path, weight.section.width);
+  const swept = sweptBy(path, weight.section.width, driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
   const under = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
   // From one station to the next it sweeps what lies between.
   const booms = under.length < 2 ? under : under.slice(1).map((to, i) => hull([...under[i]!, ...to]));

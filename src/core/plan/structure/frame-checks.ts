@@ -9,7 +9,7 @@ import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../ev
 import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Rules } from '../../rules/rule-sets';
-import { asksStandingGust, standingGust } from '../wind';
+import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { leaningsOf } from './answers';
 import { frameOf, type FrameModel, type Stack } from './frame-model';
 import type { Ground } from './ground';
@@ -17,7 +17,6 @@ import { about, place } from './places';
 import { isMade, jointAt, type StructureMoment } from './state';
 import type { Numbers, Said } from './worst';
 
-const AIR_DENSITY = 1.25;
 /** Winds are tried from so many directions, the first along the first beam. */
 const WINDS = 8;
 /** AISC 360 F6, Ω of bending. */

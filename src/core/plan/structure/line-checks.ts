@@ -7,7 +7,7 @@ import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../ev
 import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Joint } from '../schema';
-import { asksStandingGust, standingGust } from '../wind';
+import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { isStiff, type Line, type StageChange } from './forces';
 import { baseUnderCheck } from './base';
 import { heldOf } from './held';
@@ -15,8 +15,6 @@ import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
 import type { Ground } from './ground';
 import { about, place } from './places';
-
-const AIR_DENSITY = 1.25;
 
 /** A line as it stands after a move: whether it stands, what its pieces and joints feel, what holds it. */
 export function lineChecks(ground: Ground, line: Line, { move, moment }: StageChange): void {

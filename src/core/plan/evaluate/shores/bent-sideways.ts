@@ -4,13 +4,11 @@ import type { Rules } from '../../../rules/rule-sets';
 import { windForce } from '../../../strength/wind-force.calc';
 import { windRollover } from '../../../strength/wind-rollover.calc';
 import type { Check } from '../../check';
-import { asksStandingGust, standingGust } from '../../wind';
+import { AIR_DENSITY, asksStandingGust, standingGust } from '../../wind';
 import type { Bent, Plan } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
 import type { BentAnswer } from './bent-answer';
 import { shorePlace } from './place';
-
-const AIR_DENSITY = 1.25;
 
 /** What pushes the bent sideways, and what of it the guys take. */
 export interface Sideways {

@@ -1,0 +1,42 @@
+import { craneBoom } from '../cranes/boom.calc';
+import { attempt } from '../calc/attempt';
+import { liftDrift } from '../lift/drift.calc';
+import type { Rules } from '../rules/rule-sets';
+import type { Trace } from '../calc/evidence';
+import type { PickContext } from './evaluate/context';
+import type { LiftPath } from './lift-path';
+import { Missing } from './missing';
+import type { PieceWeight } from './piece-weight';
+import type { SettledPlan } from './settle';
+import { GRAVITY } from '../units';
+import { AIR_DENSITY } from './wind';
+
+/** What of a load on this hook stands in the wind. */
+export function sailOf({ piece, turned, share }: PickContext, weight: PieceWeight): number {
+  const depth = weight.section.depth + weight.below + weight.above;
+  // Standing upright it shows the wind its broader side, whichever way it turns.
+  const broad = turned ? Math.max(depth, weight.section.width) : depth;
+  return piece.length * broad * (share ? share.level / weight.weight : 1);
+}
+
+export interface Drift {
+  force: number;
+  angleDeg: number;
+  drift: number;
+  trace: Trace;
+}
+
+/** How far the forecast gust pushes the load out of plumb on its longest fall; null while gust, load or boom are not known. */
+export function driftOf(plan: SettledPlan, picked: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Drift | null {
+  const { gross, crane, pick, piece, hanging } = picked;
+  const gust = plan.site.forecastGust;
+  if (gust === null || gross instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return null;
+  const boom = attempt(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: path.least });
+  if (!boom.ok) return null;
+  const drop = boom.output.tipHeight - (piece.start.level + hanging.loadDepth / 2);
+  if (!(drop > 0)) return null;
+  // The lighter it is the further it goes.
+  const input = { weight: gross.least * GRAVITY, area: sailOf(picked, weight), drag: rules.value('windDrag'), gust, drop, airDensity: AIR_DENSITY };
+  const outcome = attempt(liftDrift, input);
+  return outcome.ok ? { ...outcome.output, trace: { calc: liftDrift.id, input, output: outcome.output } } : null;
+}
