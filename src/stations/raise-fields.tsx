@@ -1,6 +1,6 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { newPoint, newRaise, pointWords, raiseKinds, type RaiseKind } from '@/core/plan/document/raise';
+import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/plan/document/raise';
 import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
 import { allShores } from '@/core/plan/views';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -11,7 +11,7 @@ import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 import { FromYard } from './yard-fields';
 
-const inWords: Record<RaiseKind, string> = { mastLift: 'mast lifts', hoist: 'hoists', hands: 'hands' };
+const inWords: Record<RaiseKind, string> = { mastLift: 'mast lifts', hoist: 'hoists', jack: 'jacks', hands: 'hands' };
 
 /** What a lift without a crane raises, by name. */
 function nameOf(plan: Plan, load: string): string {
@@ -20,7 +20,7 @@ function nameOf(plan: Plan, load: string): string {
   return plan.structure.pieces.find(({ id }) => id === load)?.mark ?? load;
 }
 
-/** Lifts by mast lifts, hoists and hands, and a way to plan one of what nothing lifts yet. */
+/** Lifts by mast lifts, hoists, jacks and hands, and a way to plan one of what nothing lifts yet. */
 export function Raises() {
   const plan = usePlan();
   const raises = plan.raises ?? [];
@@ -132,16 +132,47 @@ function PointFields({ point, onPoint }: { point: RaisePoint; onPoint: OnPoint }
           {open('Hook to top of the load', 'length', point.sling, (sling) => set(point, { sling }, 'sling'))}
           {open('Hook travels', 'length', point.travel, (travel) => set(point, { travel }, 'travel'))}
           {open('Pulls out of plumb by', 'angle', point.sideDeg, (sideDeg) => set(point, { sideDeg }, 'side'))}
-          {holdfasts.length + beams.length > 0 &&
-            choice<string>('Hangs from', point.hangsOn ?? 'other', [['other', 'something else'], ...holdfasts, ...beams], (id) =>
-              set(point, { hangsOn: id === 'other' ? null : id }, 'hangs on'),
-            )}
-          {!point.hangsOn && words('It hangs from', point.hangsFrom, (hangsFrom) => set(point, { hangsFrom }, 'hangs from'), { placeholder: 'nothing named' })}
+          {choice<string>(
+            'Hangs from',
+            point.arm ? 'arm' : (point.hangsOn ?? 'other'),
+            [['other', 'something else'], ['arm', 'the arm of a post lashed upright'], ...holdfasts, ...beams],
+            (id) => set(point, { hangsOn: id === 'other' || id === 'arm' ? null : id, arm: id === 'arm' ? newArm() : null }, 'hangs on'),
+          )}
+          {!point.hangsOn &&
+            words(point.arm ? 'Which post' : 'It hangs from', point.hangsFrom, (hangsFrom) => set(point, { hangsFrom }, 'hangs from'), {
+              placeholder: 'nothing named',
+            })}
           {open('Hangs at level', 'length', point.hangsAt, (hangsAt) => set(point, { hangsAt }, 'hangs at'))}
-          {open('That may carry', 'force', point.carries, (carries) => set(point, { carries }, 'carries'))}
+          {point.arm ? (
+            <ArmFields arm={point.arm} onArm={(arm, field) => set(point, { arm }, `arm ${field}`)} />
+          ) : (
+            open('That may carry', 'force', point.carries, (carries) => set(point, { carries }, 'carries'))
+          )}
         </Pair>
       );
     }
+    case 'jack':
+      return (
+        <Pair>
+          {common}
+          {open('Rated', 'mass', point.rating, (rating) => set(point, { rating }, 'rating'))}
+          {open('Run right down it is high', 'dimension', point.closed, (closed) => set(point, { closed }, 'closed'))}
+          {open('Stroke', 'dimension', point.stroke, (stroke) => set(point, { stroke }, 'stroke'))}
+          {open('Raised in one go', 'dimension', point.step, (step) => set(point, { step }, 'step'))}
+          {open('Packing follows within', 'dimension', point.packing, (packing) => set(point, { packing }, 'packing'))}
+          {open('Floor under it', 'floorArea', point.foot, (foot) => set(point, { foot }, 'foot'))}
+          {choice<'unsaid' | 'yes' | 'no'>(
+            'Locks by itself',
+            point.locks === null ? 'unsaid' : point.locks ? 'yes' : 'no',
+            [
+              ['unsaid', 'not said yet'],
+              ['yes', 'yes'],
+              ['no', 'no: it stands on its oil'],
+            ],
+            (answer) => set(point, { locks: answer === 'unsaid' ? null : answer === 'yes' }, 'locks'),
+          )}
+        </Pair>
+      );
     case 'hands':
       return (
         <Pair>
@@ -167,7 +198,23 @@ function PointFields({ point, onPoint }: { point: RaisePoint; onPoint: OnPoint }
   }
 }
 
-/** What goes over an opening, or a piece of the structure that no pick lifts, raised by lifts, hoists or hands. */
+/** The post, its arm and its two lashings. */
+function ArmFields({ arm, onArm }: { arm: Arm; onArm: (arm: Arm, field: string) => ReturnType<OnPoint> }) {
+  const { open, words } = useInputs();
+  const set = (changes: Partial<Arm>, field: string) => onArm({ ...arm, ...changes }, field);
+  return (
+    <>
+      {open('Post to hoist, out', 'length', arm.reach, (reach) => set({ reach }, 'reach'))}
+      {open('Lashings apart', 'length', arm.apart, (apart) => set({ apart }, 'apart'))}
+      {open('One lashing may carry', 'force', arm.lashingCarries, (lashingCarries) => set({ lashingCarries }, 'lashing'))}
+      {words('Lashed to, worked out by', arm.designedBy, (designedBy) => set({ designedBy }, 'designed'), { placeholder: 'nobody yet' })}
+      {open('Post and arm weigh', 'mass', arm.own, (own) => set({ own }, 'own'))}
+      {open('Under its foot may stand', 'force', arm.footCarries, (footCarries) => set({ footCarries }, 'foot'))}
+    </>
+  );
+}
+
+/** What goes over an opening, or a piece of the structure that no pick lifts, raised by lifts, hoists, jacks or hands. */
 function NewRaise() {
   const plan = usePlan();
   const act = useAct();

@@ -1,5 +1,5 @@
 import { demoPlan, passengerCanopy, quayFootbridge, vehicleRamp } from '../../../tests/demo-plan';
-import { liftDrift } from '../lift/drift.calc';
+import { type liftDrift } from '../lift/drift.calc';
 import { slingGrip } from '../rigging/grip.calc';
 import { hitchRating } from '../rigging/hitch.calc';
 import { overlap, rectangle } from '../geometry/plane';

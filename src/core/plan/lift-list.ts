@@ -1,3 +1,4 @@
+import type { RaiseKind } from './document/raise';
 import type { Check } from './check';
 import { markLifted, standOf } from './lookups';
 import type { Pick, Plan, Raise } from './schema';
@@ -68,7 +69,7 @@ function byCrane(plan: Plan, pick: Pick, checks: readonly Check[], move: number 
   };
 }
 
-const gearName = { mastLift: 'mast lift', hoist: 'hoist', hands: 'hands' } as const;
+const gearName = { mastLift: 'mast lift', hoist: 'hoist', jack: 'jack', hands: 'hands' } as const satisfies Record<RaiseKind, string>;
 
 function withoutCrane(plan: Plan, raise: Raise, checks: readonly Check[], move: number | null): LiftRow {
   const shares = checks.filter(({ id }) => id === 'raise.share');

@@ -37,6 +37,16 @@ function entriesOf(show: Show, point: RaisePoint, carries: Check | undefined): E
         { label: 'Hangs at', value: show(point.hangsAt, 'length') },
         { label: 'Closed, hanger to hook', value: show(point.closed, 'length') },
         { label: 'Out of plumb', value: show(point.sideDeg, 'angle') },
+        ...(point.arm ? [{ label: 'Post to hoist, out', value: show(point.arm.reach, 'length') }] : []),
+      ];
+    case 'jack':
+      return [
+        at,
+        ...share,
+        { label: 'Rated', value: show(point.rating, 'mass'), strong: true },
+        { label: 'Raised in one go', value: show(point.step, 'dimension'), strong: true },
+        { label: 'Packing follows within', value: show(point.packing, 'dimension') },
+        { label: 'Locks by itself', value: point.locks === null ? UNKNOWN : point.locks ? 'yes' : 'NO' },
       ];
     case 'hands':
       return [
@@ -57,7 +67,7 @@ const nameOf = (plan: Plan, load: string): string => {
 /** Clear checks told on the card. */
 const TOLD = 14;
 
-/** One lift by mast lifts, hoists or hands, on one page. */
+/** One lift by mast lifts, hoists, jacks or hands, on one page. */
 export function RaiseCard({ head, raise, paper, evaluation }: SheetWork & { raise: Raise }) {
   const plan = settle(head.plan);
   const { checks, replay } = evaluation;

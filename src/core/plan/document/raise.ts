@@ -3,7 +3,7 @@ import { closed, nullable } from '../../calc/fields';
 import { id, nonNegative, positive, real, size, text } from './fields';
 import { fromYard } from './yard';
 
-export const raiseKinds = ['mastLift', 'hoist', 'hands'] as const;
+export const raiseKinds = ['mastLift', 'hoist', 'jack', 'hands'] as const;
 export type RaiseKind = (typeof raiseKinds)[number];
 
 const at = () => nullable(nonNegative('m', 'from the left end of what is raised'));
@@ -37,6 +37,31 @@ const pointSchema = Type.Union([
     hangsFrom: text('what it hangs from, where that is nothing of this plan'),
     hangsAt: nullable(real('m', { description: 'level of what it hangs from' })),
     carries: nullable(positive('N', 'what it hangs from may carry there')),
+    arm: Type.Optional(
+      nullable(
+        closed({
+          reach: nullable(nonNegative('m', 'from the axis of the post to the hoist', { maximum: 10 })),
+          apart: nullable(positive('m', 'from one of its two lashings to the other', { maximum: 20 })),
+          lashingCarries: nullable(positive('N', 'one lashing, and what it is lashed to')),
+          own: nullable(nonNegative('kg', 'post and arm')),
+          footCarries: nullable(positive('N', 'what is under its foot')),
+          designedBy: text('who worked out what it is lashed to'),
+        }),
+      ),
+    ),
+  }),
+  closed({
+    id: id(),
+    kind: Type.Literal('jack'),
+    name: text(),
+    at: at(),
+    rating: nullable(positive('kg', 'as its plate says')),
+    closed: nullable(size('run right down, with what it stands on')),
+    stroke: nullable(size()),
+    step: nullable(size('raised in one go')),
+    packing: nullable(nonNegative('m', 'load to the packing that follows it, at the most', { maximum: 5 })),
+    locks: nullable(Type.Boolean({ description: 'it holds by itself if its pressure goes' })),
+    foot: nullable(positive('m2', 'floor under it, or under what it stands on')),
   }),
   closed({
     id: id(),
@@ -51,7 +76,11 @@ const pointSchema = Type.Union([
   }),
 ]);
 
-/** How a load is raised to its seats without a crane: by mast lifts, hoists or hands, at as many places as it takes. */
+export type Arm = NonNullable<Extract<Static<typeof pointSchema>, { kind: 'hoist' }>['arm']>;
+/** An arm on a lashed post, of which nothing is said yet. */
+export const newArm = (): Arm => ({ reach: null, apart: null, lashingCarries: null, own: null, footCarries: null, designedBy: '' });
+
+/** How a load is raised to its seats without a crane: by mast lifts, hoists, jacks or hands, at as many places as it takes. */
 export const raiseSchema = closed({
   id: id(),
   load: id(),
@@ -89,12 +118,14 @@ export function newPoint(kind: RaiseKind, id: string, name: string): RaisePoint 
         hangsAt: null,
         carries: null,
       };
+    case 'jack':
+      return { id, kind, name, at: null, rating: null, closed: null, stroke: null, step: null, packing: null, locks: null, foot: null };
     case 'hands':
       return { id, kind, name, at: null, people: null, rung: null, keepers: null, friction: null, rungCarries: null };
   }
 }
 
-export const pointWords: Record<RaiseKind, string> = { mastLift: 'mast lift', hoist: 'hoist', hands: 'crew' };
+export const pointWords: Record<RaiseKind, string> = { mastLift: 'mast lift', hoist: 'hoist', jack: 'jack', hands: 'crew' };
 
 export const newRaise = (id: string, load: string, kind: RaiseKind, count: number, pointId: (n: number) => string): Raise => ({
   id,

@@ -11,7 +11,7 @@ import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
 import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
-import { raiseChecks } from './raises';
+import { raiseChecks } from './raise';
 import { weightCheck } from './rigging';
 import { callerChecks } from './sight';
 import { liftChecks } from './ways-up';

@@ -57,7 +57,7 @@ export const templates = {
   },
   opening: {
     name: 'A beam into a building, without a crane',
-    about: 'A wall or line is opened, a beam is brought in and lifted by hand, hoist or mast lifts, and what rests on the line is held meanwhile.',
+    about: 'A wall or line is opened, a beam is brought in and lifted by hand, hoists, jacks or mast lifts, and what rests on the line is held meanwhile.',
     fields: [
       {
         key: 'by',
@@ -65,6 +65,7 @@ export const templates = {
         choices: [
           ['mastLift', 'mast lifts'],
           ['hoist', 'chain hoists'],
+          ['jack', 'jacks and packing'],
           ['hands', 'a crew, by hand'],
         ],
       },

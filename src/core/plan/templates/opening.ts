@@ -15,7 +15,7 @@ export interface OpeningAsked {
   shored: boolean;
 }
 
-const words: Record<RaiseKind, string> = { mastLift: 'two mast lifts', hoist: 'two chain hoists', hands: 'a crew, by hand' };
+const words: Record<RaiseKind, string> = { mastLift: 'two mast lifts', hoist: 'two chain hoists', jack: 'two jacks and packing', hands: 'a crew, by hand' };
 
 export function openingPlan(job: NewPlan, { by, shored }: OpeningAsked): Plan {
   const plan = emptyPlan(job);

@@ -1,12 +1,12 @@
-import { quayFootbridge, ticketHall } from '../../../../tests/demo-plan';
-import { raised, type PointOf as Of } from '../../../../tests/raised';
-import { applyCommand } from '../commands/apply';
-import { describe as words } from '../describe';
-import { newRaise } from '../document/raise';
-import { openPlan } from '../open';
-import type { Plan, Raise, RaisePoint } from '../schema';
-import { templates } from '../templates';
-import { evaluate } from '.';
+import { quayFootbridge, ticketHall } from '../../../../../tests/demo-plan';
+import { raised, type PointOf as Of } from '../../../../../tests/raised';
+import { applyCommand } from '../../commands/apply';
+import { describe as words } from '../../describe';
+import { newRaise } from '../../document/raise';
+import { openPlan } from '../../open';
+import type { Plan, Raise, RaisePoint } from '../../schema';
+import { templates } from '../../templates';
+import { evaluate } from '..';
 
 const TODAY = '2026-11-28';
 type Kind = RaisePoint['kind'];
