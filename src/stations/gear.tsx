@@ -145,6 +145,8 @@ function StandFields({ stand }: { stand: Stand }) {
     return edit({ base: next.length === null && next.width === null ? null : next }, 'base');
   };
   const asCrane = { placeholder: 'as the crane' };
+  const tracks = plan.cranes.find(({ id }) => id === stand.crane)?.tracks != null;
+  const feet = tracks ? 'Tracks' : 'Outriggers';
   return (
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
@@ -158,10 +160,10 @@ function StandFields({ stand }: { stand: Stand }) {
             )}
           </Fragment>
         ))}
-      {open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
+      {!tracks && open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
       {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
-      {open('Outriggers here, front to rear', 'length', stand.base?.length ?? null, (length) => base({ length }), asCrane)}
-      {open('Outriggers here, side to side', 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
+      {open(`${feet} here, front to rear`, 'length', stand.base?.length ?? null, (length) => base({ length }), asCrane)}
+      {open(`${feet} here, side to side`, 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
       {open('Counterweight on it here', 'mass', stand.counterweight ?? null, (counterweight) => edit({ counterweight }, 'counterweight'), asCrane)}
       {open('Parts of line', 'count', stand.falls ?? null, (falls) => edit({ falls: falls === null ? null : Math.max(1, Math.round(falls)) }, 'falls'), {
         placeholder: 'not said',
@@ -198,8 +200,18 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length('Boom depth', 'boomDepth')}
         {length('Boom width', 'boomWidth')}
         {length('Tail swing radius', 'tailRadius')}
-        {length('Outriggers, front to rear', 'baseLength')}
-        {length('Outriggers, side to side', 'baseWidth')}
+        {choice<'outriggers' | 'tracks'>(
+          'Stands on',
+          crane.tracks ? 'tracks' : 'outriggers',
+          [
+            ['outriggers', 'outriggers'],
+            ['tracks', 'two crawler tracks'],
+          ],
+          (feet) => edit({ tracks: feet === 'tracks' ? { shoe: null } : null }, 'tracks'),
+        )}
+        {length(crane.tracks ? 'Tracks, length on the ground' : 'Outriggers, front to rear', 'baseLength')}
+        {length(crane.tracks ? 'Tracks, centre to centre' : 'Outriggers, side to side', 'baseWidth')}
+        {crane.tracks && open('Width of one track', 'length', crane.tracks.shoe, (shoe) => edit({ tracks: { shoe } }, 'shoe'))}
         {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'as the foot pin' })}
         {crane.cab && figure('Eyes ahead of slew centre', 'length', crane.cab.ahead, (ahead) => cab({ ahead }))}
         {crane.cab && figure('Eyes to the left', 'length', crane.cab.left, (left) => cab({ left }))}

@@ -139,6 +139,23 @@ function bearingShapes(plan: Plan, moment: Moment, along: (p: Vec) => number): S
   });
 }
 
+/** Two tracks, on the ground under the body of the crane. */
+function trackShapes({ context: { stand, crane }, craneThere }: Pose, along: (p: Vec) => number): Shape[] {
+  const side = leftOf(direction(stand.azimuthDeg));
+  return [1, -1].map((s) => ({
+    shape: 'polygon',
+    points: upright(
+      span(rectangle(add(stand.at, scale(side, (s * crane.baseWidth) / 2)), crane.baseLength, crane.tracks?.shoe ?? 0.6, stand.azimuthDeg), along),
+      0,
+      TRACK_HEIGHT,
+    ),
+    style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1 },
+    of: { kind: 'stand', id: stand.id },
+  }));
+}
+/** As tracks are high (common practice) [m]. */
+const TRACK_HEIGHT = 0.9;
+
 function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const { stand, crane, pick } = pose.context;
   const of = { kind: 'stand' as const, id: stand.id };
@@ -146,29 +163,36 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const stroke = there ? ('gear' as const) : ('pencil' as const);
   const dash = there ? undefined : ('dash' as const);
   const front = direction(stand.azimuthDeg);
-  const body = span(rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg), along);
+  const body = span(
+    crane.tracks
+      ? rectangle(stand.at, crane.baseLength * 0.7, crane.baseWidth, stand.azimuthDeg)
+      : rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg),
+    along,
+  );
   const corners = [1, -1].flatMap((f) =>
     [1, -1].map((s) => along(add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(leftOf(front), (s * crane.baseWidth) / 2))))),
   );
   const shapes: Shape[] = [
     { shape: 'polygon', points: upright(body, 0.45, 1.15), style: { fill: there ? 'gearPale' : 'paper', stroke, width: 1.4, dash }, of, solid: true },
-    ...corners.flatMap((u): Shape[] => [
-      {
-        shape: 'line',
-        points: [
-          { x: u, y: 0.8 },
-          { x: u, y: 0.1 },
-        ],
-        style: { stroke, width: 3, dash },
-        of,
-      },
-      {
-        shape: 'polygon',
-        points: upright([u - 0.32, u + 0.32], 0, 0.1),
-        style: { fill: there ? 'timber' : 'paper', stroke: there ? 'timberEdge' : 'pencil', width: 1 },
-        of,
-      },
-    ]),
+    ...(crane.tracks
+      ? trackShapes(pose, along)
+      : corners.flatMap((u): Shape[] => [
+          {
+            shape: 'line',
+            points: [
+              { x: u, y: 0.8 },
+              { x: u, y: 0.1 },
+            ],
+            style: { stroke, width: 3, dash },
+            of,
+          },
+          {
+            shape: 'polygon',
+            points: upright([u - 0.32, u + 0.32], 0, 0.1),
+            style: { fill: there ? 'timber' : 'paper', stroke: there ? 'timberEdge' : 'pencil', width: 1 },
+            of,
+          },
+        ])),
   ];
   const { hook } = pose;
   shapes.push({

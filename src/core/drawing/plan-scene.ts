@@ -210,24 +210,35 @@ function craneShapes(pose: Pose): Shape[] {
   const corners = [1, -1].flatMap((f) =>
     [1, -1].map((s) => add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(side, (s * crane.baseWidth) / 2)))),
   );
-  const shapes: Shape[] = corners.flatMap((corner, i): Shape[] => {
-    const f = i < 2 ? 1 : -1;
-    const root = add(stand.at, scale(front, (f * crane.baseLength) / 2));
-    const pad = Math.sqrt(context.stand.padArea ?? 0.25);
-    return [
-      { shape: 'line', points: [root, corner], style: { stroke, width: 4, dash }, of },
-      {
+  const tracks = [1, -1].map((s) => add(stand.at, scale(side, (s * crane.baseWidth) / 2)));
+  const shapes: Shape[] = crane.tracks
+    ? tracks.map((middle) => ({
         shape: 'polygon',
-        points: rectangle(corner, pad, pad, stand.azimuthDeg),
+        points: rectangle(middle, crane.baseLength, crane.tracks?.shoe ?? 0.6, stand.azimuthDeg),
         style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1, dash },
         of,
         solid: true,
-      },
-    ];
-  });
+      }))
+    : corners.flatMap((corner, i): Shape[] => {
+        const f = i < 2 ? 1 : -1;
+        const root = add(stand.at, scale(front, (f * crane.baseLength) / 2));
+        const pad = Math.sqrt(context.stand.padArea ?? 0.25);
+        return [
+          { shape: 'line', points: [root, corner], style: { stroke, width: 4, dash }, of },
+          {
+            shape: 'polygon',
+            points: rectangle(corner, pad, pad, stand.azimuthDeg),
+            style: { fill: craneThere ? 'timber' : 'paper', stroke: craneThere ? 'timberEdge' : 'pencil', width: 1, dash },
+            of,
+            solid: true,
+          },
+        ];
+      });
   shapes.push({
     shape: 'polygon',
-    points: rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg),
+    points: crane.tracks
+      ? rectangle(stand.at, crane.baseLength * 0.7, Math.max(1, crane.baseWidth - (crane.tracks.shoe ?? 0.6)), stand.azimuthDeg)
+      : rectangle(add(stand.at, scale(front, 0.4)), crane.baseLength + 2.2, 2.5, stand.azimuthDeg),
     style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash },
     of,
     solid: true,

@@ -162,8 +162,9 @@ const craneSchema = closed({
   boomWidth: positive('m', undefined, { maximum: 10 }),
   hookBlockMass: nullable(nonNegative('kg')),
   hookDrop: nonNegative('m', 'boom tip to hook with the block run right up', { maximum: 30 }),
-  baseLength: positive('m', 'outriggers, front to rear', { maximum: 40 }),
-  baseWidth: positive('m', 'outriggers, left to right', { maximum: 40 }),
+  baseLength: positive('m', 'outriggers, front to rear; of tracks, their length on the ground', { maximum: 40 }),
+  baseWidth: positive('m', 'outriggers, left to right; of tracks, centre to centre', { maximum: 40 }),
+  tracks: Type.Optional(nullable(closed({ shoe: nullable(positive('m', 'width of one track', { maximum: 5 })) }))),
   tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
   cab: Type.Optional(

@@ -10,7 +10,7 @@ import { hooksOf } from '@/core/plan/pick-context';
 import { counterweightOf } from '@/core/plan/duties';
 import type { Hanging } from '@/core/plan/hanging';
 import type { HookOf } from '@/core/plan/lift-two';
-import { worstOutrigger } from '@/core/plan/evaluate/stand';
+import { worstOutrigger, worstTrack } from '@/core/plan/evaluate/under-crane';
 import { describe } from '@/core/plan/describe';
 import { hitchWords, materialWords, type Hitch } from '@/core/plan/document/hitch';
 import { Missing } from '@/core/plan/missing';
@@ -49,7 +49,8 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const wind = own.find((check) => check.finding.code === 'lift.wind');
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
-  const ground = path instanceof Missing || gross instanceof Missing ? null : worstOutrigger(crane, stand, pick.boom, path, gross);
+  const ground =
+    path instanceof Missing || gross instanceof Missing ? null : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross);
   const load: Entry[] = [
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
@@ -57,7 +58,13 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   ];
   const counterweight = counterweightOf(crane);
   const corner =
-    ground === null || ground instanceof Missing ? UNKNOWN : 'tipsAtDeg' in ground ? 'TIPS' : `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`;
+    ground === null || ground instanceof Missing
+      ? UNKNOWN
+      : 'tipsAtDeg' in ground
+        ? 'TIPS'
+        : 'corner' in ground
+          ? `${cornerName[ground.corner]} ${show(ground.reaction, 'force')}`
+          : `${ground.side}, ${show(ground.pressure, 'pressure')}`;
   const craneLines: Entry[] = [
     { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
     { label: 'Boom', value: show(pick.boom, 'length') },
@@ -65,11 +72,11 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
     { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
     { label: 'Chart', value: (chart?.finding.code === 'lift.chart' && chart.finding.chart) || crane.chartSource || UNKNOWN },
-    { label: 'Outriggers', value: `${show(crane.baseLength, 'length')} × ${show(crane.baseWidth, 'length')}` },
+    { label: crane.tracks ? 'Tracks' : 'Outriggers', value: `${show(crane.baseLength, 'length')} × ${show(crane.baseWidth, 'length')}` },
     ...(counterweight === null ? [] : [{ label: 'Counterweight on it', value: show(counterweight, 'mass') }]),
     ...(stand.falls ? [{ label: 'Parts of line', value: String(stand.falls) }] : []),
     { label: 'Chart read', value: plan.job.chartRule === 'step' ? 'next longer radius, lower boom' : 'straight line between cells' },
-    { label: 'Worst outrigger', value: corner },
+    { label: crane.tracks ? 'Worst track' : 'Worst outrigger', value: corner },
     { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
   ];
   const rigging = hung ? rigged(show, picked, hung, factor) : [{ label: 'How it hangs', value: UNKNOWN }];

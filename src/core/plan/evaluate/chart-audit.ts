@@ -70,7 +70,11 @@ const SAME_BASE = 0.02;
 function baseCheck(crane: PickContext['crane'], { chartBase }: ChartOf, place: Place): Check[] {
   if (!chartBase)
     return [
-      missingCheck(place, 'length', `For what outrigger base, front to rear and side to side, is the chart of ${crane.name} good? It stands in the chart.`),
+      missingCheck(
+        place,
+        'length',
+        `For what ${crane.tracks ? 'base of tracks' : 'outrigger base'}, front to rear and side to side, is the chart of ${crane.name} good? It stands in the chart.`,
+      ),
     ];
   const short = (
     [
@@ -80,10 +84,10 @@ function baseCheck(crane: PickContext['crane'], { chartBase }: ChartOf, place: P
   ).find(([, has, needs]) => has < needs - SAME_BASE);
   if (short) {
     const [way, has, needs] = short;
-    const words = phrase`${crane.name} stands ${q(has, 'length')} wide ${way}; the chart is for ${q(needs, 'length')}. Run the outriggers out, or use the chart for this base.`;
+    const words = phrase`${crane.name} stands ${q(has, 'length')} wide ${way}; the chart is for ${q(needs, 'length')}. Run the ${crane.tracks ? 'tracks' : 'outriggers'} out, or use the chart for this base.`;
     return [ratioCheck(place, { demand: needs, capacity: has, quantity: 'length', caution: null, inclusive: true }, told(words), [])];
   }
-  const words = phrase`${crane.name} stands on the outrigger base its chart is for, ${q(chartBase.length, 'length')} × ${q(chartBase.width, 'length')}.`;
+  const words = phrase`${crane.name} stands on the ${crane.tracks ? 'base of tracks' : 'outrigger base'} its chart is for, ${q(chartBase.length, 'length')} × ${q(chartBase.width, 'length')}.`;
   const check = ratioCheck(place, { demand: chartBase.width, capacity: crane.baseWidth, quantity: 'length', caution: null, ratio: 0 }, told(words), []);
   return [{ ...check, ratio: null }];
 }

@@ -1,7 +1,7 @@
+import { crawler } from '../../cranes/crawler.calc';
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
 import { angleOf, clip, rectangle, sub, wrapDeg, type Vec } from '../../geometry/plane';
-import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import { standingAt } from '../bodies';
 import type { LiftPath } from '../lift-path';
@@ -10,71 +10,9 @@ import type { Crane, Stand } from '../schema';
 import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, moveFor, ratioCheck, sourced, told, traced, type Context, type PickContext, on } from './context';
 import { powerLineChecks } from './power-lines';
+import { worstOutrigger, worstTrack, type StandLoad } from './under-crane';
 
 type Place = Parameters<typeof missingCheck>[0];
-export type CornerKey = keyof typeof cornerName;
-
-export interface StandLoad {
-  corner: CornerKey;
-  reaction: number;
-  azimuthDeg: number;
-  traces: Check['traces'];
-}
-
-type PartInput = { weight: number; x: number; y: number } | { weight: number; r: number };
-
-function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: number): PartInput[] {
-  const parts = crane.parts.map((part): PartInput => {
-    const weight = part.mass * GRAVITY;
-    if (part.on === 'chassis') return { weight, x: part.x, y: part.y };
-    if (part.on === 'slewing') return { weight, r: part.r };
-    // A straight boom: its mass stands at its share of the way from the foot pin to the tip, seen from above.
-    return { weight, r: part.along * (radius + crane.pivotBack) - crane.pivotBack };
-  });
-  return [...parts, { weight: loadMass * GRAVITY, r: radius }];
-}
-
-/** What a crane’s weight stands on, in the words of the field. */
-const PART = { chassis: 'carrier', slewing: 'upper works', boom: 'boom' } as const;
-
-/** Worst outrigger over the whole way of the lift; null when the crane tips at a station. */
-export function worstOutrigger(
-  crane: Crane,
-  stand: Stand,
-  boom: number,
-  path: LiftPath,
-  load: { mass: number; least: number },
-): StandLoad | { tipsAtDeg: number } | Missing {
-  // A heavy load presses under the boom, a light one leaves the counterweight its way: both are run.
-  const heavy = outriggersUnder(crane, stand, boom, path, load.mass);
-  if (heavy instanceof Missing || 'tipsAtDeg' in heavy) return heavy;
-  const light = outriggersUnder(crane, stand, boom, path, load.least);
-  if (light instanceof Missing || 'tipsAtDeg' in light) return light;
-  return light.reaction > heavy.reaction ? light : heavy;
-}
-
-function outriggersUnder(crane: Crane, stand: Stand, boom: number, path: LiftPath, loadMass: number): StandLoad | { tipsAtDeg: number } | Missing {
-  const weightless = crane.parts.filter((one) => one.mass === 0).map((one) => one.what.toLowerCase());
-  if (weightless.length > 0) return new Missing(`0 kg for ${weightless.join(', ')} of ${crane.name}? What does it weigh? Outrigger loads need it.`);
-  if (crane.parts.length === 0) return new Missing(`What do the parts of ${crane.name} weigh, and where? Outrigger loads need them.`);
-  // Every crane has all three: one that is left out stands as if it weighed nothing.
-  const without = (['chassis', 'slewing', 'boom'] as const).filter((on) => !crane.parts.some((one) => one.on === on));
-  if (without.length > 0)
-    return new Missing(
-      `What weigh the parts of ${crane.name} on its ${without.map((on) => PART[on]).join(' and ')}? None is listed. Outrigger loads need them.`,
-    );
-  let worst: StandLoad | null = null;
-  for (const station of path.stations) {
-    const azimuthDeg = wrapDeg(station.bearingDeg - stand.azimuthDeg);
-    const input = { baseLength: crane.baseLength, baseWidth: crane.baseWidth, parts: outriggerParts(crane, boom, station.radius, loadMass), azimuthDeg };
-    const output = craneOutriggers.compute(input);
-    if (output.reaction === null) return { tipsAtDeg: azimuthDeg };
-    for (const [corner, reaction] of Object.entries(output.reaction) as [CornerKey, number][])
-      if (worst === null || !(reaction <= worst.reaction)) worst = { corner, reaction, azimuthDeg, traces: [{ calc: craneOutriggers.id, input, output }] };
-  }
-  return worst ?? new Missing('The lift has no way to follow.');
-}
-
 /** Ground, tail swing and power lines: what the stand itself must have. */
 export function standChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
@@ -90,34 +28,16 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   });
   const ground = { ...place('stand.ground', padPressure), source: sourced(padPressure.source.text, rules, 'strengthCaution') };
   const checks: Check[] = widerThanItIs(context, picked, place('stand.base', craneOutriggers));
+  const stands = crane.tracks ? 'tracks' : 'outriggers';
   if (path instanceof Missing || gross instanceof Missing)
-    checks.push(missingCheck(ground, 'pressure', 'Outrigger loads cannot be worked out until the load and its way are known.'));
+    checks.push(missingCheck(ground, 'pressure', `What the ${stands} press with cannot be worked out until the load and its way are known.`));
+  else if (crane.tracks) checks.push(trackCheck(context, picked, path, gross, ground, place('stand.tips', crawler)));
   else {
     const load = worstOutrigger(crane, stand, pick.boom, path, gross);
     if (load instanceof Missing) checks.push(missingCheck(ground, 'pressure', load.questions.join(' ')));
     else if ('tipsAtDeg' in load)
       checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
-    else if (stand.padArea === null || stand.groundAllowable === null)
-      checks.push(
-        missingCheck(
-          ground,
-          'pressure',
-          stand.padArea === null ? `How large is the mat under each outrigger at ${stand.name}?` : `What may the ground at ${stand.name} carry? Who says so?`,
-          load.traces,
-        ),
-      );
-    else {
-      const { outcome, traces } = traced(padPressure, { reaction: load.reaction, area: stand.padArea });
-      if (outcome.ok)
-        checks.push(
-          ratioCheck(
-            ground,
-            { demand: outcome.output.pressure, capacity: stand.groundAllowable, quantity: 'pressure', caution: rules.value('strengthCaution') },
-            { code: 'ground', stand: stand.name, corner: cornerName[load.corner], pressure: outcome.output.pressure, allowable: stand.groundAllowable },
-            [...load.traces, ...traces],
-          ),
-        );
-    }
+    else checks.push(matCheck(context, stand, load, ground));
   }
   checks.push(
     ...tailChecks(context, picked, {
@@ -128,6 +48,51 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
   return [...checks, ...powerLineChecks(context, picked)];
 }
 
+/** The mat under the worst outrigger. */
+function matCheck({ rules }: Context, stand: Stand, load: StandLoad, ground: Place): Check {
+  if (stand.padArea === null || stand.groundAllowable === null)
+    return missingCheck(
+      ground,
+      'pressure',
+      stand.padArea === null ? `How large is the mat under each outrigger at ${stand.name}?` : asksGround(stand),
+      load.traces,
+    );
+  const { outcome, traces } = traced(padPressure, { reaction: load.reaction, area: stand.padArea });
+  if (!outcome.ok) return missingCheck(ground, 'pressure', outcome.error);
+  return ratioCheck(
+    ground,
+    { demand: outcome.output.pressure, capacity: stand.groundAllowable, quantity: 'pressure', caution: rules.value('strengthCaution') },
+    { code: 'ground', stand: stand.name, corner: cornerName[load.corner], pressure: outcome.output.pressure, allowable: stand.groundAllowable },
+    [...load.traces, ...traces],
+  );
+}
+
+const asksGround = (stand: Stand): string => `What may the ground at ${stand.name} carry? Who says so?`;
+
+/** A crane on tracks: the greatest pressure under either of them, over all of the way. */
+function trackCheck(
+  { rules }: Context,
+  { crane, stand, pick }: PickContext,
+  path: LiftPath,
+  gross: { mass: number; least: number },
+  at: Place,
+  tips: Place,
+): Check {
+  const ground: Place = { ...at, calc: crawler.id, source: sourced(crawler.source.text, rules, 'strengthCaution') };
+  const worst = worstTrack(crane, stand, pick.boom, path, gross);
+  if (worst instanceof Missing) return missingCheck(ground, 'pressure', worst.questions.join(' '));
+  if ('tipsAtDeg' in worst) return flatStop(tips, 'force', { code: 'crane.tips', stand: stand.name, overDeg: worst.tipsAtDeg }, []);
+  if (stand.groundAllowable === null) return missingCheck(ground, 'pressure', asksGround(stand), worst.traces);
+  return ratioCheck(
+    ground,
+    { demand: worst.pressure, capacity: stand.groundAllowable, quantity: 'pressure', caution: rules.value('strengthCaution') },
+    told(
+      phrase`At ${stand.name} the ${worst.side} track presses the ground with up to ${q(worst.pressure, 'pressure')} over ${q(worst.bearing, 'length')} of its length, the boom ${q(Math.abs(worst.azimuthDeg), 'angle')} off its front; ${q(stand.groundAllowable, 'pressure')} is allowed.`,
+    ),
+    worst.traces,
+  );
+}
+
 /** Measures this close are the same [m]. */
 const SAME = 0.02;
 
@@ -135,6 +100,7 @@ const SAME = 0.02;
 function widerThanItIs({ plan }: Context, { stand }: PickContext, place: Place): Check[] {
   const own = plan.cranes.find(({ id }) => id === stand.crane);
   if (!stand.base || !own) return [];
+  const [stands, reach] = own.tracks ? ['tracks', 'are'] : ['outriggers', 'run out to'];
   return (
     [
       ['front to rear', stand.base.length, own.baseLength],
@@ -143,7 +109,7 @@ function widerThanItIs({ plan }: Context, { stand }: PickContext, place: Place):
   ).flatMap(([way, here, most]) => {
     if (here === null || here <= most + SAME) return [];
     const asked = { ...missingCheck({ ...place, about: { ...place.about, part: `${place.about.part ?? ''} ${way}` } }, 'length', ''), demand: here };
-    const words = phrase`${own.name} is said to stand ${q(here, 'length')} ${way} at ${stand.name}; its outriggers run out to ${q(most, 'length')}. Which is right?`;
+    const words = phrase`${own.name} is said to stand ${q(here, 'length')} ${way} at ${stand.name}; its ${stands} ${reach} ${q(most, 'length')}. Which is right?`;
     return [{ ...asked, finding: told(words) }];
   });
 }

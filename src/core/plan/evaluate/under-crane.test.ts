@@ -1,0 +1,114 @@
+import { demoPlan } from '../../../../tests/demo-plan';
+import { planScene } from '../../drawing/plan-scene';
+import { allStanding } from '../../drawing/shore-moment';
+import { wrapDeg } from '../../geometry/plane';
+import { describe as words } from '../describe';
+import type { LiftPath } from '../lift-path';
+import { pickContext } from '../pick-context';
+import type { Plan } from '../schema';
+import { settle } from '../settle';
+import { worstOutrigger, worstTrack, type TrackLoad } from './under-crane';
+import { evaluate } from '.';
+
+const TODAY = '2026-11-28';
+/** The crane of the luggage hall on two tracks, 4 m on the ground and 3.2 m apart. */
+const onTracks = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = demoPlan();
+  const [crane] = plan.cranes;
+  Object.assign(crane!, { tracks: { shoe: 0.6 }, baseLength: 4, baseWidth: 3.2 });
+  crane!.chartBase = { length: 4, width: 3.2 };
+  edit(plan);
+  return plan;
+};
+const rows = (plan: Plan, id: string) => evaluate(plan, TODAY).checks.filter((one) => one.id === id);
+const say = (plan: Plan, id: string) => rows(plan, id).map((check) => `${check.verdict}: ${words(check, 'metric')}`);
+const of = (plan: Plan) => {
+  const picked = pickContext(settle(plan), plan.picks[0]!);
+  return { ...picked, path: picked.path as LiftPath, gross: picked.gross as { mass: number; least: number } };
+};
+
+test('the worst pressure under the tracks by summing every part at every place of the way', () => {
+  const plan = onTracks();
+  const { crane, stand, pick, path, gross } = of(plan);
+  let worst = 0;
+  for (const mass of [gross.mass, gross.least])
+    for (const { radius, bearingDeg } of path.stations) {
+      const a = (wrapDeg(bearingDeg - stand.azimuthDeg) * Math.PI) / 180;
+      let [weight, front, left] = [mass * 9.80665, mass * 9.80665 * radius * Math.cos(a), mass * 9.80665 * radius * Math.sin(a)];
+      for (const part of crane.parts) {
+        const own = part.mass * 9.80665;
+        const r = part.on === 'slewing' ? part.r : part.on === 'boom' ? part.along * (radius + crane.pivotBack) - crane.pivotBack : 0;
+        weight += own;
+        front += own * (part.on === 'chassis' ? part.x : r * Math.cos(a));
+        left += own * (part.on === 'chassis' ? part.y : r * Math.sin(a));
+      }
+      const off = Math.abs(front) / weight;
+      const heavier = weight / 2 + Math.abs(left) / 3.2;
+      const pressure = off <= 4 / 6 ? (heavier / 4 / 0.6) * (1 + (6 * off) / 4) : (2 * heavier) / (0.6 * 3 * (2 - off));
+      worst = Math.max(worst, pressure);
+    }
+  const found = worstTrack(crane, stand, pick.boom, path, gross) as TrackLoad;
+  expect(found.pressure).toBeCloseTo(worst, 3);
+  expect(rows(plan, 'stand.ground')[0]!.demand).toBeCloseTo(worst, 3);
+});
+
+test('too much for the ground is a stop; what the ground takes, and how wide a track is, are asked; mats are not', () => {
+  const pressure = rows(onTracks(), 'stand.ground')[0]!.demand!;
+  const allowed = (groundAllowable: number | null) =>
+    say(
+      onTracks((plan) => (plan.stands[0]!.groundAllowable = groundAllowable)),
+      'stand.ground',
+    );
+  expect(allowed(pressure * 2)).toEqual([expect.stringMatching(/^clear: .*track presses the ground/)]);
+  expect(allowed(pressure * 0.9)).toEqual([expect.stringMatching(/^stop/)]);
+  expect(allowed(null)).toEqual([expect.stringMatching(/^missing: .*What may the ground at/)]);
+  expect(
+    say(
+      onTracks((plan) => (plan.cranes[0]!.tracks = { shoe: null })),
+      'stand.ground',
+    ),
+  ).toEqual([expect.stringMatching(/^missing: .*How wide is one track/)]);
+  expect(
+    rows(
+      onTracks((plan) => (plan.stands[0]!.padArea = null)),
+      'stand.ground',
+    )[0]!.verdict,
+  ).not.toBe('missing');
+  expect(
+    say(
+      onTracks((plan) => (plan.cranes[0]!.parts = [])),
+      'stand.ground',
+    ),
+  ).toEqual([expect.stringMatching(/^missing: .*What do the parts/)]);
+});
+
+test('it tips over a track that stands too near', () => {
+  const narrow = onTracks((plan) => {
+    plan.cranes[0]!.baseWidth = 0.3;
+    plan.cranes[0]!.chartBase = { length: 4, width: 0.3 };
+  });
+  expect(say(narrow, 'stand.tips')).toEqual([expect.stringMatching(/^stop/)]);
+});
+
+test('the lightest load is run too: with a counterweight that outweighs it, the empty hook presses harder', () => {
+  const plan = onTracks((one) => {
+    for (const part of one.cranes[0]!.parts) if (part.on === 'slewing') Object.assign(part, { r: -1.6, mass: 9000 });
+  });
+  const { crane, stand, pick, path, gross } = of(plan);
+  const press = (load: { mass: number; least: number }) => (worstTrack(crane, stand, pick.boom, path, load) as TrackLoad).pressure;
+  expect(press({ mass: gross.mass, least: 100 })).toBeGreaterThan(press({ mass: gross.mass, least: gross.mass }));
+  const corner = (load: { mass: number; least: number }) => (worstOutrigger(crane, stand, pick.boom, path, load) as { reaction: number }).reaction;
+  expect(corner({ mass: gross.mass, least: 100 })).toBeGreaterThanOrEqual(corner({ mass: gross.mass, least: gross.mass }));
+});
+
+test('words speak of tracks, and two of them are drawn in place of four mats', () => {
+  const plan = onTracks((one) => (one.stands[0]!.base = { length: null, width: 6 }));
+  expect(say(plan, 'stand.base')).toEqual([expect.stringMatching(/its tracks are 3.20.m/)]);
+  const drawn = (one: Plan) => {
+    const settled = settle(one);
+    const whole = evaluate(one, TODAY);
+    const scene = planScene(settled, whole.replay.steps.at(-2)!.after, allStanding(settled, {}), 'gear', [], null as never);
+    return scene.shapes.filter((shape) => shape.shape === 'polygon' && 'of' in shape && shape.of?.kind === 'stand').length;
+  };
+  expect(drawn(demoPlan()) - drawn(onTracks())).toBe(2);
+});
