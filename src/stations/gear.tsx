@@ -146,7 +146,6 @@ function StandFields({ stand }: { stand: Stand }) {
   };
   const asCrane = { placeholder: 'as the crane' };
   const tracks = plan.cranes.find(({ id }) => id === stand.crane)?.tracks != null;
-  const feet = tracks ? 'Tracks' : 'Outriggers';
   return (
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
@@ -162,8 +161,14 @@ function StandFields({ stand }: { stand: Stand }) {
         ))}
       {!tracks && open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
       {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
-      {open(`${feet} here, front to rear`, 'length', stand.base?.length ?? null, (length) => base({ length }), asCrane)}
-      {open(`${feet} here, side to side`, 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
+      {open(
+        tracks ? 'Tracks here, front to rear' : 'Outriggers here, front to rear',
+        'length',
+        stand.base?.length ?? null,
+        (length) => base({ length }),
+        asCrane,
+      )}
+      {open(tracks ? 'Tracks here, side to side' : 'Outriggers here, side to side', 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
       {open('Counterweight on it here', 'mass', stand.counterweight ?? null, (counterweight) => edit({ counterweight }, 'counterweight'), asCrane)}
       {open('Parts of line', 'count', stand.falls ?? null, (falls) => edit({ falls: falls === null ? null : Math.max(1, Math.round(falls)) }, 'falls'), {
         placeholder: 'not said',

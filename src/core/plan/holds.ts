@@ -19,8 +19,8 @@ export interface Hold {
   /** what the person is asked to put down */
   evidence: string;
   signs: string;
-  /** asked of every job, or only where shores stand */
-  asked: 'always' | 'shores';
+  /** asked of every job, only where shores stand, or only where something is lifted */
+  asked: 'always' | 'shores' | 'lifts';
   /** the number it asks for; null where a record in words is enough */
   reading: HoldReading | null;
   /** hold points it follows: it is not signed before them */
@@ -116,6 +116,16 @@ export const holds: readonly Hold[] = [
     before: ['line.open', 'piece.land', 'piece.hang'],
   },
   {
+    id: 'HP10',
+    title: 'Lift plan signed',
+    evidence: 'revision of the lift plan, its heaviest lift and the share used, the gust it stops at',
+    signs: 'lift leader',
+    asked: 'lifts',
+    reading: null,
+    after: ['HP1'],
+    before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
+  },
+  {
     id: 'HP12',
     title: 'Both sides and all storeys above carry',
     evidence: 'props tight, base readings taken',
@@ -152,11 +162,18 @@ export const holdsOf = (plan: Plan): readonly Hold[] => {
   const shored = allShores(plan).length > 0;
   // Where steel alone stands for a time there is no line to open and no pocket; there is temporary works to check and to strike.
   const temporary = plan.structure.supports.some((one) => temporarySupports.includes(one.kind));
-  return holds.filter((hold) => hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26')));
+  const lifts = plan.picks.length + (plan.raises?.length ?? 0) > 0;
+  return holds.filter((hold) => {
+    if (hold.asked === 'lifts') return lifts;
+    return hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26'));
+  });
 };
 
 /** The first move of the run sheet that waits for a hold point; null when none does. */
 export function waitsFor(plan: Plan, hold: Hold): string | null {
   const kinds = hold.before;
-  return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind))?.id ?? null;
+  // What is raised without a crane comes up with the move that sets it.
+  const raised = new Set(hold.asked === 'lifts' ? plan.raises?.map(({ load }) => load) : []);
+  const isRaised = (move: Plan['moves'][number]) => move.kind === 'member.set' && raised.has(move.opening);
+  return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind) || isRaised(move))?.id ?? null;
 }

@@ -25,6 +25,7 @@ describe('a piece turned upright under the hook', () => {
     const plan = quayFootbridge();
     Object.assign(plan.structure.pieces[3]!, { from: { x: 24, y: 2.4, z: 0 }, to: { x: 24, y: 2.4, z: 10 } });
     plan.picks[3]!.turned = { top: 0.5, tail: 0.2, sling: 2 };
+    Object.assign(plan.picks[3]!.hitch!, { heldBy: 'a lug over the sling' });
     edit(plan);
     return plan;
   };
@@ -355,3 +356,11 @@ function to(plan: Plan, id: string, before: string): void {
   plan.moves = plan.moves.filter((m) => m !== one);
   plan.moves.splice(plan.moves.indexOf(move(plan, before)), 0, one);
 }
+
+test('a sling round what hangs upright is asked what stops it once, also where a second crane holds the tail', () => {
+  const plan = quayFootbridge();
+  Object.assign(plan.structure.pieces[3]!, { from: { x: 24, y: 2.4, z: 0 }, to: { x: 24, y: 2.4, z: 10 } });
+  plan.picks[3]!.turned = { top: 0.5, tail: 0.2, sling: 2 };
+  plan.picks[3]!.second = { stand: plan.stands[0]!.id, boom: 20, slingRating: 5000, riggingMass: 60 };
+  expect(rows(plan, 'k4').filter(({ id }) => id === 'rigging.slides')).toHaveLength(1);
+});

@@ -112,7 +112,7 @@ describe('a lift with a spreader or a lifting beam', () => {
       rows(plan)
         .filter(({ id }) => id.startsWith('rigging.'))
         .map(({ id }) => id),
-    ).toEqual(['rigging.tension', 'rigging.bar', 'rigging.plumb', 'rigging.top', 'rigging.topAngle', 'rigging.tilt']);
+    ).toEqual(['rigging.tension', 'rigging.bar', 'rigging.plumb', 'rigging.top', 'rigging.topAngle', 'rigging.tilt', 'rigging.held']);
   });
 
   test('its weight is on the hook, and it squeezes the piece no more', () => {

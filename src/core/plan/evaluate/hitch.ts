@@ -66,6 +66,8 @@ export function hitchChecks(context: Context, { pick, piece, turned, hook }: Pic
     ];
   }
   const checks = hook === 'second' ? [] : laidRound(piece.mark, hitch, at, turned !== null);
+  // A tail lies in its sling until it is let go: only what hangs upright slips up.
+  if (turned && hook === 'second') return checks;
   return [...checks, ...slides(context, piece.mark, hitch, hanging, tension, turned !== null, at)];
 }
 

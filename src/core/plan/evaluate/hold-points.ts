@@ -90,6 +90,8 @@ function follows(plan: Context['plan'], hold: Hold): { on: string; what: string 
       ];
     case 'HP8':
       return [...signed, ...measured];
+    case 'HP10':
+      return [...signed, { on: plan.survey.changedOn, what: 'the last change of the layout' }];
     default:
       return signed;
   }

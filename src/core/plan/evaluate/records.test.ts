@@ -253,3 +253,21 @@ test.each([
 });
 test('with no piece over an opening nobody is asked for a revision', () =>
   expect(evaluate(edited((p) => (opening(p).member = null))).checks.some((one) => one.id === 'measure.revision')).toBe(false));
+
+describe('HP10, the lift plan signed', () => {
+  const hp10 = (plan: Plan) => evaluate(plan, '2026-11-28').checks.filter(({ id }) => id === 'hold.HP10');
+  test('is asked wherever something is lifted, with or without a crane, at the first move that lifts; and nowhere else', () => {
+    const plan = demoPlan();
+    plan.holds = plan.holds.filter(({ id }) => id !== 'HP10');
+    expect(hp10(plan).map(({ verdict, move }) => [verdict, plan.moves.find(({ id }) => id === move)!.kind])).toEqual([['missing', 'piece.sling']]);
+    const byHand = raised('hands');
+    expect(hp10(byHand).map(({ verdict, move }) => [verdict, byHand.moves.find(({ id }) => id === move)!.kind])).toEqual([['missing', 'member.set']]);
+    expect(hp10(ticketHall())).toEqual([]);
+  });
+  test('signed before the layout last changed it is done again', () => {
+    const plan = demoPlan();
+    expect(hp10(plan)[0]!.verdict).toBe('clear');
+    plan.survey.changedOn = '2026-11-26';
+    expect(hp10(plan)[0]!.verdict).toBe('stop');
+  });
+});
