@@ -1,6 +1,7 @@
 import { wayIn } from '../../../../tests/of-plan';
 import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
+import { raised } from '../../../../tests/raised';
 import { runCalc } from '../../calc/run';
 import { formatForInput, formatQuantity, parseQuantity } from '../../units';
 import { describe as say } from '../describe';
