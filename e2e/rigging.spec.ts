@@ -85,3 +85,59 @@ test('where the operator does not see the load it is asked who signals; a named 
   await saved(page);
   expect((await planOf(request, job)).site.signallers).toMatchObject([{ name: 'T. Nakata', eye: 9 }]);
 });
+
+test('how the slings hold it, how it lies and who holds its tag lines are asked, and settle what they are asked for', async ({ page, request }) => {
+  const job = await makeJob(request, ({ picks, pieces }) => {
+    picks[0]!.hitch = null;
+    picks[0]!.tags = null;
+    pieces[0]!.start.onSide = null;
+  });
+  await openJob(page, job);
+  await station(page, 'Picks');
+  for (const id of ['pick.hitch', 'pick.lies', 'pick.tags']) await expect(check(page, id)).toHaveAttribute('data-verdict', 'missing');
+  await choose(page, 'Slings hold it', 'in a basket round it');
+  await choose(page, 'Slings are of', 'wire rope');
+  await field(page, 'Rope, diameter').fill('16');
+  await field(page, 'Bends round, diameter').fill('80');
+  await choose(page, 'Corners padded', 'no: bare corners');
+  await expect(check(page, 'rigging.edges')).toHaveAttribute('data-verdict', 'stop');
+  await choose(page, 'Corners padded', 'yes');
+  await expect(check(page, 'rigging.edges')).toHaveCount(0);
+  await expect(check(page, 'rigging.slides')).toContainText('they slide together');
+  await choose(page, 'Slings hold it', 'choked round it');
+  await expect(check(page, 'rigging.slides')).toHaveCount(0);
+  await choose(page, 'Slings hold it', 'shackled to lugs or holes');
+  await field(page, 'One lug may carry').fill('2000');
+  await expect(check(page, 'rigging.held')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'Tag lines').fill('2');
+  await field(page, 'Tag lines').press('Tab');
+  await field(page, 'Held by').fill('T. Brandt');
+  await expect(check(page, 'pick.tags')).toContainText('held by T. Brandt');
+  await choose(page, 'It lies', 'on its side: rolled upright before the lift');
+  await field(page, 'Rolling it led by').fill('A. Ferreira');
+  await expect(check(page, 'turn.over')).toContainText('What holds it back from there on');
+  await field(page, 'Held back over centre by').fill('a lever hoist to a block');
+  await field(page, 'Timber under its edge may take').fill('60');
+  for (const id of ['turn.over', 'turn.edge', 'turn.bending']) await expect(check(page, id)).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  const plan = await planOf(request, job);
+  expect(plan.picks[0]).toMatchObject({
+    hitch: { kind: 'lugs', carries: 2000 },
+    tags: { lines: 2, by: 'T. Brandt' },
+    roll: { by: 'A. Ferreira', edgeCarries: 60000 },
+  });
+  expect(plan.pieces[0]!.start.onSide).toBe(true);
+});
+
+test('a crane on tracks is asked for the width of one, and never for mats', async ({ page, job, request }) => {
+  await station(page, 'Gear');
+  await choose(page, 'Stands on', 'two crawler tracks');
+  await expect(check(page, 'stand.ground').first()).toContainText('How wide is one track');
+  await expect(field(page, 'Mat under each outrigger')).toHaveCount(0);
+  await field(page, 'Width of one track').fill('0.7');
+  await expect(check(page, 'stand.ground').first()).toContainText('track presses the ground');
+  await accessible(page);
+  await saved(page);
+  expect((await planOf(request, job)).cranes[0]!.tracks).toEqual({ shoe: 0.7 });
+});

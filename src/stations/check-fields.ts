@@ -39,6 +39,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'pick.rig': at('picks', 'Hangs by'),
   'pick.hitch': at('picks', 'Slings hold it'),
   'pick.tags': at('picks', 'Tag lines', 'Held by'),
+  'lift.down': at('picks', 'Past what stands over its place', 'That was worked out by'),
   'pick.lies': at('picks', 'It lies'),
   'turn.by': at('picks', 'Rolling it led by'),
   'turn.over': at('picks', 'Held back over centre by'),

@@ -167,7 +167,7 @@ function AsUsual({ pick }: { pick: Pick }) {
 function PickFields({ pick }: { pick: Pick }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, figure } = useInputs();
+  const { open, figure, words } = useInputs();
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, `${pick.id} ${field}`);
   const turned = isTurned(plan, pick);
   const { second } = pick;
@@ -225,6 +225,11 @@ function PickFields({ pick }: { pick: Pick }) {
           </>
         )}
         {figure('Over the seats before lowering', 'length', saidOf(pick, 'liftOver', pick.liftOver), (liftOver) => edit({ liftOver }, 'lift over'))}
+        {words('Past what stands over its place', pick.threads?.how ?? '', (how) => edit({ threads: threadsOf(pick, { how }) }, 'threads'), {
+          placeholder: 'straight down',
+        })}
+        {pick.threads &&
+          words('That was worked out by', pick.threads.by, (by) => edit({ threads: threadsOf(pick, { by }) }, 'threads by'), { placeholder: 'nobody yet' })}
       </Group>
       <div className="flex flex-col gap-1.5">
         <AlongWay pick={pick} />
@@ -235,6 +240,12 @@ function PickFields({ pick }: { pick: Pick }) {
       <AlikeButton list="picks" id={pick.id} others="picks alike" />
     </>
   );
+}
+
+/** Nothing is left of it once it says nothing. */
+function threadsOf(pick: Pick, changes: Partial<NonNullable<Pick['threads']>>): Pick['threads'] {
+  const next = { how: '', by: '', ...pick.threads, ...changes };
+  return next.how === '' && next.by === '' ? null : next;
 }
 
 const PickPointTools = dynamic(() => import('./pick-points').then((part) => part.PickPointTools), { ssr: false });

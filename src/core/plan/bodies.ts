@@ -1,8 +1,11 @@
-import { angleOf, rectangle, type Vec } from '../geometry/plane';
+import { add, angleOf, direction, rectangle, scale, type Vec } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
 import { keepOne } from './keep';
 import { Missing } from './missing';
-import type { Pick, Plan } from './schema';
+import { pieceWeight } from './piece-weight';
+import type { Pick, Piece, Plan } from './schema';
+import { seatOf } from './seat-geometry';
+import type { SettledPlan } from './settle';
 import { settleBeams } from './structure/model';
 import { isInclined } from './structure/place';
 
@@ -45,26 +48,45 @@ function bodiesOf(plan: Plan, rules: Rules): Body[] {
   });
 }
 
-/** Pieces of the structure that stand when a pick is made. */
-export function standingAt(plan: Plan, rules: Rules, pick: Pick): Body[] {
-  const before = setBefore(plan, pick);
-  return before.size === 0 ? [] : beamBodies(plan, rules).filter(({ id }) => before.has(id));
-}
+/** What steel stands when a pick is made. */
+export const standingAt = (plan: SettledPlan, rules: Rules, pick: Pick): Body[] => bodiesSet(plan, rules, setBefore(plan, pick));
 
 /** The same but for those that what it lifts is joined to. */
-export function standingBefore(plan: Plan, rules: Rules, pick: Pick): Body[] {
+export function standingBefore(plan: SettledPlan, rules: Rules, pick: Pick): Body[] {
   const before = setBefore(plan, pick);
   for (const { a, b } of plan.structure.joints) {
     if (a.piece === pick.piece) before.delete(b.piece);
     if (b.piece === pick.piece) before.delete(a.piece);
   }
-  return before.size === 0 ? [] : beamBodies(plan, rules).filter(({ id }) => before.has(id));
+  return bodiesSet(plan, rules, before);
+}
+
+function bodiesSet(plan: SettledPlan, rules: Rules, set: ReadonlySet<string>): Body[] {
+  if (set.size === 0) return [];
+  const own = plan.pieces.flatMap((piece) => (set.has(piece.id) ? (pieceBody(plan, rules, piece) ?? []) : []));
+  return [...own, ...beamBodies(plan, rules).filter(({ id }) => set.has(id))];
 }
 
 function setBefore(plan: Plan, pick: Pick): Set<string> {
-  if (plan.structure.pieces.length === 0) return new Set();
+  if (plan.structure.pieces.length + plan.pieces.length < 2) return new Set();
   const at = plan.moves.findIndex((move) => (move.kind === 'pick.lift' || move.kind === 'piece.hang') && move.pick === pick.id);
-  const before = new Set(plan.moves.slice(0, at < 0 ? plan.moves.length : at).flatMap((move) => (move.kind === 'piece.hang' ? [move.beam] : [])));
+  const pieceOf = new Map(plan.pieces.length === 0 ? [] : plan.picks.map((one) => [one.id, one.piece]));
+  const before = new Set<string>();
+  for (const move of plan.moves.slice(0, at < 0 ? plan.moves.length : at)) {
+    if (move.kind === 'piece.hang') before.add(move.beam);
+    else if (move.kind === 'piece.land') before.add(pieceOf.get(move.pick) ?? move.pick);
+  }
   before.delete(pick.piece);
   return before;
+}
+
+/** A piece as it lies on its seats. */
+export function pieceBody(plan: SettledPlan, rules: Rules, piece: Piece): Body | null {
+  const seat = seatOf(plan, piece);
+  const weight = pieceWeight(piece, rules);
+  if (seat instanceof Missing || weight instanceof Missing) return null;
+  const { depth, width } = weight.section;
+  const middle = add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));
+  const level = Math.max(seat.left.level, seat.right.level);
+  return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, width, seat.azimuthDeg), from: level, to: level + depth };
 }

@@ -24,7 +24,7 @@ export function newPick(id: string, piece: string, stand: string, length: number
 
 /** Another pick, slung and swung as one before it; where the slings take this piece, and how long they are, is asked. */
 export const pickLike = (like: Pick, id: string, piece: string, length: number): Pick => {
-  const { second: _, turned: __, roll: ___, ...rest } = like;
+  const { second: _, turned: __, roll: ___, threads: ____, ...rest } = like;
   return { ...rest, id, unsaid: ['left', 'right', 'legs'], piece, left: Math.min(like.left, length / 2), right: Math.min(like.right, length / 2) };
 };
 

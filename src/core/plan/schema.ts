@@ -224,6 +224,7 @@ const pickSchema = closed({
     nullable(closed({ lines: Type.Integer({ minimum: 0, maximum: 12, description: 'tag lines on it; 0: none' }), by: text('who holds them') })),
   ),
   roll: Type.Optional(nullable(rollSchema)),
+  threads: Type.Optional(nullable(closed({ how: text('how it is brought to its place past what stands over it'), by: text('who worked that out') }))),
   gear: fromYard(),
   signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(

@@ -1,14 +1,10 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
-import { add, direction, overlap, scale } from '../../geometry/plane';
+import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
-import { beamBodies, shrunk, TOUCH, type Body } from '../bodies';
+import { beamBodies, pieceBody, shrunk, TOUCH, type Body } from '../bodies';
 import { craneAt } from '../duties';
 import { pickOfPiece } from '../lookups';
-import { Missing } from '../missing';
-import { pieceWeight } from '../piece-weight';
-import type { Piece } from '../schema';
-import { seatOf } from '../seat-geometry';
 import { wayOutChecks } from './way-out';
 import { flatStop, moveFor, on, told, type Context, type Place } from './context';
 
@@ -43,7 +39,7 @@ export function inTheWayChecks(context: Context): Check[] {
   const posts: Body[] = plan.bearings
     .filter((one) => one.level > KERB)
     .map((one) => ({ id: one.id, name: one.name, outline: shrunk(one.at, one.seatLength, one.seatWidth, 0), from: 0, to: one.level }));
-  const set = plan.pieces.flatMap((piece) => setBody(context, piece) ?? []);
+  const set = plan.pieces.flatMap((piece) => pieceBody(plan, context.rules, piece) ?? []);
   const beams = beamBodies(plan, context.rules);
   const low = beams.filter(({ from, to }) => from < CARRIER && to > KERB);
   const hung = new Map(plan.moves.flatMap((move, at) => (move.kind === 'piece.hang' ? [[move.beam, at]] : [])));
@@ -143,14 +139,3 @@ const placeOf = (id: string, about: ReturnType<typeof on>, station: Place['stati
   calc: sequenceNeeds.id,
   source: SOURCE,
 });
-
-/** A piece as it lies on its seats. */
-function setBody({ plan, rules }: Context, piece: Piece): Body | null {
-  const seat = seatOf(plan, piece);
-  const weight = pieceWeight(piece, rules);
-  if (seat instanceof Missing || weight instanceof Missing) return null;
-  const { depth, width } = weight.section;
-  const middle = add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));
-  const level = Math.max(seat.left.level, seat.right.level);
-  return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, width, seat.azimuthDeg), from: level, to: level + depth };
-}

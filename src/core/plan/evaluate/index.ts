@@ -84,6 +84,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     plan.people,
     plan.yard,
     plan.bearings,
+    plan.pieces,
     plan.moves,
     structure.pieces,
     structure.makes,

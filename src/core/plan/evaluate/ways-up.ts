@@ -12,6 +12,7 @@ import { craneChecks } from './crane';
 import { riggingChecks } from './rigging';
 import { standChecks } from './stand';
 import { sightChecks } from './sight';
+import { upAndDownChecks } from './up-and-down';
 import { zoneChecks } from './zones';
 
 /** One lift from one stand, with the boom that suits it best. */
@@ -36,6 +37,7 @@ export const liftChecks = (context: Context, pick: Pick): Check[] =>
     ...craneChecks(context, picked),
     ...zoneChecks(context, picked),
     ...sightChecks(context, picked),
+    ...upAndDownChecks(context, picked),
   ]);
 
 /** Booms looked into whole from one stand: those that take least of the chart. */

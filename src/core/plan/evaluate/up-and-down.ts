@@ -1,0 +1,95 @@
+import { phrase, q, type Phrase } from '../../calc/work';
+import { add, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
+import { shrunk, standingAt, standingBefore, TOUCH, type Body } from '../bodies';
+import type { Check } from '../check';
+import { lyingEnd, boxOf, meets, type LiftPath } from '../lift-path';
+import { Missing } from '../missing';
+import type { PieceWeight } from '../piece-weight';
+import { namesPerson, saysSomething } from '../records';
+import type { Plan } from '../schema';
+import { travelHeight } from './crane';
+import { flatStop, missingCheck, onHook, liftMove, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+
+const SOURCE = 'Geometry: a load goes straight up from where it lies and straight down to where it is set';
+
+/** What is over the place a load lies at, and what it would come down through on the way to its seats. */
+export function upAndDownChecks(context: Context, picked: PickContext): Check[] {
+  const { plan, rules } = context;
+  const { path, weight, seat, hook, drawn, piece } = picked;
+  if (hook === 'second' || path instanceof Missing || weight instanceof Missing || seat instanceof Missing) return [];
+  const top = travelHeight(plan, picked, path, weight, rules).underside;
+  const place = (id: string): Place => ({ id, ...onHook(picked, piece.mark), station: 'picks', move: liftMove(plan, drawn), calc: 'record', source: SOURCE });
+  const lying = lyingBody(picked, path, weight, top);
+  const setting = settingBody(picked, weight, top);
+  return [
+    ...through(
+      lying,
+      place('lift.up'),
+      [...things(plan), ...standingAt(plan, rules, drawn)],
+      (one) =>
+        phrase`${piece.mark} lies under or in ${one.name}, which reaches from ${q(one.from, 'length')} to ${q(one.to, 'length')} by then: it does not come straight up. Lay it elsewhere, or lift it before ${one.name} stands.`,
+    ),
+    ...through(
+      setting,
+      place('lift.down'),
+      standingBefore(plan, rules, drawn),
+      (one) =>
+        phrase`${piece.mark} comes down through ${one.name}, which stands over its place from ${q(one.from, 'length')} to ${q(one.to, 'length')} by then. Set it before ${one.name}, or say how it is brought in past it.`,
+    ).map((stop) => threaded(stop, picked)),
+  ];
+}
+
+/** A way round what is over it, tilted or drawn in from the side, is a matter of its own that a named person worked out. */
+function threaded(stop: Check, { drawn, piece }: PickContext): Check {
+  const { threads } = drawn;
+  if (!threads) return stop;
+  if (!saysSomething(threads.how) || !namesPerson(threads.by))
+    return missingCheck(stop, 'count', `How is ${piece.mark} brought to its place past what stands over it, and who worked that out?`);
+  const row = ratioCheck(
+    stop,
+    { demand: 0, capacity: 1, quantity: 'count', caution: null },
+    told(phrase`${piece.mark} is brought in past what stands over its place: ${threads.how.trim()} (worked out by ${threads.by.trim()}).`),
+    [],
+  );
+  return { ...row, demand: null, capacity: null, ratio: null, verdict: 'tight' };
+}
+
+const things = (plan: Plan): Body[] =>
+  plan.site.obstructions
+    .filter((one) => one.height > 0)
+    .map((one) => ({ id: one.id, name: one.name, outline: rectangle(one.at, one.length, one.width, one.azimuthDeg), from: 0, to: one.height }));
+
+/** The room a load takes as it goes straight up from where it lies. */
+function lyingBody({ piece }: PickContext, path: LiftPath, weight: PieceWeight, top: number): Body {
+  const { azimuthDeg, level } = piece.start;
+  const middle = add(lyingEnd(piece), scale(direction(azimuthDeg), piece.length / 2));
+  const { depth, width } = weight.section;
+  return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, width, azimuthDeg), from: level, to: Math.max(top, level) + depth };
+}
+
+/** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
+function settingBody({ piece, seat, turned }: PickContext, weight: PieceWeight, top: number): Body {
+  const { depth, width } = weight.section;
+  if (seat instanceof Missing) throw new TypeError('a load without a place');
+  const level = Math.max(seat.left.level, seat.right.level);
+  const stands = turned ? piece.length : depth;
+  const middle: Vec = turned ? seat.left.at : add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));
+  const outline = turned ? shrunk(middle, depth, width, seat.azimuthDeg) : shrunk(middle, piece.length, width, seat.azimuthDeg);
+  return { id: piece.id, name: piece.mark, outline, from: level + stands, to: Math.max(top, level) + stands };
+}
+
+const boxes = new WeakMap<Body, ReturnType<typeof boxOf>>();
+function boxOfBody(body: Body): ReturnType<typeof boxOf> {
+  let box = boxes.get(body);
+  if (!box) boxes.set(body, (box = boxOf(body.outline)));
+  return box;
+}
+
+/** Everything that reaches into the room a load takes on its way. */
+function through(room: Body, place: Place, among: readonly Body[], words: (one: Body) => Phrase): Check[] {
+  const box = boxOf(room.outline);
+  const isIn = (one: Body) => one.from < room.to - TOUCH && one.to > room.from + TOUCH && meets(box, boxOfBody(one)) && overlap(room.outline, one.outline);
+  return among
+    .filter((one) => one.id !== room.id && isIn(one))
+    .map((one) => flatStop({ ...place, about: { ...place.about, part: one.id } }, 'length', told(words(one)), []));
+}
