@@ -88,6 +88,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'path.seat': at('measure', 'Stress it may take'),
   'measure.who': at('measure', 'Measured by', 'Measured on'),
   'said.figure': [],
+  'said.size': [],
   'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
   'support.web': at('measure', 'Web stiffened there', 'Seat along the piece'),
   'support.load': at('measure', 'May carry'),

@@ -9,6 +9,7 @@ import { newHitch, type Hitch } from './document/hitch';
 import { evaluate } from './evaluate';
 import { travelHeight } from './evaluate/crane';
 import { ratingAsPut } from './evaluate/hitch';
+import type { Hanging } from './hanging';
 import { sweptBy, type LiftPath } from './lift-path';
 import { pickContext } from './pick-context';
 import { sameForOthers } from './alike';
@@ -112,10 +113,12 @@ describe('whether it slides', () => {
     const plan = quayFootbridge();
     plan.job.thresholds.slingGrip = 0.4;
     expect(of(plan, 'rigging.slides')[0]!.capacity).toBeCloseTo(2 * level.capacity!, 3);
-    const tilted = quayFootbridge();
-    const make = tilted.structure.makes.find((one) => one.id === tilted.structure.pieces.find(({ id }) => id === tilted.picks[0]!.piece)!.make)!;
-    make.attachments.push({ id: 'lump', what: 'bracket', mass: 60, at: make.length });
-    expect(of(tilted, 'rigging.slides')[0]!.demand).toBeGreaterThan(level.demand!);
+    // Out of level it is steeper to one of the slings by as much.
+    const picked = pickContext(settle(plan), plan.picks[0]!);
+    const { angleDeg, tiltDeg } = picked.hanging as Hanging;
+    expect(Math.abs(tiltDeg)).toBeGreaterThan(0.1);
+    const steep = ((Math.min(...angleDeg) - Math.abs(tiltDeg)) * Math.PI) / 180;
+    expect(level.demand! / level.capacity!).toBeCloseTo(1 / (0.2 * Math.tan(steep)), 6);
   });
   test('round what is turned upright a stop is asked of each', () => {
     const plan = passengerCanopy();
@@ -161,6 +164,13 @@ describe('rolled upright', () => {
     const edge = of(plan, 'turn.edge')[0]!;
     expect(edge.demand).toBeCloseTo(weight.weight * 1.1, 0);
     const bending = of(plan, 'turn.bending')[0]!;
+    // Half of it on the hook, slung at two places: over them and between them, whichever is more, dynamic.
+    const { left, right } = plan.picks.find((one) => one.piece === 'g1-1')!;
+    const { length } = pickContext(settle(plan), plan.picks[0]!).piece;
+    const q = weight.weight / length;
+    const over2 = (q * left ** 2) / 2;
+    const between = (q * length ** 2) / 8 - (weight.weight / 2) * ((left + right) / 2);
+    expect(Math.abs(bending.demand! / ((Math.max(over2, between) / 2) * 1.1) - 1)).toBeLessThan(0.02);
     expect(bending.capacity).toBeCloseTo(((iWeak / (width / 2)) * 345e6) / 1.67, -4);
   });
   test.each<[string, (pick: Plan['picks'][number]) => unknown, string, RegExp]>([
@@ -211,6 +221,11 @@ describe('wind and tag lines', () => {
     expect(input.weight).toBeCloseTo((picked.gross as { least: number }).least * 9.80665, 6);
     expect(drift.force).toBeCloseTo(0.625 * input.gust ** 2 * input.drag * input.area, 9);
     expect(drift.drift).toBeCloseTo(input.drop * Math.sin(Math.atan(drift.force / input.weight)), 9);
+    // On its longest fall: the boom at its steepest, the load off the ground.
+    const { path, crane, pick, piece } = picked;
+    const out = (path as LiftPath).least + crane.pivotBack;
+    const { loadDepth } = picked.hanging as { loadDepth: number };
+    expect(input.drop).toBeCloseTo(crane.pivotHeight + Math.sqrt(pick.boom ** 2 - out ** 2) - piece.start.level - loadDepth / 2, 9);
     expect(driftOf({ ...plan, site: { ...plan.site, forecastGust: null } }, picked, picked.path as LiftPath, picked.weight as PieceWeight, rules)).toBeNull();
   });
   test('what lies beside the way within the drift counts as passed over: the load goes over it', () => {
@@ -234,6 +249,36 @@ describe('wind and tag lines', () => {
     expect(heights[0]).not.toBe('Lamp post');
     expect(heights[1]).toBe('Lamp post');
   });
+  test('a zone beside the way is passed over where the drift reaches it', () => {
+    const zoned = (gust: number, off: number) => {
+      const plan = quayFootbridge();
+      plan.site.forecastGust = gust;
+      const settled = settle(plan);
+      const picked = pickContext(settled, settled.picks[0]!);
+      const station = (picked.path as LiftPath).stations.at(-1)!;
+      plan.site.zones = [
+        { id: 'z', name: 'Track', kind: 'road', at: { x: station.hook.x, y: station.hook.y + off }, length: 0.2, width: 0.2, azimuthDeg: 0, closed: null },
+      ];
+      return of(plan, 'lift.over', plan.picks[0]!.id)[0]!.verdict;
+    };
+    const free = Array.from({ length: 400 }, (_, n) => n * 0.02).find((off) => zoned(0.1, off) === 'clear')!;
+    expect([zoned(0.1, free), zoned(9, free)]).toEqual(['clear', 'stop']);
+  });
+  test.each([
+    ['beside the load', 0.3, 5.2],
+    ['beside the fall', 1.2, 11],
+  ])('a power line %s is held off by as much more as wind pushes the load', (_, aside, height) => {
+    const near = (gust: number) => {
+      const plan = demoPlan();
+      plan.site.forecastGust = gust;
+      const settled = settle(plan);
+      const { hook } = (pickContext(settled, settled.picks[0]!).path as LiftPath).stations.at(-1)!;
+      const y = hook.y + 2 + aside;
+      plan.site.powerLines = [{ ...plan.site.powerLines[0]!, from: { x: hook.x - 60, y }, to: { x: hook.x - 0.5, y }, height }];
+      return of(plan, 'stand.powerLine')[0]!.capacity!;
+    };
+    expect(near(0.1) - near(6)).toBeGreaterThan(0.05);
+  });
   test('a power line is held off by as much more as wind pushes the load', () => {
     const near = (gust: number) => {
       const plan = demoPlan();
@@ -244,6 +289,25 @@ describe('wind and tag lines', () => {
     expect(calm! - light!).toBeGreaterThan(0.01);
     expect(calm! - strong!).toBeGreaterThan(3 * (calm! - light!));
   });
+});
+
+test('each of two hooks has its own share on its lug, and what is turned up bends no rope that is asked about', () => {
+  const two = vehicleRamp();
+  const pick = two.picks[0]!;
+  pick.second = {
+    stand: two.stands.find((one) => one.crane !== two.stands.find(({ id }) => id === pick.stand)!.crane)?.id ?? two.stands[1]!.id,
+    boom: 30,
+    slingRating: 12000,
+    riggingMass: 100,
+  };
+  pick.left = 0.5;
+  pick.right = 4;
+  const shares = of(two, 'rigging.held', pick.id).map((one) => one.demand!);
+  expect(shares).toHaveLength(2);
+  expect(Math.abs(shares[0]! - shares[1]!)).toBeGreaterThan(1000);
+  const turned = passengerCanopy();
+  turned.picks.find((one) => one.turned)!.hitch = laid('choker', { thick: null, round: null, heldBy: 'the cap plate' });
+  expect(of(turned, 'rigging.bend')).toEqual([]);
 });
 
 test('hitch and tag lines are said once for picks alike; how one is rolled is its own', () => {

@@ -64,6 +64,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   checks.push(
     headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),
     ...boomGapChecks(context, picked, path, weight, hanging, travel, at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution')),
+    ...overSeatsCheck(context, picked, at('lift.overSeats', headRoom, 'loadClearance')),
     windCheck(context, picked, weight, at('lift.wind', craneWindLimit, 'windDrag', 'windCaution')),
     ...tagChecks(context, picked, path, weight, at('lift.drift', liftDrift, 'windDrag')),
   );
@@ -175,6 +176,22 @@ function headRoomCheck({ rules }: Context, { pick, crane }: PickContext, path: L
     { code: 'lift.headRoom', needed, available, radius: path.most, over: travel.over },
     [...boom.traces, ...traces],
   );
+}
+
+/** Over its seats it is carried as far clear as over anything else. */
+function overSeatsCheck({ rules }: Context, { drawn, piece, hook }: PickContext, place: Place): Check[] {
+  const least = rules.value('loadClearance');
+  if (hook === 'second' || drawn.unsaid?.includes('liftOver') || drawn.liftOver >= least - 1e-9) return [];
+  return [
+    ratioCheck(
+      { ...place, station: 'picks' },
+      { demand: least, capacity: drawn.liftOver, quantity: 'length', caution: null, inclusive: true },
+      told(
+        phrase`${piece.mark} is carried only ${q(drawn.liftOver, 'length')} over its seats before it is lowered; ${q(least, 'length')} is kept from whatever it passes over.`,
+      ),
+      [],
+    ),
+  ];
 }
 
 interface Nearest {

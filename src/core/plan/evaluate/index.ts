@@ -33,6 +33,7 @@ import { overlayChecks } from './overlays';
 import { spliceBoltChecks } from './splice-bolts';
 import { spliceFigures } from './splice-figures';
 import { transportChecks } from './transport';
+import { believableChecks } from './believable';
 import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { seatsFitChecks } from './seats-fit';
@@ -162,6 +163,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...holdChecks(context, structure.onward),
     ...leftOutChecks(context),
     ...unsaidChecks(context),
+    ...believableChecks(context),
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
     ...seatsFitChecks(context),
     ...twoListChecks(context),

@@ -239,9 +239,12 @@ export function walkDown(
           ),
         );
       if (link.foot) checks.push(footCheck(place('foot', about(link), contactPressure), link, link.foot, load, caution, traces));
-      if (link.capacity === null && !link.foot && !link.ground)
+      // A foot says what is under it; of a post or a beam, and of a slab that is the end of the path, it says nothing.
+      const itself = CARRIES_ITSELF.has(link.kind) || (!link.foot && link.kind !== 'soil');
+      if (link.capacity === null && itself)
         checks.push(missingCheck(place('link', about(link), linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces));
     }
+    if (reached && link.ground) checks.push(...groundChecks(place('ground', about(link), linkLoad), link, links));
     if (link.ground || (prefix === 'shorePath' && !reached)) continue;
     if (link.standsOn.length === 0) {
       if (reached)
@@ -269,6 +272,25 @@ export function walkDown(
     if (!link.standsOn.every((below) => links.has(below.link))) throw new RangeError(`link ${link.id} stands on something the plan does not have`);
   }
   return checks;
+}
+
+/** What has a strength of its own beside what its foot presses. */
+const CARRIES_ITSELF: ReadonlySet<Link['kind']> = new Set(['post', 'wall', 'beam', 'blocking', 'plate']);
+
+/** The end of a path is the ground, or something that lies on it; and it stands on nothing else. */
+function groundChecks(where: Parameters<typeof missingCheck>[0], link: Link, links: ReadonlyMap<string, Link>): Check[] {
+  const [below] = link.standsOn;
+  if (below)
+    return [
+      missingCheck(
+        where,
+        'count',
+        `${link.name} is said to be the end of the path, and to stand on ${links.get(below.link)?.name ?? below.link}. Which is it?`,
+      ),
+    ];
+  return CARRIES_ITSELF.has(link.kind)
+    ? [missingCheck(where, 'count', `${link.name} is said to be the end of the path. On what does this ${link.kind} stand: a footing, a slab, the soil?`)]
+    : [];
 }
 
 /** The seat itself: the load over its area, taken as even. */

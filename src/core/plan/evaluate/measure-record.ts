@@ -46,7 +46,7 @@ export function sheetCheck(opening: Opening, plan: Plan): Check {
     opening.skewDeg === null && 'how far its reveals are off square',
     opening.choice.ceiling === null && 'the height to the joists',
     opening.lineLoad === null && 'what the piece carries',
-    plan.survey.owner.trim() === '' && 'who answers for a wrong measure',
+    !namesSomebody(plan.survey.owner) && 'who answers for a wrong measure',
   ].filter(Boolean);
   return blank.length > 0
     ? missingCheck(where, 'length', `The survey sheet of ${opening.name} leaves blank: ${blank.join(', ')}.`)
@@ -111,6 +111,8 @@ export function lookedOverCheck({ plan, today }: Ground): Check[] {
     memberLength,
     'Record: looked over for rot, cracks and missing footings; what is found goes to the engineer',
   );
+  if (!isDay(strippedOn))
+    return [missingCheck(where, 'count', 'When was it last stripped out or opened up? What is measured and looked over after that day counts.')];
   if (!namesSomebody(lookedOver.by) || !isDoneDay(lookedOver.on, today))
     return [
       missingCheck(

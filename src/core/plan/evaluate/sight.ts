@@ -84,6 +84,26 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
 /** One person calls the crane, and everybody knows who. */
 export function callerChecks({ plan }: Context): Check[] {
   if (plan.picks.length === 0) return [];
+  return [...operatorCheck(plan), ...callerCheck(plan)];
+}
+
+/** Who sits in the crane: a person, by name. */
+function operatorCheck({ people }: Context['plan']): Check[] {
+  const operator = people.operator.trim();
+  if (namesPerson(operator)) return [];
+  const place: Place = {
+    id: 'lift.operator',
+    ...on('job', { id: 'operator' }, 'Crane operator'),
+    station: 'runSheet',
+    move: null,
+    calc: 'record',
+    source: OPERATOR,
+  };
+  return [missingCheck(place, 'count', `${operator ? `“${operator}” is nobody’s name. ` : ''}Who operates the crane, and is licensed for it?`)];
+}
+const OPERATOR = '29 CFR 1926.1427, from memory: operators are trained and certified';
+
+function callerCheck(plan: Context['plan']): Check[] {
   const place: Place = { id: 'lift.caller', ...on('job', { id: 'caller' }, 'One caller'), station: 'runSheet', move: null, calc: 'record', source: CALLER };
   const caller = plan.people.caller.trim();
   if (!namesPerson(caller))

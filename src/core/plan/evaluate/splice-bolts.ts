@@ -1,3 +1,4 @@
+import { namesPerson } from '../records';
 import type { WayPlan } from '../views';
 import type { SettledPlan } from '../settle';
 import { splice } from '../../strength/splice.calc';
@@ -25,7 +26,7 @@ export function spliceBoltChecks({ plan, rules }: Pick<Context<WayPlan<SettledPl
     const figure = figures.find((one) => one.splice === i);
     const needs = figure ? ` While it is brought in and stands on its shores it needs ${figure.value}.` : '';
     if (made.bolts === null) return missingCheck(place, 'count', `How many bolts has the engineer given for ${subject} of ${mark}?${needs}`, figure?.traces);
-    if (made.engineer.trim() === '') return missingCheck(place, 'count', `Who gave ${made.bolts} bolts for ${subject} of ${mark}?`, figure?.traces);
+    if (!namesPerson(made.engineer)) return missingCheck(place, 'count', `Who gave ${made.bolts} bolts for ${subject} of ${mark}?`, figure?.traces);
     const check = ratioCheck(
       place,
       { demand: figure?.value ?? 0, capacity: made.bolts, quantity: 'count', caution: null, inclusive: true },

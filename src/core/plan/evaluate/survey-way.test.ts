@@ -96,7 +96,7 @@ const faults: [string, Edit, string, RegExp][] = [
   ['hands too far out', (p) => (leg(p, 'carry').reach = 0.6), 'way.niosh Onto the lifts', /is recommended/],
   ['hands further than any lift', (p) => (leg(p, 'carry').reach = 0.7), 'way.niosh Onto the lifts', /any weight to be recommended/],
   ['a short van', (p) => (wayIn(p).transport = 2), 'way.transport TH1/2', /the truck takes 2.00 m/],
-  ['lifts rated at the load', (p) => (wayIn(p).gear.mass = 60), 'way.gear TH1/2', /what two mast lifts may lift/],
+  ['lifts rated at the load', (p) => ((wayIn(p).gear.mass = 60), delete p.raises), 'way.gear TH1/2', /what two mast lifts may lift/],
   ['a splice at the peak', (p) => (wayIn(p).cuts = [2.1]), 'way.splice splice 1', /100 % of the peak/],
   [
     'a hold signed before the strip-out',
@@ -188,6 +188,7 @@ const unknowns: [string, Edit, string[]][] = [
       ...ticketHall()
         .links.filter((one) => one.id !== 'hallSlab')
         .map((one) => `path.link ${one.name}`),
+      'raise.load the load',
       'shore.strike Strike',
       'moves.unset TH1',
       'path.bearing A',
@@ -218,7 +219,7 @@ const unknowns: [string, Edit, string[]][] = [
   ['what brings it', (p) => ((wayIn(p).transport = null), (p.transport.trucks = [])), ['steel.truck TH6', 'way.transport TH1/2']],
   ['the engineer’s bolts', (p) => (wayIn(p).splice.bolts = null), ['way.bolts splice 1', 'way.bolts splice 2']],
   ['who gave the bolts', (p) => (wayIn(p).splice.engineer = ' '), ['way.bolts splice 1', 'way.bolts splice 2']],
-  ['gear', (p) => (wayIn(p).gear.mass = null), ['way.gear TH1/2']],
+  ['gear', (p) => ((wayIn(p).gear.mass = null), delete p.raises), ['raise.with TH1', 'way.gear TH1/2']],
   ['the way', (p) => (wayIn(p).legs = []), ['way.route TH1']],
   ['a section in no table', (p) => (p.members[5]!.make = { kind: 'section', section: 'ZZ 1' }), ['steel.weight TH6', 'steel.turn TH6']],
   ['evidence of a hold', (p) => (p.holds[0]!.evidence = ' '), ['hold.HP0 HP0']],
@@ -328,7 +329,7 @@ describe('the way in and where to split', () => {
 });
 
 test('a plan of version 1 opens, with everything new asked about and nothing new clear', () => {
-  const { survey: _s, links: _l, members: _m, transport: _t, ways: _w, holds: _h, shoring: _o, ...rest } = ticketHall();
+  const { survey: _s, links: _l, members: _m, transport: _t, ways: _w, holds: _h, shoring: _o, raises: _r, ...rest } = ticketHall();
   const old = {
     ...rest,
     moves: [],

@@ -50,6 +50,10 @@ test('the worst pressure under the tracks by summing every part at every place o
   const found = worstTrack(crane, stand, pick.boom, path, gross) as TrackLoad;
   expect(found.pressure).toBeCloseTo(worst, 3);
   expect(rows(plan, 'stand.ground')[0]!.demand).toBeCloseTo(worst, 3);
+  // The boom swings over one side of it: that track is the heavier one.
+  const mid = path.stations.find(({ bearingDeg }) => Math.abs(Math.abs(wrapDeg(bearingDeg - stand.azimuthDeg)) - 90) < 45)!;
+  const side = wrapDeg(mid.bearingDeg - stand.azimuthDeg) > 0 ? 'left' : 'right';
+  expect((worstTrack(crane, stand, pick.boom, { ...path, stations: [mid] }, gross) as TrackLoad).side).toBe(side);
 });
 
 test('too much for the ground is a stop; what the ground takes, and how wide a track is, are asked; mats are not', () => {

@@ -25,6 +25,7 @@ describe('what stands over the place of a load', () => {
   test('is a stop at the lift that comes after it, with what it comes down through', () => {
     expect(say(stacked(3), 'lift.down')).toEqual([expect.stringMatching(/^stop k2 g1a: G2a comes down through G1a, which stands over its place/)]);
     // In the place itself it is told as that.
+    expect(say(stacked(0), 'lift.down')).toEqual([]);
     expect(say(stacked(0.1), 'lift.down')).toHaveLength(1);
     expect(say(quayFootbridge(), 'lift.down')).toEqual([]);
   });
@@ -66,6 +67,20 @@ describe('what stands over the place of a load', () => {
     const at = plan.moves.findIndex((move) => move.kind === 'piece.sling');
     plan.moves.splice(at, 0, { id: 'l0', kind: 'pick.lift', pick: 'k0' }, { id: 'l1', kind: 'piece.land', pick: 'k0' });
     expect(say(plan, 'lift.down')).toEqual([expect.stringMatching(/^stop k1 tb2: TB1 comes down through TB2/)]);
+    // Edited, the other piece is somewhere else: nothing of the answer before is kept.
+    const level = { ...plan, pieces: plan.pieces.map((one) => (one.id === 'tb2' ? { ...one, seat: first!.seat } : one)) };
+    expect(say(level, 'lift.down')).toEqual([]);
+  });
+  test('over what is turned upright it is its foot that counts, not the middle of its length', () => {
+    const column = (x: number) =>
+      stacked(3, (plan) => {
+        const [over, under] = ['g1a', 'g2a'].map((id) => plan.structure.pieces.find((one) => one.id === id)!);
+        Object.assign(under!, { from: { x: 20, y: 5, z: 0 }, to: { x: 20, y: 5, z: 6 } });
+        Object.assign(over!, { from: { x: x - 3, y: 5, z: 21 }, to: { x: x + 3, y: 5, z: 21 } });
+        plan.picks[1]!.turned = { top: 0.5, tail: 0.2, sling: 2 };
+      });
+    expect(say(column(20), 'lift.down')).toEqual([expect.stringMatching(/^stop k2 g1a/)]);
+    expect(say(column(27), 'lift.down')).toEqual([]);
   });
 });
 

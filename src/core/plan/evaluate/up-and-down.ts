@@ -89,7 +89,5 @@ function boxOfBody(body: Body): ReturnType<typeof boxOf> {
 function through(room: Body, place: Place, among: readonly Body[], words: (one: Body) => Phrase): Check[] {
   const box = boxOf(room.outline);
   const isIn = (one: Body) => one.from < room.to - TOUCH && one.to > room.from + TOUCH && meets(box, boxOfBody(one)) && overlap(room.outline, one.outline);
-  return among
-    .filter((one) => one.id !== room.id && isIn(one))
-    .map((one) => flatStop({ ...place, about: { ...place.about, part: one.id } }, 'length', told(words(one)), []));
+  return among.filter(isIn).map((one) => flatStop({ ...place, about: { ...place.about, part: one.id } }, 'length', told(words(one)), []));
 }

@@ -45,6 +45,7 @@ export function leftOutOf(ground: Ground): Check[] {
     const [ready, struck] = [done('support.ready', one.id), done('support.strike', one.id)];
     checks.push(...keep('left.support', one, [ready, struck], () => supportLeft(one, ready, struck)));
   }
+  checks.push(...keepOne('left.holes', [structure.joints, moves], () => overfull(structure.joints, moves)));
   for (const one of structure.joints) {
     const [made, state] = [done('joint.make', one.id), last && jointAt(last, one.id)];
     checks.push(...keep('left.joint', one, [made, state], () => jointLeft(one, made, state)));
@@ -71,6 +72,27 @@ function supportLeft(support: Support, ready: boolean, struck: boolean): Check[]
   if (temporarySupports.includes(support.kind) && !struck)
     return asked('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
   return [];
+}
+
+/** In one hole there is one pin or one bolt: at a move that puts in more of both than a joint has holes one of the figures is wrong. */
+function overfull(joints: readonly Joint[], moves: readonly Move[]): Check[] {
+  const all = new Map(joints.map((one) => [one.id, one]));
+  return moves.flatMap((move) => {
+    if (move.kind !== 'joint.make') return [];
+    const joint = all.get(move.joint);
+    if (!joint || joint.holes === null || move.pins === 0) return [];
+    const here = move.pins + (move.bolts ?? 0);
+    if (here <= joint.holes) return [];
+    const of = about('joint', joint, joint.name, move.id);
+    const where = place('joint.holes', of, move.id, sequenceNeeds.id, 'Common practice: in one hole there is one pin or one bolt');
+    return [
+      missingCheck(
+        where,
+        'count',
+        `${joint.name} has ${joint.holes} holes, and ${move.pins} pins and ${move.bolts ?? 0} bolts go in at one move. Which of them is wrong?`,
+      ),
+    ];
+  });
 }
 
 function jointLeft(joint: Joint, made: boolean, state: JointState | undefined): Check[] {

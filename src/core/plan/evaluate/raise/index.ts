@@ -97,7 +97,26 @@ function sharesOf(load: Load, raise: Raise, uneven: number): Map<string, Share> 
 
 /** Every lift without a crane: what each place carries, whether it reaches, and what it hangs from or stands on at that moment. */
 export function raiseChecks(context: Context): Check[] {
-  return (context.plan.raises ?? []).flatMap((raise) => [...oneRaise(context, raise), ...raisedTwice(context, raise)]);
+  return [...(context.plan.raises ?? []).flatMap((raise) => [...oneRaise(context, raise), ...raisedTwice(context, raise)]), ...unraised(context)];
+}
+
+/** What a move sets over an opening comes up there somehow. */
+function unraised({ plan }: Context): Check[] {
+  const raised = new Set((plan.raises ?? []).map(({ load }) => load));
+  return plan.moves.flatMap((move) => {
+    if (move.kind !== 'member.set' || raised.has(move.opening)) return [];
+    const opening = plan.survey.openings.find(({ id }) => id === move.opening);
+    const mark = plan.members.find(({ id }) => id === opening?.member)?.mark ?? opening?.name ?? move.opening;
+    const place: Place = {
+      id: 'raise.with',
+      ...on('opening', { id: move.opening }, mark),
+      station: 'picks',
+      move: move.id,
+      calc: twoPlaces.id,
+      source: 'Common practice: what is set was raised by something that carries it',
+    };
+    return [missingCheck(place, 'count', `Nothing raises ${mark} to its seats yet. By what does it come up: mast lifts, hoists, jacks, hands?`)];
+  });
 }
 
 /** One load with two ways up: each is worked out, and nobody has said which of them lifts it. */
@@ -145,6 +164,17 @@ function oneRaise(context: Context, raise: Raise): Check[] {
     checks.push(flatStop(whole('raise.at'), 'length', told(phrase`${past[0]!.name} stands past the end of ${name}, ${q(load.length, 'length')} long.`), []));
   if (raise.points.length > 1 && !raise.uneven)
     checks.push(ask('raise.uneven', `By how much may one place of ${name} stand above the next on the way up? Two never rise evenly.`));
+  if (raise.lies !== null && load.level !== null && raise.lies > load.level)
+    checks.push(
+      flatStop(
+        whole('raise.lies'),
+        'length',
+        told(
+          phrase`${name} is said to lie at ${q(raise.lies, 'length')}, over its seats at ${q(load.level, 'length')}: it is not raised to them. Which level is wrong?`,
+        ),
+        [],
+      ),
+    );
   if (move === null) checks.push(ask('moves.raise', `No move sets ${name}. When is it raised?`));
   if (raise.points.length === 0 || unplaced.length > 0 || past.length > 0 || (raise.points.length > 1 && !raise.uneven)) return checks;
   const shares = sharesOf(load, raise, raise.uneven ?? 0);

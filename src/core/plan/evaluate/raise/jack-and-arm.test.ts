@@ -58,6 +58,24 @@ describe('on jacks', () => {
     expect(told(second)).not.toContain('Jack 1');
   });
 
+  test('tilted by the greater of a go and what is said, over the nearer of the other places; a go begun is a go', () => {
+    const tilt = (edit: Edit<'jack'>) => row(edited('jack', edit), 'raise.tilt')!.demand!;
+    const deg = (high: number, apart: number) => (Math.asin(high / apart) * 180) / Math.PI;
+    expect(tilt((jack) => (jack.step = 0.12))).toBeCloseTo(deg(0.12, 4.5), 9);
+    const third = (_: unknown, raise: Raise) =>
+      raise.points.push({ ...structuredClone(raise.points[1] as PointOf<'jack'>), id: 'third', name: 'Jack 3', at: 2.1 });
+    expect(tilt(third)).toBeCloseTo(deg(0.05, 1.6), 9);
+    expect(
+      words(
+        row(
+          edited('jack', (_, raise) => (raise.lies = 0.39)),
+          'raise.stroke',
+        )!,
+        'metric',
+      ),
+    ).toContain('take 66 goes');
+  });
+
   test('the thresholds are those of the job', () => {
     const plan = raised('jack');
     plan.job.thresholds = { packingGap: 0.02, jackTilt: 0.3 };

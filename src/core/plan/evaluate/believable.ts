@@ -1,0 +1,357 @@
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import { phrase, q } from '../../calc/work';
+import type { QuantityKind } from '../../units';
+import type { AboutKind, Check, StationId } from '../check';
+import type { Hitch } from '../document/hitch';
+import { chartsOf } from '../duties';
+import { keep } from '../keep';
+import { markLifted } from '../lookups';
+import type { Leg, Member, Pick as Lift, Plan, Raise, RaisePoint, Rig } from '../schema';
+import { allRows, allWalls } from '../views';
+import { missingCheck, on, told, type Context } from './context';
+
+/** A figure of a thing, and between what it lies wherever it was met (common practice): wide enough that no real one is outside. */
+interface Figure {
+  what: string;
+  value: number | null | undefined;
+  kind: QuantityKind;
+  least: number;
+  most: number;
+}
+const figure = (what: string, value: number | null | undefined, kind: QuantityKind, least: number, most: number): Figure => ({
+  what,
+  value,
+  kind,
+  least,
+  most,
+});
+
+/** What such figures are, once for all the things that have one. */
+const ground = (value: number | null | undefined) => figure('what the ground or floor under it may take', value, 'pressure', 1e3, 20e6);
+const floor = (value: number | null | undefined) => figure('what the floor may take', value, 'pressure', 500, 5e6);
+const side = (what: string, value: number | null | undefined) => figure(what, value, 'length', 0.03, 30);
+const seat = (what: string, value: number | null | undefined) => figure(what, value, 'dimension', 0.02, 5);
+const carries = (value: number | null | undefined) => figure('what it may carry', value, 'force', 200, 100e6);
+const rating = (value: number | null | undefined, what = 'its rating') => figure(what, value, 'mass', 20, 1e6);
+const own = (value: number | null | undefined, least: number, what = 'its own weight') => figure(what, value, 'mass', least, 1e6);
+const bolt = (value: number | null | undefined, what = 'the diameter of its bolts') => figure(what, value, 'dimension', 0.005, 0.16);
+
+type Girder = { webDepth: number; web: number; topFlange: { width: number; thickness: number }; bottomFlange: { width: number; thickness: number } };
+const girder = ({ webDepth, web, topFlange, bottomFlange }: Girder): Figure[] => [
+  figure('the depth of its web', webDepth, 'dimension', 0.1, 8),
+  figure('the thickness of its web', web, 'dimension', 0.003, 0.15),
+  ...[topFlange, bottomFlange].flatMap(({ width, thickness }, n) => [
+    figure(`the width of its ${n === 0 ? 'top' : 'bottom'} flange`, width, 'dimension', 0.04, 2.5),
+    figure(`the thickness of its ${n === 0 ? 'top' : 'bottom'} flange`, thickness, 'dimension', 0.003, 0.25),
+  ]),
+];
+
+function ofRig(rig: Rig): Figure[] {
+  if (rig.kind === 'legs') return [];
+  return [
+    own(rig.own, 2),
+    rating(rig.rating, 'what its plate says'),
+    ...(rig.kind === 'spreader' ? [rating(rig.topRating, 'the rating of a sling above it')] : []),
+  ];
+}
+
+const ofHitch = (hitch: Hitch): Figure[] =>
+  hitch.kind === 'lugs' || hitch.kind === 'clamps'
+    ? [rating(hitch.carries, 'what one lug or clamp may carry')]
+    : [figure('the diameter of its rope', hitch.thick, 'dimension', 0.004, 0.15), figure('what its rope bends round', hitch.round, 'dimension', 0.004, 2)];
+
+const ofPick = (pick: Lift): Figure[] => [
+  rating(pick.slingRating, 'the rating of its slings'),
+  own(pick.riggingMass, 1, 'the weight of its slings and shackles'),
+  ...(pick.rig ? ofRig(pick.rig) : []),
+  ...(pick.hitch ? ofHitch(pick.hitch) : []),
+  ...(pick.second
+    ? [rating(pick.second.slingRating, 'the rating of its second sling'), own(pick.second.riggingMass, 1, 'the weight below its second hook')]
+    : []),
+  ...(pick.roll ? [figure('what the timber under its edge may take', pick.roll.edgeCarries, 'force', 500, 50e6)] : []),
+];
+
+function ofPoint(point: RaisePoint): Figure[] {
+  switch (point.kind) {
+    case 'mastLift':
+      return [
+        figure('what its plate says', point.rating, 'mass', 20, 5e3),
+        figure('the load centre of its plate', point.plateCentre, 'dimension', 0.1, 2),
+        figure('its mast to the middle of the load', point.centre, 'dimension', 0.05, 3),
+        figure('how high its forks go', point.reach, 'length', 0.5, 20),
+        own(point.own, 10),
+        figure('the floor under its legs', point.foot, 'floorArea', 0.01, 20),
+      ];
+    case 'hoist':
+      return [
+        figure('its rating', point.rating, 'mass', 20, 100e3),
+        own(point.own, 1),
+        figure('its length, run right up', point.closed, 'length', 0.1, 5),
+        figure('how far its hook travels', point.travel, 'length', 0.3, 120),
+        carries(point.carries),
+        ...(point.arm
+          ? [
+              figure('what one lashing may carry', point.arm.lashingCarries, 'force', 200, 1e6),
+              figure('how far apart its lashings are', point.arm.apart, 'length', 0.3, 12),
+              own(point.arm.own, 3, 'the weight of its post'),
+              figure('what is under the foot of its post', point.arm.footCarries, 'force', 200, 10e6),
+            ]
+          : []),
+      ];
+    case 'jack':
+      return [
+        figure('its rating', point.rating, 'mass', 50, 2e6),
+        figure('its height, run right down', point.closed, 'dimension', 0.015, 2),
+        figure('its stroke', point.stroke, 'dimension', 0.005, 1.5),
+        figure('what it raises in one go', point.step, 'dimension', 0.002, 1.5),
+        figure('the floor under it', point.foot, 'floorArea', 0.002, 10),
+      ];
+    case 'hands':
+      return [
+        figure('what a rest may carry', point.rungCarries, 'force', 200, 500e3),
+        figure('how far apart its rests are', point.rung, 'dimension', 0.02, 1.5),
+        figure('the friction on its rests', point.friction, 'factor', 0.02, 1.2),
+      ];
+  }
+}
+
+function ofLeg(leg: Leg): Figure[] {
+  switch (leg.kind) {
+    case 'floor':
+      return [floor(leg.allowable), figure('what it may take at one point', leg.pointAllowable, 'force', 100, 1e6)];
+    case 'ramp':
+      return [figure('its friction', leg.friction, 'factor', 0.02, 1.2), figure('the rating of its line', leg.line, 'force', 100, 1e6)];
+    case 'rollers':
+      return [figure('its friction while rolling', leg.rolling, 'factor', 0.001, 0.5), figure('the rating of its line', leg.line, 'force', 100, 1e6)];
+    case 'opening':
+      return [side('its width', leg.width), side('its height', leg.height), figure('the thickness of its wall', leg.thickness, 'length', 0.005, 5)];
+    case 'props':
+      return [side('the gap between its props', leg.gap), figure('the thickness of its props', leg.thickness, 'length', 0.005, 5)];
+    case 'corner':
+      return [side('one of its corridors', leg.corridorA), side('the other of its corridors', leg.corridorB)];
+    case 'stairs':
+      return [side('its width', leg.width), side('its landing', leg.landing), side('its head room', leg.headRoom)];
+    case 'hatch':
+      return [side('its length', leg.length), side('its width', leg.width), side('its height below', leg.heightBelow)];
+    case 'truck':
+      return [figure('the radius it has free', leg.freeRadius, 'length', 0.3, 100)];
+    case 'carry':
+      return [figure('how often a minute it is lifted', leg.perMinute, 'factor', 0.01, 20)];
+  }
+}
+
+const ofMember = ({ make, packing }: Member): Figure[] => [
+  ...(make.kind === 'girder' ? girder(make) : []),
+  figure('its packing above and below', packing.height || null, 'dimension', 0.003, 1),
+  figure('its packing at both sides', packing.sides || null, 'dimension', 0.003, 1),
+  figure('its packing against the web', packing.web, 'dimension', 0.01, 3),
+];
+
+interface Thing {
+  thing: { id: string };
+  kind: AboutKind;
+  name: string;
+  station: StationId;
+  figures: () => Figure[];
+}
+const all = <T extends { id: string }>(
+  list: readonly T[],
+  kind: AboutKind,
+  station: StationId,
+  name: (one: T) => string,
+  figures: (one: T) => Figure[],
+): Thing[] => list.map((thing) => ({ thing, kind, station, name: name(thing), figures: () => figures(thing) }));
+const named = ({ name }: { name: string }): string => name;
+
+function thingsOf(plan: Plan): Thing[] {
+  const { structure, shoring, survey, site, transport } = plan;
+  const opened = (one: { opening: string | null }, what: string) => `${what} over ${survey.openings.find(({ id }) => id === one.opening)?.name ?? 'the line'}`;
+  return [
+    ...all(plan.bearings, 'bearing', 'measure', named, (one) => [
+      carries(one.capacity),
+      figure('the stress it may take', one.allowable, 'strength', 50e3, 500e6),
+      ...(one.post
+        ? [
+            figure('the pitch of its nuts', one.post.pitch, 'dimension', 0.0005, 0.01),
+            figure('its plates and packs', one.post.plates || null, 'dimension', 0.003, 0.6),
+          ]
+        : []),
+    ]),
+    ...all(plan.links, 'link', 'measure', named, (one) => [
+      carries(one.capacity),
+      ...(one.foot ? [side('the length of its foot', one.foot.length), side('the width of its foot', one.foot.width), ground(one.foot.allowable)] : []),
+    ]),
+    ...all(plan.cranes, 'crane', 'gear', named, (crane) => [
+      own(crane.hookBlockMass, 10, 'the weight of its hook block'),
+      figure('the width of one of its tracks', crane.tracks?.shoe, 'length', 0.15, 3),
+      ...crane.parts.filter(({ mass }) => mass !== 0).map((part) => own(part.mass, 50, `the weight of its ${part.what.toLowerCase()}`)),
+      ...chartsOf(plan, crane).flatMap(({ name, chartBase }) =>
+        chartBase
+          ? [
+              figure(`the base its chart ${name} is for`, chartBase.length, 'length', 1, 30),
+              figure(`the base its chart ${name} is for, across`, chartBase.width, 'length', 1, 30),
+            ]
+          : [],
+      ),
+    ]),
+    ...all(plan.stands, 'stand', 'gear', named, (one) => [
+      figure('the mat under each outrigger', one.padArea, 'floorArea', 0.02, 40),
+      ground(one.groundAllowable),
+    ]),
+    ...all(plan.picks, 'pick', 'picks', (one) => `the pick of ${markLifted(plan, one)}`, ofPick),
+    ...all(plan.yard ?? [], 'yard', 'gear', named, (one) => [rating(one.rating, 'what its tag says')]),
+    ...all(
+      plan.raises ?? [],
+      'raise',
+      'picks',
+      (one) => `the lift of ${nameOfLoad(plan, one)}`,
+      (one) => [floor(one.floorCarries), ...one.points.flatMap((point) => ofPoint(point).map((each) => ({ ...each, what: `${each.what}, ${point.name}` })))],
+    ),
+    ...all(site.obstructions, 'obstruction', 'gear', named, (one) => [
+      figure('its height', one.height, 'length', 0.02, 300),
+      figure('its length', one.length, 'length', 0.02, 500),
+      figure('its width', one.width, 'length', 0.02, 500),
+    ]),
+    ...all(site.powerLines, 'powerLine', 'gear', named, (one) => [
+      figure('the height of its lowest wire', one.height, 'length', 3, 250),
+      figure('the distance its owner asks for', one.ownerAsks, 'length', 0.3, 60),
+    ]),
+    ...all(
+      structure.makes,
+      'make',
+      'steel',
+      ({ mark }) => mark,
+      ({ made, mass }) => [...(made.kind === 'girder' ? girder(made) : []), own(mass, 1, 'its weight by drawing')],
+    ),
+    ...all(structure.supports, 'support', 'measure', named, (one) => [
+      carries(one.capacity),
+      figure('what holds it down', one.holdsDown, 'force', 100, 100e6),
+      seat('its seat along the piece', one.seatLength),
+      seat('its seat across it', one.seatWidth),
+      figure('what its anchors may pull', one.anchors?.tension, 'force', 500, 20e6),
+    ]),
+    ...all(structure.joints, 'joint', 'steel', named, (one) => [
+      bolt(one.bolt?.diameter),
+      figure('what one bolt may carry', one.boltShear, 'force', 500, 5e6),
+      figure('the moment it may carry', one.moment, 'moment', 100, 500e6),
+      figure('the shear it may carry', one.shear, 'force', 500, 100e6),
+    ]),
+    ...all(structure.braces, 'brace', 'steel', named, (one) => [carries(one.capacity), figure('its stiffness', one.stiffness, 'stiffness', 1e3, 1e12)]),
+    ...all(
+      structure.loads,
+      'beam',
+      'steel',
+      ({ what }) => what,
+      (one) => [figure('its weight', one.force, 'force', 10, 10e6)],
+    ),
+    ...all(plan.members, 'member', 'steel', ({ mark }) => mark, ofMember),
+    ...all(transport.trucks, 'job', 'steel', named, (one) => [
+      figure('what it carries', one.mass, 'mass', 200, 500e3),
+      figure('what may stand past its deck', one.overhang || null, 'length', 0.1, 20),
+      figure('the length of its deck', one.deckLength, 'length', 1, 60),
+    ]),
+    ...all(transport.turns, 'job', 'steel', named, (one) => [
+      figure('its outer radius', one.outerRadius, 'length', 3, 300),
+      figure('the width of its road', one.width, 'length', 1.8, 60),
+    ]),
+    ...all(
+      transport.permits,
+      'job',
+      'steel',
+      ({ number }) => number || 'the permit',
+      (one) => [figure('the load it covers', one.heaviest, 'mass', 50, 1e6), figure('the length it covers', one.longest, 'length', 3, 120)],
+    ),
+    ...all(plan.ways, 'way', 'wayIn', named, (one) => [
+      figure('what its gear lifts', one.gear.mass, 'mass', 10, 50e3),
+      bolt(one.splice.diameter, 'the bolts of its splice'),
+      figure('the weight of one splice', one.splice.mass, 'mass', 0.1, 5e3),
+      figure('the longest piece that can be brought', one.transport, 'length', 0.5, 120),
+    ]),
+    ...all(
+      plan.ways.flatMap((way) => way.legs),
+      'leg',
+      'wayIn',
+      named,
+      ofLeg,
+    ),
+    ...all(
+      shoring.lines.flatMap((line) => line.storeys),
+      'storey',
+      'shores',
+      ({ name }) => name,
+      (one) => [
+        ...[one.left, one.right].flatMap((half, n) => [
+          figure(`its own weight, ${n === 0 ? 'left' : 'right'}`, half.dead, 'pressure', 50, 30e3),
+          figure(`what comes on it, ${n === 0 ? 'left' : 'right'}`, half.live || null, 'pressure', 50, 50e3),
+        ]),
+        figure('the weight of its wall', one.wall || null, 'forcePerLength', 50, 200e3),
+        figure('the width of its joists', one.joists.width, 'dimension', 0.02, 0.5),
+        figure('the depth of its joists', one.joists.depth, 'dimension', 0.06, 1.5),
+      ],
+    ),
+    ...all(allWalls(plan), 'shore', 'shores', named, (one) => [
+      figure('the width of its sole', one.sole.width, 'dimension', 0.03, 1.5),
+      ground(one.sole.allowable),
+    ]),
+    ...all(allRows(plan), 'shore', 'shores', named, (one) => [figure('the width of its pads', one.pad.width, 'dimension', 0.03, 5), ground(one.pad.allowable)]),
+    ...all(shoring.bents, 'shore', 'shores', named, (one) => [ground(one.pad.allowable), figure('what its bracing holds', one.lateral, 'force', 100, 20e6)]),
+    ...all(
+      shoring.lines,
+      'line',
+      'shores',
+      (one) => one.name || opened(one, 'the shores'),
+      (one) => [figure('the room its gear needs', one.room, 'length', 0.2, 10)],
+    ),
+    ...all(survey.patterns, 'pattern', 'measure', named, (one) => [bolt(one.bolt), figure('its holes', one.hole, 'dimension', 0.005, 0.2)]),
+  ];
+}
+
+const nameOfLoad = (plan: Plan, { load }: Raise): string =>
+  plan.structure.pieces.find(({ id }) => id === load)?.mark ?? plan.survey.openings.find(({ id }) => id === load)?.name ?? load;
+
+const SOURCE = 'Common practice: the sizes such things have; past them a unit was mistaken';
+
+/** A figure no such thing has is asked about: a millimetre for a metre, a kilopascal for a pascal. */
+export function believableChecks({ plan }: Context): Check[] {
+  const about = thingsOf(plan).flatMap(({ thing, kind, name, station, figures }) =>
+    keep(`believable.${kind}`, thing, [name, plan.duties], () =>
+      figures()
+        .filter(({ value, least, most }) => value !== null && value !== undefined && (value < least || value > most))
+        .map(({ what, value, kind: quantity, least, most }) => ({
+          ...missingCheck(place(station, on(kind, thing, name, what)), quantity, ''),
+          demand: value!,
+          finding: told(
+            phrase`${name}: ${what} is ${q(value!, quantity)}, it says. It is between ${q(least, quantity)} and ${q(most, quantity)} wherever it was met. Which unit was meant?`,
+          ),
+        })),
+    ),
+  );
+  return [...about, ...gusts(plan)];
+}
+
+const place = (station: StationId, of: ReturnType<typeof on>) => ({ id: 'said.size', ...of, station, move: null, calc: sequenceNeeds.id, source: SOURCE });
+
+/** Air that does not move is no forecast. */
+function gusts(plan: Plan): Check[] {
+  return (
+    [
+      ['the gust forecast for the lifts', plan.site.forecastGust],
+      ['the gust that may come on standing steel', plan.site.standingGust],
+    ] as const
+  ).flatMap(([what, value]) =>
+    value === null || value === undefined || (value >= STILL && value <= STORM)
+      ? []
+      : [
+          {
+            ...missingCheck(place('gear', on('job', { id: 'site' }, 'Wind', what)), 'speed', ''),
+            demand: value,
+            finding: told(
+              phrase`${what} is ${q(value, 'speed')}, it says. No forecast is under ${q(STILL, 'speed')} or over ${q(STORM, 'speed')}: read it again.`,
+            ),
+          },
+        ],
+  );
+}
+/** Gusts of a forecast lie between [m/s] (common practice). */
+const STILL = 0.5;
+const STORM = 80;
