@@ -116,6 +116,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'crane.chartSource': at('gear', 'Chart comes from'),
   'anchors.under': at('measure', 'Shims may carry', 'Rods, diameter', 'Rods, free under the nut', 'Rods yield at'),
   'lift.plan': at('runSheet', 'That lift was worked out by'),
+  'line.tied': [...at('measure', 'Holds against rolling over', 'Seat across it'), ...at('gear', 'Gust on standing steel')],
   'line.roll': at('gear', 'Gust on standing steel'),
   'shore.lateral': at('gear', 'Gust on standing steel'),
   'shore.rollover': at('gear', 'Gust on standing steel'),

@@ -47,6 +47,10 @@ function SupportFields({ support }: { support: Support }) {
         )}
         {words('Surveyed by', measured.by, (by) => survey({ by }, 'by'), { placeholder: 'not known' })}
         {words('Surveyed on', measured.on, (on) => survey({ on }, 'on'), { type: 'date' })}
+        {support.twist &&
+          open('Holds against rolling over', 'moment', support.twistHolds ?? null, (twistHolds) => edit({ twistHolds }, 'twist holds'), {
+            note: 'its ties, by whoever says so',
+          })}
         {open('Holds down', 'force', support.holdsDown, (holdsDown) => edit({ holdsDown }, 'holds down'), { placeholder: 'pushes only' })}
         {open('Seat along the piece', 'dimension', support.seatLength, (seatLength) => edit({ seatLength }, 'seat length'))}
         {open('Seat across it', 'dimension', support.seatWidth, (seatWidth) => edit({ seatWidth }, 'seat width'))}

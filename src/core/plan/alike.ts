@@ -24,7 +24,14 @@ const isSaid = (value: unknown): boolean => value !== null && value !== undefine
 const supports: Shared<Support> = {
   alike: (a, b) => a.kind === b.kind,
   share: (from, to) => {
-    const same = unsaidOf(from, to, ['seatLength', 'seatWidth', 'stiffened', 'anchors', 'footing']);
+    const same = unsaidOf(from, to, [
+      'seatLength',
+      'seatWidth',
+      'stiffened',
+      'anchors',
+      'footing',
+      ...(from.twist === to.twist ? (['twistHolds'] as const) : []),
+    ]);
     if (same.anchors) {
       const { repairedBy: _, ...sound } = same.anchors;
       same.anchors = { ...sound, repaired: false };

@@ -67,6 +67,7 @@ const supportSchema = closed({
   holdsDown: nullable(positive('N', 'null: it pushes only')),
   holdsMoment: Type.Optional(nullable(positive('N·m', 'at the foot of a column on no anchors, by the engineer; null: it turns freely'))),
   twist: Type.Boolean({ description: 'joint, tie-down or end diaphragm there stops the piece from rolling over' }),
+  twistHolds: Type.Optional(nullable(positive('N·m', 'moment against rolling over that its joint, tie-down or diaphragm holds'))),
   along: oneOf(['fixed', 'free'], 'whether it holds the piece along its length'),
   seatLength: nullable(size('along the piece')),
   seatWidth: nullable(size('across it')),

@@ -9,6 +9,8 @@ export interface Held {
   free: number;
   /** something of the line stops it from rolling over */
   twist: boolean;
+  /** nothing but its seats does: no joint and no brace */
+  seatsOnly: boolean;
   /** something holds it along */
   along: boolean;
 }
@@ -20,6 +22,7 @@ export interface Held {
 export function heldOf(line: Line, moment: StructureMoment, by: Holds): Map<string, Held> {
   const spots: { beam: string; at: number }[] = [];
   let along = false;
+  let seatsOnly = true;
   for (const id of line.beams) {
     for (const { support, at } of by.seats.get(id) ?? []) {
       if (!standsAt(moment, support.id)) continue;
@@ -29,14 +32,20 @@ export function heldOf(line: Line, moment: StructureMoment, by: Holds): Map<stri
     for (const { joint, at, other } of by.joints.get(id) ?? []) {
       if (!isMade(jointAt(moment, joint.id)) || beamAt(moment, other).where === 'away') continue;
       if (joint.kind !== 'splice') {
-        if (joint.a.piece === id && joint.kind !== 'seat') spots.push({ beam: id, at });
+        if (joint.a.piece === id && joint.kind !== 'seat') {
+          spots.push({ beam: id, at });
+          seatsOnly = false;
+        }
         along = true;
       }
     }
     for (const { brace, at, other } of by.braces.get(id) ?? []) {
       if (!braceAt(moment, brace.id)) continue;
       const tied = other === null || beamAt(moment, other).where === 'set';
-      if (tied && (other === null || brace.stops !== 'sideways')) spots.push({ beam: id, at });
+      if (tied && (other === null || brace.stops !== 'sideways')) {
+        spots.push({ beam: id, at });
+        seatsOnly = false;
+      }
       if (other === null && brace.kind === 'guy') along = true;
     }
   }
@@ -55,7 +64,7 @@ export function heldOf(line: Line, moment: StructureMoment, by: Holds): Map<stri
       const { from, to } = spans.get(id) ?? { from: 0, to: 0 };
       const edges = [0, ...held, whole];
       const free = edges.slice(1).reduce((most, edge, i) => (edge > from + 1e-9 && edges[i]! < to - 1e-9 ? Math.max(most, edge - edges[i]!) : most), 0);
-      return [id, { places: held, free, twist: held.length > 0, along }];
+      return [id, { places: held, free, twist: held.length > 0, seatsOnly, along }];
     }),
   );
 }

@@ -48,10 +48,10 @@ test('a group that is braced passes HP18 by its braces; with a brace too weak it
   expect(passes(loose)).toEqual([]);
 });
 
-test('a girder alone in wind is never passed by what its seats are said to hold: HP17 is its checks', () => {
+test('a girder alone in wind is passed by the wind worked out, never by what its seats are said to hold', () => {
   const alone = quayFootbridge();
   for (const support of alone.structure.supports) support.twist = false;
-  expect(rows(quayFootbridge(), 'hold.HP17')).toEqual([]);
+  expect(rows(quayFootbridge(), 'hold.HP17')).toHaveLength(1);
   expect(rows(alone, 'hold.HP17')).toEqual([]);
   expect(rows(alone, 'line.roll').length).toBeGreaterThan(0);
 });

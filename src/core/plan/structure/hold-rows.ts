@@ -8,7 +8,7 @@ import { Said, type Offer } from './worst';
 
 /** A hold point that is worked out: passed when none of its checks at the move stops it or lacks anything. */
 interface WorkedOut {
-  id: 'HP15' | 'HP16' | 'HP18';
+  id: 'HP15' | 'HP16' | 'HP17' | 'HP18';
   what: string;
   at: (move: Move) => boolean;
   checks: ReadonlySet<string>;
@@ -34,7 +34,6 @@ const FRAME: readonly string[] = [
   'joint.sway',
 ];
 
-/** HP17, a girder alone in wind, is not among them: what the seats hold against rolling is a statement, not a wind worked out. */
 const worked: readonly WorkedOut[] = [
   {
     id: 'HP15',
@@ -59,6 +58,7 @@ const worked: readonly WorkedOut[] = [
       ...FRAME,
     ]),
   },
+  { id: 'HP17', what: 'standing alone in the wind', at: letsGo, checks: new Set(['line.roll', 'line.tied', 'line.twist']) },
   { id: 'HP16', what: 'load put on', at: (move) => move.kind === 'load.on', checks: new Set(['joist.bundle', 'load.held']) },
   {
     id: 'HP18',

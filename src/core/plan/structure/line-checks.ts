@@ -3,10 +3,11 @@ import type { PieceForces } from '../../stage/line';
 import { stageLine } from '../../stage/line.calc';
 import type { SectionRow } from '../../steel/section-row';
 import { windRollover } from '../../strength/wind-rollover.calc';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
 import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
-import type { Joint } from '../schema';
+import type { Check } from '../check';
+import type { Joint, Support } from '../schema';
 import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { isStiff, type Line, type StageChange } from './forces';
 import { baseUnderCheck } from './base';
@@ -87,7 +88,7 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
         `${mark} is kept from rolling over at ${stood.places.length === 0 ? 'no place' : 'one place'}. What ties it down, braces it or stiffens its ends, and where?`,
       ),
     );
-  if (stood && !stood.twist) rollCheck(ground, named, line, moment, moveId, mark);
+  if (stood && (!stood.twist || stood.seatsOnly)) rollCheck(ground, named, line, moment, moveId, mark, stood.twist);
 }
 
 /** A piece bent and sheared as it stands. */
@@ -136,11 +137,22 @@ function strengthChecks(ground: Ground, settled: SettledBeam, section: SectionRo
   }
 }
 
-/** A piece that nothing keeps from rolling over, in the wind that may come while it stands so. */
-function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[], line: Line, moment: StructureMoment, move: string | null, mark: string): void {
+/**
+ * A piece in the wind that may come while it stands with nothing that keeps it from rolling over but its own weight on its seats, or
+ * with the ties of those seats alone.
+ */
+function rollCheck(
+  { context, rows, by }: Ground,
+  named: readonly SettledBeam[],
+  line: Line,
+  moment: StructureMoment,
+  move: string | null,
+  mark: string,
+  tied: boolean,
+): void {
   const { plan, rules } = context;
   const where = place(
-    'line.roll',
+    tied ? 'line.tied' : 'line.roll',
     about('beam', named[0]!.beam, mark),
     move,
     windRollover.id,
@@ -152,13 +164,14 @@ function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[],
   if (gust === null) return rows.put(missingCheck(where, 'speed', asksStandingGust(mark)));
   const seats = line.beams.flatMap((id) => (by.seats.get(id) ?? []).filter(({ support }) => standsAt(moment, support.id)).map(({ support }) => support));
   const unknown = seats.find((one) => one.seatWidth === null);
-  if (unknown || seats.length === 0)
+  if (!tied && (unknown || seats.length === 0))
     return rows.put(
       missingCheck(where, 'dimension', `How wide is the seat of ${unknown?.name ?? mark}? ${mark} stands on it with nothing that keeps it from rolling over.`),
     );
   const sections = named.flatMap(({ section }) => (section instanceof Missing ? [] : [section]));
   const weight = named.reduce((sum, { light }) => sum + (light instanceof Missing ? 0 : light.total), 0);
-  const wide = Math.min(...seats.map((one) => one.seatWidth!), ...sections.map((one) => one.width));
+  // On a seat of which nobody says how wide it is its weight holds nothing.
+  const wide = Math.min(...seats.map((one) => one.seatWidth ?? THIN), ...sections.map((one) => one.width));
   const { outcome, traces } = traced(windRollover, {
     weight,
     length: named.reduce((sum, one) => sum + (one.place?.length ?? 0), 0),
@@ -171,6 +184,7 @@ function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[],
   if (!outcome.ok) return rows.put(missingCheck(where, 'moment', outcome.error));
   const { overturning, righting } = outcome.output;
   const wanted = rules.value('rollover') * overturning;
+  if (tied) return rows.put(tiesCheck(where, mark, seats, { wanted, righting, gust }, traces));
   rows.put(
     ratioCheck(
       where,
@@ -180,6 +194,37 @@ function rollCheck({ context, rows, by }: Ground, named: readonly SettledBeam[],
       ),
       traces,
     ),
+  );
+}
+
+/** The least width of a seat that is reckoned with [m]. */
+const THIN = 1e-3;
+
+/** What its weight does not hold against rolling over, the ties at its seats do, by what somebody says of each. */
+function tiesCheck(
+  where: Place,
+  mark: string,
+  seats: readonly Support[],
+  { wanted, righting, gust }: { wanted: number; righting: number; gust: number },
+  traces: Check['traces'],
+): Check {
+  const ties = seats.filter((one) => one.twist);
+  const unknown = ties.find((one) => (one.twistHolds ?? null) === null);
+  if (wanted > righting && unknown)
+    return {
+      ...missingCheck(where, 'moment', '', traces),
+      finding: told(
+        phrase`A gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')} of ${mark} while it stands alone, and its weight gives ${q(righting, 'moment')}. What do the ties at ${unknown.name} hold against rolling over, and who says so?`,
+      ),
+    };
+  const holds = ties.reduce((sum, one) => sum + (one.twistHolds ?? 0), righting);
+  return ratioCheck(
+    where,
+    { demand: wanted, capacity: holds, quantity: 'moment', caution: null, inclusive: true },
+    told(
+      phrase`While ${mark} stands alone a gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')}; its weight and the ties at its seats hold ${q(holds, 'moment')} against rolling over.`,
+    ),
+    traces,
   );
 }
 
