@@ -3,6 +3,7 @@ import { candidatesOf } from '../src/core/plan/evaluate/candidates';
 import { previewImport } from '../src/core/plan/import-members';
 import type { Plan } from '../src/core/plan/schema';
 import { openPlan } from '../src/core/plan/open';
+import { settle } from '../src/core/plan/settle';
 import { surveyPlan } from '../src/core/plan/survey';
 import { readSheet, rowsOf } from '../src/core/steel/lists/table';
 import { sections } from '../src/core/steel/sections';
@@ -16,18 +17,20 @@ function dragged(plan: Plan): () => void {
   return () => {
     n += 1;
     const setback = 0.8 + 0.002 * (n % 50);
-    void evaluate({ ...plan, shoring: { ...plan.shoring, walls: plan.shoring.walls.map((wall) => (wall.id === 'sh1' ? { ...wall, setback } : wall)) } });
+    const lines = plan.shoring.lines.map((line) => ({ ...line, walls: line.walls.map((wall) => (wall.id === 'sh1' ? { ...wall, setback } : wall)) }));
+    void evaluate({ ...plan, shoring: { ...plan.shoring, lines } });
   };
 }
 
 function through(plan: Plan): Plan {
-  for (const storey of plan.shoring.storeys) storey.joists.over = 'through';
+  for (const storey of plan.shoring.lines.flatMap((line) => line.storeys)) storey.joists.over = 'through';
   return plan;
 }
 
 export function core(): void {
   const plan = demoPlan();
   const hall = ticketHall();
+  const settled = settle(hall);
   const opening = hall.survey.openings[0]!;
   const among = { ...opening, choice: { ...opening.choice, candidates: sections.slice(0, 100).map((one) => one.designation) } };
   const text = thousandRows();
@@ -41,7 +44,7 @@ export function core(): void {
     ['drag a shore: 200 studs struck in 12 steps, worked out whole', 60, dragged(longLine(50))],
     ['the same with 400 studs', 30, dragged(longLine(100))],
     ['the same with 200 studs, joists running through', 30, dragged(through(longLine(50)))],
-    ['a hundred sections side by side', 20, () => void candidatesOf(hall, among)],
+    ['a hundred sections side by side', 20, () => void candidatesOf(settled, among)],
     [
       'read and preview 1,000 members',
       10,

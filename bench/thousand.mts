@@ -20,9 +20,10 @@ export function longLine(studsEach: number): Plan {
   plan.survey.openings[0]!.clear = { drawn: clear, measured: clear };
   plan.members[0]!.length = clear + 0.3;
   plan.members[0]!.make = { kind: 'section', section: 'UB 610x305x238' };
-  plan.shoring.preload = 0.9;
+  const [line] = plan.shoring.lines;
+  line!.preload = 0.9;
   const every = Array.from({ length: studsEach }, (_, n) => n + 1);
-  plan.shoring.strike = [
+  line!.strike = [
     { id: 'k0', shore: 'sh3', units: [], together: false },
     { id: 'k0b', shore: 'sh4', units: [], together: true },
     ...Array.from({ length: 11 }, (_, step) => ({
