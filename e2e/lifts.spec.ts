@@ -89,6 +89,57 @@ test('a beam into a building by two mast lifts: a checked lift and its card, and
   await accessible(page);
 });
 
+test('by two jacks, then by a hoist on the arm of a post: each asks for its own, and one go too many is a stop', async ({ page, request }) => {
+  const job = await begin(page, 'Boiler room beam', 'A beam into a building, without a crane', {});
+  const plan = await planOf(request, job);
+  Object.assign(plan.members[0]!, { make: { kind: 'section', section: 'HEB 200' }, length: 6, unsaid: [] });
+  for (const bearing of plan.bearings) Object.assign(bearing, { level: 3, unsaid: [] });
+  Object.assign(plan.raises![0]!, { floor: 0, lies: 0.4, uneven: 0.05, floorCarries: 20e3, by: 'R. Adeyemi, builder', points: [] });
+  const put = await request.put(`/api/jobs/${job}/plan`, { data: plan, headers: { 'If-Match': '"1"' } });
+  expect(put.ok()).toBe(true);
+  await page.reload();
+  await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
+  await station(page, 'Picks');
+  await workings(page).getByRole('button', { name: /^B1/ }).click();
+  const at = (name: string) => workings(page).getByRole('region', { name });
+  const fill = async (name: string, said: Record<string, string>) => {
+    for (const [label, value] of Object.entries(said)) await at(name).getByRole('textbox', { name: label, exact: true }).fill(value);
+  };
+  for (const [n, place] of ['0.5 m', '5 m'].entries()) {
+    await workings(page).getByRole('button', { name: 'Another jack' }).click();
+    await fill(`Jack ${n + 1}`, {
+      'From the left end of the load': place,
+      Rated: '300 kg',
+      'Run right down it is high': '300 mm',
+      Stroke: '150 mm',
+      'Raised in one go': '40 mm',
+      'Packing follows within': '30 mm',
+      'Floor under it': '0.5 m2',
+    });
+    await at(`Jack ${n + 1}`)
+      .getByRole('combobox', { name: 'Locks by itself' })
+      .click();
+    await page.getByRole('option', { name: 'yes' }).click();
+  }
+  await expect(check(page, 'raise.stroke').first()).toContainText('65 goes');
+  await expect(page.locator('[data-check^="raise."]:not([data-verdict="clear"])')).toHaveCount(0);
+  await fill('Jack 2', { 'Raised in one go': '80 mm' });
+  await expect(check(page, 'raise.step')).toHaveAttribute('data-verdict', 'stop');
+  await workings(page).getByRole('button', { name: 'Remove Jack 2' }).click();
+  await workings(page).getByRole('button', { name: 'Another hoist' }).click();
+  await fill('Hoist 2', { 'From the left end of the load': '5 m', Rated: '500 kg', 'The hoist weighs, with chain': '20 kg' });
+  await at('Hoist 2').getByRole('combobox', { name: 'Hangs from' }).click();
+  await page.getByRole('option', { name: 'the arm of a post lashed upright' }).click();
+  await fill('Hoist 2', { 'Which post': 'Post A', 'Post to hoist, out': '0.6 m', 'Lashings apart': '2 m', 'One lashing may carry': '5 kN' });
+  await expect(check(page, 'raise.lashing')).toHaveAttribute('data-verdict', 'clear');
+  await expect(check(page, 'raise.tieBack')).toContainText('A scaffold is pulled over');
+  await fill('Hoist 2', { 'Lashed to, worked out by': 'M. Lindqvist' });
+  await expect(check(page, 'raise.tieBack')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  expect((await planOf(request, job)).raises![0]!.points.map(({ kind }) => kind)).toEqual(['jack', 'hoist']);
+});
+
 test.describe('where the crane may stand', () => {
   test.use({ demo: 'quay footbridge' });
   test('over the whole site, with the best places; a press puts the stand there, and a zone it passes over is a stop', async ({ page, job, request }) => {
