@@ -34,6 +34,8 @@ test('a job is put away and taken back', async ({ page, request }) => {
 
 test('an edit that never reached the server is offered on return', async ({ page, job, request, context }) => {
   await station(page, 'Steel');
+  await expect(field(page, 'Length')).toBeVisible();
+  await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
   // Everything a page fetches is here before the server goes away.
   await page.waitForLoadState('networkidle');
   await context.setOffline(true);
