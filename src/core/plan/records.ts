@@ -50,6 +50,9 @@ export function saysSomething(text: string): boolean {
   return !BLANKS.has(plain) && (plain.match(/[\p{L}\p{N}]/gu) ?? []).length >= 3 && new Set(plain.replace(/\s/g, '')).size > 2;
 }
 
+/** Whether a text is left blank, or filled with what people write for nothing: a dash, an x, “tbd”. A number is no blank. */
+export const isBlank = (text: string): boolean => BLANKS.has(text.trim().toLowerCase()) || !/[\p{L}\p{N}]/u.test(text);
+
 /** Whether a text names anybody at all, a person or a gang: two letters together and no blank. */
 export const namesSomebody = (text: string): boolean => /\p{L}{2}/u.test(text) && !BLANKS.has(text.trim().toLowerCase());
 

@@ -27,7 +27,8 @@ export function ratingAsPut({ slingRating: rating, hitch }: Pick, rules: Rules, 
     share: hitch.kind === 'choker' ? rules.value('chokerShare') : 1,
     bend: wire ? hitch.round! / hitch.thick! : null,
   });
-  return outcome.ok ? { rating: outcome.output.capacity, traces } : { rating, traces: [] };
+  // Where that cannot be worked out its straight rating is no answer.
+  return outcome.ok ? { rating: outcome.output.capacity, traces } : null;
 }
 
 /** How the slings hold the piece: what lugs and clamps carry; of a sling laid round it its corners, its bend, and whether it slides. */

@@ -1,4 +1,4 @@
-import { namesSomebody } from '../records';
+import { isBlank, namesSomebody } from '../records';
 import { roadTurn } from '../../access/road-turn.calc';
 import { phrase, q } from '../../calc/work';
 import { attempt } from '../../calc/attempt';
@@ -186,7 +186,7 @@ function permitQuestions(permit: Permit, member: Member): string[] {
   const name = permit.number.trim() || 'the permit asked for';
   const asked: string[] = [];
   if (permit.number.trim() === '') asked.push(`Has the permit for ${member.mark} been given? Its number is not recorded.`);
-  else if (/^x+$/i.test(permit.number.trim())) asked.push(`“${permit.number.trim()}” is no number of a permit for ${member.mark}. What is it?`);
+  else if (isBlank(permit.number)) asked.push(`“${permit.number.trim()}” is no number of a permit for ${member.mark}. What is it?`);
   if (!namesSomebody(permit.by)) asked.push(`Who gave ${name}?`);
   if (permit.longest === null) asked.push(`What length of load does ${name} cover?`);
   if (permit.steered === null) asked.push(`Does ${name} ask for steered rear axles?`);

@@ -96,6 +96,24 @@ describe('what is over the place a load lies at', () => {
     expect(say(under, 'lift.up')).toEqual([expect.stringMatching(/^stop k2 g1a: G2a lies under or in G1a/)]);
     first.lies = { ...first.lies!, x: middle(second, 'x'), y: middle(second, 'y'), azimuthDeg: 90, level: 0.3 };
     expect(say(under, 'lift.up').some((one) => one.startsWith('stop k1'))).toBe(false);
+    // On its side it is as broad as it is deep.
+    const beside = (onSide: boolean) => {
+      const plan = quayFootbridge();
+      const lying = plan.structure.pieces.find((one) => one.id === 'g1a')!.lies!;
+      lying.onSide = onSide;
+      lying.azimuthDeg = 0;
+      plan.site.obstructions.push({
+        id: 'kerb',
+        name: 'the kerb',
+        at: { x: lying.x!, y: lying.y! + 0.25 },
+        length: 0.04,
+        width: 0.04,
+        azimuthDeg: 0,
+        height: 3,
+      });
+      return say(plan, 'lift.up').length;
+    };
+    expect([beside(false), beside(true)]).toEqual([0, 1]);
     const walled = (level: number) => {
       const plan = quayFootbridge();
       const { x, y } = plan.structure.pieces.find((one) => one.id === 'g1a')!.lies!;

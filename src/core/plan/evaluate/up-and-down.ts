@@ -2,11 +2,12 @@ import { phrase, q, type Phrase } from '../../calc/work';
 import { add, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
 import { shrunk, standingAt, standingBefore, TOUCH, type Body } from '../bodies';
 import type { Check } from '../check';
-import { lyingEnd, boxOf, meets, type LiftPath } from '../lift-path';
+import { lyingEnd, boxOf, meets } from '../lift-path';
 import { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import type { Plan } from '../schema';
+import type { Target } from '../seat-geometry';
 import { travelHeight } from './crane';
 import { flatStop, missingCheck, onHook, liftMove, ratioCheck, told, type Context, type PickContext, type Place } from './context';
 
@@ -19,8 +20,8 @@ export function upAndDownChecks(context: Context, picked: PickContext): Check[] 
   if (hook === 'second' || path instanceof Missing || weight instanceof Missing || seat instanceof Missing) return [];
   const top = travelHeight(plan, picked, path, weight, rules).underside;
   const place = (id: string): Place => ({ id, ...onHook(picked, piece.mark), station: 'picks', move: liftMove(plan, drawn), calc: 'record', source: SOURCE });
-  const lying = lyingBody(picked, path, weight, top);
-  const setting = settingBody(picked, weight, top);
+  const lying = lyingBody(picked, weight, top);
+  const setting = settingBody(picked, seat, weight, top);
   return [
     ...through(
       lying,
@@ -60,17 +61,17 @@ const things = (plan: Plan): Body[] =>
     .map((one) => ({ id: one.id, name: one.name, outline: rectangle(one.at, one.length, one.width, one.azimuthDeg), from: 0, to: one.height }));
 
 /** The room a load takes as it goes straight up from where it lies. */
-function lyingBody({ piece }: PickContext, path: LiftPath, weight: PieceWeight, top: number): Body {
-  const { azimuthDeg, level } = piece.start;
+function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Body {
+  const { azimuthDeg, level, onSide } = piece.start;
   const middle = add(lyingEnd(piece), scale(direction(azimuthDeg), piece.length / 2));
   const { depth, width } = weight.section;
-  return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, width, azimuthDeg), from: level, to: Math.max(top, level) + depth };
+  const across = onSide ? Math.max(depth, width) : width;
+  return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, across, azimuthDeg), from: level, to: Math.max(top, level) + depth };
 }
 
 /** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
-function settingBody({ piece, seat, turned }: PickContext, weight: PieceWeight, top: number): Body {
+function settingBody({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body {
   const { depth, width } = weight.section;
-  if (seat instanceof Missing) throw new TypeError('a load without a place');
   const level = Math.max(seat.left.level, seat.right.level);
   const stands = turned ? piece.length : depth;
   const middle: Vec = turned ? seat.left.at : add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));
