@@ -58,8 +58,6 @@ describe('what a sling is good for as it is put on', () => {
     expect([good(laid('choker', { of: 'fabric' })), good(laid('choker', { of: 'fabric' }), eu)]).toEqual([750, 800]);
     expect([good(laid('choker'), eu), good(laid('basket'))]).toEqual([750, 1500]);
     expect(good(laid('choker'), eu, true)).toBe(1000);
-    // What the calculation refuses is no straight rating.
-    expect(ratingAsPut({ ...pick, slingRating: 0, hitch: laid('choker') }, us, false)).toBeNull();
     expect(ratingAsPut({ ...pick, slingRating: null, hitch: laid('choker') }, us, false)).toBeNull();
     expect(ratingAsPut({ ...pick, hitch: laid('choker') }, rulesOf('us-asd', { chokerShare: 0.6 }), false)!.rating).toBeCloseTo(600);
   });

@@ -21,14 +21,14 @@ export function ratingAsPut({ slingRating: rating, hitch }: Pick, rules: Rules, 
   if (rating === null) return null;
   if (!hitch || hitch.kind === 'lugs' || hitch.kind === 'clamps' || turned) return { rating, traces: [] };
   const wire = hitch.of === 'wire' && hitch.thick !== null && hitch.round !== null;
-  const { outcome, traces } = traced(hitchRating, {
+  const input = {
     rating,
     parts: hitch.kind === 'basket' ? 2 : 1,
     share: hitch.kind === 'choker' ? rules.value('chokerShare') : 1,
     bend: wire ? hitch.round! / hitch.thick! : null,
-  });
-  // Where that cannot be worked out its straight rating is no answer.
-  return outcome.ok ? { rating: outcome.output.capacity, traces } : null;
+  };
+  const output = hitchRating.compute(input);
+  return { rating: output.capacity, traces: [{ calc: hitchRating.id, input, output }] };
 }
 
 /** How the slings hold the piece: what lugs and clamps carry; of a sling laid round it its corners, its bend, and whether it slides. */
