@@ -1,4 +1,4 @@
-import { lineOf } from './views';
+import { allShores, lineOf } from './views';
 import { bearingOf, liftedBy, pickOf, pieceOf, standOf, standsOfPick } from './lookups';
 import type { Move, MoveKind, Pick, Plan } from './schema';
 import { allStrikeGroups, strikeGroups } from './strike-groups';
@@ -184,6 +184,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const notSetYet: Need = { what: `${piece.mark} is still to be set (it was let go before)`, done: state.where !== 'free', again: true as const };
       if (move.kind === 'piece.sling')
         return [
+          ...before(state.where === 'slung' && state.hooks.includes(pick.id), `${piece.mark} is not slung yet`),
           { what: `${piece.mark} is on site`, done: atLeast(state, 'delivered'), by: [{ kind: 'piece.deliver' as const, piece: piece.id }] },
           ...cranesSet,
           ...(state.where === 'free' ? [notSetYet] : []),
@@ -191,7 +192,9 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
         ];
       if (move.kind === 'pick.trial' || move.kind === 'pick.lift') {
         if (state.where === 'free') return [notSetYet];
+        // A trial is made a hand high, before the lift; and what hangs or lies there is not lifted once more.
         return [
+          ...before(atLeast(state, 'hanging') && held.done, `${piece.mark} is not lifted yet`),
           { what: `${piece.mark} is slung`, done: atLeast(state, 'slung'), by: [{ kind: 'piece.sling' as const, pick: pick.id }] },
           ...(atLeast(state, 'slung') && !held.done ? [held] : []),
           ...cranesSet.filter(({ done }) => !done),
@@ -205,6 +208,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const seats = [piece.seat.left, piece.seat.right].map((id) => bearingOf(plan, id));
       return [
         { what: `${piece.mark} is lifted over its seats`, done: atLeast(state, 'hanging'), by: [{ kind: 'pick.lift' as const, pick: pick.id }] },
+        ...before(atLeast(state, 'landed') && held.done, `${piece.mark} is not landed yet`),
         ...(atLeast(state, 'hanging') && !held.done ? [held] : []),
         ...cranesSet.filter(({ done }) => !done),
         ...seats.map((seat) => ({
@@ -235,6 +239,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const piece = pieceOf(plan, move.piece);
       const state = now.pieces[piece.id]!;
       return [
+        ...before(state.tightened, `${piece.mark} is not tightened yet`),
         { what: `${piece.mark} is landed`, done: atLeast(state, 'landed'), by: landed(plan, piece.id) },
         { what: `${piece.mark} is plumbed and levelled`, done: state.plumbed, by: [{ kind: 'piece.plumb' as const, piece: piece.id }] },
       ];
@@ -258,11 +263,14 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
     }
     case 'line.open': {
       const line = plan.shoring.lines.find((one) => one.id === move.line);
-      return [...(line?.walls ?? []), ...(line?.rows ?? [])].map((shore) => ({
-        what: `${shore.name} stands`,
-        done: now.shoresSet[shore.id] ?? false,
-        by: [{ kind: 'shore.set' as const, shore: shore.id }],
-      }));
+      return [
+        ...before(now.linesOpen[move.line], 'the line is not open yet'),
+        ...[...(line?.walls ?? []), ...(line?.rows ?? [])].map((shore) => ({
+          what: `${shore.name} stands`,
+          done: now.shoresSet[shore.id] ?? false,
+          by: [{ kind: 'shore.set' as const, shore: shore.id }],
+        })),
+      ];
     }
     case 'member.set': {
       const opening = plan.survey.openings.find((one) => one.id === move.opening);
@@ -273,6 +281,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
           : [],
       );
       return [
+        ...before(now.membersSet[move.opening], `the new piece over ${opening?.name ?? move.opening} is not in yet`),
         ...open,
         ...seats.map((seat) => ({
           what: `${seat.name} is ready`,
@@ -286,7 +295,9 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const groups = line ? strikeGroups(line) : [];
       const n = groups.findIndex((group) => group.id === move.step || group.steps.some((step) => step.id === move.step));
       const over = line?.opening ?? null;
+      const own = groups[n];
       return [
+        ...before(own !== undefined && now.struck[own.id], `${own?.name ?? 'it'} is not struck yet`),
         ...(over === null ? [] : [{ what: 'the new piece is in', done: now.membersSet[over] ?? false, by: [{ kind: 'member.set' as const, opening: over }] }]),
         ...groups
           .slice(Math.max(0, n - 1), n)
@@ -315,17 +326,27 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
       const wall = walls.find((one) => one.id === move.shore);
       const level = storeys.findIndex((one) => one.id === wall?.storey);
       const below = level > 0 ? walls.filter((one) => one.storey === storeys[level - 1]!.id && one.side === wall?.side) : [];
-      return below.map((one) => ({
-        what: `${one.name} under it is set and tightened`,
-        done: now.shoresSet[one.id] ?? false,
-        by: [{ kind: 'shore.set' as const, shore: one.id }],
-      }));
+      return [
+        // What was struck is not put up again: the strike of it has been worked out.
+        ...before(now.shoresSet[move.shore], `${shoreName(plan, move.shore)} is not set yet`),
+        ...below.map((one) => ({
+          what: `${one.name} under it is set and tightened`,
+          done: now.shoresSet[one.id] ?? false,
+          by: [{ kind: 'shore.set' as const, shore: one.id }],
+        })),
+      ];
     }
     case 'bearing.ready':
+      return before(now.bearingsReady[move.bearing], `${bearingOf(plan, move.bearing).name} is not ready yet`);
     case 'other':
       return [];
   }
 }
+
+/** What a move does is still to be done; where an earlier move has done it, this one is one too many. */
+const before = (done: boolean | undefined, what: string): Need[] => (done ? [{ what: `${what} (a move before did it)`, done: false, again: true }] : []);
+
+const shoreName = (plan: Plan, id: string): string => allShores(plan).find((one) => one.id === id)?.name ?? id;
 
 /** What lands a piece: any of its picks. */
 const landed = (plan: Plan, piece: string): Doing[] => plan.picks.flatMap((one) => (one.piece === piece ? [{ kind: 'piece.land', pick: one.id }] : []));

@@ -155,6 +155,7 @@ const braceSchema = closed({
     ),
   ),
   stops: oneOf(['sideways', 'twist', 'both']),
+  stays: Type.Optional(nullable(Type.Boolean({ description: 'part of the finished work; false: for the erection only' }))),
   capacity: nullable(positive('N')),
   stiffness: nullable(positive('N/m')),
 });

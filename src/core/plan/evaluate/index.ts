@@ -36,6 +36,8 @@ import { transportChecks } from './transport';
 import { believableChecks } from './believable';
 import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
+import { oldRecordChecks } from './old-records';
+import { onePostTwoPlaces, saidTwiceChecks } from './said-twice';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
@@ -167,6 +169,9 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
     ...seatsFitChecks(context),
     ...twoListChecks(context),
+    ...saidTwiceChecks(context),
+    ...onePostTwoPlaces(context),
+    ...oldRecordChecks(context),
     ...floorChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...ways.flatMap((view) => spliceFigures(view, context.rules))];

@@ -1,4 +1,4 @@
-import { allShores } from '../views';
+import { allShores, wayOfMember } from '../views';
 import type { ShoredLine } from '../schema';
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
@@ -19,7 +19,7 @@ const place = (id: string, about: ReturnType<typeof on>, move: string | null = n
 
 /** What the plan has and no move of the run sheet does: a shore never set, a line never opened, a listed piece nothing sets. */
 export function leftOutChecks(context: Context): Check[] {
-  return [...noMoves(context), ...cranesLeft(context), ...shoresLeftOut(context), ...lateShores(context), ...unsetMembers(context)];
+  return [...noMoves(context), ...cranesLeft(context), ...shoresLeftOut(context), ...lateShores(context), ...unsetMembers(context), ...unbrought(context)];
 }
 
 const toDo = ({ plan }: Context): boolean => plan.pieces.length + plan.picks.length + allShores(plan).length > 0;
@@ -113,6 +113,23 @@ function lateShores({ plan }: Context): Check[] {
         place('moves.late', on('shore', shore, shore.name), move.id),
         'count',
         `${shore.name} is set after the last crane has left. What sets it, and what carried until then?`,
+      ),
+    ];
+  });
+}
+
+/** What is set over an opening by hand came into the building somehow. */
+function unbrought({ plan }: Context): Check[] {
+  return plan.moves.flatMap((move) => {
+    if (move.kind !== 'member.set') return [];
+    const opening = plan.survey.openings.find(({ id }) => id === move.opening);
+    const member = plan.members.find(({ id }) => id === opening?.member);
+    if (!member || wayOfMember(plan, member.id)) return [];
+    return [
+      missingCheck(
+        place('way.none', on('member', member, member.mark), move.id),
+        'count',
+        `No way in is planned for ${member.mark}. How is it brought from the truck to ${opening?.name || 'its opening'}?`,
       ),
     ];
   });

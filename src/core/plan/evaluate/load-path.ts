@@ -202,6 +202,7 @@ export function walkDown(
     }
     shares(source, below);
     put(name, load, question, below);
+    if (prefix === 'path') checks.push(...below.flatMap((one) => standsOddly(place('foot', source, contactPressure), source, links.get(one.link))));
   }
 
   for (const link of inOrder(plan.links)) {
@@ -244,6 +245,8 @@ export function walkDown(
       if (link.capacity === null && itself)
         checks.push(missingCheck(place('link', about(link), linkLoad), 'force', `What may ${link.name} carry? It takes a load and nobody has said.`, traces));
     }
+    if (reached && link.kind === 'soil' && !link.ground)
+      checks.push(missingCheck(place('ground', about(link), linkLoad), 'count', `${link.name} is soil and is not said to be the end of the path. What is it?`));
     if (reached && link.ground) checks.push(...groundChecks(place('ground', about(link), linkLoad), link, links));
     if (link.ground || (prefix === 'shorePath' && !reached)) continue;
     if (link.standsOn.length === 0) {
@@ -264,6 +267,7 @@ export function walkDown(
       continue;
     }
     shares(about(link), link.standsOn);
+    if (reached) checks.push(...link.standsOn.flatMap((one) => standsOddly(place('stands', about(link), contactPressure), link, links.get(one.link))));
     if (reached || link.own > 0)
       for (const below of link.standsOn) {
         onto.get(below.link)?.push({ what: link.name, load, share: below.share });
@@ -272,6 +276,27 @@ export function walkDown(
     if (!link.standsOn.every((below) => links.has(below.link))) throw new RangeError(`link ${link.id} stands on something the plan does not have`);
   }
   return checks;
+}
+
+/** What is laid on the ground or on what lies there; it does not stand on a post. */
+const LAID: ReadonlySet<Link['kind']> = new Set(['footing']);
+
+/**
+ * What stands on another as nothing does: on the soil with no foot whose pressure could be worked out, a footing on a post, or on
+ * something a storey higher.
+ */
+function standsOddly(where: Parameters<typeof missingCheck>[0], above: Link | Source, below: Link | undefined): Check[] {
+  if (!below) return [];
+  const ask = (question: string): Check[] => [missingCheck(where, 'pressure', question)];
+  if (!('standsOn' in above))
+    return below.kind === 'soil' ? ask(`${above.name} is said to stand on ${below.name} itself. On what footing, and how large is it?`) : [];
+  if (below.kind === 'soil' && !above.foot)
+    return ask(`${above.name} is said to stand on ${below.name} itself. How large is its foot, and what may the ground take?`);
+  if (LAID.has(above.kind) && CARRIES_ITSELF.has(below.kind))
+    return ask(`${above.name} is a footing and is said to stand on ${below.name}, a ${below.kind}. Which of the two stands on the other?`);
+  return below.storey > above.storey
+    ? ask(`${above.name} is in storey ${above.storey} and is said to stand on ${below.name} in storey ${below.storey}, above it. Which of the two is wrong?`)
+    : [];
 }
 
 /** What has a strength of its own beside what its foot presses. */

@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import type { Rules, ThresholdKey } from '../../rules/rule-sets';
 import type { Check } from '../check';
 import { addMonths } from '../day';
-import { yardWords } from '../document/yard';
+import { yardWords, type YardKind } from '../document/yard';
 import { markLifted } from '../lookups';
 import { dayFault, namesPerson } from '../records';
 import type { Plan, Raise, YardThing } from '../schema';
@@ -127,19 +127,57 @@ const tags = ({ plan }: Context): Check[] =>
     })),
   );
 
-/** Once the slings of the job are in its yard, each lift says which of them it is made with. */
+interface Made {
+  kind: 'pick' | 'raise';
+  id: string;
+  name: string;
+  gear: readonly string[];
+  /** kinds of gear it cannot be made without */
+  needs: readonly YardKind[];
+  /** kinds that have no place in it */
+  never: readonly YardKind[];
+}
+
+/** Every lift, and what it is made with by the way it is made. */
+const lifts = (plan: Plan): Made[] => [
+  ...plan.picks.map((pick): Made => {
+    const { rig, hitch } = pick;
+    const needs: YardKind[] = [
+      'slings',
+      ...(rig && rig.kind !== 'legs' ? (['spreader'] as const) : []),
+      ...(hitch?.kind === 'clamps' ? (['clamp'] as const) : []),
+    ];
+    return { kind: 'pick', id: pick.id, name: markLifted(plan, pick), gear: pick.gear ?? [], needs, never: ['mastLift'] };
+  }),
+  ...(plan.raises ?? []).map((raise): Made => {
+    const kinds = new Set(raise.points.map(({ kind }) => kind));
+    const needs = (['hoist', 'mastLift'] as const).filter((one) => kinds.has(one));
+    const never = raise.points.length === 0 ? [] : (['hoist', 'mastLift'] as const).filter((one) => !kinds.has(one));
+    return { kind: 'raise', id: raise.id, name: loadName(plan, raise), gear: raise.gear ?? [], needs, never };
+  }),
+];
+
+/** Once gear of a kind is in the yard of the job, or a lift names any gear, each lift says which of it it is made with. */
 function unnamed({ plan }: Context): Check[] {
-  const slings = new Set((plan.yard ?? []).filter(({ kind }) => kind === 'slings').map(({ id }) => id));
-  if (slings.size === 0) return [];
-  return plan.picks.flatMap((pick) =>
-    (pick.gear ?? []).some((id) => slings.has(id))
-      ? []
-      : [
-          missingCheck(
-            at('gear.named', on('pick', pick, markLifted(plan, pick)), 'Common practice: what is lifted is slung with gear that has its papers', 'picks'),
-            'count',
-            `With which slings of the yard is ${markLifted(plan, pick)} lifted?`,
-          ),
-        ],
-  );
+  const yard = yardOf(plan);
+  const there = new Set([...yard.values()].map(({ kind }) => kind));
+  return lifts(plan).flatMap(({ kind, id, name, gear, needs, never }) => {
+    const kinds = new Set(gear.flatMap((one) => yard.get(one)?.kind ?? []));
+    const ask = (question: string, part?: string): Check =>
+      missingCheck(
+        at('gear.named', on(kind, { id }, name, part), 'Common practice: what is lifted is slung with gear that has its papers', 'picks'),
+        'count',
+        question,
+      );
+    return [
+      ...needs.flatMap((one) =>
+        kinds.has(one) || !(there.has(one) || gear.length > 0)
+          ? []
+          : [ask(`With which ${yardWords[one]} of the yard is ${name} lifted?`, one === 'slings' ? undefined : one)],
+      ),
+      ...never.flatMap((one) =>
+        kinds.has(one) ? [ask(`A ${yardWords[one]} of the yard is written down for ${name}, which is lifted without one. What is it there for?`, one)] : [],
+      ),
+    ];
+  });
 }

@@ -5,8 +5,8 @@ import { keep, keepOne } from '../keep';
 import { temporarySupports } from '../document/structure';
 import { standsOfPick } from '../lookups';
 import { namesPerson, saysSomething } from '../records';
-import type { Joint, Move, MoveKind, Support } from '../schema';
-import { beamAt, jointAt, type JointState } from './state';
+import type { Brace, Joint, Move, MoveKind, Support } from '../schema';
+import { beamAt, braceAt, jointAt, standsAt, type JointState } from './state';
 import type { Ground } from './ground';
 import { about, place } from './places';
 
@@ -42,8 +42,10 @@ export function leftOutOf(ground: Ground): Check[] {
     ]),
   );
   for (const one of structure.supports) {
-    const [ready, struck] = [done('support.ready', one.id), done('support.strike', one.id)];
-    checks.push(...keep('left.support', one, [ready, struck], () => supportLeft(one, ready, struck)));
+    const ready = done('support.ready', one.id);
+    // Struck and made ready again it stands at the end: what was done last counts.
+    const stands = last ? standsAt(last, one.id) : ready;
+    checks.push(...keep('left.support', one, [ready, stands], () => supportLeft(one, ready, stands)));
   }
   checks.push(...keepOne('left.holes', [structure.joints, moves], () => overfull(structure.joints, moves)));
   for (const one of structure.joints) {
@@ -57,8 +59,10 @@ export function leftOutOf(ground: Ground): Check[] {
         about('beam', beams.get(load.piece)!.beam, load.what, load.id),
         `No move puts ${load.what} on. When does it come, or is it not for this job?`,
       );
-  for (const brace of structure.braces)
-    if (!done('brace.fix', brace.id)) ask('moves.brace', about('brace', brace, brace.name), `No move fixes ${brace.name}. When is it put in?`);
+  for (const brace of structure.braces) {
+    const [fixed, held] = [done('brace.fix', brace.id), last ? braceAt(last, brace.id) : false];
+    checks.push(...keep('left.brace', brace, [fixed, held], () => braceLeft(brace, fixed, held)));
+  }
   return checks;
 }
 
@@ -66,11 +70,29 @@ const asked = (id: string, of: ReturnType<typeof about>, question: string): Chec
   missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question),
 ];
 
-function supportLeft(support: Support, ready: boolean, struck: boolean): Check[] {
+function supportLeft(support: Support, ready: boolean, stands: boolean): Check[] {
   const of = about('support', support, support.name);
   if (!ready) return asked('moves.support', of, `No move makes ${support.name} ready. When does it stand?`);
-  if (temporarySupports.includes(support.kind) && !struck)
+  if (temporarySupports.includes(support.kind) && stands)
     return asked('moves.strike', of, `${support.name} stands for a time only and no move strikes it. When is it struck?`);
+  if (!temporarySupports.includes(support.kind) && !stands)
+    return asked('moves.strike', of, `${support.name} is there for good by its kind, and at the end it is struck. What carries in its place?`);
+  return [];
+}
+
+/** What is part of the finished work by its kind, unless somebody says that it is for the erection only. */
+const STAYING: ReadonlySet<Brace['kind']> = new Set(['bridging', 'deck', 'diaphragm']);
+
+/** What stays, stays to the end; what is there for a time goes. */
+function braceLeft(brace: Brace, fixed: boolean, held: boolean): Check[] {
+  const of = about('brace', brace, brace.name);
+  const { stays = null } = brace;
+  if (!fixed) return asked('moves.brace', of, `No move fixes ${brace.name}. When is it put in?`);
+  if (held && stays === false) return asked('moves.unbrace', of, `${brace.name} is there for a time only and no move takes it away. When does it go?`);
+  if (!held && stays === null && STAYING.has(brace.kind))
+    return asked('moves.unbrace', of, `${brace.name} is taken away and not put back. Is it for the erection only, or is it part of the finished work?`);
+  if (!held && stays === true)
+    return asked('moves.unbrace', of, `${brace.name} is part of the finished work, and at the end it is taken away. When is it put back?`);
   return [];
 }
 

@@ -10,7 +10,7 @@ import { dayFault, namesPerson, saysSomething } from '../records';
 import { footingChecks } from '../evaluate/order';
 import { MEET } from './forces';
 import { weightsSaid, type SettledBeam } from './model';
-import { heightAt, pointAt } from './place';
+import { heightAt, pointAt, type Point } from './place';
 import type { Ground } from './ground';
 import { boltShearOf, shearWords } from './joint-bolts';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
@@ -107,6 +107,18 @@ function supportStill({ context, beams }: Ground, support: Support): Check[] {
         `What does ${support.name} stand on?`,
       ),
     );
+  if (support.kind === 'anchors') {
+    const bolted = { ...before('support.anchors', of, 'Statics: anchors hold a base where it is'), station: 'measure' as const };
+    if (support.anchors === null) checks.push(missingCheck(bolted, 'count', `How many anchors hold ${support.name}, and what may they pull?`));
+    if (support.along !== 'fixed')
+      checks.push(
+        missingCheck(
+          bolted,
+          'count',
+          `${support.name} is on anchors and is said to be free to slide. Do its anchors hold it, or is it another kind of support?`,
+        ),
+      );
+  }
   const spots = support.seats.flatMap(({ piece, at }) => {
     const stands = beams.get(piece)?.place;
     return stands ? [pointAt(stands, at)] : [];
@@ -201,6 +213,9 @@ function makeChecks(make: Make): Check[] {
   return checks;
 }
 
+/** What holds two pieces to each other, and to nothing else. */
+const BETWEEN: ReadonlySet<Brace['kind']> = new Set(['crossFrame', 'diaphragm', 'deck']);
+
 /** What pulls or pushes in one line stops no piece from rolling over. */
 const ONE_LINE: ReadonlySet<Brace['kind']> = new Set(['strut', 'guy', 'bridging', 'deck']);
 
@@ -216,11 +231,35 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
       ),
     );
   if (brace.b === null) {
+    if (BETWEEN.has(brace.kind))
+      checks.push(
+        missingCheck(
+          before('brace.tied', about('brace', brace, brace.name, 'between'), 'Statics: a cross-frame holds two pieces to each other'),
+          'count',
+          `${brace.name} goes between two pieces by its kind. Which is the other?`,
+        ),
+      );
     if (!saysSomething(brace.anchoredTo))
       checks.push(missingCheck(before('brace.tied', of, 'Statics: a brace ties to something'), 'count', `What is ${brace.name} tied to at its other end?`));
     return checks;
   }
   const [from, to] = [beams.get(brace.a.piece)?.place, beams.get(brace.b.piece)?.place];
+  if (brace.a.piece === brace.b.piece)
+    return [
+      ...checks,
+      missingCheck(
+        before('brace.tied', of, 'Statics: a brace ties one thing to another'),
+        'count',
+        `Both ends of ${brace.name} are on ${beams.get(brace.a.piece)?.beam.mark ?? brace.a.piece}: it holds it to itself. What is it tied to at its other end?`,
+      ),
+    ];
+  const apart = from && to ? distance(pointAt(from, brace.a.at), pointAt(to, brace.b.at)) : 0;
+  if (apart > LONGEST_BRACE && brace.kind !== 'guy')
+    checks.push({
+      ...missingCheck(before('brace.long', of, 'Common practice: no brace is so long'), 'length', ''),
+      demand: apart,
+      finding: told(phrase`The two ends of ${brace.name} are drawn ${q(apart, 'length')} apart. Which of them is in the wrong place?`),
+    });
   if (!from || !to || from.upright || to.upright || brace.kind === 'knee' || brace.kind === 'guy') return checks;
   const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
   const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
@@ -299,6 +338,15 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
     return spot ? pointAt(spot, at) : null;
   });
   if (!a || !b) return checks;
+  const carrier = beams.get(joint.b.piece);
+  if (carrier?.place && joint.kind !== 'splice' && carrier.place.upright !== (joint.kind === 'onColumn'))
+    checks.push(
+      missingCheck(
+        before('joint.kind', about('joint', joint, joint.name), 'Geometry: what is joined to what'),
+        'count',
+        `${joint.name} is said to be ${joint.kind === 'onColumn' ? 'on a column' : 'on the web of a beam'}, and ${carrier.beam.mark} ${carrier.place.upright ? 'stands upright' : 'lies'}. Which is right?`,
+      ),
+    );
   // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
   const gap = Math.hypot(a.x - b.x, a.y - b.y);
   const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
@@ -326,6 +374,10 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
 
 /** A cross-frame further from square than this, as a slope, is askew: 20°. */
 const ASKEW = Math.tan(Math.PI / 9);
+
+/** No strut, cross-frame or knee is longer [m]. */
+const LONGEST_BRACE = 25;
+const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z);
 
 /** A yield this far from that of its grade is of another grade. */
 const GRADE_OFF = 0.05;

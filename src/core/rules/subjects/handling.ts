@@ -77,6 +77,16 @@ export const handling = {
     floor: null,
     source: both(practice()),
   },
+  recordDays: {
+    key: 'recordDays',
+    title: 'Days after which a measure or a signature is looked at again',
+    kind: 'count',
+    value: alike(365),
+    least: 30,
+    most: 3650,
+    floor: null,
+    source: both(practice()),
+  },
   personLift: {
     key: 'personLift',
     title: 'One person’s share of a carry',

@@ -1,0 +1,141 @@
+import { sequenceNeeds } from '../../checks/sequence.calc';
+import { phrase, q } from '../../calc/work';
+import type { AboutKind, Check, StationId } from '../check';
+import { keep } from '../keep';
+import { markLifted } from '../lookups';
+import type { Plan } from '../schema';
+import { flatStop, missingCheck, on, told, type Context } from './context';
+
+const SOURCE = 'Common practice: two ends, two feet, two hooks are two things at two places';
+/** Nearer than this along a piece, two of what raises it are at one place [m]. */
+const APART = 0.1;
+
+type Thing = { kind: AboutKind; id: string; name: string; station: StationId };
+const place = ({ kind, id, name, station }: Thing, part?: string) => ({
+  id: 'said.twice',
+  ...on(kind, { id }, name, part),
+  station,
+  move: null,
+  calc: sequenceNeeds.id,
+  source: SOURCE,
+});
+const ask = (thing: Thing, question: string, part?: string): Check => missingCheck(place(thing, part), 'count', question);
+
+/** The first thing of a list that is in it a second time. */
+const repeated = (list: readonly string[]): string | undefined => list.find((one, i) => list.indexOf(one) < i);
+
+/** One thing named where two are meant: the same seat at both ends, one foot counted twice, two hooks at one place. */
+export function saidTwiceChecks({ plan }: Context): Check[] {
+  return [...openings(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan)];
+}
+
+function openings({ survey, bearings }: Plan): Check[] {
+  return survey.openings.flatMap((one) => {
+    if (one.left !== one.right) return [];
+    const seat = bearings.find(({ id }) => id === one.left);
+    const thing: Thing = { kind: 'opening', id: one.id, name: one.name, station: 'measure' };
+    return seat
+      ? [
+          flatStop(
+            place(thing),
+            'count',
+            told([`Both ends of the piece over ${one.name} are said to lie on ${seat.name}. On what does the other end lie?`]),
+            [],
+          ),
+        ]
+      : [];
+  });
+}
+
+/** What stands on one link twice would bring its load onto it twice, or half of it nowhere. */
+function feet(plan: Plan): Check[] {
+  const names = new Map(plan.links.map(({ id, name }) => [id, name]));
+  const { shoring, structure } = plan;
+  const things: (Thing & { standsOn: readonly { link: string }[] })[] = [
+    ...plan.bearings.map((one) => ({ ...one, kind: 'bearing' as const, station: 'measure' as const })),
+    ...plan.links.map((one) => ({ ...one, kind: 'link' as const, station: 'measure' as const })),
+    ...structure.supports.map((one) => ({ ...one, kind: 'support' as const, station: 'measure' as const })),
+    ...shoring.lines.flatMap(({ walls, rows }) => [...walls, ...rows]).map((one) => ({ ...one, kind: 'shore' as const, station: 'shores' as const })),
+    ...shoring.bents.map((one) => ({ ...one, kind: 'shore' as const, station: 'shores' as const })),
+  ];
+  return things.flatMap((thing) => {
+    const twice = thing.standsOn.length < 2 ? undefined : repeated(thing.standsOn.map(({ link }) => link));
+    return twice === undefined
+      ? []
+      : [ask(thing, `${thing.name} is said to stand on ${names.get(twice) ?? twice} twice. Which of the two is another?`, 'feet')];
+  });
+}
+
+function raises(plan: Plan): Check[] {
+  return (plan.raises ?? []).flatMap((raise) => {
+    const placed = raise.points.filter(({ at }) => at !== null).sort((a, b) => a.at! - b.at!);
+    return placed.flatMap((one, i) => {
+      const next = placed[i + 1];
+      if (!next || next.at! - one.at! >= APART) return [];
+      const load = plan.structure.pieces.find(({ id }) => id === raise.load)?.mark ?? plan.survey.openings.find(({ id }) => id === raise.load)?.name ?? '';
+      return [
+        ask(
+          { kind: 'raise', id: raise.id, name: load, station: 'picks' },
+          `${one.name} and ${next.name} raise ${load || 'it'} at one place along it. Two things do not fit there: where is each?`,
+          next.id,
+        ),
+      ];
+    });
+  });
+}
+
+/** Two bolts cast at one place are one bolt: the pattern has one too few. */
+function patterns({ survey }: Plan): Check[] {
+  return survey.patterns.flatMap((pattern) =>
+    keep('said.twice.pattern', pattern, [], () => {
+      const bolts = pattern.bolts.map(({ drawn }) => drawn);
+      const twin = bolts.findIndex((a, i) => bolts.slice(0, i).some((b) => Math.hypot(a.x - b.x, a.y - b.y) < (pattern.bolt ?? 0.012)));
+      const thing: Thing = { kind: 'pattern', id: pattern.id, name: pattern.name, station: 'measure' };
+      return [
+        ...(twin < 0 ? [] : [ask(thing, `Bolt ${twin + 1} of ${pattern.name} is drawn where another is. Where is it?`, 'bolt')]),
+        ...(bolts.length === 1 || bolts.length === 3
+          ? [ask(thing, `${pattern.name} is drawn with ${bolts.length === 1 ? 'one bolt' : 'three bolts'}. How many has the plate?`, 'count')]
+          : []),
+      ];
+    }),
+  );
+}
+
+function gear(plan: Plan): Check[] {
+  const names = new Map((plan.yard ?? []).map(({ id, name }) => [id, name]));
+  return plan.picks.flatMap((pick) => {
+    const twice = repeated(pick.gear ?? []);
+    const mark = markLifted(plan, pick);
+    return twice === undefined
+      ? []
+      : [
+          ask(
+            { kind: 'pick', id: pick.id, name: mark, station: 'picks' },
+            `${names.get(twice) ?? twice} is written down twice for the pick of ${mark}. Which other piece of gear is meant?`,
+            'gear',
+          ),
+        ];
+  });
+}
+
+/** How far apart two things are that one narrow thing is said to carry [m]. */
+const ONE_PLACE = 1;
+/** A post carries what is over it: two bearing points far from each other do not both stand on it. */
+export function onePostTwoPlaces({ plan }: Context): Check[] {
+  const narrow = plan.links.filter(({ kind }) => kind === 'post' || kind === 'blocking');
+  return narrow.flatMap((link) => {
+    const over = plan.bearings.filter(({ standsOn }) => standsOn.some((one) => one.link === link.id));
+    const pairs = over.flatMap((one, i) => over.slice(i + 1).map((other) => ({ one, other, apart: Math.hypot(one.at.x - other.at.x, one.at.y - other.at.y) })));
+    const far = pairs.find(({ apart }) => apart > ONE_PLACE);
+    if (!far) return [];
+    return [
+      {
+        ...missingCheck(place({ kind: 'link', id: link.id, name: link.name, station: 'measure' }, 'over'), 'length', ''),
+        demand: far.apart,
+        finding: told(
+          phrase`${far.one.name} and ${far.other.name} are ${q(far.apart, 'length')} apart, and both are said to stand on ${link.name}. Which of them does?`,
+        ),
+      },
+    ];
+  });
+}
