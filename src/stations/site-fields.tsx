@@ -17,6 +17,11 @@ export function SiteFields() {
   const plan = usePlan();
   const act = useAct();
   const { open, figure, words } = useInputs();
+  const walked = { by: '', on: '', ...plan.site.walked };
+  const walk = (changes: Partial<typeof walked>, field: string) => {
+    const next = { ...walked, ...changes };
+    return act('setWalked', { walked: next.by.trim() === '' && next.on.trim() === '' ? null : next }, field);
+  };
   const addThing = () =>
     act('addObstruction', {
       obstruction: {
@@ -70,6 +75,12 @@ export function SiteFields() {
       >
         {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
         {open('Gust on standing steel', 'speed', plan.site.standingGust ?? null, (gust) => act('setStandingGust', { gust }, 'standing'))}
+        {plan.site.powerLines.length === 0 && plan.picks.length > 0 && (
+          <>
+            {words('Looked for power lines', walked.by, (by) => walk({ by }, 'walked by'), { placeholder: 'nobody yet' })}
+            {words('Looked on', walked.on, (on) => walk({ on }, 'walked on'), { type: 'date' })}
+          </>
+        )}
       </Group>
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);

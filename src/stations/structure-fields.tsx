@@ -203,6 +203,16 @@ function BraceFields({ brace }: { brace: Brace }) {
           ],
           (stops) => edit({ stops }, 'stops'),
         )}
+        {choice<'open' | 'stays' | 'goes'>(
+          'It is there',
+          brace.stays === true ? 'stays' : brace.stays === false ? 'goes' : 'open',
+          [
+            ['open', 'not said'],
+            ['stays', 'for good'],
+            ['goes', 'for the erection only'],
+          ],
+          (said) => edit({ stays: said === 'open' ? null : said === 'stays' }, 'stays'),
+        )}
         {open('It may carry', 'force', brace.capacity, (capacity) => edit({ capacity }, 'capacity'))}
         {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
         {!brace.b && words('Tied at its other end to', brace.anchoredTo, (anchoredTo) => edit({ anchoredTo }, 'anchored'), { placeholder: 'not known' })}

@@ -104,6 +104,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   setForecast: { gust: null },
   setStandingGust: { gust: 18 },
+  setWalked: { walked: { by: 'R. Adeyemi', on: '2026-10-20' } },
   addObstruction: { obstruction: { id: 'n3', name: 'a kiosk', at: { x: 1, y: 1 }, length: 1, width: 1, azimuthDeg: 0, height: 2 } },
   editObstruction: { id: 'o1', changes: { height: 5 } },
   removeObstruction: { id: 'o1' },

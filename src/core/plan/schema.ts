@@ -401,6 +401,7 @@ export const planSchema = Type.Object(
           ),
         }),
       ),
+      walked: Type.Optional(nullable(closed({ by: text('who went round the site and found no overhead line near the work'), on: text('when, as a date') }))),
       zones: Type.Optional(
         Type.Array(
           closed({

@@ -125,6 +125,7 @@ export interface CommandArguments {
   editPick: { id: string; changes: Changes<Pick> };
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
+  setWalked: { walked: Plan['site']['walked'] };
   addObstruction: { obstruction: Obstruction };
   editObstruction: { id: string; changes: Changes<Obstruction> };
   removeObstruction: { id: string };
@@ -412,6 +413,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
   setStandingGust: (plan, { gust }) => void (plan.site.standingGust = gust),
+  setWalked: (plan, { walked }) => void (plan.site.walked = walked),
   addObstruction: (plan, { obstruction }) => void plan.site.obstructions.push(obstruction),
   editObstruction: (plan, { id, changes }) => change(within(plan.site.obstructions, id, 'obstruction'), changes),
   removeObstruction: (plan, { id }) => without(plan.site.obstructions, id, 'obstruction'),
@@ -468,6 +470,7 @@ export const commandTitle: Record<CommandName, string> = {
   editPick: 'Change the pick',
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
+  setWalked: 'Say who looked for power lines',
   addObstruction: 'Add an obstruction',
   editObstruction: 'Change an obstruction',
   removeObstruction: 'Remove an obstruction',

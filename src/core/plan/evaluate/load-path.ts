@@ -278,6 +278,9 @@ export function walkDown(
   return checks;
 }
 
+/** More than this no soil takes; rock does [Pa] (common practice). */
+const NO_SOIL = 1e6;
+
 /** What is laid on the ground or on what lies there; it does not stand on a post. */
 const LAID: ReadonlySet<Link['kind']> = new Set(['footing']);
 
@@ -292,6 +295,8 @@ function standsOddly(where: Parameters<typeof missingCheck>[0], above: Link | So
     return below.kind === 'soil' ? ask(`${above.name} is said to stand on ${below.name} itself. On what footing, and how large is it?`) : [];
   if (below.kind === 'soil' && !above.foot)
     return ask(`${above.name} is said to stand on ${below.name} itself. How large is its foot, and what may the ground take?`);
+  if (below.kind === 'soil' && above.foot && (above.foot.allowable ?? 0) > NO_SOIL)
+    return ask(`${above.name} stands on ${below.name}, which is said to take more than any soil does. Is that figure of what lies on the soil?`);
   if (LAID.has(above.kind) && CARRIES_ITSELF.has(below.kind))
     return ask(`${above.name} is a footing and is said to stand on ${below.name}, a ${below.kind}. Which of the two stands on the other?`);
   return below.storey > above.storey

@@ -28,6 +28,7 @@ function recordsOf({ plan }: Context): Dated[] {
     ...site.powerLines.flatMap(({ id, name, guard }): Dated[] =>
       guard ? [{ kind: 'powerLine', id, station: 'gear', what: `What was agreed about ${name}`, on: guard.on }] : [],
     ),
+    ...(site.walked ? [{ kind: 'job' as const, id: 'site', station: 'gear' as const, what: 'The walk for power lines', on: site.walked.on }] : []),
     ...(site.zones ?? []).flatMap(({ id, name, closed }): Dated[] =>
       closed ? [{ kind: 'zone', id, station: 'gear', what: `The closing of ${name}`, on: closed.on }] : [],
     ),

@@ -21,6 +21,32 @@ export function powerLineChecks(context: Context, picked: PickContext): Check[] 
   return context.plan.site.powerLines.flatMap((line) => lineChecks(context, picked, line));
 }
 
+/** Where no line is drawn, somebody has looked for one before a crane is set: an empty list says nothing. */
+export function lookedForChecks({ plan, today, rules }: Context): Check[] {
+  const { powerLines, walked } = plan.site;
+  if (powerLines.length > 0 || plan.picks.length === 0) return [];
+  const table = rules.id === 'eu-ls' ? powerLineEu : cranePowerLine;
+  const place: Place = {
+    id: 'site.walked',
+    ...on('job', { id: 'site' }, 'Power lines'),
+    station: 'gear',
+    move: null,
+    calc: table.id,
+    source: '29 CFR 1926.1408(a): whether the crane could come near a power line is found out before it works, from memory',
+  };
+  const who = 'Who went round the site, and when?';
+  if (!walked) return [missingCheck(place, 'count', `No power line is drawn, and nobody has said that there is none near the work. ${who}`)];
+  const fault = namesPerson(walked.by) ? dayFault(walked.on, today) : 'names nobody';
+  if (fault !== null) return [missingCheck(place, 'count', `The record that no power line is near the work ${fault}. ${who}`)];
+  const row = ratioCheck(
+    place,
+    { demand: 0, capacity: 1, quantity: 'count', caution: null },
+    told([`${walked.by.trim()} went round the site on ${walked.on} and found no overhead line near the work.`]),
+    [],
+  );
+  return [{ ...row, demand: null, capacity: null, ratio: null }];
+}
+
 function lineChecks(context: Context, picked: PickContext, line: PowerLine): Check[] {
   const { plan, rules } = context;
   const { stand, pick, path, weight, hook } = picked;

@@ -278,3 +278,46 @@ test('a strut taken away is for a time, a guy that stays harms nobody, and what 
   plan.moves.push({ id: 'f3', kind: 'brace.free', brace: plan.structure.braces.find((one: Any) => one.kind === 'strut').id });
   expect(say(plan, 'moves.unbrace')).toEqual([]);
 });
+
+describe('no power line drawn', () => {
+  const bridge = (walked: unknown): Plan => {
+    const plan: Any = quayFootbridge();
+    plan.site.walked = walked;
+    return plan as Plan;
+  };
+  test.each<[unknown, RegExp]>([
+    [undefined, /nobody has said that there is none near the work/],
+    [null, /nobody has said/],
+    [{ by: 'site', on: '2026-10-19' }, /names nobody/],
+    [{ by: 'R. Adeyemi', on: '' }, /has no date/],
+    [{ by: 'R. Adeyemi', on: '2027-10-19' }, /which is still to come/],
+  ])('%j: who looked for one is asked', (walked, sentence) => expect(say(bridge(walked), 'site.walked').join()).toMatch(sentence));
+  test('somebody looked, or a line is drawn, or nothing is lifted by crane: not asked', () => {
+    expect(say(bridge({ by: 'R. Adeyemi', on: '2026-10-19' }), 'site.walked')).toEqual([]);
+    expect(evaluate(demoPlan(), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
+    expect(evaluate(raised('jack'), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
+  });
+  test('a walk of long ago is told', () => expect(say(bridge({ by: 'R. Adeyemi', on: '2024-01-01' }), 'said.old').join()).toMatch(/The walk for power lines/));
+});
+
+test.each<[string, (plan: Any) => void, string, RegExp]>([
+  [
+    'two readings of one bearing',
+    (p) =>
+      p.holds
+        .find((o: Any) => (o.readings ?? []).length > 0)
+        .readings.push(structuredClone(p.holds.find((o: Any) => (o.readings ?? []).length > 0).readings[0])),
+    'said.twice',
+    /HP\d+ has two readings of one thing/,
+  ],
+  [
+    'a post with a slab’s figure on sand',
+    (p) => (p.links[0].standsOn[0].link = 'soil2'),
+    'path.stands',
+    /Post 1 stands on Sand under pad 2, which is said to take more than any soil does/,
+  ],
+])('%s is told', (_name, edit, id, sentence) => {
+  const plan = demoPlan();
+  edit(plan);
+  expect(say(plan, id).join('\n')).toMatch(sentence);
+});

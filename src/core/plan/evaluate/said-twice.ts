@@ -26,7 +26,7 @@ const repeated = (list: readonly string[]): string | undefined => list.find((one
 
 /** One thing named where two are meant: the same seat at both ends, one foot counted twice, two hooks at one place. */
 export function saidTwiceChecks({ plan }: Context): Check[] {
-  return [...openings(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan)];
+  return [...openings(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan), ...readings(plan)];
 }
 
 function openings({ survey, bearings }: Plan): Check[] {
@@ -99,6 +99,16 @@ function patterns({ survey }: Plan): Check[] {
       ];
     }),
   );
+}
+
+/** Two numbers read of one thing: only one of them is so. */
+function readings({ holds }: Plan): Check[] {
+  return holds.flatMap((hold) => {
+    const twice = repeated((hold.readings ?? []).map(({ of }) => of));
+    return twice === undefined
+      ? []
+      : [ask({ kind: 'job', id: hold.id, name: hold.id, station: 'runSheet' }, `${hold.id} has two readings of one thing. Which of them is so?`, twice)];
+  });
 }
 
 function gear(plan: Plan): Check[] {
