@@ -144,6 +144,7 @@ const zoneWords: readonly (readonly [Zone['kind'], string])[] = [
   ['road', 'a public way'],
   ['railway', 'a railway'],
   ['roof', 'a roof'],
+  ['pit', 'a pit, trench or basement wall'],
 ];
 
 /** What no load is carried over unless it is closed, and who says that it is. */
@@ -160,7 +161,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
     <Fold
       thing={zone.id}
       title={zone.name || 'Zone'}
-      note={zone.closed ? 'closed while a load passes' : 'open: no load over it'}
+      note={zone.kind === 'pit' ? 'the ground ends there' : zone.closed ? 'closed while a load passes' : 'open: no load over it'}
       tools={<ThingTools station="gear" list="zones" thing={zone} />}
     >
       <Pair>
@@ -171,11 +172,35 @@ function ZoneFields({ zone }: { zone: Zone }) {
         {figure('Its middle, east', 'length', saidOf(zone, 'at', zone.at.x), (x) => edit({ at: { ...zone.at, x } }, 'x'))}
         {figure('Its middle, north', 'length', saidOf(zone, 'at', zone.at.y), (y) => edit({ at: { ...zone.at, y } }, 'y'))}
         {figure('Zone turned', 'angle', zone.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
-        {words('Kept closed by', closed.how, (how) => close({ how }, 'how'), { placeholder: 'not closed' })}
-        {words('Who answers for that', closed.by, (by) => close({ by }, 'by'))}
-        {words('Closed since', closed.on, (on) => close({ on }, 'on'), { type: 'date' })}
+        {zone.kind === 'pit' ? (
+          <PitFields zone={zone} />
+        ) : (
+          <>
+            {words('Kept closed by', closed.how, (how) => close({ how }, 'how'), { placeholder: 'not closed' })}
+            {words('Who answers for that', closed.by, (by) => close({ by }, 'by'))}
+            {words('Closed since', closed.on, (on) => close({ on }, 'on'), { type: 'date' })}
+          </>
+        )}
       </Pair>
     </Fold>
+  );
+}
+
+/** How deep the ground ends, and who says that its edge holds what stands nearer than that. */
+function PitFields({ zone }: { zone: Zone }) {
+  const edit = useEdit('zones', zone.id);
+  const { open, words } = useInputs();
+  const edge = { by: '', on: '', ...zone.edge };
+  const hold = (changes: Partial<typeof edge>, field: string) => {
+    const next = { ...edge, ...changes };
+    return edit({ edge: next.by.trim() === '' && next.on.trim() === '' ? null : next }, field);
+  };
+  return (
+    <>
+      {open('It is deep', 'length', zone.depth ?? null, (depth) => edit({ depth }, 'depth'))}
+      {words('That its edge holds, worked out by', edge.by, (by) => hold({ by }, 'edge by'), { placeholder: 'nobody' })}
+      {words('Edge worked out on', edge.on, (on) => hold({ on }, 'edge on'), { type: 'date' })}
+    </>
   );
 }
 

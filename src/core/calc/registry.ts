@@ -26,6 +26,7 @@ import { statementCompare } from '../checks/statement.calc';
 import { grossLoad } from '../cranes/gross-load.calc';
 import { headRoom } from '../cranes/head-room.calc';
 import { padPressure } from '../cranes/pad-pressure.calc';
+import { groundEdge } from '../cranes/edge.calc';
 import { bearingLength } from '../fit/bearing-length.calc';
 import { pickMoments } from '../rigging/pick-moments.calc';
 import { slingRating } from '../rigging/sling-rating.calc';
@@ -144,6 +145,7 @@ const all: readonly Calc<never, never>[] = [
   grossLoad,
   headRoom,
   padPressure,
+  groundEdge,
   combined,
   hangingStrength,
   statementCompare,

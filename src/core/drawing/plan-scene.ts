@@ -74,14 +74,19 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
     {
       shape: 'polygon',
       points: rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg),
-      style: { stroke: zone.closed ? 'pencil' : 'stop', width: 1.2, dash: 'dash' },
+      style: zone.kind === 'pit' ? { fill: 'faint', stroke: 'ink', width: 1.4 } : { stroke: zone.closed ? 'pencil' : 'stop', width: 1.2, dash: 'dash' },
       of: { kind: 'zone', id: zone.id },
     },
     {
       shape: 'label',
       at: add(zone.at, scale(leftOf(direction(zone.azimuthDeg)), zone.width / 2)),
-      text: zone.closed ? `${zone.name}, closed` : zone.name,
-      ink: zone.closed ? 'pencil' : 'stop',
+      text:
+        zone.kind === 'pit'
+          ? `${zone.name}, ${zone.depth ? formatQuantity(zone.depth, 'length', units) : '?'} deep`
+          : zone.closed
+            ? `${zone.name}, closed`
+            : zone.name,
+      ink: zone.kind === 'pit' ? 'ink' : zone.closed ? 'pencil' : 'stop',
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);

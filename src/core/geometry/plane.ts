@@ -65,3 +65,27 @@ export function overlap(a: readonly Vec[], b: readonly Vec[]): boolean {
     }
   return true;
 }
+
+/** How far a point is from a straight piece of a line. */
+export function toSegment(point: Vec, a: Vec, b: Vec): number {
+  const along = sub(b, a);
+  const t = Math.min(1, Math.max(0, dot(sub(point, a), along) / (dot(along, along) || 1)));
+  return distance(point, mix(a, b, t));
+}
+
+/** How far a point is from an outline that runs to the left: 0 inside. */
+export function toOutline(point: Vec, outline: readonly Vec[]): number {
+  let [inside, nearest] = [true, Infinity];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    if ((b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) < 0) inside = false;
+    nearest = Math.min(nearest, toSegment(point, a, b));
+  });
+  return inside ? 0 : nearest;
+}
+
+/** How far two convex outlines are apart: 0 where they share any area. */
+export function gapBetween(a: readonly Vec[], b: readonly Vec[]): number {
+  if (overlap(a, b)) return 0;
+  return Math.min(...a.map((one) => toOutline(one, b)), ...b.map((one) => toOutline(one, a)));
+}

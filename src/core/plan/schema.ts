@@ -250,7 +250,7 @@ const pickSchema = closed({
 });
 
 /** What no load passes over while it is open. */
-export const zoneKinds = ['railway', 'road', 'people', 'roof'] as const;
+export const zoneKinds = ['railway', 'road', 'people', 'roof', 'pit'] as const;
 
 export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;
 const linkSchema = closed({
@@ -413,6 +413,8 @@ export const planSchema = Type.Object(
             length: positive('m'),
             width: positive('m'),
             azimuthDeg: real('deg'),
+            depth: Type.Optional(nullable(positive('m', 'of a pit, a trench, the ground behind a basement wall'))),
+            edge: Type.Optional(nullable(closed({ by: text('who worked out that the edge of a pit holds'), on: text('when, as a date') }))),
             closed: nullable(
               closed({ how: text('how it is kept closed and empty while a load passes over'), by: text('who answers for it'), on: text('when, as a date') }),
             ),

@@ -1,8 +1,9 @@
 import { chartLookup, type ChartRule } from '../cranes/chart-lookup';
 import type { Chart } from '../cranes/chart-shape';
-import { distance, dot, mix, rectangle, sub, type Vec } from '../geometry/plane';
+import { distance, rectangle, toOutline, toSegment, type Vec } from '../geometry/plane';
 import { rulesOf } from '../rules/rule-sets';
 import { standingAt } from './bodies';
+import { pitsOf } from './pits';
 import { craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
@@ -147,12 +148,6 @@ class OneChart {
   }
 }
 
-function toSegment(point: Vec, a: Vec, b: Vec): number {
-  const along = sub(b, a);
-  const t = Math.min(1, Math.max(0, dot(sub(point, a), along) / (dot(along, along) || 1)));
-  return distance(point, mix(a, b, t));
-}
-
 /** Share of the chart that a lift takes with the crane at a place; Infinity where the chart or the boom does not go there. */
 function shareAt(place: Vec, lift: Lift, booms: Booms, pivotBack: number): number {
   const [r0, r1] = [distance(place, lift.first), distance(place, lift.last)];
@@ -174,16 +169,6 @@ function thingsOf(plan: SettledPlan, picks: readonly Pick[], upTo: number): Vec[
     ...plan.bearings.map((one) => rectangle(one.at, one.seatLength, one.seatWidth, 0)),
     ...[...steel.values()].filter(({ from }) => from < upTo).map(({ outline }) => outline),
   ];
-}
-
-function toOutline(point: Vec, outline: readonly Vec[]): number {
-  let [inside, nearest] = [true, Infinity];
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length]!;
-    if ((b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) < 0) inside = false;
-    nearest = Math.min(nearest, toSegment(point, a, b));
-  });
-  return inside ? 0 : nearest;
 }
 
 /** How high a slewing tail reaches over its foot pin (common practice) [m]. */
@@ -220,6 +205,12 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   );
   // Whichever way it stands and slews, outriggers and tail stay within this.
   const room = Math.max(machine.tailRadius + rules.value('tailClearance'), Math.hypot(machine.baseLength, machine.baseWidth) / 2);
+  // Of a pit nobody has said how deep it is, the crane keeps off by its own room alone: the stand asks for the depth.
+  const spread = Math.hypot(machine.baseLength, machine.baseWidth) / 2 + Math.sqrt(Math.max(0, ...stands.map(({ padArea }) => padArea ?? 0))) / Math.SQRT2;
+  const pits = pitsOf(plan).map((pit) => ({
+    outline: rectangle(pit.at, pit.length, pit.width, pit.azimuthDeg),
+    keep: spread + (pit.edge ? 0 : (pit.depth ?? 0) * rules.value('edgeRun')),
+  }));
   const map: StandMap = {
     at,
     step,
@@ -237,7 +228,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     for (let column = 0; column < wide; column += 1) {
       const cell = row * wide + column;
       const place = { x: at.x + column * step, y: at.y + row * step };
-      if (things.some((outline) => toOutline(place, outline) < room)) {
+      if (things.some((outline) => toOutline(place, outline) < room) || pits.some(({ outline, keep }) => toOutline(place, outline) < keep)) {
         map.worst[cell] = NaN;
         continue;
       }

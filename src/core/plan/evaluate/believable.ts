@@ -212,6 +212,7 @@ function thingsOf(plan: Plan): Thing[] {
       figure('its length', one.length, 'length', 0.02, 500),
       figure('its width', one.width, 'length', 0.02, 500),
     ]),
+    ...all(site.zones ?? [], 'zone', 'gear', named, (one) => [figure('its depth', one.depth, 'length', 0.2, 60)]),
     ...all(site.powerLines, 'powerLine', 'gear', named, (one) => [
       figure('the height of its lowest wire', one.height, 'length', 3, 250),
       figure('the distance its owner asks for', one.ownerAsks, 'length', 0.3, 60),

@@ -38,6 +38,7 @@ import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
 import { oldRecordChecks } from './old-records';
 import { onePostTwoPlaces, saidTwiceChecks } from './said-twice';
+import { edgeChecks } from './edges';
 import { lookedForChecks } from './power-lines';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
@@ -149,6 +150,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
     ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
     ...lookedForChecks(context),
+    ...edgeChecks(context),
     ...callerChecks(context),
     ...yardChecks(context),
     ...raiseChecks(context),

@@ -1,7 +1,7 @@
 import { crawler } from '../../cranes/crawler.calc';
 import { cornerName, craneOutriggers } from '../../cranes/outriggers.calc';
 import { padPressure } from '../../cranes/pad-pressure.calc';
-import { angleOf, clip, rectangle, sub, wrapDeg, type Vec } from '../../geometry/plane';
+import { angleOf, clip, rectangle, sub, toOutline, wrapDeg, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { standingAt } from '../bodies';
 import type { LiftPath } from '../lift-path';
@@ -112,20 +112,6 @@ function widerThanItIs({ plan }: Context, { stand }: PickContext, place: Place):
     const words = phrase`${own.name} is said to stand ${q(here, 'length')} ${way} at ${stand.name}; its ${stands} ${reach} ${q(most, 'length')}. Which is right?`;
     return [{ ...asked, finding: told(words) }];
   });
-}
-
-/** How far a point is from an outline: 0 inside. */
-function toOutline(point: Vec, outline: readonly Vec[]): number {
-  let nearest = Infinity;
-  let inside = true;
-  outline.forEach((from, i) => {
-    const edge = sub(outline[(i + 1) % outline.length]!, from);
-    const out = sub(point, from);
-    if (edge.x * out.y - edge.y * out.x < 0) inside = false;
-    const share = Math.min(1, Math.max(0, (edge.x * out.x + edge.y * out.y) / (edge.x ** 2 + edge.y ** 2 || 1)));
-    nearest = Math.min(nearest, Math.hypot(out.x - share * edge.x, out.y - share * edge.y));
-  });
-  return inside ? 0 : nearest;
 }
 
 /** What the tail can reach: it sweeps opposite the boom, a little wider than the slew itself. */

@@ -107,6 +107,16 @@ export const lifting = {
     floor: null,
     source: both(practice()),
   },
+  edgeRun: {
+    key: 'edgeRun',
+    title: 'Distance kept from the edge of a pit, over its depth',
+    kind: 'factor',
+    value: alike(1),
+    least: 0.5,
+    most: 3,
+    floor: null,
+    source: both(practice()),
+  },
   tailClearance: {
     key: 'tailClearance',
     title: 'Least gap behind the crane’s tail',
