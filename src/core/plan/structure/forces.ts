@@ -2,7 +2,7 @@ import type { LineAnswer, LineJoint, LinePiece, LineSupport } from '../../stage/
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import { answerOf } from './answers';
-import type { Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
+import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { type Load, type SettledBeam } from './model';
 import { heightAt, isInclined } from './place';
 import { beamAt, isStructureMove, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
@@ -65,9 +65,10 @@ interface Net {
   puts: Map<string, PutLoad[]>;
   loads: Map<string, PutLoad>;
   braces: Map<string, Brace>;
+  picks: Map<string, Pick>;
 }
 
-function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
+function netOf({ structure, picks }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
   const net: Net = {
     beams,
     factor: rules.value('loadFactor'),
@@ -82,6 +83,7 @@ function netOf({ structure }: Plan, beams: Map<string, SettledBeam>, rules: Rule
     puts: new Map(),
     loads: new Map(structure.loads.map((one) => [one.id, one])),
     braces: new Map(structure.braces.map((one) => [one.id, one])),
+    picks: new Map(picks.map((one) => [one.id, one])),
   };
   for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
@@ -383,8 +385,10 @@ function lineFrom(
         if (force === undefined) return `What ${net.beams.get(joint.a.piece)!.beam.mark} brings to ${one.mark} at ${joint.name} is not known.`;
         loads.push({ x: spot(joint.b.at), force });
       }
-      const { kept } = beamAt(moment, one.id);
-      if (kept > 0) loads.push({ x: spot(balance(beam, load)), force: -Math.min(kept, load.total * times) });
+      const { kept, pick } = beamAt(moment, one.id);
+      if (kept > 0)
+        for (const { x, share } of pullsOf(pick === undefined ? undefined : net.picks.get(pick), place.length, balance(beam, load)))
+          loads.push({ x: spot(x), force: -share * Math.min(kept, load.total * times) });
       line.push({ id: one.id, from, to, stretches: [{ to, stiffness: net.modulus * section.iStrong, load: load.perLength * times }], loads });
       for (const { key, support, at } of net.seats.get(one.id) ?? []) {
         if (!standsAt(moment, support.id)) continue;
@@ -418,6 +422,19 @@ function lineFrom(
 /** Balance point of a piece from its first end. */
 const balance = ({ make }: SettledBeam, { perLength, points, total }: Load): number =>
   (perLength * make.length * (make.length / 2) + points.reduce((sum, one) => sum + one.force * one.x, 0)) / total;
+
+/** Where a hook that eases off pulls a piece, and with what share: at its two pick points, or over its balance point where none are said. */
+function pullsOf(pick: Pick | undefined, length: number, centre: number): { x: number; share: number }[] {
+  if (pick && !pick.turned) {
+    const [left, right] = [pick.left, length - pick.right];
+    if (left < centre && centre < right)
+      return [
+        { x: left, share: (right - centre) / (right - left) },
+        { x: right, share: (centre - left) / (right - left) },
+      ];
+  }
+  return [{ x: centre, share: 1 }];
+}
 
 /** A seat exactly where two ends meet stands a millimetre under its own. */
 function inside(x: number, from: number, to: number, pieces: readonly { from: number; to: number }[]): number {

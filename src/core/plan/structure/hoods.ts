@@ -13,10 +13,13 @@ export interface Hood {
 
 /** The surroundings of every piece of the structure. */
 export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
-  keepOne('hoods', [plan.structure], () => {
+  keepOne('hoods', [plan.structure, plan.picks], () => {
     const by = holdsOf(plan);
     const makes = new Map(plan.structure.makes.map((one) => [one.id, one]));
     const pieces = new Map(plan.structure.pieces.map((one) => [one.id, one]));
+    const picks = new Map<string, unknown[]>();
+    // Where the hook goes on pulling while it eases off is where it was slung.
+    for (const { id, piece, left, right, turned } of plan.picks) picks.set(piece, [...(picks.get(piece) ?? []), id, left, right, turned]);
     return new Map(
       plan.structure.pieces.map((beam): [string, Hood] => {
         const seats = by.seats.get(beam.id) ?? [];
@@ -29,6 +32,7 @@ export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
         others.delete(beam.id);
         const list = [...others];
         const from: unknown[] = [makes.get(beam.make)];
+        from.push(...(picks.get(beam.id) ?? []));
         for (const { support } of seats) from.push(support);
         for (const { joint } of joints) from.push(joint);
         for (const { brace } of braces) from.push(brace);
@@ -39,6 +43,7 @@ export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
           loads.push(support.id, at, support.seats, support.level, support.measured?.level, support.spring, support.holdsDown === null);
         for (const { joint } of joints) loads.push(joint.id, joint.kind, joint.a, joint.b, joint.holes, joint.name);
         for (const put of by.puts.get(beam.id) ?? []) loads.push(put);
+        loads.push(...(picks.get(beam.id) ?? []));
         for (const other of list) loads.push(pieces.get(other));
         const forces = keep('hood.forces', beam, loads, () => ({}));
         return [beam.id, keep('hood', beam, from, () => ({ beam, others: list, forces }))];
