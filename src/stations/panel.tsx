@@ -73,8 +73,8 @@ export function Group({
 }) {
   return (
     <section data-thing={thing}>
-      <div className="mb-1 flex items-baseline justify-between">
-        <h3 className="text-[15px] text-gear">{title}</h3>
+      <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-2">
+        <h3 className="whitespace-nowrap text-[15px] text-gear">{title}</h3>
         {tools}
       </div>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">{children}</div>
