@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { quayFootbridge } from '../tests/demo-plan';
 import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
 
 const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
@@ -140,4 +141,63 @@ test('a crane on tracks is asked for the width of one, and never for mats', asyn
   await accessible(page);
   await saved(page);
   expect((await planOf(request, job)).cranes[0]!.tracks).toEqual({ shoe: 0.7 });
+});
+
+test('a trench as deep as it is near is a stop until somebody says that it holds; with no power line drawn it is asked who looked', async ({
+  page,
+  job,
+  request,
+}) => {
+  await station(page, 'Gear');
+  await workings(page)
+    .getByRole('button', { name: /Cable duct trench/ })
+    .first()
+    .click();
+  await expect(check(page, 'stand.edge')).toHaveAttribute('data-verdict', 'clear');
+  await field(page, 'It is deep').fill('4.5 m');
+  await expect(check(page, 'stand.edge')).toHaveAttribute('data-verdict', 'stop');
+  await field(page, 'That its edge holds, worked out by').fill('M. Lindqvist');
+  await workings(page).getByLabel('Edge worked out on').fill('2026-11-02');
+  await expect(check(page, 'stand.edge')).toHaveAttribute('data-verdict', 'tight');
+  await expect(check(page, 'site.walked')).toHaveCount(0);
+  await workings(page).getByRole('button', { name: 'Remove 11 kV quay feeder' }).click();
+  await expect(check(page, 'site.walked')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Looked for power lines').fill('R. Adeyemi');
+  await workings(page).getByLabel('Looked on').fill('2026-10-19');
+  await expect(check(page, 'site.walked')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  const { site } = await planOf(request, job);
+  expect(site.walked).toEqual({ by: 'R. Adeyemi', on: '2026-10-19' });
+  expect(site.zones![0]).toMatchObject({ kind: 'pit', depth: 4.5, edge: { by: 'M. Lindqvist', on: '2026-11-02' } });
+});
+
+test('a crane and a sling set of another job are taken over with chart and tag, and undone one by one', async ({ page, job, request }) => {
+  const other = `Gear of quay ${Date.now()}`;
+  await makeJob(request, (plan) => (plan.job.name = other), quayFootbridge());
+  await openJob(page, job);
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'From other jobs' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Gear of other jobs' });
+  const from = dialog.locator('section').filter({ hasText: other });
+  await from
+    .getByRole('row', { name: /Curlew 50/ })
+    .getByRole('button', { name: 'Take' })
+    .click();
+  await from
+    .getByRole('row', { name: /Sling set 4/ })
+    .getByRole('button', { name: 'Take' })
+    .click();
+  await expect(from.getByText('taken', { exact: true })).toHaveCount(2);
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await saved(page);
+  const { cranes, yard } = await planOf(request, job);
+  expect(cranes.map(({ name }) => name)).toEqual(['Bittern 12', 'Curlew 50']);
+  expect(cranes[1]!.chart).toEqual(quayFootbridge().cranes[0]!.chart);
+  expect(yard!.map(({ name, rating }) => [name, rating])).toEqual([['Sling set 4', 5000]]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+  expect((await planOf(request, job)).cranes).toHaveLength(1);
 });

@@ -4,7 +4,7 @@ import { database, pool } from './db/connect';
 import { revisions } from './db/schema';
 import { migrateDatabase } from './db/migrate';
 import { sha256 } from './fingerprint';
-import { createJob, findJob, keepSummary, listJobs, listRevisions, putAway, rawJob, savePlan, summaryKey, UnreadableStoredPlan } from './jobs';
+import { createJob, findJob, gearOfJobs, keepSummary, listJobs, listRevisions, putAway, rawJob, savePlan, summaryKey, UnreadableStoredPlan } from './jobs';
 import { closePool } from './pool';
 import { summarise } from './summary';
 
@@ -117,4 +117,53 @@ test('a job put away leaves the list and comes back whole', async () => {
 test('migrating twice, and twice at once, does no harm', async () => {
   const url = process.env.DATABASE_URL!;
   await Promise.all([migrateDatabase(url, 'drizzle'), migrateDatabase(url, 'drizzle')]);
+});
+
+test('the gear of the other jobs is read: of one owner, not of the job itself, of none put away or of an older version', async () => {
+  const who = 'gear-owner';
+  const with_ = (name: string, change: (plan: ReturnType<typeof demoPlan>) => void = () => undefined) => {
+    const plan = named(name);
+    change(plan);
+    return plan;
+  };
+  const here = await createJob(db, who, 'me', with_('here'));
+  const there = await createJob(
+    db,
+    who,
+    'me',
+    with_('there', (plan) => (plan.yard = [{ id: 'y1', kind: 'slings', name: 'Set 4', rating: 5000, inspected: null }])),
+  );
+  const away = await createJob(db, who, 'me', with_('away'));
+  await putAway(db, who, away.id, true);
+  const bare = await createJob(
+    db,
+    who,
+    'me',
+    with_('bare', (plan) => Object.assign(plan, { cranes: [], stands: [], picks: [], moves: [] })),
+  );
+  const old = await createJob(db, who, 'me', with_('old'));
+  await db
+    .update(revisions)
+    .set({ plan: { ...with_('old'), version: 4 } })
+    .where(eq(revisions.job, old.id));
+  await createJob(db, 'somebody else', 'me', with_('theirs'));
+  const gear = await gearOfJobs(db, who, here.id);
+  expect(gear.map(({ name }) => name)).toEqual(['there']);
+  expect(gear[0]!.id).toBe(there.id);
+  expect(gear[0]!.cranes).toEqual(demoPlan().cranes);
+  expect(gear[0]!.duties).toEqual([]);
+  expect(gear[0]!.yard).toEqual([{ id: 'y1', kind: 'slings', name: 'Set 4', rating: 5000, inspected: null }]);
+  // What is saved on top is what is read, and not what was before.
+  await savePlan(
+    db,
+    who,
+    'me',
+    there.id,
+    1,
+    with_('there', (plan) => (plan.cranes[0]!.name = 'Bittern 14')),
+  );
+  expect((await gearOfJobs(db, who, bare.id)).map(({ name, cranes, yard }) => [name, cranes[0]!.name, yard.length])).toEqual([
+    ['there', 'Bittern 14', 0],
+    ['here', 'Bittern 12', 0],
+  ]);
 });

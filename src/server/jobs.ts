@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import { openPlan } from '@/core/plan/open';
-import type { Plan } from '@/core/plan/schema';
+import { PLAN_VERSION, type Plan } from '@/core/plan/schema';
+import type { JobGear } from '@/core/plan/shared-gear';
 import type { Database } from './db/connect';
 import { jobs, revisions, type StoredSummary } from './db/schema';
 import { sha256 } from './fingerprint';
@@ -58,6 +59,31 @@ export async function listJobs(db: Database, owner: string, version: string, day
     ...row,
     summary: key === summaryKey(fingerprint, version, day) ? summary : null,
   }));
+}
+
+/** No more jobs than this are looked through for gear: the newest. */
+const MOST_JOBS = 200;
+
+/**
+ * Cranes and lifting gear of the other jobs, read out of the newest revision of each without its plan. A job last saved by an older
+ * version is left out until somebody opens and saves it.
+ */
+export async function gearOfJobs(db: Database, owner: string, except: string): Promise<JobGear[]> {
+  const part = <T>(name: string) => sql<T[]>`coalesce(${revisions.plan} -> ${name}, '[]'::jsonb)`;
+  const rows = await db
+    .select({
+      id: jobs.id,
+      name: jobs.name,
+      cranes: part<JobGear['cranes'][number]>('cranes'),
+      duties: part<JobGear['duties'][number]>('duties'),
+      yard: part<JobGear['yard'][number]>('yard'),
+    })
+    .from(jobs)
+    .innerJoin(revisions, newest)
+    .where(and(eq(jobs.owner, owner), isNull(jobs.putAwayAt), ne(jobs.id, except), sql`${revisions.plan} ->> 'version' = ${String(PLAN_VERSION)}`))
+    .orderBy(newestFirst)
+    .limit(MOST_JOBS);
+  return rows.filter(({ cranes, yard }) => cranes.length + yard.length > 0);
 }
 
 export async function findJob(db: Database, owner: string, id: string, revision?: number): Promise<StoredPlan | null> {

@@ -1,7 +1,7 @@
 'use client';
 import { Fragment, useState } from 'react';
 import dynamic from 'next/dynamic';
-import { MapPinned, Plus } from 'lucide-react';
+import { Forklift, MapPinned, Plus } from 'lucide-react';
 import { chartsOf, counterweightOf } from '@/core/plan/duties';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
@@ -15,6 +15,7 @@ import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { SiteFields } from './site-fields';
 import { inspectedOf, YardFields } from './yard-fields';
+import { TakeGearDialog } from './take-gear-dialog';
 import { ThingTools } from './thing-tools';
 import { same, useInputs } from './use-inputs';
 
@@ -93,6 +94,7 @@ function NewGear() {
   const plan = usePlan();
   const act = useAct();
   const [mapped, setMapped] = useState<string | null>(null);
+  const [taking, setTaking] = useState(false);
   const onMap = plan.cranes.find(({ id }) => id === mapped);
   const addCrane = () => act('addTo', { list: 'cranes', thing: { ...unknownCrane(), id: freshId('c'), name: `Crane ${plan.cranes.length + 1}` } });
   const addStand = (crane: Crane) =>
@@ -127,6 +129,10 @@ function NewGear() {
       <SmallButton onClick={addCrane}>
         <Plus size={13} aria-hidden /> {plan.cranes.length === 0 ? 'A crane' : 'Another crane'}
       </SmallButton>
+      <SmallButton onClick={() => setTaking(true)}>
+        <Forklift size={13} aria-hidden /> From other jobs
+      </SmallButton>
+      <TakeGearDialog open={taking} onOpenChange={setTaking} />
     </div>
   );
 }

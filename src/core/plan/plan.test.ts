@@ -104,6 +104,11 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   setForecast: { gust: null },
   setStandingGust: { gust: 18 },
+  takeGear: {
+    cranes: [{ ...demoPlan().cranes[0]!, id: 'n60' }],
+    duties: [],
+    yard: [{ id: 'n61', kind: 'slings', name: 'S 9', rating: null, inspected: null }],
+  },
   setWalked: { walked: { by: 'R. Adeyemi', on: '2026-10-20' } },
   addObstruction: { obstruction: { id: 'n3', name: 'a kiosk', at: { x: 1, y: 1 }, length: 1, width: 1, azimuthDeg: 0, height: 2 } },
   editObstruction: { id: 'o1', changes: { height: 5 } },

@@ -109,6 +109,14 @@ export function openApi(): unknown {
           responses: { 200: { description: 'The loads in the order they travel' }, 422: problemBody },
         },
       },
+      '/api/gear': {
+        get: {
+          operationId: 'readGear',
+          summary: 'Cranes with their charts, and lifting gear, of all jobs but one',
+          parameters: [{ name: 'except', in: 'query', required: false, schema: { type: 'string' } }],
+          responses: { 200: { description: 'By job, the newest first' } },
+        },
+      },
       '/api/stands': {
         post: {
           operationId: 'coverLifts',

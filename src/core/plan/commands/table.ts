@@ -43,6 +43,7 @@ import type {
   Watch,
   WayIn,
 } from '../schema';
+import type { Taken } from '../shared-gear';
 import { change } from '../document/unsaid';
 import { allShores } from '../views';
 
@@ -126,6 +127,8 @@ export interface CommandArguments {
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
   setWalked: { walked: Plan['site']['walked'] };
+  /** one step: gear of another job, with ids of its own */
+  takeGear: Taken;
   addObstruction: { obstruction: Obstruction };
   editObstruction: { id: string; changes: Changes<Obstruction> };
   removeObstruction: { id: string };
@@ -414,6 +417,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
   setStandingGust: (plan, { gust }) => void (plan.site.standingGust = gust),
   setWalked: (plan, { walked }) => void (plan.site.walked = walked),
+  takeGear: (plan, { cranes, duties, yard }) => {
+    plan.cranes.push(...cranes);
+    if (duties.length > 0) (plan.duties ??= []).push(...duties);
+    if (yard.length > 0) (plan.yard ??= []).push(...yard);
+  },
   addObstruction: (plan, { obstruction }) => void plan.site.obstructions.push(obstruction),
   editObstruction: (plan, { id, changes }) => change(within(plan.site.obstructions, id, 'obstruction'), changes),
   removeObstruction: (plan, { id }) => without(plan.site.obstructions, id, 'obstruction'),
@@ -471,6 +479,7 @@ export const commandTitle: Record<CommandName, string> = {
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
   setWalked: 'Say who looked for power lines',
+  takeGear: 'Take gear of another job',
   addObstruction: 'Add an obstruction',
   editObstruction: 'Change an obstruction',
   removeObstruction: 'Remove an obstruction',

@@ -1,0 +1,94 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { yardWords } from '@/core/plan/document/yard';
+import { hasCrane, hasThing, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
+import type { Crane, YardThing } from '@/core/plan/schema';
+import { formatQuantity } from '@/core/units';
+import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { freshId } from './fresh-id';
+import { useAct, useJob, usePlan } from './job-context';
+
+/** Cranes and lifting gear as other jobs have them, taken over with charts, tags and inspections. */
+export function TakeGearDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Modal
+      open={open}
+      onOpenChange={onOpenChange}
+      wide
+      title="Gear of other jobs"
+      about="A crane comes with its charts, lifting gear with its tag and its inspection, as the other job has them. What is changed here later stays here."
+    >
+      {open && <GearOfJobs />}
+    </Modal>
+  );
+}
+
+function GearOfJobs() {
+  const id = useJob((state) => state.id);
+  const plan = usePlan();
+  const act = useAct();
+  const [jobs, setJobs] = useState<JobGear[] | 'wait' | 'away'>('wait');
+  const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    const gone = new AbortController();
+    void fetch(`/api/gear?except=${encodeURIComponent(id)}`, { signal: gone.signal })
+      .then(async (response) => setJobs(response.ok ? ((await response.json()) as JobGear[]) : 'away'))
+      .catch(() => !gone.signal.aborted && setJobs('away'));
+    return () => gone.abort();
+  }, [id]);
+  if (jobs === 'wait') return <p>Reading the other jobs …</p>;
+  if (jobs === 'away') return <p className="text-stop">The server does not answer. Try again.</p>;
+  if (jobs.length === 0) return <p>No other job has a crane or lifting gear yet.</p>;
+  const take = (key: string, what: Taken) => {
+    if (act('takeGear', what) === null) setTaken(new Set([...taken, key]));
+  };
+  const row = (key: string, name: string, note: string, has: boolean, what: () => Taken) => (
+    <tr key={key} className="border-b border-line">
+      <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+        {name}
+      </th>
+      <td className="py-1.5 pr-3 text-[13px] text-soft">
+        {note}
+        {has && !taken.has(key) && <span className="text-tight"> · this job has one of that name</span>}
+      </td>
+      <td className="py-1.5 text-right">
+        {taken.has(key) ? <span className="text-clear">taken</span> : <PlainButton onClick={() => take(key, what())}>Take</PlainButton>}
+      </td>
+    </tr>
+  );
+  return (
+    <div className="max-h-[60vh] space-y-4 overflow-y-auto" tabIndex={0} role="region" aria-label="Gear of other jobs">
+      {jobs.map((job) => (
+        <section key={job.id}>
+          <h3 className="text-[15px] text-gear">{job.name}</h3>
+          <table className="w-full border-t border-line">
+            <tbody>
+              {job.cranes.map((crane) =>
+                row(`${job.id} ${crane.id}`, crane.name || 'Crane', craneNote(job, crane), hasCrane(plan, crane), () => takenCrane(job, crane, freshId)),
+              )}
+              {job.yard.map((thing) =>
+                row(
+                  `${job.id} ${thing.id}`,
+                  thing.name || yardWords[thing.kind],
+                  thingNote(thing, (mass) => formatQuantity(mass, 'mass', plan.job.units)),
+                  hasThing(plan, thing),
+                  () => takenThing(thing, freshId),
+                ),
+              )}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+const inspected = (one: { inspected?: { on: string } | null }): string => (one.inspected ? `inspected ${one.inspected.on}` : 'never inspected, it says');
+
+function craneNote({ duties }: JobGear, crane: Crane): string {
+  const charts = (crane.chart ? 1 : 0) + duties.filter((one) => one.crane === crane.id && one.chart).length;
+  return `${crane.tracks ? 'crane on tracks' : 'crane'}, ${charts === 0 ? 'no chart' : charts === 1 ? 'one chart' : `${charts} charts`}, ${inspected(crane)}`;
+}
+
+const thingNote = (thing: YardThing, mass: (value: number) => string): string =>
+  [yardWords[thing.kind], ...(thing.rating === null ? [] : [mass(thing.rating)]), inspected(thing)].join(', ');
