@@ -29,7 +29,7 @@ export function GearStation() {
   if (cranes.length === 0)
     return (
       <Panel title="Gear" about="No crane in this job: lifted by hand or by lifts" station="gear">
-        <NewGear />
+        <NewGear key="new" />
         <YardFields />
         <SiteFields />
       </Panel>
@@ -42,7 +42,7 @@ export function GearStation() {
         <StandFields stand={stand} />
         <ChartFields crane={crane} />
         <CraneFields crane={crane} />
-        <NewGear />
+        <NewGear key="new" />
         <YardFields />
         <SiteFields />
       </Panel>
@@ -82,7 +82,7 @@ export function GearStation() {
           </Fold>
         ))}
       </div>
-      <NewGear />
+      <NewGear key="new" />
       <YardFields />
       <SiteFields />
     </Panel>

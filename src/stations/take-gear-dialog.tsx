@@ -49,7 +49,7 @@ function GearOfJobs() {
       </th>
       <td className="py-1.5 pr-3 text-[13px] text-soft">
         {note}
-        {has && !taken.has(key) && <span className="text-tight"> · this job has one of that name</span>}
+        {has && !taken.has(key) && <span className="font-semibold text-ink"> · this job has one of that name</span>}
       </td>
       <td className="py-1.5 text-right">
         {taken.has(key) ? <span className="text-clear">taken</span> : <PlainButton onClick={() => take(key, what())}>Take</PlainButton>}
