@@ -44,7 +44,7 @@ function GearOfJobs() {
   };
   const row = (key: string, name: string, note: string, has: boolean, what: () => Taken) => (
     <tr key={key} className="border-b border-line">
-      <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+      <th scope="row" className="w-56 py-1.5 pr-3 text-left font-semibold">
         {name}
       </th>
       <td className="py-1.5 pr-3 text-[13px] text-soft">

@@ -36,6 +36,7 @@ import { transportChecks } from './transport';
 import { believableChecks } from './believable';
 import { unsaidChecks } from './unsaid';
 import { inTheWayChecks, inTheWayFrom } from './in-the-way';
+import { namelessChecks } from './nameless';
 import { oldRecordChecks } from './old-records';
 import { onePostTwoPlaces, saidTwiceChecks } from './said-twice';
 import { edgeChecks } from './edges';
@@ -176,6 +177,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...saidTwiceChecks(context),
     ...onePostTwoPlaces(context),
     ...oldRecordChecks(context),
+    ...namelessChecks(context),
     ...floorChecks(context),
   ];
   const derived = [...derivedFigures(context, drawn), ...ways.flatMap((view) => spliceFigures(view, context.rules))];

@@ -1,5 +1,6 @@
 import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
+import { twoPostBent } from '../../../../tests/shores';
 import { describe as words } from '../describe';
 import type { Check } from '../check';
 import type { Plan } from '../schema';
@@ -262,6 +263,25 @@ test('a record of a year ago to the day is not old, and without a day nothing is
   expect(old('2025-11-28', TODAY)).toEqual([]);
   expect(old('2025-11-27', TODAY)).toHaveLength(1);
   expect(old('2020-01-01', null)).toEqual([]);
+});
+
+test('one foot twice under a support of the structure, and under a bent', () => {
+  const bridge: Any = quayFootbridge();
+  bridge.links.push({ ...structuredClone(ticketHall().links[0]), id: 'lk', name: 'Pad under pier' });
+  bridge.structure.supports[0].standsOn = [
+    { link: 'lk', share: 0.5 },
+    { link: 'lk', share: 0.5 },
+  ];
+  expect(say(bridge, 'said.twice').join()).toMatch(/is said to stand on Pad under pier twice/);
+  const hall: Any = ticketHall();
+  hall.shoring.bents.push({ ...twoPostBent(), standsOn: [hall.links[0], hall.links[0]].map(({ id }: Any) => ({ link: id, share: 0.5 })) });
+  expect(say(hall, 'said.twice').join()).toMatch(/is said to stand on Padstone A twice/);
+});
+
+test('two hoists a foot apart are two', () => {
+  const plan: Any = raised('hoist');
+  plan.raises[0].points.push({ ...structuredClone(plan.raises[0].points[0]), id: 'h3', name: 'Hoist 3', at: 0.8 });
+  expect(say(plan, 'said.twice')).toEqual([]);
 });
 
 test('what may be done again is not asked: a second trial, a second plumbing', () => {
