@@ -23,6 +23,12 @@ export function addMonths(text: string, months: number): string {
   return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last))).toISOString().slice(0, 10);
 }
 
+/** The day so many days on, or back. */
+export function addDays(text: string, days: number): string {
+  const [year, month, date] = text.split('-').map(Number) as [number, number, number];
+  return new Date(Date.UTC(year, month - 1, date + days)).toISOString().slice(0, 10);
+}
+
 /** The day of an instant where the reader is, year-month-day. The core has no clock: whoever has one hands the instant in. */
 export function dayOf(now: Date): string {
   const two = (value: number) => String(value).padStart(2, '0');

@@ -206,7 +206,8 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   // Whichever way it stands and slews, outriggers and tail stay within this.
   const room = Math.max(machine.tailRadius + rules.value('tailClearance'), Math.hypot(machine.baseLength, machine.baseWidth) / 2);
   // Of a pit nobody has said how deep it is, the crane keeps off by its own room alone: the stand asks for the depth.
-  const spread = Math.hypot(machine.baseLength, machine.baseWidth) / 2 + Math.sqrt(Math.max(0, ...stands.map(({ padArea }) => padArea ?? 0))) / Math.SQRT2;
+  const bases = [machine, ...stands.map((one) => craneAt(plan, one))].map(({ baseLength, baseWidth }) => Math.hypot(baseLength, baseWidth) / 2);
+  const spread = Math.max(...bases) + Math.sqrt(Math.max(0, ...stands.map(({ padArea }) => padArea ?? 0))) / Math.SQRT2;
   const pits = pitsOf(plan).map((pit) => ({
     outline: rectangle(pit.at, pit.length, pit.width, pit.azimuthDeg),
     keep: spread + (pit.edge ? 0 : (pit.depth ?? 0) * rules.value('edgeRun')),

@@ -59,6 +59,19 @@ test('the slope is a figure of the rules, the mats widen what presses, and a sta
   expect(rows(tracks)[0]!.verdict).toBe('stop');
 });
 
+test('mats stand past the base all round, tracks at their sides alone; turned, the crane presses along its length', () => {
+  const ahead = { at: { x: 6.7, y: 0 }, length: 2, width: 30 };
+  expect(rows(hall(ahead))[0]).toMatchObject({ verdict: 'stop' });
+  const [onTracks] = rows(hall(ahead, (plan) => (plan.cranes[0]!.tracks = { length: 7.4, shoe: 1.1 } as never)));
+  expect(onTracks).toMatchObject({ verdict: 'clear' });
+  expect(onTracks!.capacity).toBeCloseTo(2, 9);
+  const [turned] = rows(hall({}, (plan) => (plan.stands[0]!.azimuthDeg = 90)));
+  expect(turned!.capacity).toBeCloseTo(5.65 - 4.2, 9);
+});
+
+test('far enough off it is clear, whoever says that the edge holds', () =>
+  expect(rows(hall({ depth: 1, edge: { by: 'M. Lindqvist', on: '2026-11-01' } }))[0]!.verdict).toBe('clear'));
+
 test('a pit is no zone a load may not pass over, and its depth is believable', () => {
   const plan = hall({ at: { x: 8, y: 2 }, length: 40, width: 40, depth: 2000 });
   const ids = evaluate(plan, TODAY)
@@ -77,6 +90,21 @@ test('the map of stands keeps off a pit by its depth', () => {
   const [none, shallow, deep] = [hall({}, (p) => (p.site.zones = [])), hall({ depth: 1 }), hall({ depth: 4 })].map(blocked);
   expect(shallow!).toBeGreaterThan(none!);
   expect(deep!).toBeGreaterThan(shallow!);
+});
+
+test('on the map no crane stands with a foot in a pit, however shallow, whichever way it is turned', () => {
+  const plan = hall({ depth: 0.2 });
+  const map = wholeStandMap(settle(plan), plan.cranes[0]!.id);
+  if (map instanceof Missing) throw new Error(map.questions.join(' '));
+  const [pit] = plan.site.zones!;
+  const outline = rectangle(pit!.at, pit!.length, pit!.width, pit!.azimuthDeg);
+  const near = [...map.worst.keys()].filter((cell) => {
+    const gap = toOutline({ x: map.at.x + (cell % map.wide) * map.step, y: map.at.y + Math.floor(cell / map.wide) * map.step }, outline);
+    // Half the diagonal of the base, its mats and the depth: 4.86 + 0.71 + 0.2 m.
+    return gap > 5.2 && gap < 5.7;
+  });
+  expect(near.length).toBeGreaterThan(10);
+  expect(near.every((cell) => Number.isNaN(map.worst[cell]!))).toBe(true);
 });
 
 test('between two outlines: edge to edge, corner to corner, none where they meet', () => {

@@ -1,6 +1,6 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { AboutKind, Check, StationId } from '../check';
-import { isDay } from '../day';
+import { addDays, isDay } from '../day';
 import { daysBetween } from '../records';
 import { ratioCheck, sourced, told, on, type Context } from './context';
 
@@ -12,28 +12,24 @@ interface Dated {
   on: string;
 }
 
-/** What somebody measured, agreed or signed on a day, of the ground and of the work: both change with time. */
-function recordsOf({ plan }: Context): Dated[] {
+/** What somebody measured, agreed or signed before a day, of the ground and of the work: both change with time. */
+function recordsBefore({ plan }: Context, day: string): Dated[] {
   const { survey, structure, site } = plan;
-  return [
-    ...plan.bearings.flatMap(({ id, name, measured }): Dated[] =>
-      measured ? [{ kind: 'bearing', id, station: 'measure', what: `The measure of ${name}`, on: measured.on }] : [],
-    ),
-    ...structure.supports.flatMap(({ id, name, measured }): Dated[] =>
-      measured ? [{ kind: 'support', id, station: 'measure', what: `The level of ${name}`, on: measured.on }] : [],
-    ),
-    ...survey.openings.map(({ id, name, on: day }): Dated => ({ kind: 'opening', id, station: 'measure', what: `The measure of ${name}`, on: day })),
-    ...survey.patterns.map(({ id, name, on: day }): Dated => ({ kind: 'pattern', id, station: 'measure', what: `The survey of ${name}`, on: day })),
-    ...survey.overlays.map(({ id, what, on: day }): Dated => ({ kind: 'overlay', id, station: 'measure', what: `What was agreed of “${what}”`, on: day })),
-    ...site.powerLines.flatMap(({ id, name, guard }): Dated[] =>
-      guard ? [{ kind: 'powerLine', id, station: 'gear', what: `What was agreed about ${name}`, on: guard.on }] : [],
-    ),
-    ...(site.walked ? [{ kind: 'job' as const, id: 'site', station: 'gear' as const, what: 'The walk for power lines', on: site.walked.on }] : []),
-    ...(site.zones ?? []).flatMap(({ id, name, closed }): Dated[] =>
-      closed ? [{ kind: 'zone', id, station: 'gear', what: `The closing of ${name}`, on: closed.on }] : [],
-    ),
-    ...plan.holds.map(({ id, on: day }): Dated => ({ kind: 'job', id, station: 'runSheet', what: `The record of ${id}`, on: day })),
-  ];
+  const found: Dated[] = [];
+  // Of the many that are of late nothing is made.
+  const note = (kind: AboutKind, id: string, station: StationId, on: string | undefined, what: () => string): void => {
+    if (on !== undefined && on < day && isDay(on)) found.push({ kind, id, station, what: what(), on });
+  };
+  for (const { id, name, measured } of plan.bearings) note('bearing', id, 'measure', measured?.on, () => `The measure of ${name}`);
+  for (const { id, name, measured } of structure.supports) note('support', id, 'measure', measured?.on, () => `The level of ${name}`);
+  for (const { id, name, on } of survey.openings) note('opening', id, 'measure', on, () => `The measure of ${name}`);
+  for (const { id, name, on } of survey.patterns) note('pattern', id, 'measure', on, () => `The survey of ${name}`);
+  for (const { id, what, on } of survey.overlays) note('overlay', id, 'measure', on, () => `What was agreed of “${what}”`);
+  for (const { id, name, guard } of site.powerLines) note('powerLine', id, 'gear', guard?.on, () => `What was agreed about ${name}`);
+  note('job', 'site', 'gear', site.walked?.on, () => 'The walk for power lines');
+  for (const { id, name, closed } of site.zones ?? []) note('zone', id, 'gear', closed?.on, () => `The closing of ${name}`);
+  for (const { id, on } of plan.holds) note('job', id, 'runSheet', on, () => `The record of ${id}`);
+  return found;
 }
 
 /** A record that is long past is no fault, and is looked at again: the ground has moved, the drawings have changed. */
@@ -41,10 +37,8 @@ export function oldRecordChecks(context: Context): Check[] {
   const { today, rules } = context;
   if (today === null) return [];
   const most = rules.value('recordDays');
-  return recordsOf(context).flatMap(({ kind, id, station, what, on: day }) => {
-    if (!isDay(day)) return [];
+  return recordsBefore(context, addDays(today, -most)).map(({ kind, id, station, what, on: day }) => {
     const age = daysBetween(day, today);
-    if (age <= most) return [];
     const place = {
       id: 'said.old',
       ...on(kind, { id }, what),
@@ -59,6 +53,6 @@ export function oldRecordChecks(context: Context): Check[] {
       told([`${what} is of ${day}, ${age} days ago. Is it still so?`]),
       [],
     );
-    return [{ ...row, ratio: null, verdict: 'tight' as const }];
+    return { ...row, ratio: null, verdict: 'tight' as const };
   });
 }

@@ -4,6 +4,7 @@ import type { AboutKind, Check, StationId } from '../check';
 import { keep } from '../keep';
 import { markLifted } from '../lookups';
 import type { Plan } from '../schema';
+import { allShores } from '../views';
 import { flatStop, missingCheck, on, told, type Context } from './context';
 
 const SOURCE = 'Common practice: two ends, two feet, two hooks are two things at two places';
@@ -49,21 +50,21 @@ function openings({ survey, bearings }: Plan): Check[] {
 
 /** What stands on one link twice would bring its load onto it twice, or half of it nowhere. */
 function feet(plan: Plan): Check[] {
-  const names = new Map(plan.links.map(({ id, name }) => [id, name]));
-  const { shoring, structure } = plan;
-  const things: (Thing & { standsOn: readonly { link: string }[] })[] = [
-    ...plan.bearings.map((one) => ({ ...one, kind: 'bearing' as const, station: 'measure' as const })),
-    ...plan.links.map((one) => ({ ...one, kind: 'link' as const, station: 'measure' as const })),
-    ...structure.supports.map((one) => ({ ...one, kind: 'support' as const, station: 'measure' as const })),
-    ...shoring.lines.flatMap(({ walls, rows }) => [...walls, ...rows]).map((one) => ({ ...one, kind: 'shore' as const, station: 'shores' as const })),
-    ...shoring.bents.map((one) => ({ ...one, kind: 'shore' as const, station: 'shores' as const })),
-  ];
-  return things.flatMap((thing) => {
-    const twice = thing.standsOn.length < 2 ? undefined : repeated(thing.standsOn.map(({ link }) => link));
-    return twice === undefined
-      ? []
-      : [ask(thing, `${thing.name} is said to stand on ${names.get(twice) ?? twice} twice. Which of the two is another?`, 'feet')];
-  });
+  const { structure } = plan;
+  const checks: Check[] = [];
+  const look = (list: readonly { id: string; name: string; standsOn: readonly { link: string }[] }[], kind: AboutKind, station: StationId): void => {
+    for (const { id, name, standsOn } of list) {
+      const twice = standsOn.length < 2 ? undefined : repeated(standsOn.map(({ link }) => link));
+      if (twice === undefined) continue;
+      const under = plan.links.find((one) => one.id === twice)?.name ?? twice;
+      checks.push(ask({ kind, id, name, station }, `${name} is said to stand on ${under} twice. Which of the two is another?`, 'feet'));
+    }
+  };
+  look(plan.bearings, 'bearing', 'measure');
+  look(plan.links, 'link', 'measure');
+  look(structure.supports, 'support', 'measure');
+  look(allShores(plan), 'shore', 'shores');
+  return checks;
 }
 
 function raises(plan: Plan): Check[] {
