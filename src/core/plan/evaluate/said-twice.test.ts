@@ -267,7 +267,7 @@ test('a record of a year ago to the day is not old, and without a day nothing is
 
 test('one foot twice under a support of the structure, and under a bent', () => {
   const bridge: Any = quayFootbridge();
-  bridge.links.push({ ...structuredClone(ticketHall().links[0]), id: 'lk', name: 'Pad under pier' });
+  bridge.links.push({ ...structuredClone(ticketHall().links[0]), id: 'lk', name: 'Pad under pier', standsOn: [], ground: true });
   bridge.structure.supports[0].standsOn = [
     { link: 'lk', share: 0.5 },
     { link: 'lk', share: 0.5 },
@@ -276,6 +276,32 @@ test('one foot twice under a support of the structure, and under a bent', () => 
   const hall: Any = ticketHall();
   hall.shoring.bents.push({ ...twoPostBent(), standsOn: [hall.links[0], hall.links[0]].map(({ id }: Any) => ({ link: id, share: 0.5 })) });
   expect(say(hall, 'said.twice').join()).toMatch(/is said to stand on Padstone A twice/);
+});
+
+test('a beam seated on a column is no beam on a web, and a hoist of nobody’s yard is not asked of it', () => {
+  const canopy: Any = passengerCanopy();
+  for (const joint of canopy.structure.joints) if (joint.kind === 'onColumn') joint.kind = 'seat';
+  expect(say(canopy, 'joint.kind')).toEqual([]);
+  const hoisted = (yard: string[], gear: string[]): string => {
+    const plan: Any = raised('hoist');
+    plan.yard = yard.map((kind) => ({ id: kind, kind, name: `${kind} 1`, rating: 900, inspected: null }));
+    plan.raises[0].gear = gear;
+    return say(plan, 'gear.named').join();
+  };
+  expect(hoisted(['shackles'], ['shackles'])).toBe('');
+  expect(hoisted(['shackles', 'hoist'], ['shackles'])).toMatch(/With which hoist of the yard/);
+  expect(hoisted(['hoist', 'mastLift'], ['hoist', 'mastLift'])).toMatch(/A mast lift of the yard is written down for .*, which is lifted without one/);
+});
+
+test('a clamp of the yard is asked of a pick held by clamps', () => {
+  const bridge = (changes: object): string => {
+    const plan: Any = quayFootbridge();
+    plan.yard.push({ ...structuredClone(plan.yard[0]), id: 'yc', kind: 'clamp', name: 'C 1' });
+    Object.assign(plan.picks[0], changes);
+    return say(plan, 'gear.named').join();
+  };
+  expect(bridge({})).toBe('');
+  expect(bridge({ hitch: { kind: 'clamps', carries: 5000 } })).toMatch(/With which beam clamps of the yard is G1a lifted/);
 });
 
 test('two hoists a foot apart are two', () => {

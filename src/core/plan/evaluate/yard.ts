@@ -157,7 +157,7 @@ const lifts = (plan: Plan): Made[] => [
   }),
 ];
 
-/** Once gear of a kind is in the yard of the job, or a lift names any gear, each lift says which of it it is made with. */
+/** Once gear of a kind is in the yard of the job, each lift says which of it it is made with; a pick that names any gear names its slings. */
 function unnamed({ plan }: Context): Check[] {
   const yard = yardOf(plan);
   const there = new Set([...yard.values()].map(({ kind }) => kind));
@@ -171,7 +171,7 @@ function unnamed({ plan }: Context): Check[] {
       );
     return [
       ...needs.flatMap((one) =>
-        kinds.has(one) || !(there.has(one) || gear.length > 0)
+        kinds.has(one) || !(there.has(one) || (one === 'slings' && gear.length > 0))
           ? []
           : [ask(`With which ${yardWords[one]} of the yard is ${name} lifted?`, one === 'slings' ? undefined : one)],
       ),

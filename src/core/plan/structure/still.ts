@@ -339,7 +339,7 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
   });
   if (!a || !b) return checks;
   const carrier = beams.get(joint.b.piece);
-  if (carrier?.place && joint.kind !== 'splice' && carrier.place.upright !== (joint.kind === 'onColumn'))
+  if (carrier?.place && (joint.kind === 'onColumn' || joint.kind === 'onWeb') && carrier.place.upright !== (joint.kind === 'onColumn'))
     checks.push(
       missingCheck(
         before('joint.kind', about('joint', joint, joint.name), 'Geometry: what is joined to what'),
