@@ -50,7 +50,7 @@ source_stamp() {
 need_build() {
   local stamp="$ROOT/.next/source-stamp" now
   now="$(source_stamp)"
-  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && [ -f "$ROOT/.workers/pool.mjs" ] && return 0
+  [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && [ -f "$ROOT/.workers/pool.cjs" ] && return 0
   say "Building …"
   (cd "$ROOT" && node scripts/build-workers.mjs && npx --no-install next build >"$DATA/build.log" 2>&1) || { tail -n 40 "$DATA/build.log" >&2; fail "the build failed (.data/build.log)."; }
   printf '%s' "$now" > "$stamp"

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { GET as readSheet } from '@/app/api/jobs/[id]/sheets/[sheet]/route';
 import { GET as readVerdict } from '@/app/api/jobs/[id]/verdict/route';
 import { GET as readRevisions } from '@/app/api/jobs/[id]/revisions/route';
@@ -53,6 +54,22 @@ async function latest<T>(work: Promise<T>): Promise<{ late: number; result: T }>
     clearInterval(timer);
   }
 }
+
+test('what a thread is started on requires no module: a thread ended while it does takes the whole server with it', () => {
+  const ask = "require('./.workers/pool.cjs').default.then((run) => console.log(typeof run))";
+  expect(execFileSync(process.execPath, ['--no-experimental-require-module', '-e', ask], { encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } })).toBe(
+    'function\n',
+  );
+});
+
+test('tasks broken off while their threads are still starting leave the server alive, and the next one is answered', async () => {
+  for (const after of [30, 90, 150, 240, 330, 450]) {
+    await closePool();
+    const clock = AbortSignal.timeout(after);
+    await Promise.all([0, 1].map(() => inPool('warm', null, { signal: clock }).catch((failure: NotFinished) => expect(failure.why).toBe('left'))));
+  }
+  expect(await inPool('warm', null)).toBeNull();
+});
 
 describe('what a request may send', () => {
   test('a body over the limit is refused while it comes, and no more of it is read', async () => {

@@ -4,7 +4,7 @@ import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
 import { SECONDS, type TaskName, type Tasks } from './tasks';
 
-const file = () => resolve(process.cwd(), '.workers/pool.mjs');
+const file = () => resolve(process.cwd(), '.workers/pool.cjs');
 
 /** One pool a process; kept across reloads of the module in development. */
 const shared = globalThis as unknown as { keenTrestleThreads?: Piscina };
