@@ -172,6 +172,7 @@ function pieceShapes(pose: Pose): Shape[] {
       points: outline(seat.leftEnd, seat.azimuthDeg, piece.length, width),
       style: { stroke: 'steel', width: 1, dash: 'dash' },
       of: ofPiece,
+      solid: true,
     });
     shapes.push({
       shape: 'label',
