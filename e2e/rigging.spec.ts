@@ -150,7 +150,7 @@ test('a trench as deep as it is near is a stop until somebody says that it holds
 }) => {
   await station(page, 'Gear');
   await workings(page)
-    .getByRole('button', { name: /Cable duct trench/ })
+    .getByRole('button', { name: /^Cable duct trench/ })
     .first()
     .click();
   await expect(check(page, 'stand.edge')).toHaveAttribute('data-verdict', 'clear');
