@@ -3,7 +3,9 @@ import type { Chart } from '../cranes/chart-shape';
 import { distance, rectangle, toOutline, toSegment, type Vec } from '../geometry/plane';
 import { rulesOf } from '../rules/rule-sets';
 import { standingAt } from './bodies';
+import { isDay } from './day';
 import { pitsOf } from './pits';
+import { namesPerson } from './records';
 import { craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
@@ -210,7 +212,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const spread = Math.max(...bases) + Math.sqrt(Math.max(0, ...stands.map(({ padArea }) => padArea ?? 0))) / Math.SQRT2;
   const pits = pitsOf(plan).map((pit) => ({
     outline: rectangle(pit.at, pit.length, pit.width, pit.azimuthDeg),
-    keep: spread + (pit.edge ? 0 : (pit.depth ?? 0) * rules.value('edgeRun')),
+    keep: spread + (pit.edge && namesPerson(pit.edge.by) && isDay(pit.edge.on) ? 0 : (pit.depth ?? 0) * rules.value('edgeRun')),
   }));
   const map: StandMap = {
     at,

@@ -69,6 +69,20 @@ test('mats stand past the base all round, tracks at their sides alone; turned, t
   expect(turned!.capacity).toBeCloseTo(5.65 - 4.2, 9);
 });
 
+test('mats or tracks of no size are asked for, and a signature of nobody does not move the map', () => {
+  expect(rows(hall({}, (plan) => (plan.stands[0]!.padArea = null)))[0]).toMatchObject({ verdict: 'missing' });
+  expect(rows(hall({}, (plan) => (plan.cranes[0]!.tracks = { length: 7.4, shoe: null } as never)))[0]).toMatchObject({ verdict: 'missing' });
+  const blocked = (edge: Zone['edge']): number => {
+    const plan = hall({ depth: 5, edge });
+    const map = wholeStandMap(settle(plan), plan.cranes[0]!.id);
+    return map instanceof Missing ? -1 : [...map.worst].filter(Number.isNaN).length;
+  };
+  const none = blocked(null);
+  expect(blocked({ by: 'engineer', on: '2026-11-01' })).toBe(none);
+  expect(blocked({ by: 'M. Lindqvist', on: '' })).toBe(none);
+  expect(blocked({ by: 'M. Lindqvist', on: '2026-11-01' })).toBeLessThan(none);
+});
+
 test('far enough off it is clear, whoever says that the edge holds', () =>
   expect(rows(hall({ depth: 1, edge: { by: 'M. Lindqvist', on: '2026-11-01' } }))[0]!.verdict).toBe('clear'));
 

@@ -10,10 +10,10 @@ import type { Plan, Stand } from '../schema';
 import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place } from './context';
 
 /** All that a crane presses the ground within, seen from above: its mats, or its tracks. */
-function pressedBy(plan: Plan, stand: Stand): Vec[] {
+function pressedBy(plan: Plan, stand: Stand): Vec[] | null {
   const crane = craneAt(plan, stand);
-  // A track nobody has measured is as broad as broad ones are.
-  const wider = crane.tracks ? (crane.tracks.shoe ?? 1) : Math.sqrt(stand.padArea ?? 0);
+  const wider = crane.tracks ? crane.tracks.shoe : stand.padArea === null ? null : Math.sqrt(stand.padArea);
+  if (wider === null) return null;
   return rectangle(stand.at, crane.baseLength + (crane.tracks ? 0 : wider), crane.baseWidth + wider, stand.azimuthDeg);
 }
 
@@ -36,6 +36,12 @@ export function edgeChecks({ plan, rules, today }: Context): Check[] {
       };
       const depth = pit.depth ?? null;
       if (depth === null) return missingCheck(place, 'length', `How deep is ${pit.name}? What stands beside it keeps off by that.`);
+      if (pressed === null)
+        return missingCheck(
+          place,
+          'length',
+          `How large are the mats, or how broad the tracks, at ${stand.name}? How far they are from ${pit.name} depends on it.`,
+        );
       const gap = gapBetween(pressed, rectangle(pit.at, pit.length, pit.width, pit.azimuthDeg));
       if (gap <= 0) return flatStop(place, 'length', told(phrase`The crane at ${stand.name} stands over ${pit.name}, ${q(depth, 'length')} deep.`), []);
       const { outcome, traces } = traced(groundEdge, { depth, run: rules.value('edgeRun'), gap });

@@ -170,7 +170,7 @@ const unknowns: [string, (plan: Plan) => void, string[]][] = [
   ['weight of the rigging', (p) => (p.picks[0]!.riggingMass = null), ['stand.ground S1', 'lift.chart TB1', 'lift.wind TB1']],
   ['weight of the hook block', (p) => (p.cranes[0]!.hookBlockMass = null), ['stand.ground S1', 'lift.chart TB1', 'lift.wind TB1']],
   ['weights of the crane', (p) => (p.cranes[0]!.parts = []), ['stand.ground S1']],
-  ['mat', (p) => (p.stands[0]!.padArea = null), ['stand.ground S1']],
+  ['mat', (p) => (p.stands[0]!.padArea = null), ['stand.edge S1', 'stand.ground S1']],
   ['ground', (p) => (p.stands[0]!.groundAllowable = null), ['stand.ground S1']],
   ['voltage', (p) => (p.site.powerLines[0]!.volts = null), ['stand.powerLine 11 kV quay feeder']],
   ['bolts', (p) => bolts(p, 'm9', null), ['release.bolts TB1']],

@@ -290,7 +290,8 @@ const LAID: ReadonlySet<Link['kind']> = new Set(['footing']);
  */
 function standsOddly(where: Parameters<typeof missingCheck>[0], above: Link | Source, below: Link | undefined): Check[] {
   if (!below) return [];
-  const ask = (question: string): Check[] => [missingCheck(where, 'pressure', question)];
+  // Of several things it stands on each is asked about by itself.
+  const ask = (question: string): Check[] => [missingCheck({ ...where, about: { ...where.about, part: below.id } }, 'pressure', question)];
   if (!('standsOn' in above))
     return below.kind === 'soil' ? ask(`${above.name} is said to stand on ${below.name} itself. On what footing, and how large is it?`) : [];
   if (below.kind === 'soil' && !above.foot)

@@ -27,7 +27,10 @@ function recordsBefore({ plan }: Context, day: string): Dated[] {
   for (const { id, what, on } of survey.overlays) note('overlay', id, 'measure', on, () => `What was agreed of “${what}”`);
   for (const { id, name, guard } of site.powerLines) note('powerLine', id, 'gear', guard?.on, () => `What was agreed about ${name}`);
   note('job', 'site', 'gear', site.walked?.on, () => 'The walk for power lines');
-  for (const { id, name, closed } of site.zones ?? []) note('zone', id, 'gear', closed?.on, () => `The closing of ${name}`);
+  for (const { id, name, closed, edge } of site.zones ?? []) {
+    note('zone', id, 'gear', closed?.on, () => `The closing of ${name}`);
+    note('zone', id, 'gear', edge?.on, () => `What was worked out of the edge of ${name}`);
+  }
   for (const { id, on } of plan.holds) note('job', id, 'runSheet', on, () => `The record of ${id}`);
   return found;
 }
