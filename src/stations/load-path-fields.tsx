@@ -1,4 +1,5 @@
 'use client';
+import { standingOn } from '@/core/plan/standing-on';
 import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
@@ -86,7 +87,7 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
   const { open, figure, words } = useInputs();
   const edit = useEdit('links', link.id);
   const { foot } = link;
-  const used = [...plan.bearings, ...plan.links].some((one) => one.standsOn.some((below) => below.link === link.id));
+  const used = standingOn(plan, link.id).length > 0;
   return (
     <div className="pl-3">
       <Fold

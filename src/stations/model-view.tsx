@@ -8,7 +8,7 @@ import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob } from './job-context';
 
 const Canvas = lazy(() => import('@/ui/model/model-canvas'));
-const standsWords = { away: 'not there yet', hanging: 'on the hook', set: 'in place' } as const;
+const standsWords = { away: 'not there yet', rolling: 'on rollers', hanging: 'on the hook', set: 'in place' } as const;
 
 /** Whether this browser draws in space at all. */
 const drawsSpace = (): boolean => {

@@ -4,6 +4,8 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import { slungAsUsual } from '@/core/plan/alike';
+import { newLaunch } from '@/core/plan/document/launch';
+import { pushable } from '@/core/plan/launch/pushable';
 import { isTurned } from '@/core/plan/lookups';
 import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/plan/plan-lifts';
 import { pickContext } from '@/core/plan/pick-context';
@@ -37,6 +39,7 @@ export function PicksStation() {
   if (!only)
     return (
       <Panel title="Picks" about={aboutNone(plan)} station="picks">
+        <Pushed />
         <Raises />
         <NewPick />
       </Panel>
@@ -45,6 +48,7 @@ export function PicksStation() {
     return (
       <Panel title={`Pick · ${pickContext(settle(plan), only).piece.mark}`} about={<AboutPick pick={only} />} station="picks">
         <PickFields pick={only} />
+        <Pushed />
         <Raises />
         <NewPick />
       </Panel>
@@ -69,14 +73,34 @@ export function PicksStation() {
           );
         })}
       </div>
+      <Pushed />
       <Raises />
       <NewPick />
     </Panel>
   );
 }
 
+/** Read where something is pushed. */
+const Launches = dynamic(() => import('./launch-fields').then((part) => part.Launches));
+
+/** What is pushed over rollers, and a way to say so of what nothing lifts. */
+function Pushed() {
+  const plan = usePlan();
+  const act = useAct();
+  const idle = pushable(plan);
+  if ((plan.launches ?? []).length > 0) return <Launches />;
+  if (idle.length === 0) return null;
+  return (
+    <SmallButton onClick={() => act('addTo', { list: 'launches', thing: newLaunch(freshId('la'), 'Launch', idle) })}>
+      <Plus size={13} aria-hidden /> Push {idle.length === 1 ? 'the piece' : `${idle.length} pieces`} over rollers
+    </SmallButton>
+  );
+}
+
 /** What the station is about while no crane lifts anything. */
 function aboutNone(plan: Plan): string {
+  const pushed = plan.launches?.length ?? 0;
+  if (pushed > 0) return `${pushed === 1 ? 'One launch' : `${pushed} launches`} over rollers`;
   const raised = plan.raises?.length ?? 0;
   if (raised > 0) return `${raised === 1 ? 'One lift' : `${raised} lifts`} without a crane`;
   return plan.stands.length === 0 ? 'A pick needs a crane and a stand: see Gear. What a crew, lifts or hoists raise is planned here too.' : 'No pick yet';

@@ -291,6 +291,8 @@ export function StructureMoveFields({ move }: { move: Move }) {
       return figure('The hook still pulls', 'force', move.keeps, (keeps) => edit({ keeps }, 'keeps'));
     case 'beam.plumb':
       return open('Out of plumb or level, as read', 'dimension', move.off, (off) => edit({ off }, 'off'));
+    case 'launch.push':
+      return figure('Pushed to, of its travel', 'length', move.to, (to) => edit({ to: Math.max(0, to) }, 'to'));
     case 'support.level':
       return figure('Brought to level', 'length', move.level, (level) => edit({ level }, 'level'));
     case 'joint.make':

@@ -43,7 +43,7 @@ export function Walk() {
     bearings: plan.bearings.length + plan.structure.supports.length,
     shores: allShores(plan).length,
     picks: plan.picks.length,
-    raises: plan.raises?.length ?? 0,
+    raises: (plan.raises?.length ?? 0) + (plan.launches?.length ?? 0),
     moves: plan.moves.length,
     crane: plan.cranes.length === 1 ? plan.cranes.map(({ name }) => name).join() : plan.cranes.length === 0 ? 'no crane' : `${plan.cranes.length} cranes`,
   };

@@ -17,6 +17,7 @@ import { boltGroup } from '../strength/bolt-group.calc';
 import { boltTorque } from '../strength/bolt-torque.calc';
 import { braceBeam } from '../strength/brace-beam.calc';
 import { stageLine } from '../stage/line.calc';
+import { launchSweep } from '../launch/sweep.calc';
 import type { Calc } from './define';
 import { twoSupports } from '../beams/two-supports.calc';
 import { concreteGate } from '../checks/concrete-gate.calc';
@@ -192,6 +193,7 @@ const all: readonly Calc<never, never>[] = [
   accessSweep,
   roadTurn,
   stageLine,
+  launchSweep,
   baseAnchors,
   guyAndBlock,
   frameSway,

@@ -4,11 +4,12 @@ import type { Plan } from '../plan/schema';
 import { rulesOf } from '../rules/rule-sets';
 import { settleBeams, type SettledBeam } from '../plan/structure/model';
 import { pointAt, type Point } from '../plan/structure/place';
-import { beamAt, braceAt, supportAt, type StructureMoment } from '../plan/structure/state';
+import { beamAt, braceAt, supportAt, type StructureMoment } from '../plan/structure/moment';
+import { rollingPose } from '../plan/launch/pose';
 import { LIFTED } from './structure-shapes';
 
-/** How a piece stands at a moment: not there yet, on the hook, in place. */
-export type Stands = 'away' | 'hanging' | 'set';
+/** How a piece stands at a moment: not there yet, on the rollers of its launch, on the hook, in place. */
+export type Stands = 'away' | 'rolling' | 'hanging' | 'set';
 
 /** A piece as a body: plates along its axis, each with its height and width, and how far its middle lies off the middle of the piece. */
 export interface Body {
@@ -57,6 +58,7 @@ const ROPE = 4;
 
 export function modelScene(plan: Plan, moment: StructureMoment, here: readonly Check[]): ModelScene {
   const beams = settleBeams(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  const rolling = rollingPose(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds), moment);
   const stopped = new Set(here.flatMap(({ verdict, about }) => (verdict === 'stop' && about.kind === 'beam' ? [about.id] : [])));
   const bodies = [...beams.values()].flatMap((settled): Body[] => {
     const { place, beam } = settled;
@@ -65,7 +67,8 @@ export function modelScene(plan: Plan, moment: StructureMoment, here: readonly C
     const { depth, width, plates } = platesOf(settled);
     // A beam’s place is its underside, a column’s its axis.
     const up = (place.upright ? 0 : depth / 2) + (stands === 'hanging' ? LIFTED : 0);
-    const lifted = ({ x, y, z }: Point): Point => ({ x, y, z: z + up });
+    const by = rolling.shift.get(beam.id) ?? { x: 0, y: 0, z: 0 };
+    const lifted = ({ x, y, z }: Point): Point => ({ x: x + by.x, y: y + by.y, z: z + by.z + up });
     return [{ id: beam.id, mark: beam.mark, stands, stopped: stopped.has(beam.id), from: lifted(place.from), to: lifted(place.to), depth, width, plates }];
   });
   const byId = new Map(bodies.map((one) => [one.id, one]));
@@ -80,6 +83,7 @@ export function modelScene(plan: Plan, moment: StructureMoment, here: readonly C
     const to = brace.b ? spot(brace.b) : from && ropeEnd(from, brace.towardsDeg, brace.slopeDeg ?? null);
     return from && to ? [{ id: brace.id, name: brace.name, in: braceAt(moment, brace.id), from, to }] : [];
   });
+  for (const { line, from, to } of rolling.noses) ties.push({ id: `nose ${line}`, name: 'Nose', in: true, from, to });
   const feet = plan.structure.supports.flatMap((support): Foot[] =>
     support.seats.flatMap(({ piece, at }) => {
       const place = beams.get(piece)?.place;

@@ -10,7 +10,7 @@ import { rulesOf } from '../rules/rule-sets';
 import type { Pick } from '../plan/schema';
 import type { SettledPlan } from '../plan/settle';
 import { standOf, standsOfPick } from '../plan/lookups';
-import { beamAt } from '../plan/structure/state';
+import { beamAt } from '../plan/structure/moment';
 
 /** Where a piece and its crane are at a moment, for drawing. */
 export interface Pose {

@@ -5,8 +5,9 @@ import type { SettledPlan } from '../plan/settle';
 import { forcesOf, type Line } from '../plan/structure/forces';
 import { Carried } from '../plan/structure/carried';
 import { settleBeams, type SettledBeam } from '../plan/structure/model';
-import { heightAt, pointAt } from '../plan/structure/place';
-import { beamAt, braceAt, isMade, jointAt, supportAt, type StructureMoment } from '../plan/structure/state';
+import { heightAt, pointAt, type Point } from '../plan/structure/place';
+import { rollingPose, type RollingPose } from '../plan/launch/pose';
+import { beamAt, braceAt, isMade, jointAt, supportAt, type StructureMoment } from '../plan/structure/moment';
 import { rulesOf } from '../rules/rule-sets';
 import { formatQuantity } from '../units';
 import type { Shape, Style } from './draw-list';
@@ -42,10 +43,14 @@ function forcesIn(plan: SettledPlan, replayed: Replay): Forces {
 export interface StructurePose {
   moment: StructureMoment;
   beams: ReadonlyMap<string, SettledBeam>;
+  /** the same where they are to be: their seats stay there */
+  toBe: ReadonlyMap<string, SettledBeam>;
   /** on each support [N], as it is */
   carried: ReadonlyMap<string, number>;
   /** pieces that do not stand */
   falls: ReadonlySet<string>;
+  /** what is on the rollers of a launch */
+  rolling: RollingPose;
 }
 
 export function structurePose(plan: SettledPlan, replayed: Replay, cursor: number): StructurePose | null {
@@ -60,8 +65,22 @@ export function structurePose(plan: SettledPlan, replayed: Replay, cursor: numbe
       if (line.answers && !line.answers.plain.stable) for (const id of line.beams) falls.add(id);
     }
   }
+  const rolling = rollingPose(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds), moment);
   const carried = new Carried(plan.structure.supports, changes).after(cursor, moment);
-  return { moment, beams, carried, falls };
+  return { moment, beams: placedNow(beams, rolling), toBe: beams, carried, falls, rolling };
+}
+
+/** The pieces where they are now: what is on rollers is not where it is to be yet. */
+function placedNow(beams: Map<string, SettledBeam>, { shift }: RollingPose): ReadonlyMap<string, SettledBeam> {
+  if (shift.size === 0) return beams;
+  const move = ({ x, y, z }: Point, by: Point): Point => ({ x: x + by.x, y: y + by.y, z: z + by.z });
+  return new Map(
+    [...beams].map(([id, settled]) => {
+      const by = shift.get(id);
+      const { place } = settled;
+      return [id, by && place ? { ...settled, place: { ...place, from: move(place.from, by), to: move(place.to, by) } } : settled];
+    }),
+  );
 }
 
 const depthOf = ({ section }: SettledBeam): number => (section instanceof Missing ? 0.4 : section.depth);
@@ -116,7 +135,7 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
   for (const support of plan.structure.supports) {
     const { stands, struck } = supportAt(pose.moment, support.id);
     for (const { piece, at } of support.seats) {
-      const place = pose.beams.get(piece)?.place;
+      const place = pose.toBe.get(piece)?.place;
       if (!place) continue;
       const { x, y } = pointAt(place, at);
       const size = (support.seatWidth ?? 0.4) / 2;
@@ -133,6 +152,9 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
       });
     }
   }
+  for (const { from, to } of pose.rolling.noses) shapes.push({ shape: 'line', points: [from, to], style: { stroke: 'gear', width: 3 }, solid: true });
+  for (const { at, load } of pose.rolling.rollers)
+    shapes.push({ shape: 'dot', centre: at, size: 5, style: { fill: load !== null && load > 1 ? 'gear' : 'paper', stroke: 'gear', width: 1.2 } });
   return [...shapes, ...jointDots(plan, pose, (place, at) => pointAt(place, at))];
 }
 
@@ -145,7 +167,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
   for (const support of heaviestFirst) {
     const { stands, struck } = supportAt(pose.moment, support.id);
     support.seats.forEach(({ piece, at }, n) => {
-      const place = pose.beams.get(piece)?.place;
+      const place = pose.toBe.get(piece)?.place;
       if (!place) return;
       const level = heightAt(place, at);
       const u = along(pointAt(place, at));
@@ -221,7 +243,65 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
       sides: ['above', 'below', 'right', 'left'],
     });
   }
-  return [...seats, ...shapes, ...jointDots(plan, pose, (place, at, deep) => ({ x: along(pointAt(place, at)), y: heightAt(place, at) + deep / 2 }))];
+  return [
+    ...seats,
+    ...shapes,
+    ...rollingBeside(plan, pose, along),
+    ...jointDots(plan, pose, (place, at, deep) => ({ x: along(pointAt(place, at)), y: heightAt(place, at) + deep / 2 })),
+  ];
+}
+
+/** Half the length a roller is drawn, and how high [m]. */
+const ROLLER = { half: 0.5, high: 0.35 };
+/** Rollers nearer than this in the drawing stand behind one another [m]. */
+const BEHIND = 0.2;
+
+/** Rollers with what they carry now, and the nose ahead with how far its tip hangs. */
+function rollingBeside(plan: SettledPlan, { rolling }: StructurePose, along: (p: Vec) => number): Shape[] {
+  const shapes: Shape[] = [];
+  const { units } = plan.job;
+  const named: number[] = [];
+  const heaviest = [...rolling.rollers].sort((a, b) => (b.load ?? 0) - (a.load ?? 0));
+  for (const { name, at, load } of heaviest) {
+    const u = along(at);
+    // Of several lines behind one another the roller that carries most is named.
+    if (named.some((one) => Math.abs(one - u) < BEHIND)) continue;
+    named.push(u);
+    const touches = load !== null && load > 1;
+    shapes.push({
+      shape: 'polygon',
+      points: [
+        { x: u - ROLLER.half, y: at.z - ROLLER.high },
+        { x: u + ROLLER.half, y: at.z - ROLLER.high },
+        { x: u + ROLLER.half, y: at.z },
+        { x: u - ROLLER.half, y: at.z },
+      ],
+      style: touches ? { fill: 'gearPale', stroke: 'gear', width: 1.4 } : { stroke: 'gear', width: 1, dash: 'dash' },
+      solid: true,
+    });
+    shapes.push({
+      shape: 'label',
+      at: { x: u, y: at.z - ROLLER.high },
+      text: touches ? `${name} ${formatQuantity(load, 'force', units)}` : name,
+      ink: touches ? 'gear' : 'pencil',
+      bold: touches,
+      optional: !touches,
+      sides: ['below', 'right', 'left'],
+    });
+  }
+  for (const { line, from, to } of rolling.noses) {
+    const down = rolling.tips.get(line) ?? 0;
+    const tip = { x: along(to), y: to.z - down };
+    shapes.push({
+      shape: 'polygon',
+      points: [{ x: along(from), y: from.z }, tip, { x: tip.x, y: tip.y + 0.3 }, { x: along(from), y: from.z + 0.8 }],
+      style: { fill: 'gearPale', stroke: 'gear', width: 1.4 },
+      solid: true,
+    });
+    if (down > 0.005)
+      shapes.push({ shape: 'label', at: tip, text: `tip ${formatQuantity(down, 'dimension', units)} down`, ink: 'ink', bold: true, sides: ['below', 'right'] });
+  }
+  return shapes;
 }
 
 /** Joints as dots: full when something holds them, hollow before. */

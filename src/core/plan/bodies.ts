@@ -74,6 +74,7 @@ function setBefore(plan: Plan, pick: Pick): Set<string> {
   const before = new Set<string>();
   for (const move of plan.moves.slice(0, at < 0 ? plan.moves.length : at)) {
     if (move.kind === 'piece.hang') before.add(move.beam);
+    else if (move.kind === 'launch.lower') for (const { piece } of plan.launches?.find(({ id }) => id === move.launch)?.pieces ?? []) before.add(piece);
     else if (move.kind === 'piece.land') before.add(pieceOf.get(move.pick) ?? move.pick);
   }
   before.delete(pick.piece);

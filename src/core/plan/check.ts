@@ -22,6 +22,8 @@ export const aboutKinds = [
   'bearing',
   'pick',
   'raise',
+  'launch',
+  'roller',
   'stand',
   'crane',
   'powerLine',

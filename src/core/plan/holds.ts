@@ -19,8 +19,8 @@ export interface Hold {
   /** what the person is asked to put down */
   evidence: string;
   signs: string;
-  /** asked of every job, only where shores stand, or only where something is lifted */
-  asked: 'always' | 'shores' | 'lifts';
+  /** asked of every job, only where shores stand, only where something is lifted, or only where something is pushed */
+  asked: 'always' | 'shores' | 'lifts' | 'launches';
   /** the number it asks for; null where a record in words is enough */
   reading: HoldReading | null;
   /** hold points it follows: it is not signed before them */
@@ -29,8 +29,8 @@ export interface Hold {
   before: readonly MoveKind[] | 'any';
 }
 
-const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set', 'piece.hang'];
-const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set', 'support.ready', 'piece.hang'];
+const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set', 'piece.hang', 'launch.build'];
+const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set', 'support.ready', 'piece.hang', 'launch.lower'];
 
 export const holds: readonly Hold[] = [
   {
@@ -146,6 +146,26 @@ export const holds: readonly Hold[] = [
     before: ['member.set'],
   },
   {
+    id: 'HP20',
+    title: 'Launch worked out, its line taken',
+    evidence: 'factor at every metre, what pulls and what holds it back, roller loads, the hours the line below is closed',
+    signs: 'bridge engineer',
+    asked: 'launches',
+    reading: null,
+    after: ['HP1'],
+    before: ['launch.push'],
+  },
+  {
+    id: 'HP21',
+    title: 'Landing confirmed, side stops on',
+    evidence: 'where it lies against where it is to lie, and the stops that keep it there',
+    signs: 'bridge engineer',
+    asked: 'launches',
+    reading: null,
+    after: ['HP20'],
+    before: ['launch.lower'],
+  },
+  {
     id: 'HP26',
     title: 'Permission to strike',
     evidence: 'readings before, and after',
@@ -165,6 +185,7 @@ export const holdsOf = (plan: Plan): readonly Hold[] => {
   const lifts = plan.picks.length + (plan.raises?.length ?? 0) > 0;
   return holds.filter((hold) => {
     if (hold.asked === 'lifts') return lifts;
+    if (hold.asked === 'launches') return (plan.launches ?? []).length > 0;
     return hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26'));
   });
 };

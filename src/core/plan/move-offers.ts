@@ -17,6 +17,7 @@ const supports = (plan: Plan) => plan.structure.supports;
 const joints = (plan: Plan) => plan.structure.joints;
 const braces = (plan: Plan) => plan.structure.braces;
 const loads = (plan: Plan) => plan.structure.loads;
+const launches = (plan: Plan) => plan.launches ?? [];
 
 /** By kind, in the order people work, the moves that could be added to a plan. A kind that is left out here does not compile. */
 const offers: { readonly [K in MoveKind]: Offer<K> } = {
@@ -54,6 +55,10 @@ const offers: { readonly [K in MoveKind]: Offer<K> } = {
   'brace.free': each(braces, ({ id }) => ({ brace: id })),
   'load.on': each(loads, ({ id }) => ({ load: id })),
   'load.off': each(loads, ({ id }) => ({ load: id })),
+  'launch.build': each(launches, ({ id }) => ({ launch: id })),
+  'launch.push': each(launches, ({ id, travel }) => ({ launch: id, to: travel ?? 0 })),
+  'launch.stop': each(launches, ({ id }) => ({ launch: id })),
+  'launch.lower': each(launches, ({ id }) => ({ launch: id })),
   other: () => [{ what: 'Hold point' }],
 };
 

@@ -32,6 +32,10 @@ export const moveKindName: Record<MoveKind, string> = {
   'brace.free': 'Take a brace out',
   'load.on': 'Put a load on',
   'load.off': 'Take a load off',
+  'launch.build': 'Build on rollers',
+  'launch.push': 'Push',
+  'launch.stop': 'Side stops on',
+  'launch.lower': 'Lower onto its seats',
   other: 'Other',
 };
 
@@ -133,6 +137,17 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
     case 'brace.fix':
     case 'brace.free':
       return { title: `${move.kind === 'brace.fix' ? 'Fix' : 'Take out'} ${namedIn(plan.structure.braces, move.brace)}`, about: '' };
+    case 'launch.build':
+    case 'launch.push':
+    case 'launch.stop':
+    case 'launch.lower': {
+      const name = namedIn(plan.launches ?? [], move.launch);
+      const words = { 'launch.build': `Build ${name} on rollers`, 'launch.push': `Push ${name}`, 'launch.stop': title, 'launch.lower': `Lower ${name}` };
+      return {
+        title: words[move.kind],
+        about: move.kind === 'launch.push' ? `to ${Math.round(move.to * 100) / 100} m` : move.kind === 'launch.stop' ? name : '',
+      };
+    }
     case 'other':
       return { title: move.what || 'Other', about: '' };
     case 'piece.land': {

@@ -96,6 +96,7 @@ function danglingFaults(plan: Plan): Fault[] {
     pick: ids(plan.picks),
     lifted: ids([...plan.pieces, ...plan.structure.pieces]),
     yard: ids(plan.yard ?? []),
+    launch: ids(plan.launches ?? []),
     raised: ids([...plan.survey.openings, ...plan.structure.pieces]),
     holdfast: ids([...allShores(plan), ...plan.links, ...plan.bearings, ...plan.structure.supports, ...plan.structure.pieces]),
     truck: ids(plan.transport.trucks),
@@ -212,6 +213,20 @@ function danglingFaults(plan: Plan): Fault[] {
       if (point.kind === 'hoist' && point.hangsOn) need('holdfast', point.hangsOn, `raises[${i}].points[${j}].hangsOn`);
     });
   });
+  (plan.launches ?? []).forEach((launch, i) => {
+    launch.pieces.forEach(({ piece }, j) => {
+      const path = `launches[${i}].pieces[${j}].piece`;
+      if (need('beam', piece, path) && launch.pieces.findIndex((one) => one.piece === piece) < j)
+        faults.push({ path, error: `${path} names “${piece}” a second time: a piece is pushed once.` });
+    });
+    launch.rollers.forEach((one, j) => one.standsOn.forEach((below, k) => need('link', below.link, `launches[${i}].rollers[${j}].standsOn[${k}].link`)));
+  });
+  faults.push(
+    ...twice(
+      'launches, rollers',
+      (plan.launches ?? []).flatMap(({ rollers }) => rollers),
+    ),
+  );
   plan.moves.forEach((move, i) => {
     for (const { kind, id, field } of refsOfMove(move)) need(kind, id, `moves[${i}].${field}`);
     if ('pick' in move && typeof move.pick === 'string') faults.push(...pickFaults(plan, move, move.pick, `moves[${i}].pick`));

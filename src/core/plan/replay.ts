@@ -3,20 +3,10 @@ import { bearingOf, liftedBy, pickOf, pieceOf, standOf, standsOfPick } from './l
 import type { Move, MoveKind, Pick, Plan } from './schema';
 import { allStrikeGroups, strikeGroups } from './strike-groups';
 import { keep, keepOne } from './keep';
+import { isLaunchMove } from './launch/moves';
 import { hoodsOf, type Hood } from './structure/hoods';
-import {
-  beamAt,
-  braceOf,
-  isStructureMove,
-  jointOf,
-  loadOf,
-  nothingStands,
-  readyBefore,
-  structureAfter,
-  structureNeeds,
-  supportOf,
-  type StructureMoment,
-} from './structure/state';
+import { beamAt, nothingStands, type StructureMoment } from './structure/moment';
+import { braceOf, isStructureMove, jointOf, loadOf, readyBefore, structureAfter, structureNeeds, supportOf } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -111,11 +101,17 @@ export function replay(plan: Plan): Replay {
   let now = before;
   const steps = plan.moves.map((move): Step => {
     const then = now;
-    now = keep('replay.after', move, [then, ...(isStructureMove(move) ? [] : [plan.picks, plan.shoring])], () => apply(plan, move, then));
+    now = keep('replay.after', move, [then, ...afterFrom(plan, move)], () => apply(plan, move, then));
     const after = now;
     return keep('replay.step', move, [then, after, ...needed(plan, move, hoods)], () => ({ move, needs: needsOf(plan, move, then), after }));
   });
   return { before, steps };
+}
+
+/** What of the plan a move is carried out by. */
+function afterFrom({ picks, shoring, launches }: Plan, move: Move): readonly unknown[] {
+  if (isLaunchMove(move)) return [launches];
+  return isStructureMove(move) ? [] : [picks, shoring];
 }
 
 /** What of the plan the needs of a move are read from. */
@@ -152,6 +148,11 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
       const load = loadOf(plan, move.load);
       return [load, hoods.get(load.piece)];
     }
+    case 'launch.build':
+    case 'launch.push':
+    case 'launch.stop':
+    case 'launch.lower':
+      return [plan.launches, structure.pieces, structure.joints, structure.supports];
   }
 }
 
@@ -391,7 +392,7 @@ function raise(state: PieceState, where: Whereabouts): PieceState {
 }
 
 function apply(plan: Plan, move: Move, now: Moment): Moment {
-  if (isStructureMove(move)) return { ...now, structure: structureAfter(move, now.structure) };
+  if (isStructureMove(move)) return { ...now, structure: structureAfter(plan, move, now.structure) };
   const change = (piece: string, edit: (state: PieceState) => PieceState): Moment => ({ ...now, pieces: { ...now.pieces, [piece]: edit(now.pieces[piece]!) } });
   const reach = (pick: string, where: Whereabouts) => change(pickOf(plan, pick).piece, (state) => raise(state, where));
   switch (move.kind) {

@@ -68,7 +68,7 @@ export interface Report {
 }
 
 /** The structure before anything stands, as it is printed. */
-const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {}, loads: {} };
+const NOTHING = { beams: {}, supports: {}, joints: {}, braces: {}, loads: {}, launches: {} };
 
 /** Where checks stand that belong to no move: before the first. */
 export const BEFORE = 'before';

@@ -4,6 +4,7 @@ import { PLAIN_TEXT } from '../calc/schema';
 import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
+import { launchMoves, launchSchema } from './document/launch';
 import { raiseSchema } from './document/raise';
 import { rigSchema } from './document/rig';
 import { hitchSchema } from './document/hitch';
@@ -352,6 +353,7 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('shore.strike'), step: id() }),
   closed({ ...common, kind: Type.Literal('other'), what: text() }),
   ...structureMoves,
+  ...launchMoves,
 ]);
 
 export const planSchema = Type.Object(
@@ -374,6 +376,7 @@ export const planSchema = Type.Object(
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
     yard: Type.Optional(Type.Array(yardSchema, { maxItems: 2000, description: 'lifting gear with its papers' })),
     raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
+    launches: Type.Optional(Type.Array(launchSchema, { maxItems: 200, description: 'what is pushed to its place over rollers' })),
     site: closed({
       obstructions: Type.Array(
         closed({
@@ -515,6 +518,7 @@ export type YardThing = NonNullable<Plan['yard']>[number];
 export type Rig = NonNullable<Pick['rig']>;
 export type Raise = NonNullable<Plan['raises']>[number];
 export type RaisePoint = Raise['points'][number];
+export type { Launch, Roller } from './document/launch';
 export type Structure = Plan['structure'];
 export type Make = Structure['makes'][number];
 export type Beam = Structure['pieces'][number];

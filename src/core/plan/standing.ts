@@ -5,7 +5,7 @@ import { Missing } from './missing';
 import type { Plan, ShoreRow, ShoreWall, StrikeStep } from './schema';
 import { needlePlaces } from './shoring';
 import { studLayout } from './wall-studs';
-import { beamAt, standsAt } from './structure/state';
+import { beamAt, standsAt } from './structure/moment';
 import { shoreState } from './shore-state';
 import { strikeGroups } from './strike-groups';
 import { formatQuantity } from '../units';
@@ -31,12 +31,13 @@ function seatLoads(checks: readonly Check[]): Map<string, number> {
 function structureStands({ structure }: Plan, { structure: now }: Moment): string[] {
   const { supports, pieces } = structure;
   if (pieces.length === 0) return [];
-  const marks = (where: 'hanging' | 'set') => pieces.filter((one) => beamAt(now, one.id).where === where).map((one) => one.mark);
+  const marks = (where: 'rolling' | 'hanging' | 'set') => pieces.filter((one) => beamAt(now, one.id).where === where).map((one) => one.mark);
   const named = (list: string[]) => (list.length > MANY ? `${list.length} pieces` : list.join(', '));
-  const [hang, set] = [marks('hanging'), marks('set')];
+  const [roll, hang, set] = [marks('rolling'), marks('hanging'), marks('set')];
   return [
     `${supports.filter((one) => standsAt(now, one.id)).length} of ${supports.length} supports stand`,
     ...(set.length > 0 ? [`${named(set)} set`] : []),
+    ...(roll.length > 0 ? [`${named(roll)} on rollers`] : []),
     ...(hang.length > 0 ? [`${named(hang)} on the hook`] : []),
   ];
 }

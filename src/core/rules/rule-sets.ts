@@ -8,6 +8,7 @@ import { strength } from './subjects/strength';
 import { connections } from './subjects/connections';
 import { shores } from './subjects/shores';
 import { handling } from './subjects/handling';
+import { launching } from './subjects/launching';
 
 export type { Floor, RuleSetId, Threshold } from './threshold';
 
@@ -23,6 +24,7 @@ export const thresholdSubjects = [
   { title: 'Seats, bolts and concrete', of: connections },
   { title: 'Shores, bents and striking', of: shores },
   { title: 'By hand, on the way in and on the road', of: handling },
+  { title: 'Pushed over rollers', of: launching },
 ] as const;
 
 /** Every threshold a check uses. A job may put its own value in place of any of them. */
@@ -35,6 +37,7 @@ export const thresholds = {
   ...connections,
   ...shores,
   ...handling,
+  ...launching,
 } as const satisfies Record<string, Threshold>;
 
 export type ThresholdKey = keyof typeof thresholds;

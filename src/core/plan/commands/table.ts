@@ -22,6 +22,7 @@ import type {
   Permit,
   Pick,
   Raise,
+  Launch,
   Signaller,
   YardThing,
   Zone,
@@ -45,6 +46,7 @@ import type {
 } from '../schema';
 import type { Taken } from '../shared-gear';
 import { change } from '../document/unsaid';
+import { standers } from '../standing-on';
 import { allShores } from '../views';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
@@ -81,6 +83,7 @@ export interface Lists {
   stands: Stand;
   picks: Pick;
   raises: Raise;
+  launches: Launch;
   zones: Zone;
   yard: YardThing;
   signallers: Signaller;
@@ -153,6 +156,7 @@ export interface CommandArguments {
       keeps?: number;
       level?: number;
       off?: number | null;
+      to?: number;
       pins?: number;
       fit?: 'asLies' | 'drawn';
     };
@@ -214,6 +218,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return plan.transport[name];
     case 'raises':
       return (plan.raises ??= []);
+    case 'launches':
+      return (plan.launches ??= []);
     case 'duties':
       return (plan.duties ??= []);
     case 'yard':
@@ -278,11 +284,14 @@ function dropLoose(plan: Draft<Plan>): void {
   plan.picks = plan.picks.filter((one) => has(plan.stands)(one.stand) && (beam(one.piece) || has(plan.pieces)(one.piece)));
   const [stand, pick] = [has(plan.stands), has(plan.picks)];
   if (plan.raises) plan.raises = plan.raises.filter(({ load }) => beam(load) || has(plan.survey.openings)(load));
+  // What is no piece any more is not pushed; a launch of nothing is none.
+  for (const one of plan.launches ?? []) one.pieces = one.pieces.filter(({ piece }) => beam(piece));
+  if (plan.launches) plan.launches = plan.launches.filter(({ pieces }) => pieces.length > 0);
   // A pick whose second crane went is lifted by the first alone, until somebody says otherwise.
   for (const one of plan.picks) if (one.second && !stand(one.second.stand)) one.second = null;
   // A piece whose pick went is still hung: by what, is asked.
   for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
-  const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick };
+  const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick, launch: has(plan.launches ?? []) };
   const left = moves.filter((move) => refsOfMove(move as Move).every(({ kind, id }) => there[kind]?.(id) ?? true));
   moves.splice(0, Infinity, ...left);
 }
@@ -329,6 +338,7 @@ const listWord: Record<ListName, string> = {
   stands: 'stand',
   picks: 'pick',
   raises: 'lift without a crane',
+  launches: 'launch',
   zones: 'zone',
   yard: 'thing of the yard',
   signallers: 'signal person',
@@ -347,9 +357,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editIn: (plan, { list, id, changes }) => change(within(listWith(plan, list, id), id, listWord[list]), changes),
   removeFrom: (plan, { list, id }) => {
     without(listWith(plan, list, id), id, listWord[list]);
-    if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks' || list === 'openings') dropLoose(plan);
+    if (list in structureWord || list === 'cranes' || list === 'stands' || list === 'picks' || list === 'openings' || list === 'launches') dropLoose(plan);
     if (list === 'yard') freeGear(plan);
     freeHolds(plan);
+    // What stood on a link that went stands on nothing that is said.
+    if (list === 'links') for (const one of standers(plan as Plan)) one.standsOn = one.standsOn.filter((below) => below.link !== id);
     const { shoring } = plan;
     // What stands in a storey goes with it, and so do the steps that strike what is gone.
     if (list === 'storeys' || list === 'shoreWalls' || list === 'shoreRows')

@@ -17,6 +17,7 @@ export type Kind =
   | 'pick'
   | 'lifted'
   | 'raised'
+  | 'launch'
   | 'yard'
   | 'holdfast'
   | 'truck'
@@ -64,6 +65,10 @@ export const moveRefs: { readonly [K in MoveKind]: { readonly [F in Pointing<Ext
   'brace.free': { brace: 'brace' },
   'load.on': { load: 'load' },
   'load.off': { load: 'load' },
+  'launch.build': { launch: 'launch' },
+  'launch.push': { launch: 'launch' },
+  'launch.stop': { launch: 'launch' },
+  'launch.lower': { launch: 'launch' },
 };
 
 export interface Reference {

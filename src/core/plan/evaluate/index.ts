@@ -11,6 +11,7 @@ import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
 import { craneSizeChecks } from './crane-sizes';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
+import { launchChecks } from '../launch/checks';
 import { raiseChecks } from './raise';
 import { weightCheck } from './rigging';
 import { callerChecks } from './sight';
@@ -155,6 +156,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...callerChecks(context),
     ...yardChecks(context),
     ...raiseChecks(context),
+    ...launchChecks(context),
     ...craneSizeChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),

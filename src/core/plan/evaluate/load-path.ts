@@ -11,6 +11,7 @@ import { clearOf } from '../settle';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';
+import { rollerLoads } from '../launch/roller-loads';
 import type { Onward } from '../structure/ground';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
@@ -122,7 +123,40 @@ export function loadPathChecks(context: Context, onward: ReadonlyMap<string, Onw
     const question = load === null ? `What comes down on ${name} cannot be worked out yet.` : null;
     return [{ kind: 'support', id, name, load: load ?? 0, question, below, traces: [] }];
   });
-  return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure')];
+  // Rollers carry before what they are beside does: they are followed down by themselves.
+  return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure'), ...underRollers(context)];
+}
+
+/** The loads of rollers, down what is under them and no further. */
+function underRollers(context: Context): Check[] {
+  const { plan } = context;
+  const sources = rollerSources(context);
+  if (sources.length === 0) return [];
+  const links = new Map(plan.links.map((link) => [link.id, link]));
+  const under = new Set<string>();
+  const waiting = sources.flatMap(({ below }) => below.map(({ link }) => link));
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+    if (under.has(next)) continue;
+    under.add(next);
+    waiting.push(...(links.get(next)?.standsOn ?? []).map(({ link }) => link));
+  }
+  return walkDown({ ...context, plan: { ...plan, links: plan.links.filter(({ id }) => under.has(id)) } }, sources, 'launchPath', 'picks');
+}
+
+/** What each roller of a launch brings down at the most, under all the lines that are pushed over it together. */
+function rollerSources({ plan, rules }: Context): Source[] {
+  return (plan.launches ?? []).flatMap((launch) => {
+    const loads = rollerLoads(plan, launch, rules);
+    return launch.rollers.map(({ id, name, standsOn }): Source => ({
+      kind: 'roller',
+      id,
+      name,
+      load: loads?.get(id) ?? 0,
+      question: loads === null ? `What comes down on ${name} cannot be worked out yet.` : null,
+      below: standsOn,
+      traces: [],
+    }));
+  });
 }
 
 /** A bearing under an opening's piece against what it may carry: its own weight is checked when it lands, what it carries later here. */
@@ -158,7 +192,7 @@ const STRENGTH_LIVE_FACTOR = 1.6;
 export function walkDown(
   { plan, rules }: Pick<Context, 'plan' | 'rules'>,
   sources: readonly Source[],
-  prefix: 'path' | 'shorePath',
+  prefix: 'path' | 'shorePath' | 'launchPath',
   station: StationId,
 ): Check[] {
   const checks: Check[] = [];

@@ -1,4 +1,4 @@
-import { phrase, q } from '../../calc/work';
+import { phrase, q, type Phrase } from '../../calc/work';
 import { add, direction, hull, leftOf, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { dayFault } from '../records';
@@ -49,44 +49,47 @@ export function zoneChecks({ plan, today, rules }: Context, picked: PickContext)
       source: SOURCE,
     };
     if (!load && !boom) {
-      const clear = ratioCheck(
-        place,
-        { demand: 0, capacity: 1, quantity: 'count', caution: null },
-        told(phrase`${piece.mark} keeps off ${zone.name} on its way.`),
-        [],
-      );
-      return [{ ...clear, demand: null, capacity: null, ratio: null }];
+      return [said(place, phrase`${piece.mark} keeps off ${zone.name} on its way.`)];
     }
-    const what = load ? piece.mark : 'The boom';
-    const record = zone.closed;
-    if (!record)
-      return [
-        flatStop(
-          place,
-          'count',
-          told(
-            phrase`${what} passes over ${zone.name}, ${over[zone.kind]}, on its way, and nothing says that it is closed meanwhile. Swing the other way, or close it and say who answers for it.`,
-          ),
-          [],
-        ),
-      ];
-    const date = dayFault(record.on, today);
-    if (!saysSomething(record.how) || !namesPerson(record.by) || date !== null)
-      return [
-        missingCheck(
-          place,
-          'count',
-          `${what} passes over ${zone.name}. How is it kept closed and empty meanwhile, who answers for it, and since when?${date ? ` The record ${date}.` : ''}`,
-        ),
-      ];
-    const closed = ratioCheck(
+    return [
+      overZone(
+        place,
+        zone,
+        load ? piece.mark : 'The boom',
+        'Swing the other way, or close it',
+        today,
+        phrase` At most ${q(path.most, 'length')} from the crane.`,
+      ),
+    ];
+  });
+}
+
+/** What passes over a zone does so only while that is closed, by a named person. */
+export function overZone(place: Place, zone: Zone, what: string, remedy: string, today: string | null, more: Phrase): Check {
+  const record = zone.closed;
+  if (!record)
+    return flatStop(
       place,
-      { demand: 0, capacity: 1, quantity: 'count', caution: null },
+      'count',
       told(
-        phrase`${what} passes over ${zone.name}, closed meanwhile: ${record.how.trim()} (${record.by.trim()}, ${record.on}). At most ${q(path.most, 'length')} from the crane.`,
+        phrase`${what} passes over ${zone.name}, ${over[zone.kind as keyof typeof over]}, on its way, and nothing says that it is closed meanwhile. ${remedy} and say who answers for it.`,
       ),
       [],
     );
-    return [{ ...closed, demand: null, capacity: null, ratio: null }];
-  });
+  const date = dayFault(record.on, today);
+  if (!saysSomething(record.how) || !namesPerson(record.by) || date !== null)
+    return missingCheck(
+      place,
+      'count',
+      `${what} passes over ${zone.name}. How is it kept closed and empty meanwhile, who answers for it, and since when?${date ? ` The record ${date}.` : ''}`,
+    );
+  return said(place, [...phrase`${what} passes over ${zone.name}, closed meanwhile: ${record.how.trim()} (${record.by.trim()}, ${record.on}).`, ...more]);
 }
+
+/** Clear, with nothing to measure. */
+export const said = (place: Place, words: Phrase): Check => ({
+  ...ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(words), []),
+  demand: null,
+  capacity: null,
+  ratio: null,
+});

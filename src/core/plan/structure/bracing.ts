@@ -6,7 +6,7 @@ import { Missing } from '../missing';
 import type { Brace } from '../schema';
 import type { Line } from './forces';
 import type { Ground } from './ground';
-import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from './state';
+import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from './moment';
 
 /** Strength-level demand of a job run in allowable stress. */
 const OMEGA = 1.67;

@@ -1,6 +1,6 @@
 import type { Support } from '../schema';
 import type { Line } from './forces';
-import { supportAt, type StructureMoment } from './state';
+import { supportAt, type StructureMoment } from './moment';
 
 /** Lines that are another after a move, by its number. */
 export interface LineChange {

@@ -5,7 +5,7 @@ import { flatStop, missingCheck, told } from '../evaluate/context';
 import type { Ground } from './ground';
 import { pointAt } from './place';
 import { about, place } from './places';
-import { braceAt, type StructureMoment } from './state';
+import { braceAt, type StructureMoment } from './moment';
 
 /** 30 ft, 29 CFR 1926.754(b)(3), from memory [m]. */
 const DECKED = 9.144;

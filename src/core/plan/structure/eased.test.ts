@@ -4,7 +4,8 @@ import type { Move, Pick, Plan } from '../schema';
 import { forcesOf } from './forces';
 import { hoodsOf } from './hoods';
 import { settleBeams } from './model';
-import { nothingStands, structureAfter, type StructureMove } from './state';
+import { nothingStands } from './moment';
+import { structureAfter, type StructureMove } from './state';
 
 /** HEB 300, 10 m, on seats at its two ends, eased off to `keeps` and then let go. */
 function eased(keeps: number, pick: Partial<Pick> | null): Plan {
@@ -30,7 +31,7 @@ function eased(keeps: number, pick: Partial<Pick> | null): Plan {
 function answer(plan: Plan) {
   const rules = rulesOf('eu-ls', {});
   let now = nothingStands;
-  const moments = plan.moves.map((move: Move) => (now = structureAfter(move as StructureMove, now)));
+  const moments = plan.moves.map((move: Move) => (now = structureAfter(plan, move as StructureMove, now)));
   const last = forcesOf(plan, settleBeams(plan as never, rules), moments, rules).changes.at(-1)!.lines[0]!.answers!.plain;
   if (!last.stable) throw new Error('it stands');
   return { ...last, sum: [...last.reactions.values()].reduce((a, b) => a + b, 0) };

@@ -5,7 +5,8 @@ import { answerOf } from './answers';
 import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { type Load, type SettledBeam } from './model';
 import { heightAt, isInclined } from './place';
-import { beamAt, isStructureMove, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './state';
+import { beamAt, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './moment';
+import { isStructureMove } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
@@ -66,9 +67,11 @@ interface Net {
   loads: Map<string, PutLoad>;
   braces: Map<string, Brace>;
   picks: Map<string, Pick>;
+  /** the pieces of each launch */
+  launches: Map<string, string[]>;
 }
 
-function netOf({ structure, picks }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
+function netOf({ structure, picks, launches = [] }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
   const net: Net = {
     beams,
     factor: rules.value('loadFactor'),
@@ -84,6 +87,7 @@ function netOf({ structure, picks }: Plan, beams: Map<string, SettledBeam>, rule
     loads: new Map(structure.loads.map((one) => [one.id, one])),
     braces: new Map(structure.braces.map((one) => [one.id, one])),
     picks: new Map(picks.map((one) => [one.id, one])),
+    launches: new Map(launches.map(({ id, pieces }) => [id, pieces.map(({ piece }) => piece)])),
   };
   for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
@@ -215,6 +219,8 @@ function touched(net: Net, move: Move): readonly string[] {
     case 'load.on':
     case 'load.off':
       return [net.loads.get(move.load)!.piece];
+    case 'launch.lower':
+      return net.launches.get(move.launch)!;
     default:
       return [];
   }

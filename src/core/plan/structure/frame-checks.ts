@@ -14,7 +14,7 @@ import { leaningsOf } from './answers';
 import { frameOf, type FrameModel, type Stack } from './frame-model';
 import type { Ground } from './ground';
 import { about, place } from './places';
-import { isMade, jointAt, type StructureMoment } from './state';
+import { isMade, jointAt, type StructureMoment } from './moment';
 import type { Numbers, Said } from './worst';
 
 /** Winds are tried from so many directions, the first along the first beam. */

@@ -6,7 +6,7 @@ import { isStiff, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from './model';
 import { pointAt, type Placed, type Point } from './place';
-import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
+import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './moment';
 
 /** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
 const NEAR = 0.2;

@@ -5,7 +5,7 @@ import { bendingCapacity, shearCapacity } from '../evaluate/section-strength';
 import type { Line } from './forces';
 import { heldOf, type Holds } from './held';
 import type { SettledBeam } from './model';
-import type { StructureMoment } from './state';
+import type { StructureMoment } from './moment';
 import type { Said } from './worst';
 
 /** What a support brings onto its bent or the links it stands on [N]; null: nobody knows. */

@@ -1,6 +1,6 @@
 import type { Brace, Joint, Plan, PutLoad, Support } from '../schema';
 import type { Line } from './forces';
-import { beamAt, isMade, standsAt, jointAt, braceAt, type StructureMoment } from './state';
+import { beamAt, isMade, standsAt, jointAt, braceAt, type StructureMoment } from './moment';
 
 /** Where a piece is held against rolling over and sideways, from its first end; `length` is the longest it stands free. */
 export interface Held {

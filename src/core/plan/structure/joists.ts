@@ -5,7 +5,7 @@ import { namesPerson } from '../records';
 import type { PutLoad } from '../schema';
 import type { Ground } from './ground';
 import { about, place } from './places';
-import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './state';
+import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './moment';
 
 /** Spans of 29 CFR 1926.757(d), from memory: over 40 ft one row near the middle, over 60 ft every row and in tandem [m]. */
 const BRIDGED = 12.192;

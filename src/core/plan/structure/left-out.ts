@@ -6,7 +6,7 @@ import { temporarySupports } from '../document/structure';
 import { standsOfPick } from '../lookups';
 import { namesPerson, saysSomething } from '../records';
 import type { Brace, Joint, Move, MoveKind, Support } from '../schema';
-import { beamAt, braceAt, jointAt, standsAt, type JointState } from './state';
+import { beamAt, braceAt, jointAt, standsAt, type JointState } from './moment';
 import type { Ground } from './ground';
 import { about, place } from './places';
 
@@ -26,11 +26,15 @@ export function leftOutOf(ground: Ground): Check[] {
   const ask = (id: string, of: ReturnType<typeof about>, question: string) =>
     checks.push(missingCheck(place(id, of, null, sequenceNeeds.id, 'Common practice: what no move does is not done'), 'count', question));
   const done = (kind: MoveKind, id: string): boolean => moveFor(plan, kind, id) !== null;
+  // What is pushed is set where its launch is lowered; whether it is, is asked of the launch.
+  const pushed = new Set((plan.launches ?? []).flatMap(({ pieces }) => pieces.map(({ piece }) => piece)));
   for (const { beam, place: stands } of beams.values()) {
     const of = about('beam', beam, beam.mark);
     if (!stands) continue;
-    if (!done('piece.hang', beam.id)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
-    else if (stands.upright && !done('beam.plumb', beam.id)) ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
+    if (!done('piece.hang', beam.id)) {
+      if (!pushed.has(beam.id)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
+    } else if (stands.upright && !done('beam.plumb', beam.id))
+      ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
     else if (last && beamAt(last, beam.id).where !== 'set') ask('moves.letGo', of, `No move lets go of ${beam.mark}. What holds it, and until when?`);
     else if (last && beamAt(last, beam.id).kept > 0) ask('moves.letGo', of, `The hook still pulls ${beam.mark} at the end. When does it let go?`);
   }

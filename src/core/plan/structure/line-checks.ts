@@ -13,7 +13,7 @@ import { isStiff, type Line, type StageChange } from './forces';
 import { baseUnderCheck } from './base';
 import { heldOf } from './held';
 import type { SettledBeam } from './model';
-import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
+import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './moment';
 import type { Ground } from './ground';
 import { about, place } from './places';
 

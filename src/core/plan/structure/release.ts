@@ -8,7 +8,7 @@ import { saysSomething } from '../records';
 import type { Joint, Support } from '../schema';
 import type { StageChange } from './forces';
 import type { SettledBeam } from './model';
-import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './state';
+import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './moment';
 import type { Said } from './worst';
 import type { Ground } from './ground';
 import { about, place } from './places';

@@ -8,7 +8,7 @@ import type { Line, StageChange } from './forces';
 import type { Ground } from './ground';
 import type { SettledBeam } from './model';
 import { about, place } from './places';
-import { standsAt } from './state';
+import { standsAt } from './moment';
 
 /** Under strength-level loads 0.85 f′c over 2.31 (AISC 360 J8, nothing gained from wider concrete); f_ck over 1.5 (EN 1992-1-1 6.7). */
 const BEARING = { 'us-asd': 0.85 / 2.31, 'eu-ls': 1 / 1.5 } as const;

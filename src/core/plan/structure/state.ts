@@ -1,57 +1,10 @@
-import { emptyLedger, readLedger, writeLedger, type Ledger } from './ledger';
+import { writeLedger } from './ledger';
+import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, supportAt, type JointState, type StructureMoment } from './moment';
 import type { Moment, Need } from '../replay';
+import { launchAfter, launchNeeds } from '../launch/moves';
 import { keepOne } from '../keep';
 import type { Beam, Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { temporarySupports } from '../document/structure';
-
-export interface BeamState {
-  where: 'away' | 'hanging' | 'set';
-  /** what the hook still pulls of a piece that is set [N] */
-  kept: number;
-  /** the pick whose hook still pulls it */
-  pick?: string;
-  /** plumbed and levelled since it was set */
-  plumbed?: boolean;
-}
-
-export interface JointState {
-  pins: number;
-  /** of the drawn size and grade and wrench-tight; null while a move does not say how many */
-  bolts: number | null;
-  /** bolts went in of which nobody says that they are as drawn and tight */
-  untold: boolean;
-  fit: 'asLies' | 'drawn';
-}
-
-/** What of the structure stands, hangs and is held after a move. */
-export interface SupportState {
-  stands: boolean;
-  struck: boolean;
-  /** where a move brought it; null: as it was set */
-  level: number | null;
-}
-
-/** What of the structure stands, hangs and is held after a move. */
-export interface StructureMoment {
-  beams: Ledger<BeamState>;
-  supports: Ledger<SupportState>;
-  joints: Ledger<JointState>;
-  braces: Ledger<boolean>;
-  loads: Ledger<boolean>;
-}
-
-export const nothingStands: StructureMoment = { beams: emptyLedger, supports: emptyLedger, joints: emptyLedger, braces: emptyLedger, loads: emptyLedger };
-const AWAY: BeamState = { where: 'away', kept: 0 };
-const NOT_YET: SupportState = { stands: false, struck: false, level: null };
-export const beamAt = (now: StructureMoment, id: string): BeamState => readLedger(now.beams, id) ?? AWAY;
-export const supportAt = (now: StructureMoment, id: string): SupportState => readLedger(now.supports, id) ?? NOT_YET;
-export const standsAt = (now: StructureMoment, id: string): boolean => supportAt(now, id).stands;
-export const jointAt = (now: StructureMoment, id: string): JointState | undefined => readLedger(now.joints, id);
-export const braceAt = (now: StructureMoment, id: string): boolean => readLedger(now.braces, id) ?? false;
-export const loadAt = (now: StructureMoment, id: string): boolean => readLedger(now.loads, id) ?? false;
-/** Something holds the two ends together. */
-export const isMade = (state: JointState | undefined): state is JointState =>
-  state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
 
 /** Every kind of move that is done to the structure. */
 const structureKinds = {
@@ -67,6 +20,10 @@ const structureKinds = {
   'brace.free': true,
   'load.on': true,
   'load.off': true,
+  'launch.build': true,
+  'launch.push': true,
+  'launch.stop': true,
+  'launch.lower': true,
 } as const;
 export type StructureMove = Extract<Move, { kind: keyof typeof structureKinds }>;
 export const isStructureMove = (move: Move): move is StructureMove => move.kind in structureKinds;
@@ -241,13 +198,18 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
     }
     case 'load.off':
       return [{ what: 'the load is on', done: loadAt(now, move.load), by: [{ kind: 'load.on', load: move.load }] }];
+    case 'launch.build':
+    case 'launch.push':
+    case 'launch.stop':
+    case 'launch.lower':
+      return launchNeeds(plan, move, now);
     case 'brace.free':
       return [{ what: 'the brace is in', done: braceAt(now, move.brace), by: [{ kind: 'brace.fix', brace: move.brace }] }];
   }
 }
 
 /** What a move makes of the structure. */
-export function structureAfter(move: StructureMove, now: StructureMoment): StructureMoment {
+export function structureAfter(plan: Plan, move: StructureMove, now: StructureMoment): StructureMoment {
   switch (move.kind) {
     case 'support.ready':
       return { ...now, supports: writeLedger(now.supports, move.support, { stands: true, struck: false, level: null }) };
@@ -287,5 +249,10 @@ export function structureAfter(move: StructureMove, now: StructureMoment): Struc
       return { ...now, loads: writeLedger(now.loads, move.load, true) };
     case 'load.off':
       return { ...now, loads: writeLedger(now.loads, move.load, false) };
+    case 'launch.build':
+    case 'launch.push':
+    case 'launch.stop':
+    case 'launch.lower':
+      return launchAfter(plan, move, now);
   }
 }

@@ -15,7 +15,7 @@ import { templates } from '../templates';
 import type { Move, Plan } from '../schema';
 import { forcesOf, type Line } from './forces';
 import { settleBeams } from './model';
-import { beamAt, loadAt } from './state';
+import { beamAt, loadAt } from './moment';
 
 const TODAY = '2026-11-27';
 const opened = (plan: Plan): Plan => {

@@ -7,7 +7,7 @@ import { keep } from '../keep';
 import { Missing } from '../missing';
 import type { Support } from '../schema';
 import type { Line, LoadCase, StageChange } from './forces';
-import { beamAt, standsAt } from './state';
+import { beamAt, standsAt } from './moment';
 import type { Ground } from './ground';
 import type { SettledBeam } from './model';
 import type { SectionRow } from '../../steel/section-row';

@@ -9,7 +9,7 @@ import type { Line } from './forces';
 import { hoodsOf, type Hood } from './hoods';
 import { about, place } from './places';
 import { keep, sameThings } from '../keep';
-import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './state';
+import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from './moment';
 import type { Said } from './worst';
 
 /** So many columns may stand by their anchors before the first bay has to be braced both ways. */

@@ -7,7 +7,7 @@ import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';
 import { heldOf } from './held';
 import type { Load } from './model';
-import { beamAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './state';
+import { beamAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './moment';
 
 const place = (id: string, about: ReturnType<typeof on>, move: string | null, source: string): Place => ({
   id,

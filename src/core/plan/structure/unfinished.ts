@@ -4,7 +4,7 @@ import type { Joint, Move } from '../schema';
 import type { Ground } from './ground';
 import { pointAt } from './place';
 import { about, place } from './places';
-import { beamAt, isMade, jointAt, type StructureMoment } from './state';
+import { beamAt, isMade, jointAt, type StructureMoment } from './moment';
 import { releaseBolts } from '../../checks/release.calc';
 
 /** 48 ft of unfinished bolting above what is finished, 29 CFR 1926.754(b)(2) [m]. */

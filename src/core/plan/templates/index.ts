@@ -5,7 +5,8 @@ import { NotSo } from './base';
 import { raiseKinds } from '../document/raise';
 import { liftedByOne } from './by-crane';
 import { framePlan } from './frame';
-import { girdersPlan } from './girders';
+import { girdersPlan, type GirdersAsked } from './girders';
+import { launchPlan } from './launch';
 import { openingPlan } from './opening';
 import { countIn, figureIn, lengthsIn, neededIn, sectionIn, within, type Said } from './said';
 
@@ -45,6 +46,42 @@ const CRANE: TemplateField = {
     ['one', 'one crane: each lift is worked out here'],
     ['none', 'not by a crane of this plan'],
   ],
+};
+
+/** What girder lines are asked, however they come to their place. */
+const GIRDERS: readonly TemplateField[] = [
+  { key: 'lines', label: 'Girder lines side by side', example: { metric: '2', us: '2' } },
+  { key: 'apart', label: 'From line to line', note: 'where there are two or more', example: { metric: '3 m', us: '9 ft' }, open: true },
+  { key: 'spans', label: 'Spans', note: 'pier to pier, one after the other', example: { metric: '24 m', us: '60 ft; 80 ft' } },
+  { key: 'past', label: 'Runs past its end bearings', example: { metric: '0.3 m', us: '1 ft' } },
+  { key: 'level', label: 'Level of the bearings', note: 'over the ground', example: { metric: '5 m', us: '16 ft' } },
+  {
+    key: 'made',
+    label: 'Girders are',
+    choices: [
+      ['plate', 'welded of plates'],
+      ['rolled', 'a rolled section'],
+    ],
+  },
+  { key: 'section', label: 'Section', example: { metric: 'HEB 600', us: 'W36x150' }, when: { key: 'made', is: 'rolled' } },
+  { key: 'webDepth', label: 'Web, deep', example: { metric: '900 mm', us: '36 in' }, when: { key: 'made', is: 'plate' } },
+  { key: 'web', label: 'Web, thick', example: { metric: '14 mm', us: '1/2 in' }, when: { key: 'made', is: 'plate' } },
+  { key: 'flange', label: 'Flanges, wide', example: { metric: '400 mm', us: '16 in' }, when: { key: 'made', is: 'plate' } },
+  { key: 'flangeThick', label: 'Flanges, thick', example: { metric: '30 mm', us: '1 1/4 in' }, when: { key: 'made', is: 'plate' } },
+];
+const SPLICES: TemplateField = {
+  key: 'splices',
+  label: 'Splices at',
+  note: 'from the first bearing; empty: none',
+  example: { metric: '14 m', us: '45 ft' },
+  open: true,
+};
+const CROSS_FRAMES: TemplateField = {
+  key: 'crossFrames',
+  label: 'Cross-frames at',
+  note: 'from the first bearing; empty: none',
+  example: { metric: '0 m; 8 m; 16 m; 24 m', us: '0 ft; 30 ft; 60 ft' },
+  open: true,
 };
 
 /** What a job may begin with. The plan asks for all that is not asked here. */
@@ -119,64 +156,68 @@ export const templates = {
     name: 'Girders on piers and bents',
     about: 'Girder lines over piers, in one piece or spliced in the air beside bents that are then struck. Seats, splices and weather are asked afterwards.',
     fields: [
-      { key: 'lines', label: 'Girder lines side by side', example: { metric: '2', us: '2' } },
-      { key: 'apart', label: 'From line to line', note: 'where there are two or more', example: { metric: '3 m', us: '9 ft' }, open: true },
-      { key: 'spans', label: 'Spans', note: 'pier to pier, one after the other', example: { metric: '24 m', us: '60 ft; 80 ft' } },
-      { key: 'past', label: 'Runs past its end bearings', example: { metric: '0.3 m', us: '1 ft' } },
-      { key: 'level', label: 'Level of the bearings', note: 'over the ground', example: { metric: '5 m', us: '16 ft' } },
-      {
-        key: 'made',
-        label: 'Girders are',
-        choices: [
-          ['plate', 'welded of plates'],
-          ['rolled', 'a rolled section'],
-        ],
-      },
-      { key: 'section', label: 'Section', example: { metric: 'HEB 600', us: 'W36x150' }, when: { key: 'made', is: 'rolled' } },
-      { key: 'webDepth', label: 'Web, deep', example: { metric: '900 mm', us: '36 in' }, when: { key: 'made', is: 'plate' } },
-      { key: 'web', label: 'Web, thick', example: { metric: '14 mm', us: '1/2 in' }, when: { key: 'made', is: 'plate' } },
-      { key: 'flange', label: 'Flanges, wide', example: { metric: '400 mm', us: '16 in' }, when: { key: 'made', is: 'plate' } },
-      { key: 'flangeThick', label: 'Flanges, thick', example: { metric: '30 mm', us: '1 1/4 in' }, when: { key: 'made', is: 'plate' } },
-      { key: 'splices', label: 'Splices at', note: 'from the first bearing; empty: none', example: { metric: '14 m', us: '45 ft' }, open: true },
+      ...GIRDERS,
+      SPLICES,
       { key: 'bents', label: 'Bents at', note: 'from the first bearing; empty: none', example: { metric: '12 m', us: '40 ft' }, open: true },
-      {
-        key: 'crossFrames',
-        label: 'Cross-frames at',
-        note: 'from the first bearing; empty: none',
-        example: { metric: '0 m; 8 m; 16 m; 24 m', us: '0 ft; 30 ft; 60 ft' },
-        open: true,
-      },
+      CROSS_FRAMES,
       CRANE,
     ],
     build: (job, said) => {
-      const { units } = job;
-      const lines = countIn(said, 'lines', 'Girder lines side by side', 1, 40);
-      const apart = figureIn(said, 'apart', 'From line to line', 'length', units);
-      if (apart !== null) within([apart], 'From line to line', 0.5, 20, units);
-      const spans = lengthsIn(said, 'spans', 'Spans', units);
-      within(spans, 'Spans', 1, 150, units);
-      const past = neededIn(said, 'past', 'Runs past its end bearings', 'length', units);
-      within([past], 'Runs past its end bearings', 0, 10, units);
-      const level = neededIn(said, 'level', 'Level of the bearings', 'length', units);
-      within([level], 'Level of the bearings', 0, 200, units);
-      const plan = girdersPlan(job, {
-        lines,
-        apart,
-        spans,
-        past,
-        level,
-        made: girderMade(said, units),
-        splices: lengthsIn(said, 'splices', 'Splices at', units),
-        bents: lengthsIn(said, 'bents', 'Bents at', units),
-        crossFrames: lengthsIn(said, 'crossFrames', 'Cross-frames at', units),
-      });
+      const plan = girdersPlan(job, { ...girdersAsked(said, job.units), bents: lengthsIn(said, 'bents', 'Bents at', job.units) });
       return said.crane === 'one' ? liftedByOne(plan) : plan;
+    },
+  },
+  launch: {
+    name: 'Girders pushed over rollers',
+    about:
+      'Girder lines built behind the first pier and pushed over rollers to the last, with a nose or without. Rollers, what pulls and what holds it back are asked afterwards.',
+    fields: [
+      ...GIRDERS,
+      SPLICES,
+      CROSS_FRAMES,
+      { key: 'nose', label: 'Nose, long', note: 'in front of the girders while they are pushed; 0: none', example: { metric: '10 m', us: '30 ft' } },
+      {
+        key: 'built',
+        label: 'Built behind',
+        choices: [
+          ['whole', 'all of it before the first push'],
+          ['stages', 'in stages: more is joined on as it moves out'],
+        ],
+      },
+    ],
+    build: (job, said) => {
+      const nose = neededIn(said, 'nose', 'Nose, long', 'length', job.units);
+      within([nose], 'Nose, long', 0, 60, job.units);
+      return launchPlan(job, { ...girdersAsked(said, job.units), nose, whole: said.built !== 'stages' });
     },
   },
 } as const satisfies Record<string, Template>;
 
 export type TemplateId = keyof typeof templates;
 export const templateIds = Object.keys(templates) as TemplateId[];
+
+/** What was said of girder lines, however they come to their place. */
+function girdersAsked(said: Said, units: UnitSystem): Omit<GirdersAsked, 'bents'> {
+  const lines = countIn(said, 'lines', 'Girder lines side by side', 1, 40);
+  const apart = figureIn(said, 'apart', 'From line to line', 'length', units);
+  if (apart !== null) within([apart], 'From line to line', 0.5, 20, units);
+  const spans = lengthsIn(said, 'spans', 'Spans', units);
+  within(spans, 'Spans', 1, 150, units);
+  const past = neededIn(said, 'past', 'Runs past its end bearings', 'length', units);
+  within([past], 'Runs past its end bearings', 0, 10, units);
+  const level = neededIn(said, 'level', 'Level of the bearings', 'length', units);
+  within([level], 'Level of the bearings', 0, 200, units);
+  return {
+    lines,
+    apart,
+    spans,
+    past,
+    level,
+    made: girderMade(said, units),
+    splices: lengthsIn(said, 'splices', 'Splices at', units),
+    crossFrames: lengthsIn(said, 'crossFrames', 'Cross-frames at', units),
+  };
+}
 
 function girderMade(said: Said, units: UnitSystem): Make['made'] {
   if (said.made === 'rolled') return { kind: 'section', section: sectionIn(said, 'section', 'Section') };

@@ -25,7 +25,13 @@ const bridge: Said = {
   bents: '12 m',
   crossFrames: '0 m; 8 m; 16 m; 24 m',
 };
-const usual: Record<TemplateId, Said> = { beam: {}, opening: { by: 'two mast lifts', shored: 'yes' }, frame, girders: bridge };
+const usual: Record<TemplateId, Said> = {
+  beam: {},
+  opening: { by: 'two mast lifts', shored: 'yes' },
+  frame,
+  girders: bridge,
+  launch: { ...bridge, bents: '', nose: '14 m', built: 'whole' },
+};
 
 const opened = (plan: Plan): Plan => {
   const answer = openPlan(plan);

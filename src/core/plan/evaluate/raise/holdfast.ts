@@ -2,7 +2,7 @@ import { keep } from '../../keep';
 import type { Moment } from '../../replay';
 import type { SettledPlan } from '../../settle';
 import { allStrikeGroups } from '../../strike-groups';
-import { beamAt, standsAt } from '../../structure/state';
+import { beamAt, standsAt } from '../../structure/moment';
 import { allShores } from '../../views';
 
 /** What a hoist may hang from, by its id. */

@@ -1,0 +1,49 @@
+import { stationAt } from '../../launch/sweep';
+import type { Rules } from '../../rules/rule-sets';
+import { Missing } from '../missing';
+import type { Launch, Plan } from '../schema';
+import { factorOf, launchedOf, onAt, pushedOf, tipAt } from './pushed';
+
+/** One place of the travel of one girder line. */
+export interface LaunchPlace {
+  travel: number;
+  /** against tipping forward; null: nothing is ahead */
+  factor: number | null;
+  /** of the tip under the line of the launch [m]; null: it does not stand */
+  down: number | null;
+  /** the most one roller carries, and which; null: it does not stand */
+  most: { load: number; roller: string } | null;
+}
+
+const PLACES = 120;
+
+/** Factor, tip and rollers over the travel of each girder line, for a graph and for the card at the push. */
+export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, places = PLACES): { line: string; mark: string; places: LaunchPlace[] }[] | Missing {
+  const pushed = pushedOf(plan, launch, rules);
+  if (pushed instanceof Missing) return pushed;
+  const name = (id: string): string => launch.rollers.find((one) => one.id === id)?.name ?? id;
+  return pushed.lines.map((line) => ({
+    line: line.id,
+    mark: line.mark,
+    places: Array.from({ length: places + 1 }, (_, n): LaunchPlace[] => {
+      const travel = (pushed.travel * n) / places;
+      const on = onAt(line, travel);
+      if (on.length === 0) return [];
+      const tip = tipAt(pushed, on, travel);
+      const [heavy, light] = (['heavy', 'light'] as const).map((which) => launchedOf(pushed, on, rules.steel.modulus, which, 1)) as [
+        ReturnType<typeof launchedOf>,
+        ReturnType<typeof launchedOf>,
+      ];
+      const { tipDown, reactions, answer } = stationAt(heavy, tip);
+      const load = Math.max(...reactions);
+      return [
+        {
+          travel,
+          factor: factorOf(heavy, light, tip)?.factor ?? null,
+          down: tipDown,
+          most: answer.stable ? { load, roller: name(pushed.rollers[reactions.indexOf(load)]!.id) } : null,
+        },
+      ];
+    }).flat(),
+  }));
+}

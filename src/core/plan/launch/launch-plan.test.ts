@@ -1,0 +1,309 @@
+import { pushed } from '../../../../tests/pushed';
+import { evaluate } from '../evaluate';
+import { afresh } from '../keep';
+import { openPlan } from '../open';
+import { replay } from '../replay';
+import { rulesOf } from '../../rules/rule-sets';
+import type { Launch, Move, Plan } from '../schema';
+import { beamAt, launchAt } from '../structure/moment';
+import { alongLaunch } from './along';
+import { Missing } from '../missing';
+import { rollingPose } from './pose';
+import { pushable } from './pushable';
+
+const TODAY = '2026-11-29';
+const rowsOf = (plan: Plan) => evaluate(plan, TODAY).checks;
+const of = (plan: Plan, id: string) => rowsOf(plan).filter((check) => check.id === id);
+const worst = (plan: Plan, id: string): string[] =>
+  of(plan, id)
+    .map(({ verdict }) => verdict)
+    .filter((one) => one !== 'clear');
+type Edit = (launch: Launch, plan: Plan) => void;
+const roller =
+  (n: number, changes: Partial<Launch['rollers'][number]>): Edit =>
+  (launch) =>
+    void Object.assign(launch.rollers[n]!, changes);
+const set =
+  (changes: Partial<Launch>): Edit =>
+  (launch) =>
+    void Object.assign(launch, changes);
+const nose =
+  (changes: object): Edit =>
+  (launch) =>
+    void Object.assign(launch.nose!, changes);
+const moves =
+  (change: (list: Move[]) => Move[]): Edit =>
+  (_, plan) =>
+    void (plan.moves = change(plan.moves));
+const at = (list: readonly Move[], kind: Move['kind']) => list.findIndex((move) => move.kind === kind);
+const without = (kind: Move['kind']) => moves((list) => list.filter((move) => move.kind !== kind));
+const zone =
+  (closed: NonNullable<Plan['site']['zones']>[number]['closed']): Edit =>
+  (_, plan) =>
+    void (plan.site.zones = [{ id: 'z', name: 'Goods track', kind: 'railway', at: { x: 15, y: 1 }, length: 40, width: 6, azimuthDeg: 90, closed }]);
+const lump: Edit = (_, { structure }) => {
+  structure.makes.push({ ...structuredClone(structure.makes[0]!), id: 'front', attachments: [{ id: 'w', what: 'winch', mass: 9000, at: 10 }] });
+  for (const piece of structure.pieces) if (piece.id.endsWith('-3')) piece.make = 'front';
+};
+const standing =
+  (height: number): Edit =>
+  (_, plan) =>
+    void plan.site.obstructions.push({ id: 'o', name: 'Signal mast', at: { x: 12, y: 0 }, length: 0.4, width: 0.4, azimuthDeg: 0, height });
+
+describe('a launch that is all said', () => {
+  test('opens, and nothing of it stops or is asked but the hold points', () => {
+    const plan = pushed();
+    expect(openPlan(structuredClone(plan))).toMatchObject({ ok: true });
+    expect(rowsOf(plan).flatMap(({ id, verdict }) => (verdict === 'clear' || id.startsWith('hold.') ? [] : [id]))).toEqual([]);
+    expect(of(plan, 'hold.HP20')).toMatchObject([{ verdict: 'missing', move: plan.moves.find(({ kind }) => kind === 'launch.push')!.id }]);
+    expect(of(plan, 'hold.HP21')).toMatchObject([{ verdict: 'missing', move: plan.moves.find(({ kind }) => kind === 'launch.lower')!.id }]);
+  });
+
+  test('its factor by hand: what is ahead of the first pier a hair before the tip is on the second', () => {
+    const [row] = of(pushed(), 'launch.factor');
+    const q = row!.traces[0]!.input as { segments: { length: number; load: number }[] };
+    const [front, girder] = [q.segments[0]!, q.segments[1]!];
+    expect(front.load * front.length).toBeCloseTo(2000 * 9.80665, 3);
+    // 18 m of nose and 12 m of girder ahead; 18.5 m of girder behind at its lightest, and the weight put half a metre from its end.
+    const ahead = front.load * 18 * (12 + 9) + (girder.load * 12 ** 2) / 2;
+    const bare = (0.9 * 0.018 + 2 * 0.45 * 0.03) * 7850 * 9.80665;
+    const behind = (bare * 19 ** 2) / 2 + 4000 * 9.80665 * 18.5;
+    expect(row!.demand).toBeCloseTo(1.5 * ahead, -3);
+    expect(row!.capacity).toBeCloseTo(behind, -3);
+  });
+
+  test('what its rollers carry is all of what lies on them, at every place', () => {
+    const plan = pushed();
+    const found = alongLaunch(plan, plan.launches![0]!, rulesOf('eu-ls', {}), 30);
+    if (found instanceof Missing) throw new Error(found.questions.join());
+    expect(found).toHaveLength(2);
+    for (const { places } of found) expect(places.every(({ down, most }) => down !== null && most !== null && most.load > 0)).toBe(true);
+  });
+});
+
+describe('one fault each', () => {
+  test.each<[string, string, 'stop' | 'missing' | 'tight', Edit]>([
+    ['a nose four times as heavy', 'launch.factor', 'stop', nose({ mass: 8000 })],
+    [
+      'no weight on its rear end and a heavier nose',
+      'launch.factor',
+      'stop',
+      (l) => Object.assign(l, { tail: { mass: 0, at: null }, nose: { ...l.nose!, mass: 3000 } }),
+    ],
+    ['a heavy lump at its front end', 'launch.factor', 'stop', lump],
+    ['a roller rated for less', 'launch.roller', 'stop', roller(2, { carries: 150e3 })],
+    ['a roller nobody knows the rating of', 'launch.roller', 'missing', roller(1, { carries: null })],
+    ['a roller past the reach of anything', 'launch.roller', 'tight', (l) => void l.rollers.push({ ...l.rollers[3]!, id: 'far', name: 'Far', x: 70 })],
+    ['a roller 60 mm high', 'launch.tip', 'stop', roller(3, { off: 0.15 })],
+    ['a tip that stands too low', 'launch.tip', 'stop', nose({ rise: 0.1 })],
+    ['a tip nobody has spoken of', 'launch.tip', 'missing', nose({ rise: null })],
+    ['a nose of which nobody knows what it carries', 'launch.nose', 'missing', nose({ carries: null })],
+    ['a nose too weak at its root', 'launch.nose', 'stop', nose({ carries: 150e3 })],
+    ['a nose nobody has weighed', 'launch.said', 'missing', nose({ mass: null })],
+    ['no word of a nose', 'launch.said', 'missing', set({ nose: null })],
+    ['no word of weight behind', 'launch.said', 'missing', set({ tail: null })],
+    ['a direction its pieces do not lie in', 'launch.said', 'missing', set({ towardsDeg: 6 })],
+    ['a roller with no place', 'launch.said', 'missing', roller(0, { x: null })],
+    ['a roller of which nobody knows the level', 'launch.said', 'missing', roller(0, { off: null })],
+    ['two rollers at one place', 'launch.said', 'missing', roller(1, { x: -24 })],
+    ['a piece of which nobody knows when it is joined on', 'launch.said', 'missing', (l) => void (l.pieces[0]!.joined = null)],
+    ['a piece ahead that is joined on after the one behind it', 'launch.said', 'missing', (l) => void (l.pieces[2]!.joined = 5)],
+    ['pieces that do not meet', 'launch.said', 'missing', (_, p) => void (p.structure.pieces[2]!.from!.x += 0.3)],
+    ['guides at one roller only', 'launch.guides', 'stop', (l) => l.rollers.slice(1).forEach((one) => (one.guides = false))],
+    ['no word of guides', 'launch.guides', 'missing', roller(3, { guides: null })],
+    ['a yard too short', 'launch.room', 'stop', set({ room: 28 })],
+    ['a yard nobody has measured', 'launch.room', 'missing', set({ room: null })],
+    ['a winch too weak', 'launch.pull', 'stop', set({ pull: { what: 'one winch', carries: 30e3 } })],
+    ['nothing that pulls', 'launch.pull', 'missing', set({ pull: null })],
+    ['no friction', 'launch.pull', 'missing', set({ friction: null })],
+    ['no slope', 'launch.pull', 'missing', set({ slopeDeg: null })],
+    ['nothing that holds it back', 'launch.brake', 'missing', set({ brake: { what: '', carries: 60e3 } })],
+    ['downhill with too weak a brake', 'launch.brake', 'stop', set({ slopeDeg: -3, brake: { what: 'a winch', carries: 15e3 } })],
+    ['flanges said to be held closer than the cross-frames lie', 'launch.free', 'missing', set({ free: 4 })],
+    ['one line with nothing that holds its flanges', 'launch.bending', 'missing', (l, p) => (set({ free: null })(l, p), without('brace.fix')(l, p))],
+    [
+      'weaker flanges',
+      'launch.bending',
+      'stop',
+      (_, p) =>
+        p.structure.makes.forEach(
+          ({ made }) => made.kind === 'girder' && [made.topFlange, made.bottomFlange].forEach((one) => Object.assign(one, { width: 0.2, thickness: 0.008 })),
+        ),
+    ],
+    ['a web nobody has spoken of', 'launch.web', 'missing', set({ stiffened: null })],
+    ['a roller that presses on nobody knows how much web', 'launch.web', 'missing', roller(2, { length: null })],
+    ['a thin web', 'launch.web', 'stop', (_, p) => p.structure.makes.forEach(({ made }) => made.kind === 'girder' && (made.web = 0.005))],
+    ['a splice of which nobody knows what it carries', 'launch.splice', 'missing', (_, p) => void (p.structure.joints[0]!.moment = null)],
+    ['a splice too weak', 'launch.splice', 'stop', (_, p) => void (p.structure.joints[1]!.moment = 300e3)],
+    ['a splice too weak in shear', 'launch.splice', 'stop', (_, p) => void (p.structure.joints[1]!.shear = 60e3)],
+    ['a railway under it that is open', 'launch.over', 'stop', zone(null)],
+    ['a railway closed by nobody', 'launch.over', 'missing', zone({ how: 'possession of the line', by: 'foreman', on: '2026-11-20' })],
+    ['a mast where it is pushed', 'launch.clear', 'stop', standing(7.5)],
+    ['nothing that ties the lines together in a gale', 'launch.roll', 'stop', (l, p) => (without('brace.fix')(l, p), void (p.site.standingGust = 38))],
+    ['not tied, and no word of the wind', 'launch.roll', 'missing', (l, p) => (without('brace.fix')(l, p), void (p.site.standingGust = null))],
+    ['not tied, and a roller nobody has measured', 'launch.roll', 'missing', (l, p) => (without('brace.fix')(l, p), roller(2, { width: null })(l, p))],
+    ['no word of how far it is lowered', 'launch.lower', 'missing', set({ over: null })],
+    ['packing too far under it', 'launch.lower', 'stop', set({ packing: 0.09 })],
+    ['steps longer than its packing allows', 'launch.lower', 'missing', set({ step: 0.08 })],
+    ['no word of a step', 'launch.lower', 'missing', set({ step: null })],
+    ['jacks too weak', 'launch.lower', 'stop', set({ jacks: 80e3 })],
+    ['nobody who answers for it', 'launch.by', 'missing', set({ by: 'engineer' })],
+    ['nothing that lays its pieces on the rollers', 'launch.laid', 'missing', set({ laid: null })],
+    ['a roller that stands on nothing', 'launchPath.gap', 'missing', roller(0, { standsOn: [] })],
+    ['piers too weak under the rollers', 'launchPath.link', 'stop', (_, p) => void (p.links[0]!.capacity = 400e3)],
+    ['a roller with no name', 'said.name', 'missing', roller(0, { name: ' ' })],
+    ['a nose of 20 kg', 'said.size', 'missing', nose({ mass: 20 })],
+  ])('%s: %s, %s', (_, id, verdict, edit) => {
+    expect(worst(pushed(edit), id)).toContain(verdict);
+  });
+
+  test('what tips is not told to be clear of anything else', () => {
+    const plan = pushed(nose({ mass: 20000 }));
+    expect(worst(plan, 'launch.factor')).toEqual(['stop', 'stop']);
+    for (const id of ['launch.roller', 'launch.bending', 'launch.web', 'launch.tip', 'launch.guides']) expect(of(plan, id)).toEqual([]);
+    expect(worst(plan, 'launchPath.link')).toContain('missing');
+  });
+
+  test('a mast lower than its underside, and a line that is closed by somebody, are clear', () => {
+    expect(of(pushed(standing(5.5)), 'launch.clear')).toEqual([]);
+    expect(of(pushed(zone({ how: 'possession of the line', by: 'R. Fenn', on: '2026-11-20' })), 'launch.over')).toMatchObject([{ verdict: 'clear' }]);
+  });
+
+  test('one piece in two launches is asked about', () => {
+    const plan = pushed((launch, p) => void p.launches!.push({ ...structuredClone(launch), id: 'again', rollers: [] }));
+    expect(worst(plan, 'launch.twice')).toEqual(['missing']);
+  });
+});
+
+describe('its moves', () => {
+  test.each<[string, string, Edit]>([
+    [
+      'pushed before it is built',
+      'launch.build',
+      (l, p) => moves((list) => [...list.filter(({ kind }) => kind !== 'launch.build'), ...list.filter(({ kind }) => kind === 'launch.build')])(l, p),
+    ],
+    ['lowered before the stops are on', 'launch.stop', moves((list) => [...list.filter(({ kind }) => kind !== 'launch.stop'), list[at(list, 'launch.stop')]!])],
+    [
+      'stops on before it has come all the way',
+      'push',
+      moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to > 20 ? { ...move, to: 25 } : move))),
+    ],
+    ['pushed with splices half filled', 'splice', moves((list) => list.map((move) => (move.kind === 'joint.make' ? { ...move, bolts: 20 } : move)))],
+    ['pushed past where a piece is joined on', 'halt', (l) => l.pieces.forEach((one, n) => n % 3 === 0 && (one.joined = 6))],
+    ['pushed back', 'back', moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to < 20 ? { ...move, to: 30.5 } : move)))],
+    ['pushed further than it goes', 'far', moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to > 20 ? { ...move, to: 33 } : move)))],
+    ['lowered with a seat that is not ready', 'seat', moves((list) => list.filter((_, n) => n !== 0))],
+    ['lowered twice', 'twice', moves((list) => [...list, { ...list[at(list, 'launch.lower')]!, id: 'again' }])],
+    ['built twice', 'twice', moves((list) => [...list.slice(0, 6), { ...list[at(list, 'launch.build')]!, id: 'again' }, ...list.slice(6)])],
+    [
+      'a piece of it hung by a crane as well',
+      'hung',
+      moves((list) => [...list, { id: 'h', kind: 'piece.hang', beam: 'g1-2', by: 'mobile crane', checkedBy: 'L. Marsh' }]),
+    ],
+  ])('%s: a stop', (_, __, edit) => {
+    expect(worst(pushed(edit), 'move.order')).toContain('stop');
+  });
+
+  test.each<[string, Edit]>([
+    ['never built', without('launch.build')],
+    ['never pushed', without('launch.push')],
+    ['never stopped', without('launch.stop')],
+    ['never lowered', without('launch.lower')],
+  ])('%s: asked', (_, edit) => {
+    expect(worst(pushed(edit), 'moves.launch')).toContain('missing');
+  });
+
+  test('its pieces are on rollers until it is lowered, and carry on their seats from then on', () => {
+    const plan = pushed();
+    const { steps } = replay(plan);
+    const after = (kind: Move['kind'], n = 0) => steps.filter(({ move }) => move.kind === kind)[n]!.after.structure;
+    expect(beamAt(after('support.ready'), 'g1-1').where).toBe('away');
+    expect(beamAt(after('launch.push'), 'g1-1').where).toBe('rolling');
+    expect(launchAt(after('launch.push'), 'launch1')).toMatchObject({ travel: 12, stopped: false });
+    expect(beamAt(after('launch.lower'), 'g2-3')).toMatchObject({ where: 'set', kept: 0 });
+    expect(of(plan, 'support.load').every(({ move }) => move === plan.moves.at(-1)!.id)).toBe(true);
+  });
+
+  test('built in stages: what is joined on behind is not there before, and takes less of the yard', () => {
+    const plan = pushed((launch, p) => {
+      for (const one of launch.pieces) if (one.piece.endsWith('-1')) one.joined = 12;
+      // Its splices are made where it halts.
+      const late = new Set(p.structure.joints.filter(({ a, b }) => a.piece.endsWith('-1') || b.piece.endsWith('-1')).map(({ id }) => id));
+      const isLate = (move: Move) => move.kind === 'joint.make' && late.has(move.joint);
+      const frames = new Set(p.structure.braces.filter(({ a }) => a.piece.endsWith('-1')).map(({ id }) => id));
+      const isFrame = (move: Move) => move.kind === 'brace.fix' && frames.has(move.brace);
+      const rest = p.moves.filter((move) => !isLate(move) && !isFrame(move));
+      const halt = at(rest, 'launch.push') + 1;
+      p.moves = [...rest.slice(0, halt), ...p.moves.filter(isLate), ...p.moves.filter(isFrame), ...rest.slice(halt)];
+    });
+    expect(worst(plan, 'move.order')).toEqual([]);
+    const first = replay(plan).steps.find(({ move }) => move.kind === 'launch.build')!.after.structure;
+    expect(beamAt(first, 'g1-1').where).toBe('away');
+    expect(beamAt(first, 'g1-2').where).toBe('rolling');
+    const room = (one: Plan) => of(one, 'launch.room')[0]!.demand!;
+    expect(room(plan)).toBeLessThan(room(pushed()));
+    // With so little behind it, it tips.
+    expect(worst(plan, 'launch.factor')).toEqual(['stop', 'stop']);
+  });
+});
+
+describe('what may not matter does not', () => {
+  const ratios = (plan: Plan) => rowsOf(plan).flatMap(({ id, ratio }) => (id.startsWith('launch') && ratio !== null ? [`${id} ${ratio.toFixed(6)}`] : []));
+
+  test('moving the whole site, and turning it about, changes no figure', () => {
+    const moved = pushed((launch, plan) => {
+      launch.towardsDeg = 90;
+      for (const piece of plan.structure.pieces) for (const end of [piece.from!, piece.to!]) [end.x, end.y] = [100 - end.y, 50 + end.x];
+    });
+    expect(ratios(moved)).toEqual(ratios(pushed()));
+  });
+
+  test('pushed the other way with everything mirrored', () => {
+    const mirrored = pushed((launch, plan) => {
+      launch.towardsDeg = 180;
+      for (const piece of plan.structure.pieces) for (const end of [piece.from!, piece.to!]) end.x = -end.x;
+    });
+    expect(ratios(mirrored)).toEqual(ratios(pushed()));
+  });
+
+  test('a plan edited is answered as one read afresh', () => {
+    const plan = pushed();
+    evaluate(plan, TODAY);
+    const edited: Plan = {
+      ...plan,
+      launches: plan.launches!.map((one) => ({
+        ...one,
+        tail: { mass: 2500, at: 0.5 },
+        rollers: one.rollers.map((r, n) => (n === 1 ? { ...r, off: 0.01 } : r)),
+      })),
+    };
+    const again = evaluate(edited, TODAY).checks;
+    expect(again).toEqual(afresh(() => evaluate(structuredClone(edited), TODAY).checks));
+    expect(again.find(({ id }) => id === 'launch.factor')!.ratio).toBeGreaterThan(of(plan, 'launch.factor')[0]!.ratio!);
+    const lighter: Plan = { ...edited, structure: { ...edited.structure, makes: edited.structure.makes.map((make) => ({ ...make, mass: 3900 })) } };
+    expect(evaluate(lighter, TODAY).checks).toEqual(afresh(() => evaluate(structuredClone(lighter), TODAY).checks));
+  });
+});
+
+describe('where it is drawn', () => {
+  test('behind its place by what is still to be pushed, over its seats by its rollers, nose ahead', () => {
+    const plan = pushed();
+    const step = replay(plan).steps.find(({ move }) => move.kind === 'launch.push')!;
+    const pose = rollingPose(plan, rulesOf('eu-ls', {}), step.after.structure);
+    expect(pose.shift.get('g1-3')).toMatchObject({ x: expect.closeTo(12 - 30.5, 6) as number, z: expect.closeTo(0.6, 6) as number });
+    expect(pose.noses).toHaveLength(2);
+    // Front end 12 m past the first pier, 18 m of nose: its tip is at the second.
+    expect(pose.noses[0]!.to.x).toBeCloseTo(30, 6);
+    const carried = pose.rollers.filter(({ line }) => line === 'g1-1').reduce((sum, { load }) => sum + load!, 0);
+    const [row] = of(plan, 'launch.pull');
+    expect(2 * carried).toBeCloseTo(row!.demand! / 0.1, -2);
+    expect(rollingPose(plan, rulesOf('eu-ls', {}), replay(plan).steps.at(-1)!.after.structure).rollers).toEqual([]);
+  });
+
+  test('what may be pushed is level and lifted by nothing', () => {
+    const plan = pushed((_, p) => void (p.launches = []));
+    expect(pushable(plan)).toHaveLength(6);
+    plan.moves.push({ id: 'h', kind: 'piece.hang', beam: 'g1-2', by: 'crane' });
+    expect(pushable(plan)).not.toContain('g1-2');
+  });
+});
