@@ -4,7 +4,7 @@ import { alongLaunch, type LaunchPlace } from '@/core/plan/launch/along';
 import { Missing } from '@/core/plan/missing';
 import type { Launch } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
-import { formatQuantity } from '@/core/units';
+import { formatQuantity, shownIn } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';
 import { usePlan } from './job-context';
 
@@ -39,6 +39,7 @@ function Graphs({ launch }: { launch: Launch }) {
 
 function Travelled({ mark, places, wanted }: { mark: string; places: readonly LaunchPlace[]; wanted: number }) {
   const system = usePlan().job.units;
+  const perForce = shownIn.force[system].factor;
   const far = (travel: number) => formatQuantity(travel, 'length', system);
   const least = places.reduce<LaunchPlace | null>((a, b) => (b.factor !== null && (a === null || b.factor < a.factor!) ? b : a), null);
   const heaviest = places.reduce<LaunchPlace | null>((a, b) => (b.most && (!a?.most || b.most.load > a.most.load) ? b : a), null);
@@ -73,7 +74,7 @@ function Travelled({ mark, places, wanted }: { mark: string; places: readonly La
               limit={null}
               most={heaviest.most.load * 1.15}
               worst={{ travel: heaviest.travel, value: heaviest.most.load, bad: false }}
-              tick={(value) => formatQuantity(value, 'force', system).replace(/\s.*$/, '')}
+              tick={(value) => String(Math.round(value / perForce))}
               far={far}
             />
           </Suspense>

@@ -42,9 +42,9 @@ export function Sheets({ id, className }: { id: string; className: string }) {
     const outcome = await printSheet(address, broken.current.signal, (laid) => setPrinting({ name, laid, why: null }));
     setPrinting(outcome === null ? null : { name, laid: null, why: outcome });
   };
-  const { structure, shoring, picks, raises = [] } = plan;
+  const { structure, shoring, picks, raises = [], launches = [] } = plan;
   const has: Partial<Record<(typeof sheets)[number]['sheet'], boolean>> = {
-    'pick-card': picks.length + raises.length > 0,
+    'pick-card': picks.length + raises.length + launches.length > 0,
     connections: structure.joints.length + structure.braces.length > 0,
     shoring: shoring.lines.length + shoring.bents.length > 0,
   };

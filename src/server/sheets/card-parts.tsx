@@ -23,13 +23,13 @@ export function Block({ title, entries }: { title: string; entries: readonly Ent
   );
 }
 
-/** Said first and large where nobody may lift on this card. */
-export function NotOnThisCard({ checks }: { checks: readonly Check[] }) {
+/** Said first and large where nobody may lift or push on this card. */
+export function NotOnThisCard({ checks, doing = 'lift' }: { checks: readonly Check[]; doing?: 'lift' | 'push' }) {
   const bad = checks.filter((check) => check.verdict === 'stop' || check.verdict === 'missing');
   if (bad.length === 0) return null;
   return (
     <Text style={{ fontSize: 11, fontWeight: 700, marginTop: 5 }}>
-      {bad.some((check) => check.verdict === 'stop') ? 'STOP. Do not lift on this card.' : 'MISSING. Do not lift on this card.'}
+      {bad.some((check) => check.verdict === 'stop') ? `STOP. Do not ${doing} on this card.` : `MISSING. Do not ${doing} on this card.`}
     </Text>
   );
 }

@@ -23,6 +23,7 @@ import { whatStops } from '@/core/plan/waits';
 import { worstFirst } from '@/core/plan/worst-first';
 import { DrawingOnPaper } from './drawing';
 import { Block, NotOnThisCard, ToldChecks, UNKNOWN, type Entry } from './card-parts';
+import { LaunchCard } from './launch-card';
 import { RaiseCard } from './raise-card';
 import { Blank, MOST_TOLD, SheetPage, Signatures, StopBand, styles, type Paper, type SheetWork } from './parts';
 import { yardOf } from '@/core/plan/yard';
@@ -152,6 +153,7 @@ export function pickCardPages(work: SheetWork): ReactElement[] {
   return [
     ...work.head.plan.picks.map((pick) => <PickCard key={pick.id} {...work} pick={pick} />),
     ...(work.head.plan.raises ?? []).map((raise) => <RaiseCard key={raise.id} {...work} raise={raise} />),
+    ...(work.head.plan.launches ?? []).map((launch) => <LaunchCard key={launch.id} {...work} launch={launch} />),
   ];
 }
 

@@ -1,3 +1,4 @@
+import { pushed } from '../../../tests/pushed';
 import { twoLines } from '../../../tests/two-lines';
 import { lineIn } from '../../../tests/of-plan';
 import { execFileSync } from 'node:child_process';
@@ -268,4 +269,27 @@ test('a card of one lift is one page: of supports it tells of its own', async ()
   expect(text).toContain('Base A1: concrete tested');
   expect(text.split('Pick card ·')[1]).not.toContain('Base B1: concrete tested');
   expect(info).toMatch(/Pages:\s+2\n/);
+});
+
+test('a launch has a card: what is to be read at every metre of each line, what pulls and holds it, and when it stops', async () => {
+  const { text, pages } = await pagesOf('pick-card', pushed());
+  expect(pages.length).toBeLessThanOrEqual(3);
+  for (const words of [
+    'Launch card · Launch',
+    'MISSING. Do not push on this card.',
+    'To break away',
+    'G1.1 + G1.2 + G1.3; G2.1 + G2.2 + G2.3: to be, and read',
+    'Roller on pier 2',
+  ])
+    expect(text).toContain(words);
+  // A line that weighs more at its end has a table of its own.
+  const heavier = pushed((_, { structure }) => void (structure.pieces.find(({ id }) => id === 'g2-1')!.weighed = 4600));
+  expect((await wordsOf('pick-card', heavier)).text).toContain('G2.1 + G2.2 + G2.3: to be, and read');
+  expect(text).toContain('Halt at every roller');
+  const tips = pushed((launch) => void (launch.nose!.mass = 9000));
+  const card = (await wordsOf('pick-card', tips)).text;
+  expect(card).toContain('STOP. Do not push on this card.');
+  expect(card).toContain('FALLS');
+  const unsaid = pushed((launch) => void (launch.nose = null));
+  expect((await wordsOf('pick-card', unsaid)).text).toContain('Has Launch a launching nose');
 });

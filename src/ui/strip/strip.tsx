@@ -219,7 +219,7 @@ const MoveCard = memo(function MoveCard({
         <span className="flex w-full items-center justify-between">
           <span className="sign text-[16px] leading-5">{card.number}</span>
           {waits ? (
-            <span className="text-[11.5px] leading-4 whitespace-nowrap text-soft">waits for {card.waitsFor}</span>
+            <span className="text-[11.5px] leading-4 whitespace-nowrap text-soft">after {card.waitsFor}</span>
           ) : (
             <VerdictMark verdict={card.verdict} size={14} bare />
           )}

@@ -13,20 +13,34 @@ export interface LaunchPlace {
   down: number | null;
   /** the most one roller carries, and which; null: it does not stand */
   most: { load: number; roller: string } | null;
+  /** what each roller carries [N], in their order along the launch; null: it does not stand */
+  loads: number[] | null;
+}
+
+/** A girder line over its travel. */
+export interface LaunchTravel {
+  line: string;
+  mark: string;
+  /** by name, from the one farthest behind */
+  rollers: string[];
+  places: LaunchPlace[];
 }
 
 const PLACES = 120;
 
 /** Factor, tip and rollers over the travel of each girder line, for a graph and for the card at the push. */
-export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, places = PLACES): { line: string; mark: string; places: LaunchPlace[] }[] | Missing {
+export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, every?: number): LaunchTravel[] | Missing {
   const pushed = pushedOf(plan, launch, rules);
   if (pushed instanceof Missing) return pushed;
+  const step = every ?? pushed.travel / PLACES;
+  // From the start by equal steps, and where it ends.
+  const travels = [...Array.from({ length: Math.ceil(pushed.travel / step - 1e-9) }, (_, n) => n * step), pushed.travel];
   const name = (id: string): string => launch.rollers.find((one) => one.id === id)?.name ?? id;
   return pushed.lines.map((line) => ({
     line: line.id,
     mark: line.mark,
-    places: Array.from({ length: places + 1 }, (_, n): LaunchPlace[] => {
-      const travel = (pushed.travel * n) / places;
+    rollers: pushed.rollers.map(({ id }) => name(id)),
+    places: travels.flatMap((travel): LaunchPlace[] => {
       const on = onAt(line, travel);
       if (on.length === 0) return [];
       const tip = tipAt(pushed, on, travel);
@@ -41,9 +55,10 @@ export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, places = P
           travel,
           factor: factorOf(heavy, light, tip)?.factor ?? null,
           down: tipDown,
+          loads: answer.stable ? reactions : null,
           most: answer.stable ? { load, roller: name(pushed.rollers[reactions.indexOf(load)]!.id) } : null,
         },
       ];
-    }).flat(),
+    }),
   }));
 }
