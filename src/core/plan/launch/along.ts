@@ -2,7 +2,7 @@ import { stationAt } from '../../launch/sweep';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Launch, Plan } from '../schema';
-import { factorOf, launchedOf, onAt, pushedOf, tipAt } from './pushed';
+import { factorOf, launchedOf, onAt, pushedOf, tipAt, type Pushed, type PushedLine } from './pushed';
 
 /** One place of the travel of one girder line. */
 export interface LaunchPlace {
@@ -40,7 +40,7 @@ export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, every?: nu
     line: line.id,
     mark: line.mark,
     rollers: pushed.rollers.map(({ id }) => name(id)),
-    places: travels.flatMap((travel): LaunchPlace[] => {
+    places: (every === undefined ? withArrivals(pushed, line, travels) : travels).flatMap((travel): LaunchPlace[] => {
       const on = onAt(line, travel);
       if (on.length === 0) return [];
       const tip = tipAt(pushed, on, travel);
@@ -61,4 +61,21 @@ export function alongLaunch(plan: Plan, launch: Launch, rules: Rules, every?: nu
       ];
     }),
   }));
+}
+
+/** A hair before its tip comes to a roller [m]. */
+const HAIR = 1e-3;
+
+/** With the places at which its tip comes to a roller: there it is nearest to tipping, and a moment later it is carried. */
+function withArrivals(pushed: Pushed, line: PushedLine, travels: readonly number[]): number[] {
+  const arrivals = pushed.rollers.flatMap(({ x }) =>
+    travels.flatMap((travel, n) => {
+      const on = onAt(line, travel);
+      const next = travels[n + 1];
+      if (on.length === 0 || next === undefined) return [];
+      const at = travel + x - tipAt(pushed, on, travel);
+      return at > travel + HAIR && at <= next ? [at - HAIR, at] : [];
+    }),
+  );
+  return [...travels, ...arrivals].sort((a, b) => a - b);
 }

@@ -74,9 +74,14 @@ describe('a launch that is all said', () => {
 
   test('what its rollers carry is all of what lies on them, at every place', () => {
     const plan = pushed();
-    const found = alongLaunch(plan, plan.launches![0]!, rulesOf('eu-ls', {}), 30);
+    const found = alongLaunch(plan, plan.launches![0]!, rulesOf('eu-ls', {}), 1);
     if (found instanceof Missing) throw new Error(found.questions.join());
     expect(found).toHaveLength(2);
+    // The graph and the row tell of the same worst place.
+    const [row] = of(plan, 'launch.factor');
+    const whole = alongLaunch(plan, plan.launches![0]!, rulesOf('eu-ls', {}));
+    if (whole instanceof Missing) throw new Error(whole.questions.join());
+    expect(1.5 / Math.min(...whole[0]!.places.map(({ factor }) => factor ?? Infinity))).toBeCloseTo(row!.ratio!, 4);
     for (const { places } of found) expect(places.every(({ down, most }) => down !== null && most !== null && most.load > 0)).toBe(true);
   });
 });
