@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../tests/demo-plan';
+import { demoPlan, linkSpan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../tests/demo-plan';
 import type { Plan } from '../src/core/plan/schema';
 
 export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
@@ -75,6 +75,7 @@ const demos = {
   'quay footbridge': quayFootbridge,
   'passenger canopy': passengerCanopy,
   'vehicle ramp': vehicleRamp,
+  'link span': linkSpan,
 };
 
 export const test = base.extend<{ job: string; demo: keyof typeof demos }>({

@@ -13,6 +13,7 @@ const demos = [
   { id: 'demo-quay-footbridge', file: 'demo/quay-footbridge.trestle.json' },
   { id: 'demo-passenger-canopy', file: 'demo/passenger-canopy.trestle.json' },
   { id: 'demo-vehicle-ramp', file: 'demo/vehicle-ramp.trestle.json' },
+  { id: 'demo-link-span', file: 'demo/link-span.trestle.json' },
 ];
 
 async function main(): Promise<void> {

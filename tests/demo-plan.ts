@@ -17,6 +17,9 @@ export const passengerCanopy = (): Plan => planIn('demo/passenger-canopy.trestle
 /** The vehicle ramp demo, fresh for each test. */
 export const vehicleRamp = (): Plan => planIn('demo/vehicle-ramp.trestle.json');
 
+/** The link span demo, fresh for each test. */
+export const linkSpan = (): Plan => planIn('demo/link-span.trestle.json');
+
 function planIn(file: string): Plan {
   const opened = openPlanText(readFileSync(file, 'utf8'));
   if (!opened.ok) throw new Error(opened.faults.map((fault) => `${fault.path}: ${fault.error}`).join('\n'));

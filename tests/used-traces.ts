@@ -12,7 +12,7 @@ import { Missing } from '../src/core/plan/missing';
 import type { Plan } from '../src/core/plan/schema';
 import { splitOf } from '../src/core/plan/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
-import { demoPlan, quayFootbridge, ticketHall } from './demo-plan';
+import { demoPlan, linkSpan, quayFootbridge, ticketHall } from './demo-plan';
 import { portal } from './portal';
 import { raised } from './raised';
 import { onNeedles, twoPostBent } from './shores';
@@ -41,6 +41,7 @@ export function usedTraces(): Map<string, Trace[]> {
     raised('mastLift'),
     raised('hands'),
     quayFootbridge(),
+    linkSpan(),
     underBeam(),
     ticketHall(),
     edited((p) => onNeedles(p)),

@@ -1,4 +1,4 @@
-import { passengerCanopy, vehicleRamp } from '../../../tests/demo-plan';
+import { linkSpan, passengerCanopy, vehicleRamp } from '../../../tests/demo-plan';
 import { describe as words } from './describe';
 import { evaluate } from './evaluate';
 import type { Brace, Joint, Move, Pick, Plan, Support } from './schema';
@@ -48,6 +48,21 @@ describe.each([
       return notClear({ ...plan, moves: plan.moves.filter((one) => one !== gone) }).length === 0;
     });
     expect(silent).toEqual([]);
+  });
+});
+
+describe('the link span', () => {
+  test('is said whole: nothing stops, nothing is asked, its tip alone is near its limit', () => {
+    const { checks, counts } = evaluate(linkSpan(), TODAY);
+    expect(notClear(linkSpan())).toEqual([]);
+    expect(new Set(checks.filter(({ verdict }) => verdict === 'tight').map(({ id }) => id))).toEqual(new Set(['launch.tip']));
+    expect(counts.clear).toBeGreaterThan(180);
+  });
+  test('a move of any kind left out is told', () => {
+    const plan = linkSpan();
+    const silent = plan.moves.filter((gone) => notClear({ ...plan, moves: plan.moves.filter((one) => one !== gone) }).length === 0);
+    // It need not halt where nothing is joined on.
+    expect(silent.map(({ kind }) => kind)).toEqual(['launch.push']);
   });
 });
 

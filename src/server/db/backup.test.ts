@@ -60,14 +60,14 @@ test('killed in the middle, restored and compared: every job, revision and hash 
   for (const n of [1, 2, 3]) await save(n);
   const before = await everything();
   const file = join(data, 'a.dump');
-  expect(sh('backup.sh', file)).toMatch(/5 jobs with every revision/);
+  expect(sh('backup.sh', file)).toMatch(/6 jobs with every revision/);
   // Later saves and a lost table, then a kill.
   await save(4);
   await all('delete from revisions where job = (select id from jobs order by id desc limit 1)');
   process.kill(holder(), 'SIGKILL');
   sh('db.sh', 'start');
   expect(await everything()).not.toEqual(before);
-  expect(sh('restore.sh', file)).toMatch(/5 jobs are back/);
+  expect(sh('restore.sh', file)).toMatch(/6 jobs are back/);
   expect(await everything()).toEqual(before);
   // What was there before is kept beside it.
   const kept = new Client({ connectionString: url().replace(/keen_trestle$/, 'keen_trestle_before_restore') });
