@@ -218,7 +218,8 @@ function ArmFields({ arm, onArm }: { arm: Arm; onArm: (arm: Arm, field: string) 
 function NewRaise() {
   const plan = usePlan();
   const act = useAct();
-  const taken = new Set([...(plan.raises ?? []).map(({ load }) => load), ...plan.picks.map(({ piece }) => piece)]);
+  const pushed = (plan.launches ?? []).flatMap(({ pieces }) => pieces.map(({ piece }) => piece));
+  const taken = new Set([...(plan.raises ?? []).map(({ load }) => load), ...plan.picks.map(({ piece }) => piece), ...pushed]);
   const loads = [
     ...plan.survey.openings.filter(({ id, member }) => !taken.has(id) && member !== null).map(({ id }) => id),
     ...plan.structure.pieces.filter(({ id }) => !taken.has(id)).map(({ id }) => id),

@@ -31,6 +31,7 @@ const BAND = 5;
 const OUTSIDE_COST = 14;
 const LATER_SIDE_COST = 40;
 const SHIFTED_COST = 12;
+const BESIDE_COST = 24;
 const FURTHER_COST = 60;
 /** A label that may be left out is, when more than this of it would be written over. */
 const OVERWRITTEN = 0.12;
@@ -117,6 +118,8 @@ function placesAt(point: Vec, side: Side, width: number, height: number, gap: nu
   return [
     { box, cost: 0 },
     ...[-0.42, 0.42].map((by) => ({ box: slid(by), cost: SHIFTED_COST })),
+    // Wholly to one side of what stands under or over the point.
+    ...(flat ? [point.x + gap, point.x - gap - width].map((x) => ({ box: { ...box, x }, cost: BESIDE_COST })) : []),
     ...(flat && !near
       ? [0, -0.42, 0.42].flatMap((by) => [
           { box: further(slid(by)), cost: FURTHER_COST },

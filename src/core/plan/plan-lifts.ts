@@ -29,8 +29,8 @@ export const pickLike = (like: Pick, id: string, piece: string, length: number):
 };
 
 /** Pieces that no pick lifts yet, with their lengths. */
-export function unlifted({ picks, pieces, structure }: Plan): { id: string; mark: string; length: number }[] {
-  const lifted = new Set(picks.map((pick) => pick.piece));
+export function unlifted({ picks, pieces, structure, launches = [] }: Plan): { id: string; mark: string; length: number }[] {
+  const lifted = new Set([...picks.map((pick) => pick.piece), ...launches.flatMap((launch) => launch.pieces.map(({ piece }) => piece))]);
   const makes = new Map(structure.makes.map((one) => [one.id, one]));
   return [
     ...pieces.map(({ id, mark, length }) => ({ id, mark, length })),

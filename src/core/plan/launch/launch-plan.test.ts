@@ -41,10 +41,13 @@ const zone =
   (closed: NonNullable<Plan['site']['zones']>[number]['closed']): Edit =>
   (_, plan) =>
     void (plan.site.zones = [{ id: 'z', name: 'Goods track', kind: 'railway', at: { x: 15, y: 1 }, length: 40, width: 6, azimuthDeg: 90, closed }]);
-const lump: Edit = (_, { structure }) => {
-  structure.makes.push({ ...structuredClone(structure.makes[0]!), id: 'front', attachments: [{ id: 'w', what: 'winch', mass: 9000, at: 10 }] });
-  for (const piece of structure.pieces) if (piece.id.endsWith('-3')) piece.make = 'front';
-};
+const weighted =
+  (mass: number): Edit =>
+  (_, { structure }) => {
+    structure.makes.push({ ...structuredClone(structure.makes[0]!), id: 'front', attachments: [{ id: 'w', what: 'winch', mass, at: 10 }] });
+    for (const piece of structure.pieces) if (piece.id.endsWith('-3')) piece.make = 'front';
+  };
+const lump = weighted(9000);
 const standing =
   (height: number): Edit =>
   (_, plan) =>
@@ -105,6 +108,9 @@ describe('one fault each', () => {
     ['a nose of which nobody knows what it carries', 'launch.nose', 'missing', nose({ carries: null })],
     ['a nose too weak at its root', 'launch.nose', 'stop', nose({ carries: 150e3 })],
     ['a nose nobody has weighed', 'launch.said', 'missing', nose({ mass: null })],
+    ['a nose nobody knows the stiffness of', 'launch.said', 'missing', nose({ stiffness: null })],
+    ['weight behind that lies nobody knows where', 'launch.said', 'missing', set({ tail: { mass: 4000, at: null } })],
+    ['no word of how far', 'launch.said', 'missing', set({ travel: null })],
     ['no word of a nose', 'launch.said', 'missing', set({ nose: null })],
     ['no word of weight behind', 'launch.said', 'missing', set({ tail: null })],
     ['a direction its pieces do not lie in', 'launch.said', 'missing', set({ towardsDeg: 6 })],
@@ -177,6 +183,64 @@ describe('one fault each', () => {
   test('one piece in two launches is asked about', () => {
     const plan = pushed((launch, p) => void p.launches!.push({ ...structuredClone(launch), id: 'again', rollers: [] }));
     expect(worst(plan, 'launch.twice')).toEqual(['missing']);
+  });
+});
+
+describe('where things lie along it', () => {
+  test('a piece drawn the other way about carries what is fixed to it at the same place', () => {
+    const turned = (on: boolean) =>
+      pushed((_, p) => {
+        weighted(600)(_, p);
+        const front = p.structure.makes.at(-1)!;
+        front.attachments[0]!.at = 3;
+        if (!on) return;
+        front.attachments[0]!.at = front.length - 3;
+        for (const piece of p.structure.pieces) if (piece.id.endsWith('-3')) [piece.from, piece.to] = [piece.to, piece.from];
+      });
+    const figures = (plan: Plan) => [of(plan, 'launch.factor')[0]!, of(plan, 'launch.roller')[3]!].map(({ demand }) => demand!.toFixed(3));
+    expect(figures(turned(true))).toEqual(figures(turned(false)));
+    expect(figures(turned(false))).not.toEqual(figures(pushed(weighted(600))));
+  });
+
+  test('a roller above the line of the launch carries more than one on it, and its neighbours less', () => {
+    const loads = (plan: Plan) => {
+      const found = alongLaunch(plan, plan.launches![0]!, rulesOf('eu-ls', {}), 1);
+      return found instanceof Missing ? [] : found[0]!.places[3]!.loads!;
+    };
+    const [high, even] = [loads(pushed(roller(1, { off: 0.01 }))), loads(pushed())];
+    expect(high[1]).toBeGreaterThan(even[1]! + 5e3);
+    expect(high[0]).toBeLessThan(even[0]!);
+    expect(high[2]).toBeLessThan(even[2]!);
+    expect(of(pushed(roller(1, { off: 0.01 })), 'launch.roller')[1]!.demand).not.toBe(of(pushed(), 'launch.roller')[1]!.demand);
+  });
+
+  test('no splice feels more than the pieces it joins', () => {
+    for (const plan of [pushed(), pushed(weighted(700)), pushed(nose({ mass: 2600 }))])
+      for (const row of of(plan, 'launch.splice')) {
+        const joint = plan.structure.joints.find(({ id }) => id === row.about.id)!;
+        const id = row.about.part === 'moment' ? 'launch.bending' : 'launch.shear';
+        for (const { piece } of [joint.a, joint.b]) {
+          const felt = of(plan, id).find(({ about }) => about.id === piece)!;
+          expect(row.demand!).toBeLessThanOrEqual(felt.demand! * 1.0001);
+        }
+      }
+  });
+
+  test('lines tied to each other stand in the gale that would roll one alone', () => {
+    const gale: Edit = (_, p) => void (p.site.standingGust = 38);
+    expect(of(pushed(gale), 'launch.roll').map(({ verdict }) => verdict)).toEqual(['clear', 'clear']);
+    // Struts that stop it sideways alone do not keep it from rolling.
+    const struts: Edit = (l, p) => (gale(l, p), p.structure.braces.forEach((one) => (one.stops = 'sideways')));
+    expect(worst(pushed(struts), 'launch.roll')).toEqual(['stop', 'stop']);
+    // Nor does what is fixed only once it is on its way.
+    const lateFrames: Edit = (l, p) => {
+      gale(l, p);
+      p.moves = [
+        ...p.moves.filter(({ kind }) => kind !== 'brace.fix' && kind !== 'launch.lower'),
+        ...p.moves.filter(({ kind }) => kind === 'brace.fix' || kind === 'launch.lower').reverse(),
+      ];
+    };
+    expect(worst(pushed(lateFrames), 'launch.roll')).toEqual(['stop', 'stop']);
   });
 });
 
