@@ -37,6 +37,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
     pull: { what: 'two winches on anchor blocks', carries: 250e3 },
     brake: { what: 'a winch on an anchor block', carries: 60e3 },
     over: 0.6,
+    gust: 12,
     step: 0.04,
     packing: 0.05,
     jacks: 600e3,
@@ -76,6 +77,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
   for (const move of plan.moves) if (move.kind === 'joint.make') Object.assign(move, { bolts: 48, tight: true, fit: 'drawn' });
   plan.site.standingGust = 20;
   plan.site.forecastGust = 8;
+  plan.people.caller = 'R. Adeyemi';
   plan.site.walked = { by: 'A. Reed', on: '2026-11-02' };
   edit(launch, plan);
   return plan;

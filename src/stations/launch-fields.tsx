@@ -50,6 +50,7 @@ function LaunchFields({ launch }: { launch: Launch }) {
         {words('Worked out by', launch.by, (by) => edit({ by }, 'by'), { placeholder: 'nobody yet' })}
         {open('Pushed towards, in plan', 'angle', launch.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}
         {open('Pushed in all', 'length', launch.travel, (travel) => edit({ travel }, 'travel'))}
+        {open('Not pushed in gusts of', 'speed', launch.gust, (gust) => edit({ gust }, 'gust'))}
         {open('Slope of the launch, uphill', 'angle', launch.slopeDeg, (slopeDeg) => edit({ slopeDeg }, 'slope'))}
         {open('Friction of the rollers', 'factor', launch.friction, (friction) => edit({ friction }, 'friction'))}
         {open('Yard behind, long', 'length', launch.room, (room) => edit({ room }, 'room'))}

@@ -236,7 +236,7 @@ export function walkDown(
     }
     shares(source, below);
     put(name, load, question, below);
-    if (prefix === 'path') checks.push(...below.flatMap((one) => standsOddly(place('foot', source, contactPressure), source, links.get(one.link))));
+    if (prefix !== 'shorePath') checks.push(...below.flatMap((one) => standsOddly(place('foot', source, contactPressure), source, links.get(one.link))));
   }
 
   for (const link of inOrder(plan.links)) {

@@ -21,10 +21,10 @@ export function powerLineChecks(context: Context, picked: PickContext): Check[] 
   return context.plan.site.powerLines.flatMap((line) => lineChecks(context, picked, line));
 }
 
-/** Where no line is drawn, somebody has looked for one before a crane is set: an empty list says nothing. */
+/** Where no line is drawn, somebody has looked for one before a crane is set or a girder pushed out: an empty list says nothing. */
 export function lookedForChecks({ plan, today, rules }: Context): Check[] {
   const { powerLines, walked } = plan.site;
-  if (powerLines.length > 0 || plan.picks.length === 0) return [];
+  if (powerLines.length > 0 || plan.picks.length + (plan.launches ?? []).length === 0) return [];
   const table = rules.id === 'eu-ls' ? powerLineEu : cranePowerLine;
   const place: Place = {
     id: 'site.walked',

@@ -64,6 +64,11 @@ function feet(plan: Plan): Check[] {
   look(plan.links, 'link', 'measure');
   look(structure.supports, 'support', 'measure');
   look(allShores(plan), 'shore', 'shores');
+  look(
+    (plan.launches ?? []).flatMap(({ rollers }) => rollers),
+    'roller',
+    'picks',
+  );
   return checks;
 }
 

@@ -83,8 +83,9 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
 
 /** One person calls the crane, and everybody knows who. */
 export function callerChecks({ plan }: Context): Check[] {
-  if (plan.picks.length === 0) return [];
-  return [...operatorCheck(plan), ...callerCheck(plan)];
+  if (plan.picks.length + (plan.launches ?? []).length === 0) return [];
+  // What is pushed has nobody in a cab, and one caller all the same.
+  return [...(plan.picks.length > 0 ? operatorCheck(plan) : []), ...callerCheck(plan)];
 }
 
 /** Who sits in the crane: a person, by name. */
@@ -106,20 +107,21 @@ const OPERATOR = '29 CFR 1926.1427, from memory: operators are trained and certi
 function callerCheck(plan: Context['plan']): Check[] {
   const place: Place = { id: 'lift.caller', ...on('job', { id: 'caller' }, 'One caller'), station: 'runSheet', move: null, calc: 'record', source: CALLER };
   const caller = plan.people.caller.trim();
+  const called = plan.picks.length > 0 ? 'the crane' : 'the launch';
   if (!namesPerson(caller))
     return [
       missingCheck(
         place,
         'count',
         caller
-          ? `“${caller}” is nobody’s name. Who calls the crane? One person, and everybody knows who.`
-          : 'Who calls the crane? One person, and everybody knows who.',
+          ? `“${caller}” is nobody’s name. Who calls ${called}? One person, and everybody knows who.`
+          : `Who calls ${called}? One person, and everybody knows who.`,
       ),
     ];
   const row = ratioCheck(
     place,
     { demand: 0, capacity: 1, quantity: 'count', caution: null },
-    told(phrase`${caller} calls the crane; anybody may call stop.`),
+    told(phrase`${caller} calls ${called}; anybody may call stop.`),
     [],
   );
   return [{ ...row, demand: null, capacity: null, ratio: null }];

@@ -11,9 +11,12 @@ import { namesPerson, saysSomething } from '../records';
 import { braceAt } from '../structure/moment';
 import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { groundOf, type LaunchGround } from './ground';
-import { pushedOf, sweepOf, type Pushed, type PushedLine, type SweptLine } from './pushed';
+import { onAt, pushedOf, sweepOf, tipAt, type Pushed, type PushedLine, type SweptLine } from './pushed';
 import { loweringChecks } from './lowering';
 import { steelChecks } from './steel';
+
+/** A push that ends nearer than this to where the tip comes to a roller halts there [m]. */
+const HALT = 0.25;
 
 /** Every launch: whether it tips, what its rollers carry and its steel feels at every place, what pulls and what holds it, where it ends. */
 export function launchChecks(context: Context): Check[] {
@@ -30,7 +33,10 @@ export function launchChecks(context: Context): Check[] {
             ...roomChecks(ground, pushed),
             ...overChecks(ground, pushed),
             ...rollChecks(ground, pushed, swept),
+            ...joinedChecks(ground, pushed),
+            ...haltChecks(ground, pushed),
           ]),
+      ...windChecks(ground),
       ...haulChecks(ground, swept),
       ...loweringChecks(ground, pushed, swept),
       ...movesChecks(ground),
@@ -160,6 +166,21 @@ function rollerChecks({ context, launch, atRoller, moveAt, working }: LaunchGrou
   });
 }
 
+/** The gust at which it is not pushed, against what is forecast for the shift. */
+function windChecks({ context, launch, name, at, ask }: LaunchGround): Check[] {
+  const { forecastGust } = context.plan.site;
+  if (launch.gust === null) return [ask('launch.wind', 'speed', `At what gust is ${name} not pushed? Ask who worked it out.`)];
+  if (forecastGust === null) return [ask('launch.wind', 'speed', `What gusts are forecast for the shift in which ${name} is pushed?`)];
+  return [
+    ratioCheck(
+      at('launch.wind', sourced('The gust its designer gives, against the forecast for the shift', context.rules, 'contactCaution')),
+      { demand: forecastGust, capacity: launch.gust, quantity: 'speed', caution: context.rules.value('contactCaution') },
+      told(phrase`Gusts of ${q(forecastGust, 'speed')} are forecast; ${name} is not pushed in ${q(launch.gust, 'speed')}.`),
+      [],
+    ),
+  ];
+}
+
 /** Room behind for all of it where it is built, and for each piece where it is joined on. */
 function roomChecks({ launch, name, at, ask }: LaunchGround, { lines, travel }: Pushed): Check[] {
   const needed = Math.max(...lines.flatMap(({ parts }) => parts.map(({ rear, joined }) => travel - joined - rear)));
@@ -256,6 +277,49 @@ function rollChecks({ context, launch, name, at, ask, moveAt }: LaunchGround, pu
         ),
         traces,
       ),
+    ];
+  });
+}
+
+/** What is pushed end to end is spliced. */
+function joinedChecks({ context, name, at }: LaunchGround, { lines }: Pushed): Check[] {
+  const { joints } = context.plan.structure;
+  return lines.flatMap(({ parts }) =>
+    parts.slice(1).flatMap((part, i): Check[] => {
+      const [a, b] = [parts[i]!.settled.beam, part.settled.beam];
+      const spliced = joints.some((one) => one.kind === 'splice' && [one.a.piece, one.b.piece].includes(a.id) && [one.a.piece, one.b.piece].includes(b.id));
+      const place = at('launch.joined', 'Common practice: what is pushed end to end is spliced', b.id);
+      return spliced ? [] : [flatStop(place, 'count', told([`${a.mark} and ${b.mark} are pushed end to end in ${name}, and no splice joins them.`]), [])];
+    }),
+  );
+}
+
+/** Where the tip comes to a roller it is taken up, and what the rollers carry changes: there it halts. */
+function haltChecks({ context, launch, name, at }: LaunchGround, pushed: Pushed): Check[] {
+  let from = 0;
+  return context.plan.moves.flatMap((move): Check[] => {
+    if (move.kind !== 'launch.push' || move.launch !== launch.id) return [];
+    const [begin, end] = [from, move.to];
+    from = move.to;
+    const passed = pushed.rollers.flatMap(({ id, x }) =>
+      pushed.lines.flatMap((line) => {
+        const on = onAt(line, begin);
+        if (on.length === 0) return [];
+        const travel = x - tipAt(pushed, on, 0);
+        return travel > begin + HALT && travel < end - HALT ? [{ roller: launch.rollers.find((one) => one.id === id)!, travel }] : [];
+      }),
+    );
+    const [first] = passed.sort((a, b) => a.travel - b.travel);
+    if (!first) return [];
+    const place = at('launch.halt', 'Common practice: it halts where its tip comes to a roller; drift, tip and loads are read there', move.id, move.id);
+    return [
+      {
+        ...said(
+          place,
+          phrase`${name} is pushed past ${q(first.travel, 'length')} without a halt, where its tip comes to ${first.roller.name}: make a push that ends there.`,
+        ),
+        verdict: 'tight',
+      },
     ];
   });
 }

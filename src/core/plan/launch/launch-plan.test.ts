@@ -1,10 +1,15 @@
 import { pushed } from '../../../../tests/pushed';
+import { standingAt } from '../bodies';
+import { applyCommand } from '../commands/apply';
+import type { Command, CommandArguments, CommandName } from '../commands/table';
 import { evaluate } from '../evaluate';
 import { afresh } from '../keep';
 import { openPlan } from '../open';
+import { newPick } from '../plan-lifts';
 import { replay } from '../replay';
 import { rulesOf } from '../../rules/rule-sets';
 import type { Launch, Move, Plan } from '../schema';
+import { settle } from '../settle';
 import { beamAt, launchAt } from '../structure/moment';
 import { alongLaunch } from './along';
 import { Missing } from '../missing';
@@ -12,6 +17,11 @@ import { rollingPose } from './pose';
 import { pushable } from './pushable';
 
 const TODAY = '2026-11-29';
+function after<N extends CommandName>(plan: Plan, name: N, args: CommandArguments[N]): Plan {
+  const done = applyCommand(plan, { name, args } as Command);
+  if (!done.ok) throw new Error(done.faults[0]?.error);
+  return done.plan;
+}
 const rowsOf = (plan: Plan) => evaluate(plan, TODAY).checks;
 const of = (plan: Plan, id: string) => rowsOf(plan).filter((check) => check.id === id);
 const worst = (plan: Plan, id: string): string[] =>
@@ -158,6 +168,28 @@ describe('one fault each', () => {
     ['steps longer than its packing allows', 'launch.lower', 'missing', set({ step: 0.08 })],
     ['no word of a step', 'launch.lower', 'missing', set({ step: null })],
     ['jacks too weak', 'launch.lower', 'stop', set({ jacks: 80e3 })],
+    ['gusts near those it is not pushed in', 'launch.wind', 'tight', (_, p) => void (p.site.forecastGust = 11.5)],
+    ['gusts it is not pushed in', 'launch.wind', 'stop', (_, p) => void (p.site.forecastGust = 12)],
+    ['no gust at which it stops', 'launch.wind', 'missing', set({ gust: null })],
+    ['no forecast', 'launch.wind', 'missing', (_, p) => void (p.site.forecastGust = null)],
+    ['two pieces that no splice joins', 'launch.joined', 'stop', (_, p) => void (p.structure.joints[1]!.kind = 'seat')],
+    ['a push that does not halt at a roller', 'launch.halt', 'tight', moves((list) => list.filter((move) => !(move.kind === 'launch.push' && move.to < 20)))],
+    ['a nose stiffer than its girder', 'launch.nose', 'missing', nose({ stiffness: 3e9 })],
+    ['nobody who calls', 'lift.caller', 'missing', (_, p) => void (p.people.caller = '')],
+    ['nobody who looked for power lines', 'site.walked', 'missing', (_, p) => void (p.site.walked = null)],
+    [
+      'one foot twice under a roller',
+      'said.twice',
+      'missing',
+      roller(0, {
+        standsOn: [
+          { link: 'ground', share: 0.5 },
+          { link: 'ground', share: 0.5 },
+        ],
+      }),
+    ],
+    ['a roller on the soil itself', 'launchPath.foot', 'missing', (_, p) => void (p.links[1]!.kind = 'soil')],
+    ['a railway under the nose alone', 'launch.over', 'stop', (l, p) => (zone(null)(l, p), void (p.site.zones![0]!.at.x = 45))],
     ['nobody who answers for it', 'launch.by', 'missing', set({ by: 'engineer' })],
     ['nothing that lays its pieces on the rollers', 'launch.laid', 'missing', set({ laid: null })],
     ['a roller that stands on nothing', 'launchPath.gap', 'missing', roller(0, { standsOn: [] })],
@@ -244,33 +276,137 @@ describe('where things lie along it', () => {
   });
 });
 
+describe('by its rules', () => {
+  const ruled = (thresholds: Record<string, number>, edit: Edit = () => {}) => pushed((l, p) => (edit(l, p), void (p.job.thresholds = thresholds)));
+  const demand = (plan: Plan, id: string, n = 0) => of(plan, id)[n]!.demand!;
+
+  test('rollers off their levels press, carry and go down to ground by as much more', () => {
+    const [once, twice] = [ruled({ rollerSpread: 1.2 }), ruled({ rollerSpread: 2.4 })];
+    for (const id of ['launch.roller', 'launch.web', 'launchPath.link']) expect(demand(twice, id) / demand(once, id)).toBeCloseTo(2, 6);
+    const jacks = (plan: Plan) => of(plan, 'launch.lower').find(({ about }) => about.part === 'jacks')!.demand!;
+    expect(jacks(twice) / jacks(once)).toBeCloseTo(2, 6);
+  });
+
+  test('held back: no less than its share of the weight, and what runs downhill where that is more', () => {
+    const weight = demand(ruled({ breakaway: 1 }), 'launch.pull') / 0.05;
+    expect(demand(ruled({ brakeLeast: 0.02 }), 'launch.brake')).toBeCloseTo(0.02 * weight, 3);
+    const slope = set({ slopeDeg: -3 });
+    expect(demand(ruled({ brakeLeast: 0.02 }, slope), 'launch.brake')).toBeCloseTo(weight * Math.sin((3 * Math.PI) / 180), 3);
+    expect(demand(ruled({ breakaway: 3 }), 'launch.pull')).toBeCloseTo(0.15 * weight, 3);
+  });
+
+  test('of what is said and what the cross-frames leave free the longer governs; what is fixed on the way holds nothing before', () => {
+    const capacity = (plan: Plan) => of(plan, 'launch.bending')[0]!.capacity!;
+    expect(capacity(pushed(set({ free: 4 })))).toBe(capacity(pushed(set({ free: null }))));
+    expect(capacity(pushed(set({ free: 15 })))).toBeLessThan(capacity(pushed()));
+    const late = pushed((l, p) => {
+      set({ free: null })(l, p);
+      const middle = p.moves.findIndex((move) => move.kind === 'brace.fix' && move.brace === 'frame3-1');
+      const [frame] = p.moves.splice(middle, 1);
+      p.moves.splice(at(p.moves, 'launch.push') + 1, 0, frame!);
+    });
+    expect(capacity(late)).toBe(capacity(pushed(set({ free: 15 }))));
+  });
+});
+
+describe('with what is around it', () => {
+  test('its rollers are followed through what they stand on down to ground', () => {
+    const plan = pushed((l, p) => {
+      p.links.push({
+        id: 'pad',
+        name: 'Pad',
+        kind: 'pad',
+        storey: 0,
+        own: 1000,
+        capacity: 3e6,
+        foot: null,
+        ground: false,
+        standsOn: [{ link: 'ground', share: 1 }],
+      });
+      for (const one of l.rollers.slice(0, 2)) one.standsOn = [{ link: 'pad', share: 1 }];
+    });
+    const onto = (id: string, one: Plan) => of(one, 'launchPath.link').find(({ about }) => about.id === id)!.demand!;
+    expect(onto('ground', plan)).toBeCloseTo(onto('ground', pushed()) + 1000, 3);
+    expect(onto('pad', plan)).toBeCloseTo(onto('ground', pushed()) + 1000, 3);
+    const sum = of(pushed(), 'launch.roller')
+      .slice(0, 2)
+      .reduce((all, { demand }) => all + demand!, 0);
+    // Two lines on each.
+    expect(onto('ground', pushed())).toBeCloseTo(2 * sum, 0);
+  });
+
+  test('once lowered it stands in the way of what a crane lifts past it', () => {
+    const plan = pushed((_, p) => {
+      p.structure.pieces.push({ ...structuredClone(p.structure.pieces[0]!), id: 'extra', mark: 'X', from: { x: 0, y: 9, z: 6 }, to: { x: 10, y: 9, z: 6 } });
+      p.moves.push({ id: 'hx', kind: 'piece.hang', beam: 'extra', by: 'mobile crane', pick: 'kx' });
+      p.picks.push({ ...newPick('kx', 'extra', 's', 10) });
+    });
+    const set = (one: Plan) => standingAt(settle(one), rulesOf('eu-ls', {}), one.picks[0]!).map(({ id }) => id);
+    expect(set(plan)).toEqual(['g1-1', 'g1-2', 'g1-3', 'g2-1', 'g2-2', 'g2-3']);
+    const before = { ...plan, moves: plan.moves.filter(({ kind }) => kind !== 'launch.lower') };
+    expect(set(before)).toEqual([]);
+  });
+
+  test('a piece taken out of the job is pushed no more, and a link that went carries nothing', () => {
+    const taken = after(pushed(), 'removeFrom', { list: 'beams', id: 'g1-2' });
+    expect(taken.launches![0]!.pieces.map(({ piece }) => piece)).toEqual(['g1-1', 'g1-3', 'g2-1', 'g2-2', 'g2-3']);
+    expect(openPlan(structuredClone(taken))).toMatchObject({ ok: true });
+    const loose = after(pushed(), 'removeFrom', { list: 'links', id: 'pier' });
+    expect(openPlan(structuredClone(loose))).toMatchObject({ ok: true });
+    expect(loose.launches![0]!.rollers[2]!.standsOn).toEqual([]);
+    expect(loose.structure.supports[0]!.standsOn).toEqual([]);
+    const none = after(pushed(), 'removeFrom', { list: 'launches', id: 'launch1' });
+    expect(none.moves.some((move) => 'launch' in move)).toBe(false);
+    expect(openPlan(structuredClone(none))).toMatchObject({ ok: true });
+  });
+});
+
 describe('its moves', () => {
   test.each<[string, string, Edit]>([
     [
       'pushed before it is built',
-      'launch.build',
+      'is built on its rollers',
       (l, p) => moves((list) => [...list.filter(({ kind }) => kind !== 'launch.build'), ...list.filter(({ kind }) => kind === 'launch.build')])(l, p),
     ],
-    ['lowered before the stops are on', 'launch.stop', moves((list) => [...list.filter(({ kind }) => kind !== 'launch.stop'), list[at(list, 'launch.stop')]!])],
+    [
+      'lowered before the stops are on',
+      'the side stops of Launch are on',
+      moves((list) => [...list.filter(({ kind }) => kind !== 'launch.stop'), list[at(list, 'launch.stop')]!]),
+    ],
     [
       'stops on before it has come all the way',
-      'push',
+      'has come all of its 30.5 m',
       moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to > 20 ? { ...move, to: 25 } : move))),
     ],
-    ['pushed with splices half filled', 'splice', moves((list) => list.map((move) => (move.kind === 'joint.make' ? { ...move, bolts: 20 } : move)))],
-    ['pushed past where a piece is joined on', 'halt', (l) => l.pieces.forEach((one, n) => n % 3 === 0 && (one.joined = 6))],
-    ['pushed back', 'back', moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to < 20 ? { ...move, to: 30.5 } : move)))],
-    ['pushed further than it goes', 'far', moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to > 20 ? { ...move, to: 33 } : move)))],
-    ['lowered with a seat that is not ready', 'seat', moves((list) => list.filter((_, n) => n !== 0))],
-    ['lowered twice', 'twice', moves((list) => [...list, { ...list[at(list, 'launch.lower')]!, id: 'again' }])],
-    ['built twice', 'twice', moves((list) => [...list.slice(0, 6), { ...list[at(list, 'launch.build')]!, id: 'again' }, ...list.slice(6)])],
+    [
+      'pushed with splices half filled',
+      'is filled and tight',
+      moves((list) => list.map((move) => (move.kind === 'joint.make' ? { ...move, bolts: 20 } : move))),
+    ],
+    ['pushed past where a piece is joined on', 'halts at 6 m', (l) => l.pieces.forEach((one, n) => n % 3 === 0 && (one.joined = 6))],
+    [
+      'pushed back',
+      'has not come as far as',
+      moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to < 20 ? { ...move, to: 30.5 } : move))),
+    ],
+    [
+      'pushed further than it goes',
+      'pushed no further than its 30.5 m',
+      moves((list) => list.map((move) => (move.kind === 'launch.push' && move.to > 20 ? { ...move, to: 33 } : move))),
+    ],
+    ['lowered with a seat that is not ready', 'Pier 1, line 1 is ready', moves((list) => list.filter((_, n) => n !== 0))],
+    ['lowered twice', 'Launch is not lowered yet', moves((list) => [...list, { ...list[at(list, 'launch.lower')]!, id: 'again' }])],
+    ['built twice', 'Launch is not built yet', moves((list) => [...list.slice(0, 6), { ...list[at(list, 'launch.build')]!, id: 'again' }, ...list.slice(6)])],
     [
       'a piece of it hung by a crane as well',
-      'hung',
+      'G1.2 is still to come',
       moves((list) => [...list, { id: 'h', kind: 'piece.hang', beam: 'g1-2', by: 'mobile crane', checkedBy: 'L. Marsh' }]),
     ],
-  ])('%s: a stop', (_, __, edit) => {
-    expect(worst(pushed(edit), 'move.order')).toContain('stop');
+  ])('%s: a stop', (_, why, edit) => {
+    const plan = pushed(edit);
+    expect(worst(plan, 'move.order')).toContain('stop');
+    const lacking = replay(plan).steps.flatMap(({ needs }) => needs.flatMap(({ what, done }) => (done ? [] : [what])));
+    expect(lacking.join('; ')).toContain(why);
   });
 
   test.each<[string, Edit]>([
@@ -290,7 +426,7 @@ describe('its moves', () => {
     expect(beamAt(after('launch.push'), 'g1-1').where).toBe('rolling');
     expect(launchAt(after('launch.push'), 'launch1')).toMatchObject({ travel: 12, stopped: false });
     expect(beamAt(after('launch.lower'), 'g2-3')).toMatchObject({ where: 'set', kept: 0 });
-    expect(of(plan, 'support.load').every(({ move }) => move === plan.moves.at(-1)!.id)).toBe(true);
+    expect(of(plan, 'support.load').map(({ move }) => move)).toEqual(Array.from({ length: 4 }, () => plan.moves.at(-1)!.id));
   });
 
   test('built in stages: what is joined on behind is not there before, and takes less of the yard', () => {

@@ -13,7 +13,6 @@ export function loweringChecks(ground: LaunchGround, pushed: Pushed | Missing, s
   const { rules } = context;
   const { over, step, packing, jacks } = launch;
   if (over === null) return [ask('launch.lower', 'length', `How far is ${name} lowered from its rollers onto its supports?`)];
-  if (over === 0) return [];
   const checks: Check[] = [];
   const place = (id: string, part?: string) => {
     const lower = context.plan.moves.find((move) => move.kind === 'launch.lower' && move.launch === launch.id)?.id;

@@ -174,6 +174,17 @@ function spliceChecks({ context, at, moveAt, working }: LaunchGround, { joint, b
 function noseCheck({ context, launch, at, ask, moveAt, working }: LaunchGround, { nose: there }: Pushed, { line, nose }: SweptLine): Check[] {
   if (!there || !nose) return [];
   const { rules } = context;
+  const girder = Math.max(...line.parts.map(({ settled: { section } }) => (section instanceof Missing ? 0 : section.iStrong * rules.steel.modulus)));
+  if (there.stiffness > girder)
+    return [
+      {
+        ...ask('launch.nose', 'stiffness', '', line.id),
+        demand: there.stiffness,
+        finding: told(
+          phrase`The nose of ${line.mark} is said to be stiffer (${q(there.stiffness, 'stiffness')}) than the girder behind it (${q(girder, 'stiffness')}). Which is right?`,
+        ),
+      },
+    ];
   const carries = launch.nose?.carries ?? null;
   if (carries === null) return [ask('launch.nose', 'moment', `What moment do the nose of ${line.mark} and its joint carry? Ask who designed it.`, line.id)];
   return [
