@@ -21,7 +21,7 @@ const bar = [
 const block = at('gear', 'Hook block weighs');
 const placeOfLine = at('gear', 'Voltage', 'One end, east', 'One end, north', 'Other end, east', 'Other end, north', 'Height of the lowest wire');
 
-/** By check, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
+/** By check, or by check and part, the fields it may be waiting for, in the order they are tried: the first that is empty is the one. */
 export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.chart': [...rigging, ...at('picks', ...bar, ...turned, 'Its slings and shackles weigh', 'Boom of the second crane'), ...block],
   'lift.wind': [...at('gear', 'Chart is good up to gusts of', 'Gusts forecast'), ...rigging, ...block],
@@ -78,18 +78,15 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'raise.postFoot': at('picks', 'Post and arm weigh', 'Under its foot may stand'),
   'raise.slides': at('picks', 'From rest to rest', 'Friction on the rests'),
   'raise.rung': at('picks', 'A rest may carry'),
-  'launch.said': at(
-    'picks',
-    'Pushed towards, in plan',
-    'Pushed in all',
-    'Nose is long',
-    'Nose weighs, each line',
-    'Nose stiffness, EI',
-    'Weight on its rear end',
-    'That lies from the rear end',
-    'Ahead of its rear end, at last',
-    'Above the line of the launch',
-  ),
+  'launch.said/towards': at('picks', 'Pushed towards, in plan'),
+  'launch.said/travel': at('picks', 'Pushed in all'),
+  'launch.said/nose': at('picks', 'Nose is long'),
+  'launch.said/noseMass': at('picks', 'Nose weighs, each line'),
+  'launch.said/noseStiffness': at('picks', 'Nose stiffness, EI'),
+  'launch.said/tail': at('picks', 'Weight on its rear end'),
+  'launch.said/tailAt': at('picks', 'That lies from the rear end'),
+  'launch.said/x': at('picks', 'Ahead of its rear end, at last'),
+  'launch.said/off': at('picks', 'Above the line of the launch'),
   'launch.guides': at('picks', 'Guides it sideways'),
   'launch.tip': at('picks', 'Tip stands up, or is jacked, by'),
   'launch.roller': at('picks', 'Roller may carry'),
@@ -99,7 +96,9 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'launch.nose': at('picks', 'Nose and its joint carry'),
   'launch.splice': at('steel', 'Moment it may carry', 'Shear it may carry'),
   'launch.roll': [...at('picks', 'Wide across the load'), ...at('gear', 'Gust on standing steel')],
-  'launch.pull': at('picks', 'Friction of the rollers', 'Slope of the launch, uphill', 'Pulled by, anchored to', 'That pulls up to'),
+  'launch.pull/friction': at('picks', 'Friction of the rollers'),
+  'launch.pull/slope': at('picks', 'Slope of the launch, uphill'),
+  'launch.pull': at('picks', 'Pulled by, anchored to', 'That pulls up to'),
   'launch.brake': at('picks', 'Held back by, anchored to', 'That holds up to'),
   'launch.lower': at('picks', 'Underside over its seats', 'Lowered in one go', 'Packing lies under it within', 'Jacks at one support carry'),
   'launch.by': at('picks', 'Worked out by'),
@@ -154,4 +153,5 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'shore.register': at('shores', 'Designed by', 'Checked by', 'Inspected every', 'Last inspected'),
 };
 
-export const fieldsOf = (check: Check): readonly WantedField[] => byCheck[check.id] ?? [];
+/** The fields of a check, or of the part of a thing it asks about. */
+export const fieldsOf = ({ id, about }: Check): readonly WantedField[] => byCheck[`${id}/${about.part}`] ?? byCheck[id] ?? [];

@@ -4,14 +4,14 @@ import { pullOf } from '../../launch/sweep';
 import { launchSweep } from '../../launch/sweep.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import type { Check } from '../check';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
 import { overZone, said } from '../evaluate/zones';
 import { Missing } from '../missing';
 import { namesPerson, saysSomething } from '../records';
 import { braceAt } from '../structure/moment';
 import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { groundOf, type LaunchGround } from './ground';
-import { onAt, pushedOf, sweepOf, tipAt, type Pushed, type PushedLine, type SweptLine } from './pushed';
+import { onAt, pushedOf, sweepOf, tipAt, Unsaid, type Pushed, type PushedLine, type SweptLine } from './pushed';
 import { loweringChecks } from './lowering';
 import { steelChecks } from './steel';
 
@@ -23,10 +23,10 @@ export function launchChecks(context: Context): Check[] {
   return (context.plan.launches ?? []).flatMap((launch) => {
     const ground = groundOf(context, launch);
     const pushed = pushedOf(context.plan, launch, context.rules);
-    const swept = pushed instanceof Missing ? [] : pushed.lines.map((line) => sweepOf(context.plan, pushed, line, context.rules));
+    const swept = pushed instanceof Unsaid ? [] : pushed.lines.map((line) => sweepOf(context.plan, pushed, line, context.rules));
     return [
-      ...(pushed instanceof Missing
-        ? pushed.questions.map((question, i) => ground.ask('launch.said', 'length', question, String(i)))
+      ...(pushed instanceof Unsaid
+        ? askedChecks(ground, pushed)
         : [
             ...swept.flatMap((one) => factorChecks(ground, one)),
             ...(swept.some(({ falls }) => falls !== null) ? [] : sweptChecks(ground, pushed, swept)),
@@ -43,6 +43,16 @@ export function launchChecks(context: Context): Check[] {
     ];
   });
 }
+
+/** A row for each thing that is still to be said, of the roller it is of. */
+const askedChecks = ({ launch, ask }: LaunchGround, { items }: Unsaid): Check[] =>
+  items.map(({ of, roller, question }, i) => {
+    const row = ask('launch.said', of === 'off' || of === 'tailAt' || of === 'x' ? 'length' : 'count', question, of);
+    const one = launch.rollers.find(({ id }) => id === roller);
+    if (one) return { ...row, ...on('roller', one, one.name, of) };
+    // Of several pieces each is asked about by itself.
+    return items.findIndex((other) => other.of === of) === i ? row : { ...row, about: { ...row.about, part: `${of} ${i}` } };
+  });
 
 /** Of what stands all the way: what guides it, takes up its tip and carries it, and what its steel feels. */
 const sweptChecks = (ground: LaunchGround, pushed: Pushed, swept: readonly SweptLine[]): Check[] => [

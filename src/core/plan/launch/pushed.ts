@@ -47,36 +47,54 @@ export interface Pushed {
   end: { x: number; y: number };
 }
 
+/** What is still to be said before a launch can be worked out: each question with what it is of. */
+export interface StillAsked {
+  /** which figure of it */
+  of: 'pieces' | 'towards' | 'travel' | 'nose' | 'noseMass' | 'noseStiffness' | 'tail' | 'tailAt' | 'rollers' | 'x' | 'off' | 'joined' | 'steel' | 'place';
+  /** the roller, where it is of one */
+  roller?: string;
+  question: string;
+}
+
+/** A launch that cannot be worked out yet. */
+export class Unsaid extends Missing {
+  constructor(readonly items: readonly StillAsked[]) {
+    super(...items.map(({ question }) => question));
+  }
+}
+
 /** The launch as it can be worked out, or everything that is still to be said for that. */
-export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Missing {
+export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Unsaid {
   const beams = settleBeams(plan, rules);
   const name = launch.name || 'the launch';
-  const asked: string[] = [];
-  const ask = (missing: boolean, question: string) => void (missing && asked.push(question));
-  ask(launch.pieces.length === 0, `Which pieces are pushed in ${name}?`);
-  ask(launch.towardsDeg === null, `Which way is ${name} pushed, in plan?`);
-  ask(launch.travel === null, `How far is ${name} pushed in all?`);
+  const asked: StillAsked[] = [];
+  const ask = (missing: boolean, of: StillAsked['of'], question: string, roller?: string) =>
+    void (missing && asked.push({ of, question, ...(roller === undefined ? {} : { roller }) }));
+  const unlike = (of: StillAsked['of'], question: string) => new Unsaid([{ of, question }]);
+  ask(launch.pieces.length === 0, 'pieces', `Which pieces are pushed in ${name}?`);
+  ask(launch.towardsDeg === null, 'towards', `Which way is ${name} pushed, in plan?`);
+  ask(launch.travel === null, 'travel', `How far is ${name} pushed in all?`);
   const { nose, tail } = launch;
-  ask(nose === null, `Has ${name} a launching nose, and how long is it? 0: none.`);
+  ask(nose === null, 'nose', `Has ${name} a launching nose, and how long is it? 0: none.`);
   if (nose && nose.length > 0) {
-    ask(nose.mass === null, `What does the nose of ${name} weigh, on each girder line?`);
-    ask(nose.stiffness === null, `How stiff is the nose of ${name} (EI)? Ask who designed it.`);
+    ask(nose.mass === null, 'noseMass', `What does the nose of ${name} weigh, on each girder line?`);
+    ask(nose.stiffness === null, 'noseStiffness', `How stiff is the nose of ${name} (EI)? Ask who designed it.`);
   }
-  ask(tail === null, `Is weight put on the rear end of ${name}? 0: none.`);
-  if (tail && tail.mass > 0) ask(tail.at === null, `How far from its rear end does the weight lie that is put on ${name}?`);
-  ask(launch.rollers.length < 2, `Over which rollers is ${name} pushed? Give each its place.`);
+  ask(tail === null, 'tail', `Is weight put on the rear end of ${name}? 0: none.`);
+  if (tail && tail.mass > 0) ask(tail.at === null, 'tailAt', `How far from its rear end does the weight lie that is put on ${name}?`);
+  ask(launch.rollers.length < 2, 'rollers', `Over which rollers is ${name} pushed? Give each its place.`);
   for (const one of launch.rollers) {
-    ask(one.x === null, `Where is ${one.name}, along the launch?`);
-    ask(one.off === null, `How far is ${one.name} off the straight line of the launch? 0: on it.`);
+    ask(one.x === null, 'x', `Where is ${one.name}, along the launch?`, one.id);
+    ask(one.off === null, 'off', `How far is ${one.name} off the straight line of the launch? 0: on it.`, one.id);
   }
   for (const { piece, joined } of launch.pieces) {
     const { beam, place, section, heavy } = beams.get(piece)!;
-    ask(joined === null, `Is ${beam.mark} there before the first push, or after how much travel is it joined on behind?`);
-    ask(place === null, `Where is ${beam.mark} to be? Give the places of its two ends.`);
-    if (section instanceof Missing) asked.push(...section.questions);
-    if (heavy instanceof Missing) asked.push(...heavy.questions);
+    ask(joined === null, 'joined', `Is ${beam.mark} there before the first push, or after how much travel is it joined on behind?`);
+    ask(place === null, 'place', `Where is ${beam.mark} to be? Give the places of its two ends.`);
+    if (section instanceof Missing) for (const question of section.questions) asked.push({ of: 'steel', question });
+    if (heavy instanceof Missing) for (const question of heavy.questions) asked.push({ of: 'steel', question });
   }
-  if (asked.length > 0) return new Missing(...asked);
+  if (asked.length > 0) return new Unsaid(asked);
   const turn = (launch.towardsDeg! * Math.PI) / 180;
   const ahead = { x: Math.cos(turn), y: Math.sin(turn) };
   const spans = launch.pieces.map(({ piece, joined }) => {
@@ -88,12 +106,12 @@ export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Mis
     return { settled, joined: joined!, a, b, side: middle.y * ahead.x - middle.x * ahead.y, askew };
   });
   const off = spans.find(({ askew }) => askew);
-  if (off) return new Missing(`${off.settled.beam.mark} does not lie along the way ${name} is pushed. Which of the two is right?`);
+  if (off) return unlike('towards', `${off.settled.beam.mark} does not lie along the way ${name} is pushed. Which of the two is right?`);
   const origin = Math.min(...spans.map(({ a, b }) => Math.min(a, b)));
   const lines = linesOf(spans, origin);
-  if (lines instanceof Missing) return lines;
+  if (lines instanceof Missing) return unlike('joined', lines.questions.join(' '));
   const places = launch.rollers.map(({ id, x, off: high }) => ({ id, x: x!, off: high! })).sort((p, q) => p.x - q.x);
-  if (places.some(({ x }, i) => i > 0 && x - places[i - 1]!.x < MEET)) return new Missing(`Two rollers of ${name} are at one place. Is it one?`);
+  if (places.some(({ x }, i) => i > 0 && x - places[i - 1]!.x < MEET)) return unlike('x', `Two rollers of ${name} are at one place. Is it one?`);
   const side = lines[0]!.parts[0]!;
   const last = { x: side.settled.place!.from.x, y: side.settled.place!.from.y };
   const along = last.x * ahead.x + last.y * ahead.y;
