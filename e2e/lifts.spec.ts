@@ -234,6 +234,8 @@ test.describe('one load, several ways', () => {
     await page.getByRole('complementary', { name: 'Workings' }).getByRole('button', { name: /^G1a/ }).click();
     await page.getByRole('button', { name: 'Of the chart, along its way' }).click();
     await expect(page.getByText(/^Most \d+(\.\d)?\s%\sof the chart, at \d+\.\d\d\sm, /)).toBeVisible();
+    await page.getByRole('button', { name: 'Under the crane, all round' }).click();
+    await expect(page.getByText(/^On its way \d+(\.\d)?\skN at the most on one outrigger; \d+(\.\d)?\skN may be/)).toBeVisible();
     await page.getByRole('button', { name: 'Other ways to lift it' }).click();
     const dialog = page.getByRole('dialog', { name: 'Ways to lift G1a' });
     await expect(dialog.locator('[data-way="w1"]').filter({ hasText: 'as it is' })).toHaveCount(1);

@@ -17,6 +17,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
 import { AlongWay } from './along-graph';
+import { UnderCrane } from './all-round';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
@@ -257,6 +258,7 @@ function PickFields({ pick }: { pick: Pick }) {
       </Group>
       <div className="flex flex-col gap-1.5">
         <AlongWay pick={pick} />
+        <UnderCrane pick={pick} />
         <WaysButton pick={pick} />
       </div>
       <FromYard gear={pick.gear ?? []} onGear={(gear) => edit({ gear }, 'gear')} />
