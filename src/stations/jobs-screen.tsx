@@ -142,7 +142,7 @@ function JobTable({ rows, local, away, onMove }: { rows: JobRow[]; local: boolea
           <th className="py-1.5 pl-2 font-normal">Stands</th>
           <th className="font-normal">Job</th>
           <th className="font-normal">Pieces</th>
-          <th className="font-normal">Moves</th>
+          <th className="pr-4 font-normal">Moves</th>
           <th className="font-normal">Checks</th>
           <th className="text-right font-normal">Last saved</th>
           <th>
