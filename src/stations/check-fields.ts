@@ -101,6 +101,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'launch.pull': at('picks', 'Pulled by, anchored to', 'That pulls up to'),
   'launch.brake': at('picks', 'Held back by, anchored to', 'That holds up to'),
   'launch.lower': at('picks', 'Underside over its seats', 'Lowered in one go', 'Packing lies under it within', 'Jacks at one support carry'),
+  'weather.source': at('gear', 'Forecast issued by', 'Forecast of'),
   'launch.by': at('picks', 'Worked out by'),
   'launch.wind': [...at('picks', 'Not pushed in gusts of'), ...at('gear', 'Gusts forecast')],
   'launch.laid': at('picks', 'Laid on the rollers by', 'Those lifts worked out by'),

@@ -6,6 +6,7 @@ import { saidOf } from '@/core/plan/document/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group } from './panel';
+import { ForecastFields } from './forecast-fields';
 import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
@@ -75,13 +76,14 @@ export function SiteFields() {
       >
         {open('Gusts forecast', 'speed', plan.site.forecastGust, (gust) => act('setForecast', { gust }, 'forecast'))}
         {open('Gust on standing steel', 'speed', plan.site.standingGust ?? null, (gust) => act('setStandingGust', { gust }, 'standing'))}
-        {plan.site.powerLines.length === 0 && plan.picks.length > 0 && (
+        {plan.site.powerLines.length === 0 && plan.picks.length + (plan.launches ?? []).length > 0 && (
           <>
             {words('Looked for power lines', walked.by, (by) => walk({ by }, 'walked by'), { placeholder: 'nobody yet' })}
             {words('Looked on', walked.on, (on) => walk({ on }, 'walked on'), { type: 'date' })}
           </>
         )}
       </Group>
+      <ForecastFields />
       {plan.site.obstructions.map((one) => {
         const edit = (changes: Partial<Omit<typeof one, 'id'>>, field: string) => act('editObstruction', { id: one.id, changes }, `${one.id} ${field}`);
         return (

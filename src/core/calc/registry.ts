@@ -18,6 +18,7 @@ import { boltTorque } from '../strength/bolt-torque.calc';
 import { braceBeam } from '../strength/brace-beam.calc';
 import { stageLine } from '../stage/line.calc';
 import { launchSweep } from '../launch/sweep.calc';
+import { weatherWindows } from '../weather/windows.calc';
 import type { Calc } from './define';
 import { twoSupports } from '../beams/two-supports.calc';
 import { concreteGate } from '../checks/concrete-gate.calc';
@@ -194,6 +195,7 @@ const all: readonly Calc<never, never>[] = [
   roadTurn,
   stageLine,
   launchSweep,
+  weatherWindows,
   baseAnchors,
   guyAndBlock,
   frameSway,

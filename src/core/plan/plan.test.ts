@@ -104,6 +104,8 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   setForecast: { gust: null },
   setStandingGust: { gust: 18 },
+  setForecastHours: { forecast: { source: 'M. Aas', issued: '2026-11-20', hours: [{ at: '2026-11-21T06:00', gust: 4, rain: null, temp: null }] } },
+  setShift: { shift: { from: '2026-11-21T06:00', to: '2026-11-21T12:00' } },
   takeGear: {
     cranes: [{ ...demoPlan().cranes[0]!, id: 'n60' }],
     duties: [],

@@ -4,6 +4,7 @@ import { PLAIN_TEXT } from '../calc/schema';
 import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { shoringSchema } from './document/shoring';
+import { forecastSchema, shiftSchema } from './document/forecast';
 import { launchMoves, launchSchema } from './document/launch';
 import { raiseSchema } from './document/raise';
 import { rigSchema } from './document/rig';
@@ -438,6 +439,8 @@ export const planSchema = Type.Object(
         ),
       ),
       forecastGust: nullable(nonNegative('m/s', 'for the shift of the lift')),
+      forecast: Type.Optional(nullable(forecastSchema)),
+      shift: Type.Optional(nullable(shiftSchema)),
       standingGust: Type.Optional(nullable(nonNegative('m/s', 'that may come while steel stands that is not braced yet'))),
     }),
     moves: Type.Array(moveSchema, { maxItems: 20000 }),
@@ -531,4 +534,5 @@ export type MoveKind = Move['kind'];
 export type Obstruction = Plan['site']['obstructions'][number];
 export type Zone = NonNullable<Plan['site']['zones']>[number];
 export type Signaller = NonNullable<Plan['site']['signallers']>[number];
+export type { Forecast, Shift } from './document/forecast';
 export type PowerLine = Plan['site']['powerLines'][number];

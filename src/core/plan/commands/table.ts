@@ -129,6 +129,9 @@ export interface CommandArguments {
   editPick: { id: string; changes: Changes<Pick> };
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
+  /** a forecast by the hour, or none; a shift that it does not have goes */
+  setForecastHours: { forecast: Plan['site']['forecast'] };
+  setShift: { shift: Plan['site']['shift'] };
   setWalked: { walked: Plan['site']['walked'] };
   /** one step: gear of another job, with ids of its own */
   takeGear: Taken;
@@ -428,6 +431,12 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
   setStandingGust: (plan, { gust }) => void (plan.site.standingGust = gust),
+  setForecastHours: (plan, { forecast }) => {
+    plan.site.forecast = forecast;
+    const { shift } = plan.site;
+    if (shift && !forecast?.hours.some(({ at }) => at === shift.from)) plan.site.shift = null;
+  },
+  setShift: (plan, { shift }) => void (plan.site.shift = shift),
   setWalked: (plan, { walked }) => void (plan.site.walked = walked),
   takeGear: (plan, { cranes, duties, yard }) => {
     plan.cranes.push(...cranes);
@@ -490,6 +499,8 @@ export const commandTitle: Record<CommandName, string> = {
   editPick: 'Change the pick',
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
+  setForecastHours: 'Take a forecast',
+  setShift: 'Change the shift',
   setWalked: 'Say who looked for power lines',
   takeGear: 'Take gear of another job',
   addObstruction: 'Add an obstruction',

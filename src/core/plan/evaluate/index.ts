@@ -45,6 +45,7 @@ import { lookedForChecks } from './power-lines';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
+import { weatherChecks } from './weather';
 import { yardChecks } from './yard';
 
 export interface Evaluation {
@@ -182,6 +183,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...namelessChecks(context),
     ...floorChecks(context),
   ];
+  checks.push(...weatherChecks(context, drawn, checks));
   const derived = [...derivedFigures(context, drawn), ...ways.flatMap((view) => spliceFigures(view, context.rules))];
   const counts: Record<Verdict, number> = { stop: 0, missing: 0, tight: 0, clear: 0 };
   for (const check of checks) counts[check.verdict] += 1;
