@@ -16,7 +16,7 @@ const clock = (at: string): string => at.replace('T', ' ');
 
 /** A forecast by the hour: who issued it, whether it covers the shift, what was typed beside it, and which hours keep every limit. */
 export function weatherChecks(context: Context, drawn: Plan, others: readonly Check[]): Check[] {
-  const { plan, rules, today } = context;
+  const { plan, today } = context;
   const { forecast = null, shift = null } = plan.site;
   if (!forecast) return [];
   const place = (id: string, source = 'Record: a forecast names who issued it, and covers the hours it is used for'): Place => ({
