@@ -24,10 +24,8 @@ describe('what the boom is swept over', () => {
     const [pick] = plan.picks;
     const at = between(wayOf(plan, pick!));
     const pole = (height: number) => ({ id: 'pole', name: 'Flagpole', at, length: 0.05, width: 0.05, azimuthDeg: 0, height });
-    const row = (height: number) => {
-      plan.site.obstructions = [pole(height)];
-      return gaps(plan, pick!.id).find(({ about }) => about.part === 'pole');
-    };
+    const row = (height: number) =>
+      gaps({ ...plan, site: { ...plan.site, obstructions: [pole(height)] } }, pick!.id).find(({ about }) => about.part === 'pole');
     const [low, high] = [row(1)!, row(40)!];
     expect(low.verdict).toBe('clear');
     expect(high.verdict).toBe('stop');
