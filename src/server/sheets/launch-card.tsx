@@ -33,13 +33,14 @@ export function LaunchCard({ head, launch, paper, evaluation }: SheetWork & { la
   const structure = structurePose(plan, replay, cursor);
   const rollers = new Set(launch.rollers.map(({ id }) => id));
   const pieces = new Set(launch.pieces.map(({ piece }) => piece));
+  const splices = new Set(plan.structure.joints.flatMap(({ id, a, b }) => (pieces.has(a.piece) && pieces.has(b.piece) ? [id] : [])));
   const mine = worstFirst(
     checks.filter(
       ({ id, about }) =>
         (about.kind === 'launch' && about.id === launch.id) ||
         (about.kind === 'roller' && rollers.has(about.id)) ||
         (id.startsWith('launch.') && about.kind === 'beam' && pieces.has(about.id)) ||
-        id === 'launch.splice' ||
+        (id === 'launch.splice' && splices.has(about.id)) ||
         id === 'hold.HP20',
     ),
   );

@@ -12,6 +12,12 @@ const HOUR = 3600e3;
 /** Two statements of one gust may differ by so much [m/s]. */
 const SAME_GUST = 0.05;
 
+/** So many hours after an hour; nothing where that is no hour of any day. */
+const hourAfter = (at: string, hours: number): string => {
+  const time = Date.parse(`${at}Z`) + hours * HOUR;
+  return Number.isFinite(time) ? `${new Date(time).toISOString().slice(0, 13)}:00` : '';
+};
+
 const clock = (at: string): string => at.replace('T', ' ');
 
 /** A forecast by the hour: who issued it, whether it covers the shift, what was typed beside it, and which hours keep every limit. */
@@ -36,12 +42,18 @@ export function weatherChecks(context: Context, drawn: Plan, others: readonly Ch
   }
   const there = hoursIn(forecast, shift);
   const wanted = Math.round((Date.parse(`${shift.to}Z`) - Date.parse(`${shift.from}Z`)) / HOUR);
-  if (there.length < wanted) {
+  // Hour by hour: one twice does not stand for one that is left out, and a day there is not has no hours.
+  const covered = new Set(there.map(({ at }) => at));
+  const whole = Number.isFinite(wanted) && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => covered.has(at));
+  const inOrder = forecast.hours.every(({ at }, n) => n === 0 || at === hourAfter(forecast.hours[n - 1]!.at, 1));
+  if (!whole || !inOrder) {
     checks.push(
       missingCheck(
         place('weather.shift'),
         'count',
-        `The shift has ${wanted} hours, and the forecast says something of ${there.length} of them. Take another forecast, or another shift.`,
+        whole
+          ? 'The hours of the forecast do not follow one another: one is there twice, left out, or out of order. Read it again.'
+          : `The shift is ${clock(shift.from)} to ${clock(shift.to)}, and the forecast says something of ${covered.size} of its hours. Take another forecast, or another shift.`,
       ),
     );
     return checks;

@@ -240,13 +240,13 @@ function overChecks({ context, name, at }: LaunchGround, { lines, travel, nose, 
   return [...standing, ...passing];
 }
 
-/** A single line on rollers in the wind that may come while it lies there. */
+/** Each line on rollers, with those it is tied to, in the wind that may come while it lies there. */
 function rollChecks({ context, launch, name, at, ask, moveAt }: LaunchGround, pushed: Pushed, swept: readonly SweptLine[]): Check[] {
   const { plan, rules, replayed } = context;
   const first = replayed.steps.find(({ move }) => move.kind === 'launch.push' && move.launch === launch.id);
-  const tied = (line: PushedLine): boolean => {
-    const own = new Set(line.parts.map(({ settled }) => settled.beam.id));
-    const others = new Set(pushed.lines.flatMap((one) => (one === line ? [] : one.parts.map(({ settled }) => settled.beam.id))));
+  const ids = (line: PushedLine) => new Set(line.parts.map(({ settled }) => settled.beam.id));
+  const tied = (one: PushedLine, other: PushedLine): boolean => {
+    const [own, others] = [ids(one), ids(other)];
     return plan.structure.braces.some(
       ({ id, a, b, stops }) =>
         b !== null &&
@@ -256,19 +256,31 @@ function rollChecks({ context, launch, name, at, ask, moveAt }: LaunchGround, pu
         braceAt(first.after.structure, id),
     );
   };
+  /** a line with all that are tied to it, and to these, before the first push */
+  const groupOf = (line: PushedLine): PushedLine[] => {
+    const group = [line];
+    for (const one of group) for (const { line: other } of swept) if (!group.includes(other) && tied(one, other)) group.push(other);
+    return group;
+  };
   return swept.flatMap(({ line }): Check[] => {
+    const group = groupOf(line);
+    const together = group.length > 1;
     const place = at('launch.roll', sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'), line.id, moveAt(0));
-    if (tied(line)) return [said(place, phrase`${line.mark} is tied against rolling over to the line beside it before the first push.`)];
     const gust = standingGust(plan);
     if (gust === null) return [missingCheck(place, 'speed', asksStandingGust(line.mark))];
     const unknown = launch.rollers.find(({ width }) => width === null);
-    if (unknown)
+    if (unknown && !together)
       return [ask('launch.roll', 'dimension', `How wide does ${line.mark} rest on ${unknown.name}? Nothing else keeps it from rolling over.`, line.id)];
-    const sections = line.parts.flatMap(({ settled: { section } }) => (section instanceof Missing ? [] : [section]));
-    const wide = Math.min(...launch.rollers.map(({ width }) => width!), ...sections.map(({ width }) => width));
+    const parts = group.flatMap((one) => one.parts);
+    const sections = parts.flatMap(({ settled: { section } }) => (section instanceof Missing ? [] : [section]));
+    const lefts = group.map(({ left }) => left);
+    // Tied, they roll over the outer one of them; alone, over the edge of a roller. No line shields another.
+    const wide = together
+      ? Math.max(...lefts) - Math.min(...lefts)
+      : Math.min(...launch.rollers.map(({ width }) => width ?? 0), ...sections.map(({ width }) => width));
     const { outcome, traces } = traced(windRollover, {
-      weight: line.parts.reduce((sum, { settled: { light } }) => sum + (light instanceof Missing ? 0 : light.total), 0),
-      length: line.parts.reduce((sum, { rear, front }) => sum + front - rear, 0),
+      weight: parts.reduce((sum, { settled: { light } }) => sum + (light instanceof Missing ? 0 : light.total), 0),
+      length: parts.reduce((sum, { rear, front }) => sum + front - rear, 0),
       depth: Math.max(...sections.map(({ depth }) => depth)),
       bearingWidth: wide,
       gust,
@@ -283,7 +295,9 @@ function rollChecks({ context, launch, name, at, ask, moveAt }: LaunchGround, pu
         { ...place, calc: windRollover.id },
         { demand: wanted, capacity: righting, quantity: 'moment', caution: null, inclusive: true },
         told(
-          phrase`${line.mark} lies on rollers ${q(wide, 'dimension')} wide with nothing that keeps it from rolling over: a gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')}, its weight gives ${q(righting, 'moment')}. Push it tied to the line beside it, or hold it at the rollers (${name}).`,
+          together
+            ? phrase`${String(group.length)} lines tied to each other lie on rollers ${q(wide, 'length')} apart, ${line.mark} one of them: a gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')} of them, their weight gives ${q(righting, 'moment')}.`
+            : phrase`${line.mark} lies on rollers ${q(wide, 'dimension')} wide with nothing that keeps it from rolling over: a gust of ${q(gust, 'speed')} asks ${q(wanted, 'moment')}, its weight gives ${q(righting, 'moment')}. Push it tied to the line beside it, or hold it at the rollers (${name}).`,
         ),
         traces,
       ),

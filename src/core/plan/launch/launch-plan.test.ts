@@ -261,6 +261,19 @@ describe('where things lie along it', () => {
   test('lines tied to each other stand in the gale that would roll one alone', () => {
     const gale: Edit = (_, p) => void (p.site.standingGust = 38);
     expect(of(pushed(gale), 'launch.roll').map(({ verdict }) => verdict)).toEqual(['clear', 'clear']);
+    // Together they have the width between them: a storm rolls them over the outer one, and its wind has to be known.
+    expect(of(pushed(gale), 'launch.roll')[0]!.capacity).toBeGreaterThan(5 * of(pushed(without('brace.fix')), 'launch.roll')[0]!.capacity!);
+    const near: Edit = (l, p) => (
+      gale(l, p),
+      p.structure.pieces.forEach(({ id, from, to }) => id.startsWith('g2') && [from, to].forEach((end) => (end!.y = 0.35)))
+    );
+    expect(worst(pushed(near), 'launch.roll')).toEqual(['stop', 'stop']);
+    expect(
+      worst(
+        pushed((_, p) => void (p.site.standingGust = null)),
+        'launch.roll',
+      ),
+    ).toEqual(['missing', 'missing']);
     // Struts that stop it sideways alone do not keep it from rolling.
     const struts: Edit = (l, p) => (gale(l, p), p.structure.braces.forEach((one) => (one.stops = 'sideways')));
     expect(worst(pushed(struts), 'launch.roll')).toEqual(['stop', 'stop']);
