@@ -1,5 +1,5 @@
 'use client';
-import { CopyCheck, Layers, Plus } from 'lucide-react';
+import { CopyCheck, Layers, Link2, Plus, Unlink2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
@@ -7,6 +7,7 @@ import { slungAsUsual } from '@/core/plan/alike';
 import { newLaunch } from '@/core/plan/document/launch';
 import { pushable } from '@/core/plan/launch/pushable';
 import { isTurned } from '@/core/plan/lookups';
+import { loadOf, spliceable } from '@/core/plan/joined';
 import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/plan/plan-lifts';
 import { pickContext } from '@/core/plan/pick-context';
 import { saidOf } from '@/core/plan/document/unsaid';
@@ -189,6 +190,35 @@ function AsUsual({ pick }: { pick: Pick }) {
   );
 }
 
+/** What is spliced to it on the ground and hangs with it. */
+function JoinedFields({ pick }: { pick: Pick }) {
+  const plan = usePlan();
+  const act = useAct();
+  const joined = pick.joined ?? [];
+  const offered = spliceable(plan, pick);
+  if (joined.length + offered.length === 0) return null;
+  const mark = (id: string) => plan.structure.pieces.find((one) => one.id === id)?.mark ?? id;
+  const lift = (next: string[]) => {
+    const freed = joined.filter((id) => !next.includes(id)).map((piece) => ({ piece, hang: freshId('mv'), letGo: freshId('mv') }));
+    act('liftAsOne', { pick: pick.id, joined: next, freed });
+  };
+  return (
+    <div className="col-span-2 flex flex-wrap items-center gap-1.5">
+      {joined.length > 0 && <span>Spliced on the ground and lifted as one: {loadOf(pick).map(mark).join(', ')}</span>}
+      {offered.map(({ beam, by }) => (
+        <SmallButton key={beam.id} onClick={() => lift([...joined, beam.id])}>
+          <Link2 size={13} aria-hidden /> Splice {beam.mark} to it on the ground ({by.name}) and lift them as one
+        </SmallButton>
+      ))}
+      {joined.map((id) => (
+        <SmallButton key={id} onClick={() => lift(joined.filter((one) => one !== id))}>
+          <Unlink2 size={13} aria-hidden /> Lift {mark(id)} by itself
+        </SmallButton>
+      ))}
+    </div>
+  );
+}
+
 function PickFields({ pick }: { pick: Pick }) {
   const plan = usePlan();
   const act = useAct();
@@ -207,6 +237,7 @@ function PickFields({ pick }: { pick: Pick }) {
             <ChoiceField label="Lifted from" value={pick.stand} choices={stands} onValue={(stand) => edit({ stand }, 'stand')} />
           </div>
         )}
+        <JoinedFields pick={pick} />
         <AsUsual pick={pick} />
         {turned ? (
           <TurnedFields pick={pick} />

@@ -1,6 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/plan/document/raise';
+import { loadOf } from '@/core/plan/joined';
 import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
 import { allShores } from '@/core/plan/views';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -219,7 +220,7 @@ function NewRaise() {
   const plan = usePlan();
   const act = useAct();
   const pushed = (plan.launches ?? []).flatMap(({ pieces }) => pieces.map(({ piece }) => piece));
-  const taken = new Set([...(plan.raises ?? []).map(({ load }) => load), ...plan.picks.map(({ piece }) => piece), ...pushed]);
+  const taken = new Set([...(plan.raises ?? []).map(({ load }) => load), ...plan.picks.flatMap(loadOf), ...pushed]);
   const loads = [
     ...plan.survey.openings.filter(({ id, member }) => !taken.has(id) && member !== null).map(({ id }) => id),
     ...plan.structure.pieces.filter(({ id }) => !taken.has(id)).map(({ id }) => id),

@@ -1,5 +1,6 @@
 import { add, angleOf, direction, rectangle, scale, type Vec } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
+import { hungWith, loadOf } from './joined';
 import { keepOne } from './keep';
 import { Missing } from './missing';
 import { pieceWeight } from './piece-weight';
@@ -54,9 +55,10 @@ export const standingAt = (plan: SettledPlan, rules: Rules, pick: Pick): Body[] 
 /** The same but for those that what it lifts is joined to. */
 export function standingBefore(plan: SettledPlan, rules: Rules, pick: Pick): Body[] {
   const before = setBefore(plan, pick);
+  const own = new Set(loadOf(pick));
   for (const { a, b } of plan.structure.joints) {
-    if (a.piece === pick.piece) before.delete(b.piece);
-    if (b.piece === pick.piece) before.delete(a.piece);
+    if (own.has(a.piece)) before.delete(b.piece);
+    if (own.has(b.piece)) before.delete(a.piece);
   }
   return bodiesSet(plan, rules, before);
 }
@@ -73,11 +75,11 @@ function setBefore(plan: Plan, pick: Pick): Set<string> {
   const pieceOf = new Map(plan.pieces.length === 0 ? [] : plan.picks.map((one) => [one.id, one.piece]));
   const before = new Set<string>();
   for (const move of plan.moves.slice(0, at < 0 ? plan.moves.length : at)) {
-    if (move.kind === 'piece.hang') before.add(move.beam);
+    if (move.kind === 'piece.hang') for (const id of [move.beam, ...hungWith(plan, move)]) before.add(id);
     else if (move.kind === 'launch.lower') for (const { piece } of plan.launches?.find(({ id }) => id === move.launch)?.pieces ?? []) before.add(piece);
     else if (move.kind === 'piece.land') before.add(pieceOf.get(move.pick) ?? move.pick);
   }
-  before.delete(pick.piece);
+  for (const id of loadOf(pick)) before.delete(id);
   return before;
 }
 

@@ -1,4 +1,6 @@
+import { joinedOf } from './joined';
 import { keepOne } from './keep';
+import { Missing } from './missing';
 import { placeOf } from './structure/place';
 import type { Beam, Bearing, Crane, Make, Pick, Piece, Plan, Stand } from './schema';
 
@@ -50,5 +52,11 @@ export function isTurned(plan: Plan, pick: Pick): boolean {
 
 export const markLifted = (plan: Plan, pick: Pick): string => {
   const lifted = liftedBy(plan, pick);
-  return lifted.kind === 'piece' ? lifted.piece.mark : lifted.beam.mark;
+  if (lifted.kind === 'piece') return lifted.piece.mark;
+  if (!pick.joined?.length) return lifted.beam.mark;
+  const joined = joinedOf(plan, pick);
+  // As they hang, from left to right; where that is not known, as they are named.
+  return joined && !(joined instanceof Missing)
+    ? joined.parts.map(({ beam }) => beam.mark).join(' + ')
+    : [pick.piece, ...pick.joined].map((id) => plan.structure.pieces.find((one) => one.id === id)?.mark ?? id).join(' + ');
 };

@@ -1,4 +1,5 @@
 import { allShores, lineOf } from './views';
+import { hangsWith, hungWith } from './joined';
 import { bearingOf, markLifted, pickOf, pieceOf, standOf, standsOfPick } from './lookups';
 import type { Move, MoveKind, Plan } from './schema';
 import { strikeGroups } from './strike-groups';
@@ -44,6 +45,7 @@ const openingOf = (plan: Plan, line: string): string =>
   plan.survey.openings.find((one) => one.id === plan.shoring.lines.find(({ id }) => id === line)?.opening)?.name ?? '';
 const namedIn = (list: readonly { id: string; name: string }[], id: string): string => list.find((one) => one.id === id)?.name || id;
 const markIn = ({ structure }: Plan, id: string): string => structure.pieces.find((one) => one.id === id)?.mark || id;
+const marksIn = (plan: Plan, ids: readonly string[]): string => ids.map((id) => markIn(plan, id)).join(' + ');
 
 export interface MoveWords {
   title: string;
@@ -112,10 +114,10 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
       };
     }
     case 'piece.hang':
-      return { title: `Hang ${markIn(plan, move.beam)} in place`, about: hungBy(plan, move) };
+      return { title: `Hang ${marksIn(plan, [move.beam, ...hungWith(plan, move)])} in place`, about: hungBy(plan, move) };
     case 'piece.letGo':
       return {
-        title: move.keeps > 0 ? `Ease the hook of ${markIn(plan, move.beam)}` : `Let go of ${markIn(plan, move.beam)}`,
+        title: `${move.keeps > 0 ? 'Ease the hook of' : 'Let go of'} ${marksIn(plan, [move.beam, ...hangsWith(plan, move.beam)])}`,
         about: move.keeps > 0 ? 'part of it kept' : '',
       };
     case 'beam.plumb':

@@ -2,6 +2,7 @@ import { refsOfMove, structureRefs, type Kind } from './document/references';
 import { faultsOf, type Fault } from '../calc/schema';
 import { chartFault, type Chart } from '../cranes/chart-shape';
 import { thresholdFault } from '../rules/rule-sets';
+import { loadOf } from './joined';
 import { migrations } from './migrations';
 import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan, type ShoredLine } from './schema';
 import { allShores, lineShores } from './views';
@@ -205,6 +206,13 @@ function danglingFaults(plan: Plan): Fault[] {
       });
     need('stand', pick.stand, `picks[${i}].stand`);
     if (pick.second) need('stand', pick.second.stand, `picks[${i}].second.stand`);
+    pick.joined?.forEach((id, j) => {
+      const path = `picks[${i}].joined[${j}]`;
+      if (need('beam', id, path) && loadOf(pick).indexOf(id) <= j)
+        faults.push({ path, error: `${path} names “${id}” a second time: a piece hangs on a hook once.` });
+      else if (!known.beam.has(pick.piece))
+        faults.push({ path, error: `${path} is spliced to “${pick.piece}”, which is no piece of the structure: only those are spliced.` });
+    });
   });
   (plan.raises ?? []).forEach((raise, i) => {
     need('raised', raise.load, `raises[${i}].load`);

@@ -7,11 +7,13 @@ import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
 import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
 import { craneAt } from './duties';
+import { joinedOf, type Joined, type Part } from './joined';
+import { joinedLoad } from './joined-weight';
 import { liftedBy, standOf, type Lifted } from './lookups';
 import { Missing } from './missing';
 import { pieceWeight, type PieceWeight } from './piece-weight';
 import type { Beam, Make, Pick, Piece } from './schema';
-import type { PickContext } from './evaluate/context';
+import type { PickContext, Spliced } from './evaluate/context';
 import { grossOf } from './evaluate/gross';
 import { seatOf, type Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
@@ -69,11 +71,53 @@ interface Load {
   /** why how it hangs is not worked out */
   unclear: string | null;
   lies: boolean;
+  /** of pieces spliced on the ground, each of them */
+  joined: Spliced | null;
 }
 
-function loadOf(plan: SettledPlan, lifted: Lifted, rules: Rules): Load {
+/** Pieces spliced end to end, where they are to be together. */
+function joinedTarget({ parts }: Joined, main: string): Target {
+  const ends = ({ beam, flipped }: Part) => {
+    const { from, to } = placeOf(beam)!;
+    return flipped ? { left: to, right: from } : { left: from, right: to };
+  };
+  const [{ left }, { right }] = [ends(parts[0]!), ends(parts.at(-1)!)];
+  const along = ends(parts.find(({ beam }) => beam.id === main)!);
+  const azimuthDeg = angleOf(sub(along.right, along.left));
+  return {
+    leftEnd: { x: left.x, y: left.y },
+    azimuthDeg,
+    span: Math.hypot(right.x - left.x, right.y - left.y),
+    left: { at: { x: left.x, y: left.y }, level: left.z },
+    right: { at: { x: right.x, y: right.y }, level: right.z },
+  };
+}
+
+function loadTogether(joined: Joined, lifted: Lifted & { kind: 'beam' }, rules: Rules): Load {
+  const { beam } = lifted;
+  const load = joinedLoad(joined, beam.id, asLoad, rules);
+  const common = { upright: null, unclear: null, lies: startOf(beam) !== null };
+  if (load instanceof Missing) return { ...common, piece: asLoad(lifted), weight: load, seat: load, joined: null };
+  const { piece, weight, members } = load;
+  return { ...common, piece, weight, seat: joinedTarget(joined, beam.id), joined: { ...joined, members } };
+}
+
+function loadOf(plan: SettledPlan, pick: Pick, lifted: Lifted, rules: Rules): Load {
+  const joined = lifted.kind === 'beam' ? joinedOf(plan, pick) : null;
+  if (joined !== null && lifted.kind === 'beam') {
+    if (!(joined instanceof Missing)) return loadTogether(joined, lifted, rules);
+    return { piece: asLoad(lifted), weight: joined, seat: joined, upright: null, unclear: null, lies: startOf(lifted.beam) !== null, joined: null };
+  }
   if (lifted.kind === 'piece')
-    return { piece: lifted.piece, weight: pieceWeight(lifted.piece, rules), seat: seatOf(plan, lifted.piece), upright: null, unclear: null, lies: true };
+    return {
+      piece: lifted.piece,
+      weight: pieceWeight(lifted.piece, rules),
+      seat: seatOf(plan, lifted.piece),
+      upright: null,
+      unclear: null,
+      lies: true,
+      joined: null,
+    };
   const { beam, make } = lifted;
   const piece = asLoad(lifted);
   const section = sectionOf(make);
@@ -87,6 +131,7 @@ function loadOf(plan: SettledPlan, lifted: Lifted, rules: Rules): Load {
     upright: place?.upright && low ? { foot: { x: low.x, y: low.y }, firstUp: place.from.z > place.to.z } : null,
     unclear: place !== null && isInclined(place) ? `${beam.mark} is set inclined: how it hangs is not worked out here. Who has checked it?` : null,
     lies: startOf(beam) !== null,
+    joined: null,
   };
 }
 
@@ -103,13 +148,13 @@ export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): Pic
   const drawn = withItsGear(plan, written);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const lifted = liftedBy(plan, drawn);
-  const load = loadOf(plan, lifted, rules);
-  const { piece, weight, seat } = load;
+  const load = loadOf(plan, drawn, lifted, rules);
+  const { piece, weight, seat, joined } = load;
   const stand = standOf(plan, hook === 'second' && drawn.second ? drawn.second.stand : drawn.stand);
   const seen = asHook(drawn, hook);
   const pick = seen instanceof Missing ? { ...drawn, stand: stand.id } : seen;
   const crane = craneAt(plan, stand);
-  const common = { pick, drawn, hook, lifted, piece, stand, crane, weight, seat };
+  const common = { pick, drawn, hook, lifted, piece, joined, stand, crane, weight, seat };
   if (weight instanceof Missing) return { ...common, hanging: weight, path: weight, share: null, turned: null, gross: weight };
   const turned = load.upright ? turnedOf(pick, piece, weight, load.upright.firstUp) : null;
   const { hanging, share } = hangingOf(load, { ...drawn, legs: pick.legs }, weight, turned, hook, rules);

@@ -19,8 +19,6 @@ export interface Statement {
 /** Mass, weight and balance point of a piece with all that hangs on it. */
 export interface Lump {
   bareMass: number;
-  /** of the bare steel, spread evenly along it */
-  perLength: number;
   mass: number;
   weight: number;
   /** centre of gravity: x from the left end, z from the underside of the steel */
@@ -40,6 +38,9 @@ export interface PieceWeight extends Lump {
   /** how far packing reaches below and above the steel */
   below: number;
   above: number;
+  /** what bends it as it hangs, allowance and all */
+  runs: { weightPerLength: number; from: number; to: number }[];
+  lumps: { weight: number; at: number }[];
   trace: Trace;
 }
 
@@ -89,7 +90,7 @@ export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | un
       (bareMass + attachmentMass + packingMass);
     const { mass, cg } = outcome.output;
     return {
-      lump: { bareMass, perLength, mass, weight: mass * GRAVITY, cg: { x: cg, z } },
+      lump: { bareMass, mass, weight: mass * GRAVITY, cg: { x: cg, z } },
       trace: { calc: steelWeight.id, input, output: outcome.output },
     };
   };
@@ -97,6 +98,7 @@ export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | un
   if (heavy instanceof Missing) return heavy;
   const light = lump(lightest.mass, 0);
   if (light instanceof Missing) return light;
+  const newtons = (mass: number) => mass * (1 + allowance) * GRAVITY;
   const deepest = (side: 'top' | 'bottom') => packed.filter((one) => one.side === side).reduce((most, one) => Math.max(most, one.thickness), 0);
   return {
     section,
@@ -109,6 +111,11 @@ export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | un
     light: light.lump,
     below: deepest('bottom'),
     above: deepest('top'),
+    runs: [
+      { weightPerLength: newtons(heavy.lump.bareMass / piece.length), from: 0, to: piece.length },
+      ...packed.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
+    ],
+    lumps: piece.attachments.map(({ mass, at }) => ({ weight: newtons(mass), at })),
     trace: heavy.trace,
   };
 }

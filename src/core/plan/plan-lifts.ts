@@ -1,4 +1,6 @@
 import type { CommandArguments } from './commands/table';
+import { joinedOf, loadOf } from './joined';
+import { Missing } from './missing';
 import { isTurned, liftedBy, standsOfPick } from './lookups';
 import type { Move, Pick, Plan } from './schema';
 
@@ -24,13 +26,13 @@ export function newPick(id: string, piece: string, stand: string, length: number
 
 /** Another pick, slung and swung as one before it; where the slings take this piece, and how long they are, is asked. */
 export const pickLike = (like: Pick, id: string, piece: string, length: number): Pick => {
-  const { second: _, turned: __, roll: ___, threads: ____, ...rest } = like;
+  const { second: _, turned: __, roll: ___, threads: ____, joined: _____, ...rest } = like;
   return { ...rest, id, unsaid: ['left', 'right', 'legs'], piece, left: Math.min(like.left, length / 2), right: Math.min(like.right, length / 2) };
 };
 
 /** Pieces that no pick lifts yet, with their lengths. */
 export function unlifted({ picks, pieces, structure, launches = [] }: Plan): { id: string; mark: string; length: number }[] {
-  const lifted = new Set([...picks.map((pick) => pick.piece), ...launches.flatMap((launch) => launch.pieces.map(({ piece }) => piece))]);
+  const lifted = new Set([...picks.flatMap(loadOf), ...launches.flatMap((launch) => launch.pieces.map(({ piece }) => piece))]);
   const makes = new Map(structure.makes.map((one) => [one.id, one]));
   return [
     ...pieces.map(({ id, mark, length }) => ({ id, mark, length })),
@@ -45,7 +47,7 @@ export function unlifted({ picks, pieces, structure, launches = [] }: Plan): { i
 export function liftsFrom(plan: Plan, stand: string, freshId: (prefix: string) => string): CommandArguments['planLifts'] | null {
   const makes = new Map(plan.structure.makes.map((one) => [one.id, one]));
   const beams = new Map(plan.structure.pieces.map((one) => [one.id, one]));
-  const lifted = new Set(plan.picks.map((pick) => pick.piece));
+  const lifted = new Set(plan.picks.flatMap(loadOf));
   const like = plan.picks.find((pick) => pick.stand === stand);
   const picks: Pick[] = [];
   const hangs: CommandArguments['planLifts']['hangs'] = [];
@@ -96,7 +98,9 @@ const cm = (value: number) => Math.round(value * 100) / 100;
  */
 export function usualSlinging(plan: Plan, pick: Pick, balance: number): Slinging | null {
   const lifted = liftedBy(plan, pick);
-  const length = lifted.kind === 'piece' ? lifted.piece.length : lifted.make.length;
+  const joined = joinedOf(plan, pick);
+  if (joined instanceof Missing) return null;
+  const length = joined?.length ?? (lifted.kind === 'piece' ? lifted.piece.length : lifted.make.length);
   if (isTurned(plan, pick)) return { turned: { top: cm(Math.min(0.3, length * 0.1)), tail: cm(Math.min(0.2, length * 0.05)), sling: 2 } };
   // Under a bar they are as far apart as the bar is long.
   const bar = pick.rig && pick.rig.kind !== 'legs' && !pick.second ? pick.rig.length : null;

@@ -3,6 +3,7 @@ import { bearingOf, liftedBy, pickOf, pieceOf, standOf, standsOfPick } from './l
 import type { Move, MoveKind, Pick, Plan } from './schema';
 import { allStrikeGroups, strikeGroups } from './strike-groups';
 import { keep, keepOne } from './keep';
+import { hangsWith, hungWith, liftedAsOne } from './joined';
 import { isLaunchMove } from './launch/moves';
 import { hoodsOf, type Hood } from './structure/hoods';
 import { beamAt, nothingStands, type StructureMoment } from './structure/moment';
@@ -109,8 +110,11 @@ export function replay(plan: Plan): Replay {
 }
 
 /** What of the plan a move is carried out by. */
-function afterFrom({ picks, shoring, launches }: Plan, move: Move): readonly unknown[] {
+function afterFrom(plan: Plan, move: Move): readonly unknown[] {
+  const { picks, shoring, launches } = plan;
   if (isLaunchMove(move)) return [launches];
+  if (move.kind === 'piece.hang') return [hungWith(plan, move)];
+  if (move.kind === 'piece.letGo') return [hangsWith(plan, move.beam)];
   return isStructureMove(move) ? [] : [picks, shoring];
 }
 
@@ -122,7 +126,7 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
   switch (move.kind) {
     case 'piece.hang':
       // When each of its supports is made ready is a matter of the run sheet.
-      return [hoods.get(move.beam), ...lifts, ...readyBefore(plan, move)];
+      return [hoods.get(move.beam), ...hungWith(plan, move).map((id) => hoods.get(id)), ...lifts, ...readyBefore(plan, move)];
     case 'piece.letGo':
       return [hoods.get(move.beam), ...lifts];
     case 'beam.plumb':
@@ -136,7 +140,13 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
     case 'joint.make':
     case 'joint.free': {
       const joint = jointOf(plan, move.joint);
-      return [joint, hoods.get(joint.a.piece), hoods.get(joint.b.piece), joint.sharesWith === null ? null : jointOf(plan, joint.sharesWith)];
+      return [
+        joint,
+        hoods.get(joint.a.piece),
+        hoods.get(joint.b.piece),
+        joint.sharesWith === null ? null : jointOf(plan, joint.sharesWith),
+        liftedAsOne(plan, joint.a.piece, joint.b.piece),
+      ];
     }
     case 'brace.fix':
     case 'brace.free': {

@@ -227,6 +227,9 @@ const pickSchema = closed({
   ),
   roll: Type.Optional(nullable(rollSchema)),
   threads: Type.Optional(nullable(closed({ how: text('how it is brought to its place past what stands over it'), by: text('who worked that out') }))),
+  joined: Type.Optional(
+    nullable(Type.Array(id(), { maxItems: 9, description: 'other pieces of the structure, spliced to it end to end on the ground and lifted with it' })),
+  ),
   gear: fromYard(),
   signed: Type.Optional(nullable(closed({ by: text('who signed the plan of a critical lift'), on: text('when, as a date') }))),
   turned: Type.Optional(

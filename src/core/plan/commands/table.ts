@@ -1,3 +1,4 @@
+import { liftAsOne, type LiftAsOne } from './lift-as-one';
 import { refsOfMove, type Kind } from '../document/references';
 import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
@@ -127,6 +128,8 @@ export interface CommandArguments {
   setChart: { id: string; chart: Chart; source: string };
   editStand: { id: string; changes: Changes<Stand> };
   editPick: { id: string; changes: Changes<Pick> };
+  /** what is spliced on the ground to the piece of a pick and lifted with it */
+  liftAsOne: LiftAsOne;
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
   /** a forecast by the hour, or none; a shift that it does not have goes */
@@ -292,6 +295,8 @@ function dropLoose(plan: Draft<Plan>): void {
   if (plan.launches) plan.launches = plan.launches.filter(({ pieces }) => pieces.length > 0);
   // A pick whose second crane went is lifted by the first alone, until somebody says otherwise.
   for (const one of plan.picks) if (one.second && !stand(one.second.stand)) one.second = null;
+  // What is no piece any more hangs with none.
+  for (const one of plan.picks) if (one.joined) one.joined = one.joined.filter((id) => beam(id) && id !== one.piece);
   // A piece whose pick went is still hung: by what, is asked.
   for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
   const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick, launch: has(plan.launches ?? []) };
@@ -429,6 +434,11 @@ export const runs: { [N in CommandName]: Run<N> } = {
     void Object.assign(within<Crane | Duty>([...plan.cranes, ...(plan.duties ?? [])], id, 'crane or chart'), { chart, chartSource: source }),
   editStand: (plan, { id, changes }) => change(within(plan.stands, id, 'stand'), changes),
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
+  liftAsOne: (plan, args) => {
+    within(plan.picks, args.pick, 'pick');
+    liftAsOne(plan, args);
+    dropLoose(plan);
+  },
   setForecast: (plan, { gust }) => void (plan.site.forecastGust = gust),
   setStandingGust: (plan, { gust }) => void (plan.site.standingGust = gust),
   setForecastHours: (plan, { forecast }) => {
@@ -497,6 +507,7 @@ export const commandTitle: Record<CommandName, string> = {
   setChart: 'Replace the chart',
   editStand: 'Move the stand',
   editPick: 'Change the pick',
+  liftAsOne: 'Change what is lifted as one',
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
   setForecastHours: 'Take a forecast',

@@ -12,6 +12,8 @@ import type { HangingResult } from '../hanging';
 import type { LiftPath } from '../lift-path';
 import type { Turned } from '../lift-turned';
 import type { HookOf, Share } from '../lift-two';
+import type { Joined } from '../joined';
+import type { Member } from '../joined-weight';
 import type { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import type { Replay } from '../replay';
@@ -21,6 +23,11 @@ import type { Target } from '../seat-geometry';
 import type { SettledPlan } from '../settle';
 import type { Static, TObject } from 'typebox';
 
+/** Pieces spliced on the ground, with what each of them is by itself. */
+export interface Spliced extends Joined {
+  members: readonly Member[];
+}
+
 /** All that the checks of one pick share. */
 export interface PickContext {
   /** as this hook has it: its stand, its boom, its slings */
@@ -29,7 +36,9 @@ export interface PickContext {
   drawn: Pick;
   hook: HookOf;
   lifted: Lifted;
+  /** what hangs: of pieces spliced on the ground, all of them as one */
   piece: Piece;
+  joined: Spliced | null;
   stand: Stand;
   crane: Crane;
   weight: PieceWeight | Missing;

@@ -4,6 +4,7 @@ import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
 import { beamBodies, pieceBody, shrunk, TOUCH, type Body } from '../bodies';
 import { craneAt } from '../duties';
+import { hangsBy, hungWith } from '../joined';
 import { pickOfPiece } from '../lookups';
 import { wayOutChecks } from './way-out';
 import { flatStop, moveFor, on, told, type Context, type Place } from './context';
@@ -42,7 +43,9 @@ export function inTheWayChecks(context: Context): Check[] {
   const set = plan.pieces.flatMap((piece) => pieceBody(plan, context.rules, piece) ?? []);
   const beams = beamBodies(plan, context.rules);
   const low = beams.filter(({ from, to }) => from < CARRIER && to > KERB);
-  const hung = new Map(plan.moves.flatMap((move, at) => (move.kind === 'piece.hang' ? [[move.beam, at]] : [])));
+  const hung = new Map(
+    plan.moves.flatMap((move, at) => (move.kind === 'piece.hang' ? [move.beam, ...hungWith(plan, move)].map((id): [string, number] => [id, at]) : [])),
+  );
   // To the end where it never leaves; a crane that no move sets stands nowhere yet.
   const left = new Map(plan.moves.flatMap((move) => (move.kind === 'crane.set' ? [[move.stand, Infinity]] : [])));
   plan.moves.forEach((move, at) => move.kind === 'crane.leave' && left.set(move.stand, at));
@@ -121,7 +124,7 @@ function beamsInTheWay(
     // In the order of x: whatever begins past this one's end cannot be in it, nor can what comes after that.
     const near: Body[] = [];
     for (let n = i + 1; n < placed.length && reach(placed[n]!)[0] <= right; n += 1) if (!meet(body.id, placed[n]!.id)) near.push(placed[n]!);
-    const place = placeOf('beam.inTheWay', on('beam', { id: body.id }, body.name), 'steel', moveFor(plan, 'piece.hang', body.id));
+    const place = placeOf('beam.inTheWay', on('beam', { id: body.id }, body.name), 'steel', moveFor(plan, 'piece.hang', hangsBy(plan, body.id)));
     return clash(body, place, [...things, ...set, ...near], 'is set into');
   });
 }

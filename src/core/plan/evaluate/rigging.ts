@@ -7,7 +7,6 @@ import { columnEn } from '../../strength/column-en.calc';
 import { combined } from '../../strength/combined.calc';
 import { hanging as hangingCalc } from '../../strength/hanging.calc';
 import { hangingStrength } from '../../strength/hanging-strength.calc';
-import { GRAVITY } from '../../units';
 import type { Trace } from '../../calc/evidence';
 import type { Check } from '../check';
 import { Missing } from '../missing';
@@ -18,7 +17,8 @@ import { craneTandem } from '../../cranes/tandem.calc';
 import { phrase, q } from '../../calc/work';
 import { isTurned, standOf } from '../lookups';
 import type { Turned } from '../lift-turned';
-import type { Piece } from '../schema';
+import type { Joint, Piece } from '../schema';
+import type { Rules } from '../../rules/rule-sets';
 import { reckonedYield } from '../reckoned-yield';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { barChecks } from './bar';
@@ -182,23 +182,20 @@ const turnedPicks = ({ slung, tail, firstUp }: Turned, { length }: Piece): { lef
   firstUp ? { left: length - slung, right: tail } : { left: tail, right: length - slung };
 
 /** Bending with the squeeze of the slings, and sideways buckling, of the piece between and beyond its picks. */
-function bodyChecks(context: Context, { pick, piece, turned }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
+function bodyChecks(context: Context, { pick, piece, turned, joined }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
   const { plan, rules } = context;
   const lift = liftMove(plan, pick);
   const { section } = weight;
   const american = rules.id === 'us-asd';
   const factor = rules.value('dynamicFactor') * rules.value('loadFactor');
-  const newtons = (mass: number) => mass * (1 + weight.allowance) * GRAVITY;
   const { left, right } = turned ? turnedPicks(turned, piece) : pick;
   const moments = traced(pickMoments, {
     length: piece.length,
     left,
     right,
-    runs: [
-      { weightPerLength: newtons(weight.perLength), from: 0, to: piece.length },
-      ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
-    ],
-    lumps: piece.attachments.map((one) => ({ weight: newtons(one.mass), at: one.at })),
+    runs: weight.runs,
+    lumps: weight.lumps,
+    ...(joined ? { stretches: joined.members.map(({ from, to }) => ({ from, to })), cuts: joined.splices.map(({ at }) => at) } : {}),
   });
   const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', pick, piece.mark), station: 'picks', move: lift, calc, source });
   const bendingAt = at('pick.bending', combined.id, sourced(combined.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
@@ -219,30 +216,53 @@ function bodyChecks(context: Context, { pick, piece, turned }: PickContext, weig
     ];
   }
   const checks: Check[] = [];
-
-  const bending = bendingCapacity(section, reckonedYield(piece), rules, null);
+  const { greatest, felt } = moments.outcome.output;
+  // Each of the pieces that hang as one bends by what is in it; the squeeze and the length it buckles over are those of the whole.
+  const bent = joined
+    ? joined.members.map((member, n) => ({
+        part: member.beam.id,
+        mark: member.beam.mark,
+        section: member.section,
+        fy: member.fy,
+        moment: greatest![n]! * factor,
+      }))
+    : [{ part: null, mark: piece.mark, section, fy: reckonedYield(piece), moment }];
   const squeeze = hanging.squeeze * factor;
   const between = piece.length - left - right;
-  const radius = section.rWeak ?? Math.sqrt(section.iWeak / section.area);
-  const column = { yield: reckonedYield(piece), modulus: rules.steel.modulus, area: section.area, radius, effectiveLength: between };
-  const axial = american
-    ? axialOf(traced(columnAisc, column), 'allowable')
-    : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
-  if (bending instanceof Missing) checks.push(missingCheck(bendingAt, 'moment', bending.questions.join(' '), moments.traces));
-  else if (axial === null) checks.push(missingCheck(bendingAt, 'moment', `The squeeze on ${piece.mark} between its picks cannot be worked out.`));
-  else {
-    const both = traced(combined, { moment, momentCapacity: bending.capacity, axial: squeeze, axialCapacity: axial.capacity, rule: american ? 'aisc' : 'en' });
-    const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
-    const capacity = ratio > 0 ? moment / ratio : bending.capacity;
-    checks.push(
-      ratioCheck(
-        bendingAt,
-        { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
-        { code: 'pick.bending', mark: piece.mark, moment, capacity, ratio },
-        [...moments.traces, ...bending.traces, ...axial.traces, ...both.traces],
-      ),
-    );
+  for (const one of bent) {
+    const where: Place = one.part === null ? bendingAt : { ...bendingAt, ...on('pick', pick, one.mark, one.part) };
+    const bending = bendingCapacity(one.section, one.fy, rules, null);
+    const radius = one.section.rWeak ?? Math.sqrt(one.section.iWeak / one.section.area);
+    const column = { yield: one.fy, modulus: rules.steel.modulus, area: one.section.area, radius, effectiveLength: between };
+    const axial = american
+      ? axialOf(traced(columnAisc, column), 'allowable')
+      : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
+    if (bending instanceof Missing) checks.push(missingCheck(where, 'moment', bending.questions.join(' '), moments.traces));
+    else if (axial === null) checks.push(missingCheck(where, 'moment', `The squeeze on ${one.mark} between its picks cannot be worked out.`));
+    else {
+      const both = traced(combined, {
+        moment: one.moment,
+        momentCapacity: bending.capacity,
+        axial: squeeze,
+        axialCapacity: axial.capacity,
+        rule: american ? 'aisc' : 'en',
+      });
+      const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
+      const capacity = ratio > 0 ? one.moment / ratio : bending.capacity;
+      checks.push(
+        ratioCheck(
+          where,
+          { demand: one.moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
+          { code: 'pick.bending', mark: one.mark, moment: one.moment, capacity, ratio },
+          [...moments.traces, ...bending.traces, ...axial.traces, ...both.traces],
+        ),
+      );
+    }
   }
+  if (joined && felt)
+    checks.push(
+      ...joined.splices.flatMap(({ joint }, n) => hangingSplice(joint, felt[n]!, factor, at('pick.splice', pickMoments.id, SPLICED), rules, moments.traces)),
+    );
 
   if (!isOpenI(section) || section.torsion === null || section.warping === null) {
     if (section.family !== 'HSS')
@@ -278,6 +298,30 @@ function bodyChecks(context: Context, { pick, piece, turned }: PickContext, weig
     ),
   );
   return checks;
+}
+
+const SPLICED = 'Statics of the pieces that hang as one; what the splice may carry, filled and tight, by the engineer';
+
+/** What a splice made on the ground feels as what it joins hangs in the slings. */
+function hangingSplice(joint: Joint, feels: { moment: number; shear: number }, factor: number, place: Place, rules: Rules, traces: Trace[]): Check[] {
+  return (['moment', 'shear'] as const).map((part) => {
+    const where: Place = {
+      ...place,
+      ...on('joint', joint, joint.name, part),
+      source: sourced(place.source, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'),
+    };
+    const quantity = part === 'moment' ? ('moment' as const) : ('force' as const);
+    const [demand, capacity] = [Math.abs(feels[part]) * factor, joint[part]];
+    if (capacity === null) return missingCheck(where, quantity, `What ${part} may ${joint.name} carry once it is filled? Ask the engineer.`, traces);
+    return ratioCheck(
+      where,
+      { demand, capacity, quantity, caution: rules.value('strengthCaution') },
+      told(
+        phrase`${joint.name} ${part === 'moment' ? 'bends' : 'shears'} ${q(demand, quantity)} as what it joins hangs in the slings; filled and tight it is good for ${q(capacity, quantity)}.`,
+      ),
+      traces,
+    );
+  });
 }
 
 function axialOf<K extends string>(

@@ -1,7 +1,6 @@
 import { phrase, q } from '../../calc/work';
 import { liftTurn } from '../../lift/turn.calc';
 import { pickMoments } from '../../rigging/pick-moments.calc';
-import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import type { PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
@@ -80,17 +79,8 @@ function flatwise(
   at: (id: string, calc: string, source: string) => Place,
 ): Check[] {
   const place = at('turn.bending', pickMoments.id, sourced(pickMoments.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
-  const newtons = (mass: number) => mass * (1 + weight.allowance) * GRAVITY;
-  const { outcome, traces } = traced(pickMoments, {
-    length: piece.length,
-    left: pick.left,
-    right: pick.right,
-    runs: [
-      { weightPerLength: newtons(weight.perLength), from: 0, to: piece.length },
-      ...piece.packing.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
-    ],
-    lumps: piece.attachments.map((one) => ({ weight: newtons(one.mass), at: one.at })),
-  });
+  const { runs, lumps } = weight;
+  const { outcome, traces } = traced(pickMoments, { length: piece.length, left: pick.left, right: pick.right, runs, lumps });
   if (!outcome.ok) return [missingCheck(place, 'moment', outcome.error)];
   const moment = outcome.output.governing * share * rules.value('dynamicFactor') * rules.value('loadFactor');
   const elastic = weight.section.iWeak / (weight.section.width / 2);

@@ -1,9 +1,10 @@
+import { loadOf } from '../joined';
 import type { Plan } from '../schema';
 import { isInclined, placeOf } from '../structure/place';
 
 /** Level pieces of the structure that no move hangs and nothing of the plan lifts: they may be pushed to their place. */
 export function pushable({ structure, moves, picks, raises = [] }: Plan): string[] {
-  const lifted = new Set([...picks.map(({ piece }) => piece), ...raises.map(({ load }) => load)]);
+  const lifted = new Set([...picks.flatMap(loadOf), ...raises.map(({ load }) => load)]);
   for (const move of moves) if (move.kind === 'piece.hang') lifted.add(move.beam);
   return structure.pieces.flatMap((beam) => {
     const place = placeOf(beam);

@@ -1,6 +1,7 @@
 import type { Check, Verdict } from '../check';
 import type { Context } from '../evaluate/context';
 import { keepOne } from '../keep';
+import { hangsWith, hungWith } from '../joined';
 import type { Move } from '../schema';
 import type { Step } from '../replay';
 import { Stages, type Line, type StageChange, type Taken } from './forces';
@@ -8,6 +9,7 @@ import { holdsOf } from './held';
 import { holdRows } from './hold-rows';
 import { hoodsOf, type Hood } from './hoods';
 import { settleBeams, type SettledBeam } from './model';
+import { beamAt } from './moment';
 import { isStructureMove } from './state';
 import { byMove, rowOver, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared, type Stand } from './worst';
 import { bracingChecks } from './bracing';
@@ -79,7 +81,7 @@ export function structureChecks(context: Context): StructureAnswer {
     unfinished.after(move, after.structure);
     sides.after(move, after.structure, taken.lines);
     ground.rows = whole;
-    if (move.kind === 'piece.hang') deckingChecks(ground, move.beam, after.structure, move.id);
+    if (move.kind === 'piece.hang') for (const id of [move.beam, ...hungWith(plan, move)]) deckingChecks(ground, id, after.structure, move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0) {
       unfinished.check(move.id);
       sides.check(move.beam, move.id, false, whole);
@@ -233,9 +235,12 @@ function ask(ground: Ground, change: StageChange): void {
   }
   switch (move.kind) {
     case 'piece.letGo':
-      if (move.keeps > 0) return easedCheck(ground, move.beam, move.keeps, move.id);
-      releaseChecks(ground, move.beam, change);
-      return joistChecks(ground, move.beam, moment, move.id);
+      if (move.keeps > 0) return easedCheck(ground, move, moment);
+      for (const id of [move.beam, ...hangsWith(ground.context.plan, move.beam).filter((one) => beamAt(moment, one).with === move.beam)]) {
+        releaseChecks(ground, id, change);
+        joistChecks(ground, id, moment, move.id);
+      }
+      return;
     case 'load.on': {
       putLoadCheck(ground, move.load, change);
       const load = ground.context.plan.structure.loads.find((one) => one.id === move.load)!;

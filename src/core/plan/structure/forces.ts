@@ -1,5 +1,6 @@
 import type { LineAnswer, LineJoint, LinePiece, LineSupport } from '../../stage/line';
 import type { Rules } from '../../rules/rule-sets';
+import { hangsWith, loadOf as joinedLoad } from '../joined';
 import { Missing } from '../missing';
 import { answerOf } from './answers';
 import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
@@ -67,11 +68,14 @@ interface Net {
   loads: Map<string, PutLoad>;
   braces: Map<string, Brace>;
   picks: Map<string, Pick>;
+  /** what hangs with a piece, spliced to it on the ground */
+  with: (piece: string) => readonly string[];
   /** the pieces of each launch */
   launches: Map<string, string[]>;
 }
 
-function netOf({ structure, picks, launches = [] }: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
+function netOf(plan: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
+  const { structure, picks, launches = [] } = plan;
   const net: Net = {
     beams,
     factor: rules.value('loadFactor'),
@@ -87,6 +91,7 @@ function netOf({ structure, picks, launches = [] }: Plan, beams: Map<string, Set
     loads: new Map(structure.loads.map((one) => [one.id, one])),
     braces: new Map(structure.braces.map((one) => [one.id, one])),
     picks: new Map(picks.map((one) => [one.id, one])),
+    with: (piece) => hangsWith(plan, piece),
     launches: new Map(launches.map(({ id, pieces }) => [id, pieces.map(({ piece }) => piece)])),
   };
   for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
@@ -204,7 +209,13 @@ function touched(net: Net, move: Move): readonly string[] {
     case 'piece.hang':
     case 'piece.letGo':
       return [
-        ...new Set([move.beam, ...(net.carries.get(move.beam) ?? []).map(({ a }) => a.piece), ...(net.hangs.get(move.beam) ?? []).map(({ b }) => b.piece)]),
+        ...new Set(
+          [move.beam, ...net.with(move.beam)].flatMap((id) => [
+            id,
+            ...(net.carries.get(id) ?? []).map(({ a }) => a.piece),
+            ...(net.hangs.get(id) ?? []).map(({ b }) => b.piece),
+          ]),
+        ),
       ];
     case 'joint.make':
     case 'joint.free': {
@@ -372,13 +383,14 @@ function lineFrom(
   const run = (which: LoadCase): { answer: LineAnswer; carried: Map<string, number> } | string => {
     const seats: LineSupport[] = [];
     const line: LinePiece[] = [];
+    const times = which === 'factored' ? net.factor : 1;
+    const pulls = pieces.flatMap((main) => hookPulls(net, moment, pieces, main, which, times));
     for (const { beam, from, to, flipped } of pieces) {
       const { section, beam: one } = beam;
       const place = beam.place!;
       const load = which === 'light' ? beam.light : beam.heavy;
       if (load instanceof Missing) return load.questions.join(' ');
       if (section instanceof Missing) return section.questions.join(' ');
-      const times = which === 'factored' ? net.factor : 1;
       const spot = (at: number) => (flipped ? to - Math.min(at, place.length) : from + Math.min(at, place.length));
       const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(jointAt(moment, id)) && inForce(moment, a.piece));
       const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
@@ -391,10 +403,7 @@ function lineFrom(
         if (force === undefined) return `What ${net.beams.get(joint.a.piece)!.beam.mark} brings to ${one.mark} at ${joint.name} is not known.`;
         loads.push({ x: spot(joint.b.at), force });
       }
-      const { kept, pick } = beamAt(moment, one.id);
-      if (kept > 0)
-        for (const { x, share } of pullsOf(pick === undefined ? undefined : net.picks.get(pick), place.length, balance(beam, load)))
-          loads.push({ x: spot(x), force: -share * Math.min(kept, load.total * times) });
+      for (const { on, x, force } of pulls) if (on === one.id) loads.push({ x, force: -force });
       line.push({ id: one.id, from, to, stretches: [{ to, stiffness: net.modulus * section.iStrong, load: load.perLength * times }], loads });
       for (const { key, support, at } of net.seats.get(one.id) ?? []) {
         if (!standsAt(moment, support.id)) continue;
@@ -428,6 +437,45 @@ function lineFrom(
 /** Balance point of a piece from its first end. */
 const balance = ({ make }: SettledBeam, { perLength, points, total }: Load): number =>
   (perLength * make.length * (make.length / 2) + points.reduce((sum, one) => sum + one.force * one.x, 0)) / total;
+
+interface OnLine {
+  beam: SettledBeam;
+  from: number;
+  to: number;
+  flipped: boolean;
+}
+
+/** What a hook that still pulls a piece pulls, and where along the line: of pieces that hang as one, all of them. */
+function hookPulls(
+  net: Net,
+  moment: StructureMoment,
+  pieces: readonly OnLine[],
+  main: OnLine,
+  which: LoadCase,
+  times: number,
+): { on: string; x: number; force: number }[] {
+  const { kept, pick: by } = beamAt(moment, main.beam.beam.id);
+  if (kept <= 0) return [];
+  const pick = by === undefined ? undefined : net.picks.get(by);
+  const all = pick ? joinedLoad(pick) : [main.beam.beam.id];
+  const held = pieces.filter(({ beam }) => all.includes(beam.beam.id));
+  const [from, to] = [Math.min(...held.map((one) => one.from)), Math.max(...held.map((one) => one.to))];
+  let [total, turning] = [0, 0];
+  for (const one of held) {
+    const load = which === 'light' ? one.beam.light : one.beam.heavy;
+    if (load instanceof Missing) return [];
+    const own = balance(one.beam, load);
+    total += load.total;
+    turning += load.total * (one.flipped ? one.to - own : one.from + own);
+  }
+  // Picks are told from the left end of the piece the pick is named for.
+  const centre = main.flipped ? to - turning / total : turning / total - from;
+  return pullsOf(pick, to - from, centre).map(({ x, share }) => {
+    const at = main.flipped ? to - x : from + x;
+    const on = held.find((one) => at >= one.from && at <= one.to) ?? main;
+    return { on: on.beam.beam.id, x: at, force: share * Math.min(kept, total * times) };
+  });
+}
 
 /** Where a hook that eases off pulls a piece, and with what share: at its two pick points, or over its balance point where none are said. */
 function pullsOf(pick: Pick | undefined, length: number, centre: number): { x: number; share: number }[] {

@@ -1,3 +1,4 @@
+import { loadOf } from '../joined';
 import { keep, keepOne } from '../keep';
 import type { Beam, Plan } from '../schema';
 import { holdsOf } from './held';
@@ -19,7 +20,10 @@ export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
     const pieces = new Map(plan.structure.pieces.map((one) => [one.id, one]));
     const picks = new Map<string, unknown[]>();
     // Where the hook goes on pulling while it eases off is where it was slung.
-    for (const { id, piece, left, right, turned } of plan.picks) picks.set(piece, [...(picks.get(piece) ?? []), id, left, right, turned]);
+    for (const pick of plan.picks) {
+      const { id, left, right, turned, joined } = pick;
+      for (const piece of loadOf(pick)) picks.set(piece, [...(picks.get(piece) ?? []), id, left, right, turned, joined]);
+    }
     return new Map(
       plan.structure.pieces.map((beam): [string, Hood] => {
         const seats = by.seats.get(beam.id) ?? [];

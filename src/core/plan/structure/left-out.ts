@@ -3,7 +3,8 @@ import type { Check } from '../check';
 import { missingCheck, moveFor } from '../evaluate/context';
 import { keep, keepOne } from '../keep';
 import { temporarySupports } from '../document/structure';
-import { standsOfPick } from '../lookups';
+import { allHungWith, loadOf } from '../joined';
+import { markLifted, standsOfPick } from '../lookups';
 import { namesPerson, saysSomething } from '../records';
 import type { Brace, Joint, Move, MoveKind, Support } from '../schema';
 import { beamAt, braceAt, jointAt, standsAt, type JointState } from './moment';
@@ -28,10 +29,11 @@ export function leftOutOf(ground: Ground): Check[] {
   const done = (kind: MoveKind, id: string): boolean => moveFor(plan, kind, id) !== null;
   // What is pushed is set where its launch is lowered; whether it is, is asked of the launch.
   const pushed = new Set((plan.launches ?? []).flatMap(({ pieces }) => pieces.map(({ piece }) => piece)));
+  const along = allHungWith(plan);
   for (const { beam, place: stands } of beams.values()) {
     const of = about('beam', beam, beam.mark);
     if (!stands) continue;
-    if (!done('piece.hang', beam.id)) {
+    if (!done('piece.hang', beam.id) && !along.has(beam.id)) {
       if (!pushed.has(beam.id)) ask('moves.beam', of, `No move hangs ${beam.mark} in place. When and how is it set, or who sets it elsewhere?`);
     } else if (stands.upright && !done('beam.plumb', beam.id))
       ask('moves.plumb', of, `No move plumbs ${beam.mark}. When is it plumbed, and what does it read?`);
@@ -40,7 +42,7 @@ export function leftOutOf(ground: Ground): Check[] {
   }
   // Of the plan these are read from its pieces, its lifts and the moves, and from nothing else.
   checks.push(
-    ...keepOne('left.lifts', [structure.pieces, structure.makes, moves, plan.picks, plan.stands, plan.raises], () => [
+    ...keepOne('left.lifts', [structure.pieces, structure.makes, structure.joints, moves, plan.picks, plan.stands, plan.raises], () => [
       ...hooksTwice(ground),
       ...liftsLeftOut(context, beams),
     ]),
@@ -161,6 +163,22 @@ function liftsLeftOut({ plan }: Ground['context'], beams: Ground['beams']): Chec
     if (!used.has(pick.id)) {
       const { beam } = beams.get(pick.piece)!;
       ask('moves.pick', about('pick', pick, beam.mark), null, `A pick of ${beam.mark} is planned and no move hangs it by that pick. When is it lifted?`);
+    }
+  for (const pick of lifting)
+    for (const id of pick.joined ?? []) {
+      const beam = beams.get(id)?.beam;
+      const others = [
+        ...plan.picks.filter((one) => one.id !== pick.id && loadOf(one).includes(id)).map((one) => `a pick of ${markLifted(plan, one)}`),
+        ...(raised.has(id) ? ['a lift without a crane'] : []),
+        ...plan.moves.filter((move) => move.kind === 'piece.hang' && move.beam === id).map(() => 'a move of its own'),
+      ];
+      if (beam && others.length > 0)
+        ask(
+          'pick.joined',
+          about('pick', pick, beam.mark, id),
+          null,
+          `${beam.mark} is lifted spliced to ${beams.get(pick.piece)!.beam.mark}, and by ${[...new Set(others)].join(' and ')} too. Which is it?`,
+        );
     }
   for (const stand of plan.stands) {
     const here = lifting.filter((pick) => standsOfPick(pick).includes(stand.id));

@@ -7,6 +7,8 @@ export interface BeamState {
   kept: number;
   /** the pick whose hook still pulls it */
   pick?: string;
+  /** the piece it was hung with, spliced to it on the ground */
+  with?: string;
   /** plumbed and levelled since it was set */
   plumbed?: boolean;
 }

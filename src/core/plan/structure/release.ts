@@ -5,7 +5,8 @@ import { releaseBolts } from '../../checks/release.calc';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
 import { Missing } from '../missing';
 import { saysSomething } from '../records';
-import type { Joint, Support } from '../schema';
+import { hangsWith } from '../joined';
+import type { Joint, Move, Support } from '../schema';
 import type { StageChange } from './forces';
 import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './moment';
@@ -233,14 +234,26 @@ function anchorChecks(
 }
 
 /** A hook that keeps as much as the piece weighs has let go of nothing. */
-export function easedCheck({ beams, rows }: Ground, id: string, keeps: number, move: string): void {
-  const { beam, light } = beams.get(id)!;
-  if (light instanceof Missing || keeps < light.total) return;
+export function easedCheck(
+  { beams, rows, context }: Ground,
+  { beam: id, keeps, id: move }: Extract<Move, { kind: 'piece.letGo' }>,
+  moment: StructureMoment,
+): void {
+  const { beam } = beams.get(id)!;
+  const along = hangsWith(context.plan, id).filter((one) => beamAt(moment, one).with === id);
+  let weighs = 0;
+  for (const one of [id, ...along]) {
+    const { light } = beams.get(one)!;
+    if (light instanceof Missing) return;
+    weighs += light.total;
+  }
+  if (keeps < weighs) return;
+  const mark = [beam.mark, ...along.map((one) => beams.get(one)!.beam.mark)].join(' + ');
   rows.put({
     ...missingCheck(place('release.keeps', about('beam', beam, beam.mark), move, stageLine.id, stageLine.source.text), 'force', ''),
     demand: keeps,
     finding: told(
-      phrase`The hook is to keep ${q(keeps, 'force')} of ${beam.mark}, which weighs ${q(light.total, 'force')}: nothing of it comes on its seats. What is it to keep?`,
+      phrase`The hook is to keep ${q(keeps, 'force')} of ${mark}, which weighs ${q(weighs, 'force')}: nothing of it comes on its seats. What is it to keep?`,
     ),
   });
 }

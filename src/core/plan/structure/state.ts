@@ -5,6 +5,7 @@ import { launchAfter, launchNeeds } from '../launch/moves';
 import { keepOne } from '../keep';
 import type { Beam, Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
 import { temporarySupports } from '../document/structure';
+import { hangsWith, hungWith, liftedAsOne } from '../joined';
 
 /** Every kind of move that is done to the structure. */
 const structureKinds = {
@@ -86,7 +87,7 @@ export const loadOf = (plan: Plan, id: string): PutLoad => knownOf(plan).loads.g
 export function readyBefore(plan: Plan, move: Extract<Move, { kind: 'piece.hang' }>): boolean[] {
   const { under, readyAt, placeOf } = knownOf(plan);
   const at = placeOf.get(move.id)!;
-  return (under.get(move.beam) ?? []).map(({ id }) => (readyAt.get(id) ?? -1) > at);
+  return [move.beam, ...hungWith(plan, move)].flatMap((beam) => (under.get(beam) ?? []).map(({ id }) => (readyAt.get(id) ?? -1) > at));
 }
 const byId = <T extends { id: string }>(list: readonly T[]): Map<string, T> => new Map(list.map((one) => [one.id, one]));
 function push<T>(map: Map<string, T[]>, key: string, one: T): void {
@@ -126,20 +127,29 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
     case 'piece.hang': {
       const at = placeOf.get(move.id)!;
       // A prop or jack may come under it later; what it is to be landed on for good is there when it lands.
-      const seats = (under.get(move.beam) ?? []).filter((one) => !(temporarySupports.includes(one.kind) && (readyAt.get(one.id) ?? -1) > at));
+      const all = [move.beam, ...hungWith(plan, move)];
+      const seats = [...new Set(all.flatMap((id) => under.get(id) ?? []))].filter(
+        (one) => !(temporarySupports.includes(one.kind) && (readyAt.get(one.id) ?? -1) > at),
+      );
       return [
         ...seats.map((one) => ({ what: `${one.name} is ready`, done: standsAt(now, one.id), by: [{ kind: 'support.ready' as const, support: one.id }] })),
-        ...(carriedBy.get(move.beam) ?? []).map((one) => ({
-          what: `${mark(one.b.piece)} stands, which carries it at ${one.name}`,
-          done: beamAt(now, one.b.piece).where === 'set',
-          by: [{ kind: 'piece.letGo' as const, beam: one.b.piece }],
-        })),
-        ...(beamAt(now, move.beam).where === 'away'
-          ? []
-          : [{ what: `${mark(move.beam)} is still to come (it was hung before)`, done: false, again: true as const }]),
+        ...all.flatMap((id) =>
+          (carriedBy.get(id) ?? []).map((one) => ({
+            what: `${mark(one.b.piece)} stands, which carries it at ${one.name}`,
+            done: beamAt(now, one.b.piece).where === 'set',
+            by: [{ kind: 'piece.letGo' as const, beam: one.b.piece }],
+          })),
+        ),
+        ...all
+          .filter((id) => beamAt(now, id).where !== 'away')
+          .map((id) => ({ what: `${mark(id)} is still to come (it was hung before)`, done: false, again: true as const })),
+        ...onTheGround(now, all, splices, mark),
       ];
     }
-    case 'piece.letGo':
+    case 'piece.letGo': {
+      const main = beamAt(now, move.beam).with;
+      if (main !== undefined && beamAt(now, main).where === 'hanging')
+        return [{ what: `${mark(main)}, which it hangs with, is let go of`, done: false, by: [{ kind: 'piece.letGo', beam: main }] }];
       return [
         {
           what: `${mark(move.beam)} hangs in place`,
@@ -147,6 +157,7 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
           by: [{ kind: 'piece.hang', beam: move.beam }],
         },
       ];
+    }
     case 'joint.make': {
       const joint = joints.get(move.joint)!;
       const had = jointAt(now, joint.id);
@@ -154,8 +165,11 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       // Filled and tight, what leans stays leaning: columns are plumbed while their joints are loose.
       const leaning = filled ? [joint.a.piece, joint.b.piece].filter((id) => isUpright(beams.get(id)!) && !beamAt(now, id).plumbed) : [];
       const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
+      const ends = [joint.a.piece, joint.b.piece];
+      // Spliced on the ground, where both lie on their blocks until they are lifted as one.
+      const lying = joint.kind === 'splice' && ends.every((id) => beamAt(now, id).where === 'away') && liftedAsOne(plan, joint.a.piece, joint.b.piece);
       return [
-        ...[joint.a.piece, joint.b.piece].map((id) => ({
+        ...(lying ? [] : ends).map((id) => ({
           what: `${mark(id)} is in place`,
           done: beamAt(now, id).where !== 'away',
           by: [{ kind: 'piece.hang' as const, beam: id }],
@@ -208,6 +222,26 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
   }
 }
 
+/** What is lifted as one is spliced before, all its holes filled and tight; what is spliced to it is lifted with it. */
+function onTheGround(now: StructureMoment, all: readonly string[], splices: ReadonlyMap<string, readonly Joint[]>, mark: (id: string) => string): Need[] {
+  const needs: Need[] = [];
+  for (const joint of new Set(all.flatMap((id) => splices.get(id) ?? []))) {
+    const state = jointAt(now, joint.id);
+    const other = [joint.a.piece, joint.b.piece].find((id) => !all.includes(id));
+    if (other === undefined) {
+      if (all.length < 2) continue;
+      const filled = isMade(state) && !state.untold && (joint.holes === null || (state.bolts ?? 0) >= joint.holes);
+      needs.push({
+        what: `${joint.name} is filled with bolts, all tight, before what it joins is lifted as one`,
+        done: filled,
+        by: [{ kind: 'joint.make', joint: joint.id }],
+      });
+    } else if (isMade(state) && beamAt(now, other).where === 'away')
+      needs.push({ what: `${mark(other)} is lifted with it: ${joint.name} joins them already`, done: false });
+  }
+  return needs;
+}
+
 /** What a move makes of the structure. */
 export function structureAfter(plan: Plan, move: StructureMove, now: StructureMoment): StructureMoment {
   switch (move.kind) {
@@ -218,11 +252,24 @@ export function structureAfter(plan: Plan, move: StructureMove, now: StructureMo
     case 'support.strike':
       return { ...now, supports: writeLedger(now.supports, move.support, { ...supportAt(now, move.support), stands: false, struck: true }) };
     case 'piece.hang':
-      return { ...now, beams: writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0, ...(move.pick ? { pick: move.pick } : {}) }) };
+      return {
+        ...now,
+        beams: hungWith(plan, move).reduce<StructureMoment['beams']>(
+          (beams, id) => writeLedger(beams, id, { where: 'hanging', kept: 0, with: move.beam }),
+          writeLedger(now.beams, move.beam, { where: 'hanging', kept: 0, ...(move.pick ? { pick: move.pick } : {}) }),
+        ),
+      };
     case 'piece.letGo': {
       const { pick, ...had } = beamAt(now, move.beam);
       const holds = move.keeps > 0 && pick ? { pick } : {};
-      return { ...now, beams: writeLedger(now.beams, move.beam, { ...had, where: 'set', kept: move.keeps, ...holds }) };
+      const along = hangsWith(plan, move.beam).filter((id) => beamAt(now, id).with === move.beam);
+      return {
+        ...now,
+        beams: along.reduce<StructureMoment['beams']>(
+          (beams, id) => writeLedger(beams, id, { ...beamAt(now, id), where: 'set' }),
+          writeLedger(now.beams, move.beam, { ...had, where: 'set', kept: move.keeps, ...holds }),
+        ),
+      };
     }
     case 'beam.plumb':
       return { ...now, beams: writeLedger(now.beams, move.beam, { ...beamAt(now, move.beam), plumbed: true }) };

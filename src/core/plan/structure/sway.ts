@@ -1,6 +1,7 @@
 import { stageLine } from '../../stage/line.calc';
 import { phrase } from '../../calc/work';
 import { flatStop, missingCheck, told } from '../evaluate/context';
+import { hangsWith } from '../joined';
 import type { Brace, Move } from '../schema';
 import type { Ground } from './ground';
 import { pointAt } from './place';
@@ -76,7 +77,7 @@ export class Sway {
   private group(move: Move, moment: StructureMoment): void {
     switch (move.kind) {
       case 'piece.letGo':
-        if (beamAt(moment, move.beam).where === 'set') this.add(move.beam, moment);
+        for (const id of this.along(move.beam)) if (beamAt(moment, id).where === 'set') this.add(id, moment);
         return;
       case 'joint.make': {
         const joint = this.ground.by.joints.get(this.jointEnd(move.joint))?.find((one) => one.joint.id === move.joint)?.joint;
@@ -96,10 +97,15 @@ export class Sway {
       case 'brace.free':
       case 'piece.hang':
         // What falls apart is put together again from what is left.
-        if (move.kind === 'piece.hang' && !this.groups.has(move.beam)) return;
+        if (move.kind === 'piece.hang' && !this.along(move.beam).some((id) => this.groups.has(id))) return;
         return this.anew(moment);
       default:
     }
+  }
+
+  /** A piece and what hangs with it. */
+  private along(beam: string): string[] {
+    return [beam, ...hangsWith(this.ground.context.plan, beam)];
   }
 
   private ends: Map<string, string> | null = null;
@@ -218,7 +224,7 @@ export class Sway {
     const { by } = this.ground;
     switch (move.kind) {
       case 'piece.letGo':
-        return [move.beam, ...(by.joints.get(move.beam) ?? []).map(({ other }) => other)];
+        return this.along(move.beam).flatMap((id) => [id, ...(by.joints.get(id) ?? []).map(({ other }) => other)]);
       case 'joint.make':
       case 'joint.free': {
         const end = this.jointEnd(move.joint);

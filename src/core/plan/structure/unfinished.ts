@@ -1,5 +1,6 @@
 import { phrase, q } from '../../calc/work';
 import { ratioCheck, told } from '../evaluate/context';
+import { hangsWith } from '../joined';
 import type { Joint, Move } from '../schema';
 import type { Ground } from './ground';
 import { pointAt } from './place';
@@ -24,8 +25,10 @@ export class Unfinished {
   after(move: Move, moment: StructureMoment): void {
     const { beams } = this.ground;
     if (move.kind === 'piece.letGo' && beamAt(moment, move.beam).where === 'set') {
-      const stands = beams.get(move.beam)!.place;
-      if (stands) this.high = Math.max(this.high, stands.from.z, stands.to.z);
+      for (const id of [move.beam, ...hangsWith(this.ground.context.plan, move.beam)]) {
+        const stands = beams.get(id)!.place;
+        if (stands) this.high = Math.max(this.high, stands.from.z, stands.to.z);
+      }
     }
     if (move.kind === 'joint.make' || move.kind === 'joint.free') {
       const joint = this.joints.get(move.joint)!;

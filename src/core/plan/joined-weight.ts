@@ -1,0 +1,129 @@
+import { attempt } from '../calc/attempt';
+import type { Rules } from '../rules/rule-sets';
+import type { SectionRow } from '../steel/section-row';
+import { steelWeight } from '../steel/weight.calc';
+import { GRAVITY } from '../units';
+import { isOpenI } from './evaluate/section-strength';
+import type { Joined, Part } from './joined';
+import { startOf } from './lies';
+import { Missing } from './missing';
+import { pieceWeight, type Lump, type PieceWeight } from './piece-weight';
+import type { Piece } from './schema';
+import { sectionOf, yieldOfMake } from './structure/model';
+
+/** What one of the pieces that hang as one is, by itself and in the whole. */
+export interface Member extends Part {
+  section: SectionRow;
+  fy: number;
+  weight: PieceWeight;
+}
+
+export interface JoinedLoad {
+  piece: Piece;
+  weight: PieceWeight;
+  members: Member[];
+}
+
+/** Pieces spliced end to end as one piece: as long as all of them, its weight where each has its own, its section the weakest of theirs. */
+export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) => Piece, rules: Rules): JoinedLoad | Missing {
+  const members: Member[] = [];
+  for (const part of joined.parts) {
+    const section = sectionOf(part.make);
+    const weight = section instanceof Missing ? section : pieceWeight(asPiece(part), rules, section);
+    if (section instanceof Missing) return section;
+    if (weight instanceof Missing) return weight;
+    members.push({ ...part, section, fy: yieldOfMake(part.make), weight });
+  }
+  const of = members.find(({ beam }) => beam.id === main)!;
+  const own = asPiece(of);
+  const mark = members.map(({ beam }) => beam.mark).join(' + ');
+  const whole = (lumps: readonly Lump[]): { lump: Lump; input: Parameters<typeof steelWeight.compute>[0] } | Missing => {
+    const items = members.map((member, n) => ({ mass: lumps[n]!.mass, at: inWhole(member, lumps[n]!.cg.x) }));
+    const input = { items, allowance: 0 };
+    const outcome = attempt(steelWeight, input);
+    if (!outcome.ok) return new Missing(outcome.error);
+    const { mass, cg } = outcome.output;
+    const z = lumps.reduce((sum, one) => sum + one.mass * one.cg.z, 0) / mass;
+    const bareMass = lumps.reduce((sum, one) => sum + one.bareMass, 0);
+    return { lump: { bareMass, mass, weight: mass * GRAVITY, cg: { x: cg, z } }, input };
+  };
+  const heavy = whole(members.map(({ weight }) => weight));
+  const light = whole(members.map(({ weight }) => weight.light));
+  if (heavy instanceof Missing) return heavy;
+  if (light instanceof Missing) return light;
+  const sum = (key: 'packingMass' | 'attachmentMass') => members.reduce((all, { weight }) => all + weight[key], 0);
+  const most = (key: 'below' | 'above') => Math.max(...members.map(({ weight }) => weight[key]));
+  const section = weakest(
+    members.map((one) => one.section),
+    mark,
+  );
+  const bare = heavy.lump.bareMass + sum('packingMass') + sum('attachmentMass');
+  const said = new Set(members.map(({ weight }) => weight.by));
+  const weight: PieceWeight = {
+    section,
+    statements: [],
+    by: said.size === 1 ? of.weight.by : 'computed',
+    ...heavy.lump,
+    packingMass: sum('packingMass'),
+    attachmentMass: sum('attachmentMass'),
+    allowance: heavy.lump.mass / bare - 1,
+    light: light.lump,
+    below: most('below'),
+    above: most('above'),
+    runs: members.flatMap((member) =>
+      member.weight.runs.map(({ weightPerLength, from, to }) => {
+        const [a, b] = [inWhole(member, from), inWhole(member, to)];
+        return { weightPerLength, from: Math.min(a, b), to: Math.max(a, b) };
+      }),
+    ),
+    lumps: members.flatMap((member) => member.weight.lumps.map((one) => ({ weight: one.weight, at: inWhole(member, one.at) }))),
+    trace: { calc: steelWeight.id, input: heavy.input, output: { ...heavy.lump, cg: heavy.lump.cg.x } },
+  };
+  const start = startOf(of.beam) ?? own.start;
+  const turn = (start.azimuthDeg * Math.PI) / 180;
+  const toMiddle = joined.length / 2 - (of.from + of.to) / 2;
+  const piece: Piece = {
+    ...own,
+    mark,
+    section: section.designation,
+    length: joined.length,
+    yield: Math.min(...members.map(({ fy }) => fy)),
+    allowance: null,
+    attachments: members.flatMap((member) => asPiece(member).attachments.map((one) => ({ ...one, at: inWhole(member, one.at) }))),
+    stated: { mass: null, weighed: null, length: null },
+    start: { ...start, x: start.x + toMiddle * Math.cos(turn), y: start.y + toMiddle * Math.sin(turn) },
+  };
+  return { piece, weight, members };
+}
+
+/** A place along one of the pieces, from its own first end, along the whole. */
+const inWhole = ({ from, to, flipped }: Part, x: number): number => (flipped ? to - x : from + x);
+
+/** What the pieces have in common, to be on the safe side of each: as deep and wide as the largest, as strong and stiff as the weakest. */
+function weakest(rows: readonly SectionRow[], mark: string): SectionRow {
+  const [first] = rows;
+  if (rows.every((one) => one.designation === first!.designation && one.area === first!.area)) return first!;
+  const least = (key: 'area' | 'flange' | 'web' | 'iStrong' | 'iWeak') => Math.min(...rows.map((one) => one[key]));
+  const leastKnown = (key: 'k' | 'sStrong' | 'zStrong' | 'rStrong' | 'rWeak' | 'torsion' | 'warping') =>
+    rows.reduce<number | null>((all, one) => (all === null || one[key] === null ? null : Math.min(all, one[key])), Infinity);
+  return {
+    designation: mark,
+    family: rows.find((one) => !isOpenI(one))?.family ?? first!.family,
+    massPerLength: Math.max(...rows.map((one) => one.massPerLength)),
+    area: least('area'),
+    depth: Math.max(...rows.map((one) => one.depth)),
+    width: Math.max(...rows.map((one) => one.width)),
+    flange: least('flange'),
+    web: least('web'),
+    k: leastKnown('k'),
+    iStrong: least('iStrong'),
+    iWeak: least('iWeak'),
+    sStrong: leastKnown('sStrong'),
+    zStrong: leastKnown('zStrong'),
+    rStrong: leastKnown('rStrong'),
+    rWeak: leastKnown('rWeak'),
+    torsion: leastKnown('torsion'),
+    warping: leastKnown('warping'),
+    basis: 'the weakest of its pieces',
+  };
+}

@@ -1,0 +1,375 @@
+import { quayFootbridge } from '../../../tests/demo-plan';
+import { opened } from '../../../tests/said';
+import type { Check } from './check';
+import { applyCommand } from './commands/apply';
+import type { CommandArguments, CommandName } from './commands/table';
+import { describe as words } from './describe';
+import { evaluate, evaluateWhole } from './evaluate';
+import type { Hanging } from './hanging';
+import { joinedOf, spliceable } from './joined';
+import { Missing } from './missing';
+import { openPlan } from './open';
+import { pickContext } from './pick-context';
+import { replay } from './replay';
+import type { Move, Plan } from './schema';
+import { settle } from './settle';
+import { beamAt } from './structure/moment';
+import { moveWords } from './move-words';
+import { unlifted } from './plan-lifts';
+
+const TODAY = '2026-11-27';
+type Edit = (plan: Plan) => unknown;
+
+function does<N extends CommandName>(plan: Plan, name: N, args: CommandArguments[N]): Plan {
+  const done = applyCommand(plan, { name, args } as Parameters<typeof applyCommand>[1]);
+  if (!done.ok) throw new Error(done.faults[0]?.error);
+  return done.plan;
+}
+
+/** Both pieces of girder 1 of the footbridge spliced on the ground and lifted as one, slung 8.5 m from either end. */
+function asOne(edit: Edit = () => undefined, main: 'k1' | 'k3' = 'k1'): Plan {
+  const joined = does(quayFootbridge(), 'liftAsOne', { pick: main, joined: [main === 'k1' ? 'g1b' : 'g1a'], freed: [] });
+  const plan = structuredClone(joined);
+  const pick = plan.picks.find(({ id }) => id === main)!;
+  Object.assign(pick, { left: 8.5, right: 8.5, legs: { left: 5, right: 5 }, rig: null, unsaid: [], gear: [], slingRating: 9000 });
+  edit(plan);
+  return opened(plan);
+}
+const checksOf = (plan: Plan): readonly Check[] => evaluate(plan, TODAY).checks;
+const row = (plan: Plan, id: string, about: string, part?: string): Check => {
+  const found = checksOf(plan).find((one) => one.id === id && one.about.id === about && (part === undefined || one.about.part === part));
+  if (!found) throw new Error(`no ${id} of ${about}`);
+  return found;
+};
+const said = (plan: Plan, verdict: Check['verdict']): string[] =>
+  checksOf(plan)
+    .filter((one) => one.verdict === verdict)
+    .map((one) => `${one.id} ${one.about.id}: ${words(one, 'metric').replace(/\u00a0/g, ' ')}`);
+const orders = (plan: Plan, move: string): string =>
+  said(plan, 'stop')
+    .filter((one) => one.startsWith('move.order') && one.includes(move))
+    .join('\n');
+
+/** Girder 1 as one piece of 24 m, as if it had come so. */
+function onePiece(): Plan {
+  const plan = quayFootbridge();
+  const { structure } = plan;
+  structure.makes.push({ ...structure.makes[0]!, id: 'whole', length: 24 });
+  Object.assign(
+    structure.pieces.find(({ id }) => id === 'g1a')!,
+    { make: 'whole', to: { x: 24, y: 0, z: 5 }, lies: { x: 14, y: -19, azimuthDeg: 0, level: 1.3, onSide: false } },
+  );
+  structure.pieces = structure.pieces.filter(({ id }) => id !== 'g1b');
+  for (const support of structure.supports) for (const seat of support.seats) if (seat.piece === 'g1b') Object.assign(seat, { piece: 'g1a', at: seat.at + 14 });
+  for (const brace of structure.braces)
+    for (const end of [brace.a, ...(brace.b ? [brace.b] : [])]) if (end.piece === 'g1b') Object.assign(end, { piece: 'g1a', at: end.at + 14 });
+  structure.joints = structure.joints.filter(({ id }) => id !== 's1');
+  plan.picks = plan.picks.filter(({ id }) => id !== 'k3');
+  Object.assign(plan.picks[0]!, { left: 8.5, right: 8.5, legs: { left: 5, right: 5 }, rig: null, gear: [], slingRating: 9000 });
+  plan.moves = plan.moves.filter((move) => !['m13', 'm14', 'm15', 'm20', 't3'].includes(move.id));
+  return opened(plan);
+}
+
+describe('pieces spliced on the ground and lifted as one', () => {
+  test('all of it is on the hook: two pieces, their allowance, stiffeners, slings and block', () => {
+    // 0.0384 m² of steel × 7850 over 14 + 10 m, 60 kg of stiffeners, 5 % on both; 95 kg of slings, 420 kg of block.
+    expect(row(asOne(), 'lift.chart', 'k1').demand).toBeCloseTo((0.0384 * 7850 * 24 + 60) * 1.05 + 515, 6);
+  });
+
+  test('as one piece of that length would be lifted, hung and landed', () => {
+    const [joined, whole] = [asOne(), onePiece()];
+    const one = pickContext(settle(whole), whole.picks[0]!);
+    const both = pickContext(settle(joined), joined.picks[0]!);
+    expect(both.piece.length).toBe(24);
+    expect(both.piece.start).toEqual(one.piece.start);
+    expect(both.seat).toEqual(one.seat);
+    expect(both.hanging).toMatchObject({ tension: (one.hanging as Hanging).tension.map((force) => expect.closeTo(force, 6)) });
+    for (const id of ['lift.chart', 'rigging.tension', 'rigging.tilt', 'lift.headRoom', 'pick.hanging', 'lift.wind'])
+      expect([id, row(joined, id, 'k1').demand, row(joined, id, 'k1').capacity]).toEqual([
+        id,
+        expect.closeTo(row(whole, id, 'k1').demand!, 6),
+        expect.closeTo(row(whole, id, 'k1').capacity!, 4),
+      ]);
+    const most = Math.max(row(joined, 'pick.bending', 'k1', 'g1a').ratio!, row(joined, 'pick.bending', 'k1', 'g1b').ratio!);
+    expect(most).toBeCloseTo(row(whole, 'pick.bending', 'k1').ratio!, 9);
+  });
+
+  test('let go of, it carries as one girder, straight and unstressed, on the three it lies on', () => {
+    const reactions = (plan: Plan, at: string): [string, number][] => {
+      const whole = evaluateWhole(plan, TODAY).structure.changes.find(({ move }) => move?.id === at)!;
+      const [line] = whole.lines;
+      return [...line!.carried.plain].sort(([a], [b]) => a.localeCompare(b));
+    };
+    const of = reactions(asOne(), 'm8');
+    expect(of.map(([id]) => id)).toEqual(['p1-1/0', 'p2-1/0', 't-1/0']);
+    for (const [n, [id, force]] of reactions(onePiece(), 'm8').entries()) expect(of[n]).toEqual([id, expect.closeTo(force, 3)]);
+    // Nothing is lost: the sum is what both weigh.
+    expect(of.reduce((sum, [, force]) => sum + force, 0)).toBeCloseTo((0.0384 * 7850 * 24 + 60) * 1.05 * 9.80665, 3);
+  });
+
+  test('while the hook keeps part of it, it pulls where the slings are', () => {
+    const keeps = (plan: Plan): Plan => {
+      const next = structuredClone(plan);
+      const at = next.moves.findIndex(({ id }) => id === 'm8');
+      next.moves.splice(at, 0, { id: 'ease', kind: 'piece.letGo', beam: 'g1a', keeps: 40e3 });
+      return opened(next);
+    };
+    const sum = (plan: Plan) => [...evaluateWhole(keeps(plan), TODAY).structure.changes.find(({ move }) => move?.id === 'ease')!.lines[0]!.carried.plain];
+    const [joined, whole] = [sum(asOne()), sum(onePiece())];
+    for (const [id, force] of whole) expect(joined.find(([one]) => one === id)?.[1]).toBeCloseTo(force, 3);
+    expect(joined.reduce((all, [, force]) => all + force, 0)).toBeCloseTo((0.0384 * 7850 * 24 + 60) * 1.05 * 9.80665 - 40e3, 3);
+    // More than both weigh is kept by nobody; more than one of them weighs is.
+    const over = structuredClone(keeps(asOne()));
+    for (const move of over.moves) if (move.id === 'ease' && move.kind === 'piece.letGo') move.keeps = 90e3;
+    expect(said(opened(over), 'missing').join('\n')).toContain('The hook is to keep 90.0 kN of G1a + G1b, which weighs 71.5 kN');
+    expect(said(keeps(asOne()), 'missing').join('\n')).not.toContain('The hook is to keep');
+  });
+
+  test('what the splice feels in the slings: bending and shear 14 m from the left, by hand', () => {
+    const [w, g] = [0.0384 * 7850 * 1.05 * 9.80665, 9.80665 * 1.05 * 60];
+    // The stiffeners hang midway between the slings: each takes half of everything.
+    const half = (w * 24 + g) / 2;
+    const moment = half * (14 - 8.5) - (w * 14 ** 2) / 2 - g * 2;
+    const shear = half - w * 14 - g;
+    const factor = 1.1 * 1.35;
+    expect(row(asOne(), 'pick.splice', 's1', 'moment')).toMatchObject({ demand: expect.closeTo(Math.abs(moment) * factor, 3), capacity: 2.4e6, move: 'm7' });
+    expect(row(asOne(), 'pick.splice', 's1', 'shear').demand).toBeCloseTo(Math.abs(shear) * factor, 3);
+    const weak = asOne((plan) => (plan.structure.joints[0]!.moment = Math.abs(moment) * factor * 0.99));
+    expect(row(weak, 'pick.splice', 's1', 'moment').verdict).toBe('stop');
+    const unknown = asOne((plan) => (plan.structure.joints[0]!.shear = null));
+    expect(row(unknown, 'pick.splice', 's1', 'shear').verdict).toBe('missing');
+    // A lump at the splice itself shears it from one side.
+    const lump = asOne((plan) => (plan.structure.makes[1]!.attachments = [{ id: 'l', what: 'Lifting beam left on', mass: 500, at: 0 }]));
+    expect(row(lump, 'pick.splice', 's1', 'shear').demand).toBeGreaterThan(row(asOne(), 'pick.splice', 's1', 'shear').demand!);
+  });
+
+  test('each bends by what is in it and by its own strength', () => {
+    const thin = asOne((plan) => {
+      const made = plan.structure.makes[1]!.made;
+      if (made.kind === 'girder') made.topFlange = made.bottomFlange = { width: 0.4, thickness: 0.02 };
+    });
+    const [left, right] = [row(thin, 'pick.bending', 'k1', 'g1a'), row(thin, 'pick.bending', 'k1', 'g1b')];
+    expect(left.capacity).toBeGreaterThan(1.2 * right.capacity!);
+    // Sideways buckling goes by the weaker of the two over all of its length.
+    expect(row(thin, 'pick.hanging', 'k1').capacity).toBeLessThan(0.8 * row(asOne(), 'pick.hanging', 'k1').capacity!);
+  });
+
+  test('whichever end a piece was drawn from, and whichever of them the pick is named for', () => {
+    const turned = asOne((plan) => {
+      const { pieces, supports, joints, braces } = plan.structure;
+      const piece = pieces.find(({ id }) => id === 'g1b')!;
+      [piece.from, piece.to] = [piece.to, piece.from];
+      for (const { seats } of supports) for (const seat of seats) if (seat.piece === 'g1b') seat.at = 10 - seat.at;
+      for (const end of [...joints.flatMap(({ a, b }) => [a, b]), ...braces.flatMap(({ a, b }) => [a, ...(b ? [b] : [])])])
+        if (end.piece === 'g1b') end.at = 10 - end.at;
+    });
+    const other = asOne(undefined, 'k3');
+    Object.assign(
+      other.picks.find(({ id }) => id === 'k3')!,
+      { stand: 'w1' },
+    );
+    for (const [plan, pick] of [
+      [turned, 'k1'],
+      [opened(structuredClone(other)), 'k3'],
+    ] as const) {
+      for (const id of ['lift.chart', 'rigging.tension', 'pick.hanging']) expect(row(plan, id, pick).demand).toBeCloseTo(row(asOne(), id, 'k1').demand!, 6);
+      expect(row(plan, 'pick.splice', 's1', 'moment').demand).toBeCloseTo(row(asOne(), 'pick.splice', 's1', 'moment').demand!, 3);
+    }
+    const joined = joinedOf(turned, turned.picks[0]!);
+    expect(joined).toMatchObject({
+      length: 24,
+      parts: [
+        { from: 0, to: 14, flipped: false },
+        { from: 14, to: 24, flipped: true },
+      ],
+      splices: [{ at: 14 }],
+    });
+    const context = pickContext(
+      settle(other),
+      other.picks.find(({ id }) => id === 'k3')!,
+    );
+    // It lies in line with the piece the pick is named for: its middle 2 m to the left of where both lay before.
+    expect(context.piece.start).toMatchObject({ x: 21 - 7, y: -19 });
+    expect(context.seat).toMatchObject({ leftEnd: { x: 0, y: 0 }, right: { at: { x: 24, y: 0 } } });
+  });
+
+  test('three of them run on end to end, to the left and to the right', () => {
+    const three = asOne((plan) => {
+      const { pieces, joints } = plan.structure;
+      pieces.push({ ...pieces[1]!, id: 'g1c', mark: 'G1c', from: { x: -10, y: 0, z: 5 }, to: { x: 0, y: 0, z: 5 }, lies: null });
+      joints.push({ ...joints[0]!, id: 's0', name: 'Splice 0', a: { piece: 'g1c', at: 10 }, b: { piece: 'g1a', at: 0 } });
+      plan.picks[0]!.joined = ['g1b', 'g1c'];
+    });
+    expect(joinedOf(three, three.picks[0]!)).toMatchObject({
+      length: 34,
+      parts: [{ beam: { id: 'g1c' } }, { beam: { id: 'g1a' } }, { beam: { id: 'g1b' } }],
+      splices: [
+        { joint: { id: 's0' }, at: 10 },
+        { joint: { id: 's1' }, at: 24 },
+      ],
+    });
+    expect(row(three, 'lift.chart', 'k1').finding).toMatchObject({ code: 'lift.chart' });
+    expect(orders(three, 'Splice 0')).toContain('Splice 0 is filled with bolts');
+    const context = pickContext(settle(three), three.picks[0]!);
+    expect(context.piece).toMatchObject({ mark: 'G1c + G1a + G1b', start: { x: 9 } });
+  });
+});
+
+describe('what is asked of pieces lifted as one', () => {
+  const asks = (edit: Edit): string => {
+    const plan = asOne(edit);
+    const joined = joinedOf(plan, plan.picks[0]!);
+    expect(row(plan, 'lift.chart', 'k1').verdict).toBe('missing');
+    return joined instanceof Missing ? joined.questions.join(' ') : '';
+  };
+  test('without a splice between them, out of line, apart, upright, not placed: missing, and nothing is worked out', () => {
+    expect(asks((plan) => (plan.picks[0]!.joined = ['g2b']))).toBe('G1a, G2b are lifted as one, and no splices join all of them end to end. What joins them?');
+    expect(asks((plan) => (plan.structure.pieces[1]!.to = { x: 23.9, y: 1, z: 5 }))).toContain('do not run on in one line at Splice of girder 1');
+    expect(asks((plan) => (plan.structure.pieces[1]!.from = { x: 14.1, y: 0, z: 5 }))).toContain('do not run on in one line');
+    expect(asks((plan) => (plan.structure.pieces[1]!.to = { x: 14, y: 0, z: 15 }))).toContain('G1b is not level');
+    expect(asks((plan) => (plan.structure.pieces[1]!.to = null))).toContain('Where is G1b to be?');
+    expect(asks((plan) => (plan.structure.joints[0]!.kind = 'seat'))).toContain('no splices join all of them');
+    expect(asks((plan) => (plan.structure.makes[1]!.made = { kind: 'plain', what: 'box girder' }))).toBe('');
+  });
+
+  test('a pick, a lift or a move of its own as well: which of them is it?', () => {
+    const twice = asOne((plan) => plan.picks.push({ ...plan.picks[1]!, id: 'k9', piece: 'g1b', gear: [] }));
+    expect(said(twice, 'missing').join('\n')).toContain('pick.joined k1: G1b is lifted spliced to G1a, and by a pick of G1b too. Which is it?');
+    const moved = asOne((plan) => plan.moves.push({ id: 'again', kind: 'piece.hang', beam: 'g1b', by: 'hoist', checkedBy: 'L. Marsh' }));
+    expect(said(moved, 'missing').join('\n')).toContain('and by a move of its own too. Which is it?');
+    expect(orders(moved, 'G1b is still to come')).not.toBe('');
+  });
+
+  test('lifted before its splice is filled and tight, or half filled, or with bolts of which nobody says they are tight', () => {
+    const filled = 'Splice of girder 1 is filled with bolts, all tight, before what it joins is lifted as one';
+    expect(orders(asOne(), filled)).toBe('');
+    for (const edit of [
+      (plan: Plan) => (plan.moves = plan.moves.filter(({ id }) => id !== 'm20')),
+      (plan: Plan) => (plan.moves = plan.moves.filter(({ id }) => id !== 'm14' && id !== 'm20')),
+      (plan: Plan) => plan.moves.sort((a, b) => Number(a.id === 'm20') - Number(b.id === 'm20')),
+      (plan: Plan) =>
+        Object.assign(
+          plan.moves.find(({ id }) => id === 'm20')!,
+          { tight: null },
+        ),
+      (plan: Plan) =>
+        Object.assign(
+          plan.moves.find(({ id }) => id === 'm20')!,
+          { tight: false },
+        ),
+    ])
+      expect(orders(asOne(edit), filled)).not.toBe('');
+  });
+
+  test('its supports are ready for all of it, and what it hangs with is let go of with it', () => {
+    const late = asOne((plan) => plan.moves.sort((a, b) => Number(a.id === 'm3') - Number(b.id === 'm3')));
+    expect(orders(late, 'Pier 2')).not.toBe('');
+    const alone = asOne((plan) =>
+      Object.assign(
+        plan.moves.find(({ id }) => id === 'm8')!,
+        { beam: 'g1b' },
+      ),
+    );
+    expect(orders(alone, 'G1a, which it hangs with, is let go of')).not.toBe('');
+    expect(said(alone, 'missing').join('\n')).toContain('No move lets go of G1a');
+    // Spliced on the ground to something that stays there.
+    const left = asOne((plan) =>
+      Object.assign(
+        plan.moves.find(({ id }) => id === 'm7')!,
+        { pick: null, by: 'hoist', checkedBy: 'L. Marsh' },
+      ),
+    );
+    expect(orders(left, 'G1b is lifted with it: Splice of girder 1 joins them already')).not.toBe('');
+  });
+
+  test('spliced on the ground only where the two are lifted as one', () => {
+    const early = quayFootbridge();
+    early.moves.sort((a, b) => Number(b.id === 'm14') - Number(a.id === 'm14'));
+    expect(orders(opened(early), 'G1a is in place')).not.toBe('');
+    expect(
+      orders(
+        asOne((plan) => plan.moves.sort((a, b) => Number(b.id === 'm14') - Number(a.id === 'm14'))),
+        'is in place',
+      ),
+    ).toBe('');
+  });
+});
+
+describe('the run sheet and the document', () => {
+  test('one move hangs both and one lets go of both', () => {
+    const plan = asOne();
+    expect(plan.moves.map(({ id }) => id)).not.toEqual(expect.arrayContaining(['m13']));
+    const at = (id: string) => plan.moves.findIndex((move) => move.id === id);
+    expect([at('m14'), at('m20'), at('m7')]).toEqual([at('m7') - 2, at('m7') - 1, at('m7')]);
+    const state = (move: string) => {
+      const { structure } = replay(plan).steps.find((step) => step.move.id === move)!.after;
+      return ['g1a', 'g1b'].map((id) => beamAt(structure, id).where);
+    };
+    expect([state('m20'), state('m7'), state('m8')]).toEqual([
+      ['away', 'away'],
+      ['hanging', 'hanging'],
+      ['set', 'set'],
+    ]);
+    const title = (id: string) =>
+      moveWords(
+        plan,
+        plan.moves.find((move) => move.id === id)!,
+      ).title;
+    expect([title('m7'), title('m8')]).toEqual(['Hang G1a + G1b in place', 'Let go of G1a + G1b']);
+    expect(said(plan, 'missing').filter((one) => one.startsWith('moves.beam'))).toEqual([]);
+    expect(unlifted(plan).map(({ id }) => id)).not.toContain('g1b');
+  });
+
+  test('by itself again it has moves of its own, and where its slings take what is left is asked', () => {
+    const joined = does(quayFootbridge(), 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
+    expect(joined.picks.map(({ id }) => id)).toEqual(['k1', 'k2', 'k4']);
+    expect(joined.picks[0]!.unsaid).toEqual(['left', 'right', 'legs']);
+    // What named the pick that went goes too.
+    expect(joined.moves.map(({ id }) => id)).not.toContain('t3');
+    const apart = does(joined, 'liftAsOne', { pick: 'k1', joined: [], freed: [{ piece: 'g1b', hang: 'h', letGo: 'l' }] });
+    expect(apart.picks[0]!.joined).toBeNull();
+    const ids = apart.moves.map(({ id }) => id);
+    expect(ids.slice(ids.indexOf('m8'), ids.indexOf('m8') + 3)).toEqual(['m8', 'h', 'l']);
+    expect(unlifted(apart).map(({ id }) => id)).toContain('g1b');
+  });
+
+  test('what a splice joins to it is offered, and no column', () => {
+    const plan = quayFootbridge();
+    expect(spliceable(plan, plan.picks[0]!).map(({ beam, by }) => [beam.id, by.id])).toEqual([['g1b', 's1']]);
+    expect(spliceable(asOne(), asOne().picks[0]!)).toEqual([]);
+    plan.structure.pieces[1]!.to = { x: 14, y: 0, z: 15 };
+    expect(spliceable(plan, plan.picks[0]!)).toEqual([]);
+  });
+
+  test('a piece that is none, the same twice, or one on bearings is refused', () => {
+    const refused = (joined: string[]): string | undefined => {
+      const plan = structuredClone(quayFootbridge());
+      plan.picks[0]!.joined = joined;
+      const answer = openPlan(plan);
+      return answer.ok ? undefined : answer.faults[0]?.error;
+    };
+    expect(refused(['nobody'])).toContain('“nobody”');
+    expect(refused(['g1b', 'g1b'])).toContain('a second time');
+    expect(refused(['g1a'])).toContain('a second time');
+    expect(refused(['g1b'])).toBeUndefined();
+  });
+
+  test('a piece that is taken out hangs with nothing any more', () => {
+    const plan = does(asOne(), 'removeFrom', { list: 'beams', id: 'g1b' });
+    expect(plan.picks[0]!.joined).toEqual([]);
+    expect(openPlan(plan).ok).toBe(true);
+  });
+
+  test('whether a pick says so is read at every edit: incremental as whole', () => {
+    const before = quayFootbridge();
+    evaluate(before, TODAY);
+    const joined = does(before, 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
+    const keys = (plan: Plan) => checksOf(plan).map((one) => `${one.id} ${one.about.id} ${one.about.part ?? ''} ${one.verdict} ${one.ratio ?? ''}`);
+    const anew = keys(structuredClone(joined));
+    expect(keys(joined)).toEqual(anew);
+    const moves = joined.moves.map((move): Move => move);
+    const apart = does({ ...joined, moves }, 'editPick', { id: 'k1', changes: { joined: null } });
+    expect(keys(apart)).toEqual(keys(structuredClone(apart)));
+    expect(said(apart, 'missing').join('\n')).toContain('No move hangs G1b in place');
+  });
+});
