@@ -53,10 +53,7 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
   if (light instanceof Missing) return light;
   const sum = (key: 'packingMass' | 'attachmentMass') => members.reduce((all, { weight }) => all + weight[key], 0);
   const most = (key: 'below' | 'above') => Math.max(...members.map(({ weight }) => weight[key]));
-  const section = weakest(
-    members.map((one) => one.section),
-    mark,
-  );
+  const section = weakest(members.map((one) => one.section));
   const bare = heavy.lump.bareMass + sum('packingMass') + sum('attachmentMass');
   const said = new Set(members.map(({ weight }) => weight.by));
   const weight: PieceWeight = {
@@ -100,14 +97,15 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
 const inWhole = ({ from, to, flipped }: Part, x: number): number => (flipped ? to - x : from + x);
 
 /** What the pieces have in common, to be on the safe side of each: as deep and wide as the largest, as strong and stiff as the weakest. */
-function weakest(rows: readonly SectionRow[], mark: string): SectionRow {
+function weakest(rows: readonly SectionRow[]): SectionRow {
   const [first] = rows;
-  if (rows.every((one) => one.designation === first!.designation && one.area === first!.area)) return first!;
+  const figures = ({ designation: _, ...rest }: SectionRow) => JSON.stringify(rest);
+  if (rows.every((one) => figures(one) === figures(first!))) return first!;
   const least = (key: 'area' | 'flange' | 'web' | 'iStrong' | 'iWeak') => Math.min(...rows.map((one) => one[key]));
   const leastKnown = (key: 'k' | 'sStrong' | 'zStrong' | 'rStrong' | 'rWeak' | 'torsion' | 'warping') =>
     rows.reduce<number | null>((all, one) => (all === null || one[key] === null ? null : Math.min(all, one[key])), Infinity);
   return {
-    designation: mark,
+    designation: [...new Set(rows.map((one) => one.designation))].join(' and '),
     family: rows.find((one) => !isOpenI(one))?.family ?? first!.family,
     massPerLength: Math.max(...rows.map((one) => one.massPerLength)),
     area: least('area'),

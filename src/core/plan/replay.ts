@@ -7,7 +7,7 @@ import { hangsWith, hungWith, liftedAsOne } from './joined';
 import { isLaunchMove } from './launch/moves';
 import { hoodsOf, type Hood } from './structure/hoods';
 import { beamAt, nothingStands, type StructureMoment } from './structure/moment';
-import { braceOf, isStructureMove, jointOf, loadOf, readyBefore, structureAfter, structureNeeds, supportOf } from './structure/state';
+import { braceOf, isStructureMove, jointOf, loadOf, readyBefore, splicedNeeds, structureAfter, structureNeeds, supportOf } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
 
@@ -121,7 +121,8 @@ function afterFrom(plan: Plan, move: Move): readonly unknown[] {
 /** What of the plan the needs of a move are read from. */
 function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): readonly unknown[] {
   const { structure, picks, stands, pieces } = plan;
-  if (!isStructureMove(move)) return [plan.bearings, pieces, plan.cranes, stands, picks, plan.shoring, plan.survey, plan.members, structure.pieces];
+  if (!isStructureMove(move))
+    return [plan.bearings, pieces, plan.cranes, stands, picks, plan.shoring, plan.survey, plan.members, structure.pieces, structure.joints];
   const lifts = [picks, stands, pieces];
   switch (move.kind) {
     case 'piece.hang':
@@ -181,6 +182,7 @@ export function needsOf(plan: Plan, move: Move, now: Moment): Need[] {
         return [
           ...cranesSet,
           ...hookNeeds(plan, pick, now),
+          ...splicedNeeds(plan, pick, now),
           ...(beamAt(now.structure, beam.id).where === 'away'
             ? []
             : [{ what: `${beam.mark} is still to come (it was hung before)`, done: false, again: true as const }]),

@@ -24,7 +24,11 @@ describe('a piece on two picks, summed over slices', () => {
   test('reactions, hogging over each pick, sagging between and beyond', () => {
     fc.assert(
       fc.property(pieces, (piece) => {
-        const outcome = attempt(pickMoments, piece);
+        const stretches = [
+          { from: 0, to: 3.3 },
+          { from: 3.3, to: 12 },
+        ];
+        const outcome = attempt(pickMoments, { ...piece, stretches, cuts: [3.3, 6, 9.1] });
         const SLICE = 0.005;
         const parts = piece.runs.flatMap(({ from, to, weightPerLength }) =>
           Array.from({ length: Math.round((to - from) / SLICE) }, (_, i) => ({ at: from + (i + 0.5) * SLICE, weight: weightPerLength * SLICE })),
@@ -53,6 +57,19 @@ describe('a piece on two picks, summed over slices', () => {
         const walked = Math.max(0, ...Array.from({ length: 241 }, (_, i) => moment(i * 0.05)));
         expect(Math.abs(sagging - walked)).toBeLessThan(close + 0.002 * walked);
         expect(governing).toBe(Math.max(...hogging, sagging));
+        const { greatest, felt } = outcome.output;
+        for (const [n, { from, to }] of stretches.entries()) {
+          const most = Math.max(...Array.from({ length: 401 }, (_, i) => Math.abs(moment(from + ((to - from) * i) / 400))));
+          expect(greatest![n]).toBeGreaterThan(most - close);
+          expect(greatest![n]).toBeLessThan(most * 1.01 + 12 * close);
+        }
+        // What is left of a cut, and what is at it or not.
+        const leftOf = (x: number) => (x > a ? r1 : 0) + (x > b ? r2 : 0) - all.reduce((sum, one) => (one.at < x ? sum + one.weight : sum), 0);
+        for (const [n, x] of [3.3, 6, 9.1].entries()) {
+          expect(Math.abs(felt![n]!.moment - moment(x))).toBeLessThan(close);
+          const sides = [leftOf(x - 1e-7), leftOf(x + 1e-7)].map(Math.abs);
+          expect(Math.abs(felt![n]!.shear - Math.max(...sides))).toBeLessThan(close + 20);
+        }
       }),
       { numRuns: 120 },
     );
@@ -94,6 +111,36 @@ describe('a piece on two picks, summed over slices', () => {
     const outcome = attempt(pickMoments, { ...whole, ...changes } as never);
     expect(outcome).toMatchObject({ ok: false, path });
     if (!outcome.ok) expect(outcome.error).toMatch(words);
+  });
+  test('by hand: each stretch by what is in it, a cut with a sling at it sheared by its greater side', () => {
+    // 500 N at each sling; over a sling 100·2²/2 = 200 hogging, in the middle 500·3 − 100·5²/2 = 250 sagging, 4 m in 500·2 − 800 = 200.
+    const parts = {
+      stretches: [
+        { from: 0, to: 1 },
+        { from: 0, to: 3 },
+        { from: 4, to: 10 },
+      ],
+      cuts: [2, 4, 5],
+    };
+    expect(attempt(pickMoments, { ...whole, ...parts } as never)).toMatchObject({
+      ok: true,
+      output: {
+        greatest: [expect.closeTo(50, 9), expect.closeTo(200, 9), expect.closeTo(250, 9)],
+        felt: [
+          { moment: expect.closeTo(-200, 9), shear: expect.closeTo(300, 6) },
+          { moment: expect.closeTo(200, 9), shear: expect.closeTo(100, 6) },
+          { moment: expect.closeTo(250, 9), shear: expect.closeTo(0, 6) },
+        ],
+      },
+    });
+    for (const [changes, path] of [
+      [{ stretches: [{ from: 3, to: 3 }] }, 'stretches[0].to'],
+      [{ stretches: [{ from: -1, to: 3 }] }, 'stretches[0].from'],
+      [{ stretches: [{ from: 1, to: 11 }] }, 'stretches[0].to'],
+      [{ cuts: [5, 10.1] }, 'cuts[1]'],
+      [{ cuts: [-0.1] }, 'cuts[0]'],
+    ] as const)
+      expect(attempt(pickMoments, { ...whole, ...changes } as never)).toMatchObject({ ok: false, path });
   });
   test('a lump and a run at the very ends are on the piece', () => {
     const edge = {

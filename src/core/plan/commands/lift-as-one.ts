@@ -23,7 +23,7 @@ export function liftAsOne(plan: Draft<Plan>, { pick: id, joined, freed }: LiftAs
   const all = new Set(loadOf(pick));
   const within = new Set(plan.structure.joints.filter(({ kind, a, b }) => kind === 'splice' && all.has(a.piece) && all.has(b.piece)).map((joint) => joint.id));
   const left = plan.moves.filter((move) => !((move.kind === 'piece.hang' || move.kind === 'piece.letGo') && along.has(move.beam)));
-  const hangs = (move: Draft<Move>) => move.kind === 'piece.hang' && move.beam === pick.piece;
+  const hangs = (move: Draft<Move>) => (move.kind === 'piece.hang' && move.beam === pick.piece) || (move.kind === 'pick.trial' && move.pick === id);
   const at = left.findIndex(hangs);
   const splices = at < 0 ? [] : left.slice(at).filter((move) => move.kind === 'joint.make' && within.has(move.joint));
   const rest = left.filter((move) => !splices.includes(move));

@@ -3,9 +3,9 @@ import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, supportAt, type Joi
 import type { Moment, Need } from '../replay';
 import { launchAfter, launchNeeds } from '../launch/moves';
 import { keepOne } from '../keep';
-import type { Beam, Brace, Joint, Move, Plan, PutLoad, Support } from '../schema';
+import type { Beam, Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { temporarySupports } from '../document/structure';
-import { hangsWith, hungWith, liftedAsOne } from '../joined';
+import { hangsWith, hungWith, liftedAsOne, loadOf as loadOfPick } from '../joined';
 
 /** Every kind of move that is done to the structure. */
 const structureKinds = {
@@ -220,6 +220,12 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
     case 'brace.free':
       return [{ what: 'the brace is in', done: braceAt(now, move.brace), by: [{ kind: 'brace.fix', brace: move.brace }] }];
   }
+}
+
+/** What a pick lifts as one is spliced before it leaves the ground. */
+export function splicedNeeds(plan: Plan, pick: Pick, moment: Moment): Need[] {
+  const { beams, splices } = knownOf(plan);
+  return pick.joined?.length ? onTheGround(moment.structure, loadOfPick(pick), splices, (id) => beams.get(id)?.mark || id) : [];
 }
 
 /** What is lifted as one is spliced before, all its holes filled and tight; what is spliced to it is lifted with it. */
