@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { accessible, check, count, expect, field, move, open, openJob, planOf, saved, station, test } from './job';
 
@@ -10,6 +11,19 @@ test('the jobs table shows the demo and how it stands', async ({ page }) => {
   await row.getByRole('link').click();
   await expect(page.getByRole('heading', { name: 'Move 7 · Lift, swing, over' })).toBeVisible();
 });
+
+for (const [path, most] of [
+  ['/', 150_000],
+  ['/jobs/demo-vehicle-ramp', 300_000],
+] as const)
+  test(`what ${path} reads before it can be used is small`, async ({ request }) => {
+    const html = await (await request.get(path)).text();
+    const scripts = [...html.matchAll(/<script[^>]*src="(\/_next\/[^"]+\.js[^"]*)"[^>]*>/g)].filter(([tag]) => !tag.includes('noModule'));
+    expect(scripts.length).toBeGreaterThan(5);
+    let bytes = 0;
+    for (const [, url] of scripts) bytes += gzipSync(await (await request.get(url!)).body(), { level: 9 }).length;
+    expect(bytes).toBeLessThan(most);
+  });
 
 test('from “New job” to a pick with everything known', async ({ page }) => {
   await open(page, '/');

@@ -6,11 +6,12 @@ import type { Plan } from '@/core/plan/schema';
 import { shoreGrip } from '@/core/plan/shore-place';
 import { surveyPlan } from '@/core/plan/survey';
 import { boardHands } from './board-hands';
+import * as editing from './editing';
 import { createJobStore } from './job-store';
 
 const survey = surveyPlan(demoPlan(), null, -1, 'beam');
 const board = (plan: Plan) => {
-  const store = createJobStore({ id: 'j', revision: 1, plan, survey, cursor: -1, station: 'runSheet' });
+  const store = createJobStore({ id: 'j', revision: 1, plan, survey, cursor: -1, station: 'runSheet' }, editing);
   return { store, hands: boardHands(store, 0.05), plan: () => store.getState().history.plan };
 };
 /** Taken hold of at one place and carried along to others, as a pointer does it. */

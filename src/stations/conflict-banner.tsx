@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { useJob, usePlan } from './job-context';
 
 /** Someone else saved meanwhile: nothing is overwritten until the person here chooses. */

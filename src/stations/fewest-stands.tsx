@@ -5,7 +5,7 @@ import { sharedOut, unserved, widestSets, type Cover, type CoverPlace } from '@/
 import type { Crane, Stand } from '@/core/plan/schema';
 import type { StandMap } from '@/core/plan/stand-map';
 import { formatQuantity } from '@/core/units';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 

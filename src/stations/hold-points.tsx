@@ -9,7 +9,7 @@ import { formatQuantity } from '@/core/units';
 import type { HoldId } from '@/core/plan/hold-ids';
 import { holdsOf, waitsFor, type Hold } from '@/core/plan/holds';
 import type { HoldRecord } from '@/core/plan/schema';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { TextField } from '@/ui/fields/text-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

@@ -1,6 +1,5 @@
 'use client';
 import { Archive, ArchiveRestore } from 'lucide-react';
-import { DateTime } from 'luxon';
 import Link from 'next/link';
 import { verdicts, type Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
@@ -19,12 +18,17 @@ export interface JobRow {
   savedAt: string;
 }
 
+const day = { day: 'numeric', month: 'short', year: 'numeric' } as const;
+/** In the reader’s own zone; and, while only the server knows the page, by the day alone. */
+const hereAndNow = new Intl.DateTimeFormat('en-GB', { ...day, hour: '2-digit', minute: '2-digit' });
+const anywhere = new Intl.DateTimeFormat('en-GB', { ...day, timeZone: 'UTC' });
+
 /** One job of the list. Nothing is shown of a verdict that was made for another plan, another day or another core. */
 export function JobLine({ row, local, away, onMove }: { row: JobRow; local: boolean; away: boolean; onMove: (row: JobRow) => void }) {
   const { summary } = row;
   const known = summary && 'verdict' in summary ? summary : null;
   const broken = summary && 'unreadable' in summary ? summary.unreadable : null;
-  const saved = DateTime.fromISO(row.savedAt);
+  const saved = new Date(row.savedAt);
   return (
     <tr className="border-b border-line hover:bg-board" data-job={row.id}>
       <td className="w-[132px] py-3 pl-2">
@@ -63,7 +67,7 @@ export function JobLine({ row, local, away, onMove }: { row: JobRow; local: bool
       </td>
       <td className="text-right text-[13px] text-soft">
         rev {row.revision}
-        <span className="block">{local ? saved.toFormat('d LLL yyyy, HH:mm') : saved.toUTC().toFormat('d LLL yyyy')}</span>
+        <span className="block">{local ? hereAndNow.format(saved) : anywhere.format(saved)}</span>
       </td>
       <td className="w-10 pr-1 text-right">
         <SmallButton label={away ? `Take back ${row.name}` : `Put away ${row.name}`} onClick={() => onMove(row)}>

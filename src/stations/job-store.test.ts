@@ -4,6 +4,7 @@ import { demoPlan, ticketHall } from '../../tests/demo-plan';
 import type { Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { surveyPlan } from '@/core/plan/survey';
+import * as editing from './editing';
 import { createJobStore, type JobStore } from './job-store';
 
 interface Sent {
@@ -25,7 +26,7 @@ let answers: ((call: Sent) => Answer | Promise<Answer>)[] = [];
 const taken = (): Answer => ({ status: 200, body: { revision: (revision += 1) } });
 let revision = 1;
 
-const opened = (plan: Plan = demoPlan()) => createJobStore({ id: 'j1', revision: 1, plan, survey, cursor: -1, station: 'steel' });
+const opened = (plan: Plan = demoPlan()) => createJobStore({ id: 'j1', revision: 1, plan, survey, cursor: -1, station: 'steel' }, editing);
 const rename = (store: JobStore, name: string) => store.getState().act({ name: 'editJob', args: { changes: { name } } } as never);
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 const saving = (store: JobStore) => store.getState().saving;
@@ -307,7 +308,7 @@ describe('in a browser', () => {
       [9, 9],
     ] as const) {
       const worker = withWorker();
-      const store = createJobStore({ id: 'j1', revision: 1, plan: demoPlan(), survey: null, cursor: -1, station: 'steel' });
+      const store = createJobStore({ id: 'j1', revision: 1, plan: demoPlan(), survey: null, cursor: -1, station: 'steel' }, editing);
       const stop = store.start();
       await settle();
       expect(store.getState().reckoning).toBe(true);

@@ -6,15 +6,15 @@ import type { Ref } from '@/core/drawing/draw-list';
 import type { Look } from '@/core/drawing/elevation-scene';
 import { canonicalJson } from '@/core/plan/canonical';
 import type { Command } from '@/core/plan/commands/table';
-import { perform, redo, seal, startHistory, undo, type History } from '@/core/plan/history';
+import { seal, startHistory, type History } from '@/core/plan/history';
 import { dayOf } from '@/core/plan/day';
-import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import type { Stand } from '@/core/plan/structure/worst';
 import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/surveyed';
 import type { SurveyWorker } from '@/workers/survey.worker';
+import type * as EditingModule from './editing';
 
 export type Saving =
   | { state: 'saved' }
@@ -80,6 +80,8 @@ const SAVE_AFTER_MS = 400;
 const RETRY_MS = 3000;
 const nextFrame = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
 
+type Editing = typeof EditingModule;
+
 /** A plan with changes that were not saved when the page went. */
 export interface Draft {
   revision: number;
@@ -93,7 +95,7 @@ export interface Draft {
 const draftKey = (id: string) => `keen-trestle/draft/${id}`;
 
 /** A draft that was written down; null where there is none, or none that can be read. */
-function readDraft(text: string | null): Draft | null {
+function readDraft(text: string | null, { openPlan }: Editing): Draft | null {
   if (text === null) return null;
   try {
     const { revision, plan, sent, at } = JSON.parse(text) as Partial<Draft>;
@@ -136,8 +138,16 @@ export interface FirstState {
 
 const sameLook = (a: Looking, b: Looking): boolean => a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line;
 
-/** The state of one open job: the plan with its history, what the worker made of it, and where saving stands. */
-export function createJobStore(first: FirstState) {
+/**
+ * The state of one open job: the plan with its history, what the worker made of it, and where saving stands.
+ * @param editing what edits are made with, where it is read already
+ */
+export function createJobStore(first: FirstState, editing: Editing | null = null) {
+  let reading: Promise<Editing> | null = null;
+  const read = (): Promise<Editing> => (reading ??= editing ? Promise.resolve(editing) : import('./editing').then((part) => (editing = part)));
+  /** Now, where an edit can be made; else as soon as one can, in the order they were asked for. */
+  const whenRead = (work: (by: Editing) => void): void => (editing ? work(editing) : void read().then(work));
+
   let worker: Remote<SurveyWorker> | null = null;
   let surveyed = 0;
   /** somebody went to a move: the page no longer chooses one */
@@ -228,7 +238,7 @@ export function createJobStore(first: FirstState) {
         if (response.ok) return saved(((await response.json()) as { revision: number }).revision, plan);
         if (response.status !== 412) throw new Error(((await response.json()) as { detail?: string }).detail ?? `the server answered ${response.status}`);
         const current = await fetch(`/api/jobs/${id}/plan`, { cache: 'no-store' });
-        const opened = openPlan(await current.json());
+        const opened = (await read()).openPlan(await current.json());
         const theirRevision = Number(/\d+/.exec(current.headers.get('etag') ?? '')?.[0]);
         if (!opened.ok) throw new Error('the newer revision cannot be read');
         // Our own save, sent while the page was closing, may be what stands there.
@@ -263,14 +273,18 @@ export function createJobStore(first: FirstState) {
       offer: null,
       halfTyped: {},
       act(command, group) {
-        const change = perform(get().history, command, group ?? null);
+        if (!editing) {
+          whenRead(() => void get().act(command, group));
+          return null;
+        }
+        const change = editing.perform(get().history, command, group ?? null);
         if (!change.ok) return change.faults;
         changed(change.history);
         return null;
       },
       done: () => set((state) => ({ history: seal(state.history) })),
-      undo: () => changed(undo(get().history)),
-      redo: () => changed(redo(get().history)),
+      undo: () => whenRead((by) => changed(by.undo(get().history))),
+      redo: () => whenRead((by) => changed(by.redo(get().history))),
       goTo(cursor) {
         went = true;
         set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)) });
@@ -308,11 +322,13 @@ export function createJobStore(first: FirstState) {
         set({ offer: null });
         durable.write(draftKey(first.id), null);
         if (!offer || !take) return;
-        const change = perform(history, { name: 'replacePlan', args: { plan: offer.plan } });
-        if (!change.ok) return;
-        // Built on an older revision it meets the newer one as any late save does: the person chooses.
-        set({ revision: offer.revision });
-        changed(change.history);
+        whenRead((by) => {
+          const change = by.perform(history, { name: 'replacePlan', args: { plan: offer.plan } });
+          if (!change.ok) return;
+          // Built on an older revision it meets the newer one as any late save does: the person chooses.
+          set({ revision: offer.revision });
+          changed(change.history);
+        });
       },
       takeTheirs() {
         const { saving } = get();
@@ -346,20 +362,24 @@ export function createJobStore(first: FirstState) {
     if (getState().reckoning) getState().resurvey();
     else void worker.check(history.plan, dayOf(new Date()));
     // The first check of a plan compiles its schema: better now than under the first keystroke.
-    const warm = setTimeout(() => openPlan(history.plan), 300);
+    const warm = setTimeout(() => whenRead((by) => void by.openPlan(history.plan)), 300);
     const differs = (draft: Draft | null): draft is Draft => draft !== null && canonicalJson(draft.plan) !== canonicalJson(history.plan);
-    const own = readDraft(sessionStorage.getItem(draftKey(first.id)));
-    sessionStorage.removeItem(draftKey(first.id));
-    const kept = readDraft(durable.read(draftKey(first.id)));
-    if (differs(own)) {
-      // A reload of this tab goes on where it was.
-      durable.write(draftKey(first.id), null);
-      for (const text of own.sent) sent.add(text);
-      setState({ history: startHistory(own.plan), revision: own.revision, saving: { state: 'unsaved' } });
-      getState().resurvey();
-      void getState().saveNow();
-    } else if (differs(kept)) setState({ offer: kept });
-    else durable.write(draftKey(first.id), null);
+    const [ownText, keptText] = [sessionStorage.getItem(draftKey(first.id)), durable.read(draftKey(first.id))];
+    if (ownText !== null || keptText !== null)
+      whenRead((by) => {
+        const own = readDraft(ownText, by);
+        sessionStorage.removeItem(draftKey(first.id));
+        const kept = readDraft(keptText, by);
+        if (differs(own)) {
+          // A reload of this tab goes on where it was.
+          durable.write(draftKey(first.id), null);
+          for (const text of own.sent) sent.add(text);
+          setState({ history: startHistory(own.plan), revision: own.revision, saving: { state: 'unsaved' } });
+          getState().resurvey();
+          void getState().saveNow();
+        } else if (differs(kept)) setState({ offer: kept });
+        else durable.write(draftKey(first.id), null);
+      });
     const leave = () => {
       const { saving, id, revision, history: now } = getState();
       if (saving.state === 'saved') return;

@@ -1,14 +1,17 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { useRunning } from '@/ui/use-running';
-import { Fold } from '@/ui/workings/fold';
 import { JobLine, type JobRow, type JobSummary } from './job-row';
 import { NewJobDialog } from './new-job-dialog';
 
 export type { JobRow } from './job-row';
+
+/** Read where there is something to fold away. */
+const Fold = dynamic(() => import('@/ui/workings/fold').then((part) => part.Fold));
 
 /** The jobs with how each stands; a new one, or one from a plan file. */
 export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[]; away: JobRow[] }) {

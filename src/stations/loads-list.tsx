@@ -5,7 +5,7 @@ import { truckLength } from '@/core/plan/trucks';
 import { rulesOf } from '@/core/rules/rule-sets';
 import type { LoadPlan } from '@/core/steel/lists/loads';
 import { formatQuantity } from '@/core/units';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { usePlan } from './job-context';
 
 interface Bundled {

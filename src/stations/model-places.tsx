@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { PlacedModel } from '@/core/model/placed';
 import { structureOf } from '@/core/plan/import-structure';
 import type { Asked, SteelRow } from '@/core/steel/lists/rows';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 

@@ -1,27 +1,20 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 
-/** What a job is made from, with the tables of sections, is read when somebody begins one. */
-const NewJobForm = dynamic(() => import('./new-job-form').then((one) => one.NewJobForm), { ssr: false, loading: () => <p>Opening …</p> });
+const NewJobSheet = dynamic(() => import('./new-job-sheet').then((part) => part.NewJobSheet), { ssr: false });
 
 export function NewJobDialog() {
   const [open, setOpen] = useState(false);
+  /** once it was opened it stays, so that the sheet goes as it came */
+  const [wanted, setWanted] = useState(false);
   return (
-    <Modal
-      wide
-      title="New job"
-      about="What only the site, a tag, the drawings or the maker’s chart can tell starts as missing and is asked."
-      open={open}
-      onOpenChange={setOpen}
-      trigger={
-        <button type="button" className="sign border-2 border-ink bg-ink px-3.5 py-1.5 text-[16px] leading-5 text-white hover:bg-gear">
-          New job
-        </button>
-      }
-    >
-      <NewJobForm />
-    </Modal>
+    <>
+      <PlainButton strong onClick={() => (setWanted(true), setOpen(true))}>
+        New job
+      </PlainButton>
+      {wanted && <NewJobSheet open={open} onOpenChange={setOpen} />}
+    </>
   );
 }

@@ -5,7 +5,7 @@ import type { NewPlan } from '@/core/plan/new-plan';
 import type { Plan } from '@/core/plan/schema';
 import { NotSo, templateIds, templates, type Said, type Template, type TemplateField, type TemplateId } from '@/core/plan/templates';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { TextField } from '@/ui/fields/text-field';
 

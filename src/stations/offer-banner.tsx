@@ -1,6 +1,6 @@
 'use client';
 import { DateTime } from 'luxon';
-import { PlainButton } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { useJob } from './job-context';
 
 /** An edit of an earlier visit that never reached the server: offered, and taken up only when the person says so. */

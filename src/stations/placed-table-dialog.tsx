@@ -2,7 +2,8 @@
 import { useMemo, useState } from 'react';
 import { readGrid, readPlacedTable, type LevelOf } from '@/core/model/placed-table';
 import { inputUnit } from '@/core/units';
-import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { usePlan } from './job-context';
 import { ModelPlaces } from './model-places';

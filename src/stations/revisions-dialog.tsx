@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 import { openPlan } from '@/core/plan/open';
 import type { Plan } from '@/core/plan/schema';
 import { revisionDifferences } from '@/core/plan/differences';
-import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { useAct, useJob, usePlan } from './job-context';
 
 interface Line {

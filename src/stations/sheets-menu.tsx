@@ -2,7 +2,8 @@
 import { Printer } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { useRef, useState } from 'react';
-import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { useJob, usePlan } from './job-context';
 import { printSheet, type Laid } from './print-sheet';
 

@@ -4,7 +4,8 @@ import { yardWords } from '@/core/plan/document/yard';
 import { hasCrane, hasThing, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
 import type { Crane, YardThing } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
-import { Modal, PlainButton } from '@/ui/dialogs/modal';
+import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 

@@ -1,6 +1,6 @@
 import { lookAxis } from './look-axis';
 import { shoredLine } from '../plan/shore-place';
-import { shoredOpening } from '../plan/shoring';
+import { shoredOpening } from '../plan/shore-layout';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';

@@ -1,5 +1,5 @@
 import { allShores, lineOf, lineShores } from './views';
-import { temporarySupports } from './document/structure';
+import { temporarySupports } from './document/support-kinds';
 import { distance } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
 import { memberSize } from './member-weight';

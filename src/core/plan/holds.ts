@@ -1,6 +1,6 @@
 import { allShores } from './views';
 import type { QuantityKind } from '../units';
-import { temporarySupports } from './document/structure';
+import { temporarySupports } from './document/support-kinds';
 import type { HoldId } from './hold-ids';
 import type { MoveKind, Plan } from './schema';
 

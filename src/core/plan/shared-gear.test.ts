@@ -1,6 +1,7 @@
 import { demoPlan, quayFootbridge } from '../../../tests/demo-plan';
 import { openPlan } from './open';
-import { perform, startHistory } from './history';
+import { startHistory } from './history';
+import { perform } from './perform';
 import { hasCrane, hasThing, takenCrane, takenThing, type JobGear } from './shared-gear';
 import type { Duty } from './schema';
 

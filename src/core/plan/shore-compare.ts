@@ -9,7 +9,7 @@ import { Missing } from './missing';
 import type { Plan, ShoredLine } from './schema';
 import { untagged } from './shore-tag';
 import { shoreParts, type Part } from './shore-parts';
-import { shoredOpening } from './shoring';
+import { shoredOpening } from './shore-layout';
 
 /** One arrangement beside the others. */
 export interface Arrangement {

@@ -2,8 +2,9 @@ import { allRows, lineViews, type LinePlan } from './views';
 import { findSection } from '../steel/sections';
 import { Missing } from './missing';
 import type { partKinds, Bent, Plan, ShoreRow, ShoreWall } from './schema';
-import { studPlaces } from './shoring';
-import { studLayout, studLength } from './wall-studs';
+import { studPlaces } from './shore-layout';
+import { studLength } from './wall-studs';
+import { studLayout } from './shore-layout';
 
 /** One line of the cut and pick list. */
 export interface Part {

@@ -2,7 +2,7 @@ import { add, angleOf, direction, distance, dot, leftOf, mix, scale, sub, type V
 import type { Lists } from './commands/table';
 import type { Plan } from './schema';
 import { lineOf, viewOfLine, type LinePlan } from './views';
-import { shoredOpening } from './shoring';
+import { shoredOpening } from './shore-layout';
 
 /** The line that is opened, on the plan. `left` of it is to the left hand, looking from the left bearing to the right one. */
 export interface LinePlace {

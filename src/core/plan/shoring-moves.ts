@@ -1,6 +1,6 @@
 import { lineViews } from './views';
 import type { Move, Plan } from './schema';
-import { shoredOpening } from './shoring';
+import { shoredOpening } from './shore-layout';
 import { strikeGroups } from './strike-groups';
 
 type Fresh = () => string;

@@ -5,9 +5,9 @@ import { attempt } from '../calc/attempt';
 import type { Rules } from '../rules/rule-sets';
 import { joistOnShore } from '../shoring/joist-on-shore.calc';
 import { takedown } from '../shoring/takedown.calc';
-import { clearOf } from './settle';
 import { Missing } from './missing';
-import type { Opening, ShoreRow, ShoreWall, Storey } from './schema';
+import type { ShoreRow, ShoreWall, Storey } from './schema';
+import { rowAt, runsThrough, sides, wallAt, type Side } from './shore-layout';
 
 /** A load told apart, for the factors of the rule set. */
 export interface Parted {
@@ -16,18 +16,6 @@ export interface Parted {
 }
 
 export const factored = ({ dead, live }: Parted, rules: Rules): number => dead * rules.value('loadFactor') + live * rules.value('liveFactor');
-
-export const sides = ['left', 'right'] as const;
-export type Side = (typeof sides)[number];
-
-export const shoredOpening = (plan: LinePlan): Opening | null => plan.survey.openings.find((one) => one.id === plan.shoring.opening) ?? null;
-
-export const wallAt = (plan: LinePlan, storey: Storey, side: Side): ShoreWall | null =>
-  plan.shoring.walls.find((wall) => wall.storey === storey.id && wall.side === side) ?? null;
-export const rowAt = (plan: LinePlan, storey: Storey): ShoreRow | null => plan.shoring.rows.find((row) => row.storey === storey.id) ?? null;
-
-/** Joists that run through over the line, with a span on each side of it. */
-export const runsThrough = ({ joists, left, right }: Storey): boolean => joists.over === 'through' && (left.span ?? 0) > 0 && (right.span ?? 0) > 0;
 
 /** Floor or roof on one side of the line, Pa; null where there is nothing on that side. */
 function area(storey: Storey, side: Side, rules: Rules): (Parted & { span: number }) | Missing | null {
@@ -263,18 +251,6 @@ function throughUnder(
   }
 }
 
-/** Where the studs of a wall stand along the line, from the left bearing: one under every joist over the opening. */
-export function studPlaces(plan: LinePlan, wall: ShoreWall): number[] | Missing {
-  const opening = shoredOpening(plan);
-  const clear = opening && clearOf(opening);
-  const spacing = plan.shoring.storeys.find((one) => one.id === wall.storey)?.joists.spacing ?? null;
-  if (!opening || clear === null) return new Missing('Which opening is shored, and how wide is it?');
-  if (spacing === null) return new Missing(`How far apart are the joists ${wall.name} holds up?`);
-  const count = Math.floor(clear / spacing + 1e-9) + 1;
-  const start = (clear - (count - 1) * spacing) / 2;
-  return Array.from({ length: count }, (_, i) => start + i * spacing);
-}
-
 /**
  * What stands along the line under a row of needles, factored: the wall over the needles and all it carries. Where temporary
  * walls hold the floors of that storey on both sides, the needles take the wall and what is above alone.
@@ -289,5 +265,3 @@ export function rowLine(plan: LinePlan, row: ShoreRow, rules: Rules): { line: nu
   const held = floors.length > 0 && floors.every((side) => wallAt(plan, storey, side));
   return { line: factored(held ? load.above : load, rules) + storey.wall * rules.value('loadFactor'), traces: load.traces };
 }
-
-export const needlePlaces = (row: ShoreRow): number[] => Array.from({ length: row.count }, (_, i) => row.from + i * row.spacing);

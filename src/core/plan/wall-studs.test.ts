@@ -4,7 +4,8 @@ import { rulesOf } from '../rules/rule-sets';
 import { Missing } from './missing';
 import type { Plan, ShoreGap } from './schema';
 import { joistOf } from './shoring';
-import { joistShare, studLayout, studsOf, type WallStuds } from './wall-studs';
+import { joistShare, studsOf, type WallStuds } from './wall-studs';
+import { studLayout } from './shore-layout';
 
 const rules = rulesOf('eu-ls', {});
 const wall = (plan: Plan, id = 'sh1') => lineIn(plan).walls.find((one) => one.id === id)!;

@@ -6,19 +6,8 @@ import type { Rules } from '../rules/rule-sets';
 import { timberValues } from '../shoring/timber-grades';
 import { Missing } from './missing';
 import type { ShoreGap, ShoreWall, Storey } from './schema';
-import { joistOf, runsThrough, studPlaces, wallAt, type JoistAnswer } from './shoring';
-
-/** What stands under one joist: one stud, or as many as are set together there. */
-export interface Stud {
-  /** of the joist over it, from the left */
-  number: number;
-  /** along the line from the left bearing */
-  x: number;
-  /** studs set together */
-  together: number;
-  /** on all of them */
-  load: number;
-}
+import { joistOf, type JoistAnswer } from './shoring';
+import { runsThrough, studLayout, studPlaces, wallAt, type Stud } from './shore-layout';
 
 /** A header over a gap in the wall, on the studs at its ends. */
 export interface Header {
@@ -49,24 +38,6 @@ export function joistShare(storey: Storey, number: number): number {
   const { doubled, spacing } = storey.joists;
   const one = doubled.find((joist) => joist.number === number);
   return one && spacing !== null ? one.carries / spacing : 1;
-}
-
-const isDoubled = (storey: Storey, number: number): boolean => storey.joists.doubled.some((one) => one.number === number);
-
-const inGap = (wall: ShoreWall, number: number): boolean => wall.gaps.some(({ from, to }) => number >= from && number <= to);
-
-/** Where studs stand and how many together, whatever they carry. A gap’s end studs are as many as its header wants. */
-export function studLayout(plan: LinePlan, wall: ShoreWall): Omit<Stud, 'load'>[] | Missing {
-  const storey = plan.shoring.storeys.find((one) => one.id === wall.storey);
-  const places = studPlaces(plan, wall);
-  if (!storey) return new Missing(`Which storey is ${wall.name} in?`);
-  if (places instanceof Missing) return places;
-  return places.flatMap((x, i) => {
-    const number = i + 1;
-    if (inGap(wall, number)) return [];
-    const ends = wall.gaps.filter(({ from, to }) => number === from - 1 || number === to + 1).map(({ posts }) => posts);
-    return [{ number, x, together: Math.max(isDoubled(storey, number) ? 2 : 1, ...ends) }];
-  });
 }
 
 /** Length of a stud: floor to joists, less the plates. */

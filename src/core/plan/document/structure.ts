@@ -3,6 +3,7 @@ import { closed, nullable, oneOf, yieldStress } from '../../calc/fields';
 import { jointBoltGrades } from '../../strength/bolt-grades';
 import { footing } from './footing';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
+import { supportKinds } from './support-kinds';
 
 const point = () => closed({ ...place().properties, z: real('m') });
 const plate = () => closed({ width: positive('m'), thickness: size() });
@@ -49,10 +50,6 @@ const pieceSchema = closed({
 });
 
 const spot = () => closed({ piece: id(), at: nonNegative('m', 'from the first end of the piece') });
-
-export const supportKinds = ['bearing', 'pocket', 'post', 'bent', 'anchors', 'jack', 'roller', 'prop', 'block', 'deck'] as const;
-/** Those that stand for a time only. */
-export const temporarySupports: readonly (typeof supportKinds)[number][] = ['bent', 'jack', 'prop', 'block', 'roller'];
 
 /** Where piece ends or points come to rest. It pushes only, unless it is told to hold down. */
 const supportSchema = closed({

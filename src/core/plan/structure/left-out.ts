@@ -2,7 +2,7 @@ import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
 import { missingCheck, moveFor } from '../evaluate/context';
 import { keep, keepOne } from '../keep';
-import { temporarySupports } from '../document/structure';
+import { temporarySupports } from '../document/support-kinds';
 import { allHungWith, loadOf } from '../joined';
 import { markLifted, standsOfPick } from '../lookups';
 import { namesPerson, saysSomething } from '../records';

@@ -4,7 +4,7 @@ import type { Moment, Need } from '../replay';
 import { launchAfter, launchNeeds } from '../launch/moves';
 import { keepOne } from '../keep';
 import type { Beam, Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
-import { temporarySupports } from '../document/structure';
+import { temporarySupports } from '../document/support-kinds';
 import { hangsWith, hungWith, liftedAsOne, loadOf as loadOfPick } from '../joined';
 
 /** Every kind of move that is done to the structure. */

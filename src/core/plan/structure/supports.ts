@@ -1,4 +1,4 @@
-import { temporarySupports } from '../document/structure';
+import { temporarySupports } from '../document/support-kinds';
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
 import { missingCheck, ratioCheck, sourced, told } from '../evaluate/context';

@@ -9,7 +9,7 @@ import { Missing } from '../../missing';
 import { clearOf } from '../../settle';
 import { isDay } from '../../day';
 import { isDoneDay } from '../../records';
-import { shoredOpening } from '../../shoring';
+import { shoredOpening } from '../../shore-layout';
 import type { ShoreRow } from '../../schema';
 import { missingCheck, ratioCheck, sourced, told, traced, type Context } from '../context';
 import { needleChecks, needleOf, type NeedleAnswer } from './needles';

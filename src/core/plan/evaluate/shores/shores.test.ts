@@ -6,7 +6,8 @@ import { needleRow, onNeedles as onTheirNeedles, steelProp } from '../../../../.
 import { rulesOf } from '../../../rules/rule-sets';
 import { Missing } from '../../missing';
 import type { Plan, Watch, ShoreRow } from '../../schema';
-import { factored, joistOf, lineLoads, rowLine, studPlaces } from '../../shoring';
+import { factored, joistOf, lineLoads, rowLine } from '../../shoring';
+import { studPlaces } from '../../shore-layout';
 import { strikeOf } from './strike';
 import { wallTotal } from './walls';
 

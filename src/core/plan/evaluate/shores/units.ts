@@ -3,7 +3,7 @@ import type { Rules } from '../../../rules/rule-sets';
 import { timberValues } from '../../../shoring/timber-grades';
 import { Missing } from '../../missing';
 import type { ShoreRow, ShoreWall, Storey } from '../../schema';
-import { needlePlaces, runsThrough, shoredOpening, wallAt } from '../../shoring';
+import { needlePlaces, runsThrough, shoredOpening, wallAt } from '../../shore-layout';
 import { studLength, type KnownStuds } from '../../wall-studs';
 import { needleOf, needleStrength } from './needles';
 import { propStrength } from './props';
