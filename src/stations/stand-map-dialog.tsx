@@ -94,7 +94,7 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
       open
       onOpenChange={onClose}
       title={`Where ${crane.name} may stand`}
-      about="The chart is read for every lift at every place. Ground, power lines and what the boom passes are checked once it stands there."
+      about="The chart is read for every lift at every place, and each is held against the power lines. Ground and what the boom passes are checked once it stands there."
     >
       {map === null && (
         <div className="space-y-2">
@@ -163,6 +163,14 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
             </tbody>
           </table>
           {of === ALL && known.lifts > 1 && <FewestStands map={known} crane={crane} onDone={onClose} />}
+          {known.lines.unknown.length > 0 && (
+            <p className="text-[13px] font-semibold text-missing">
+              Nobody says where {known.lines.unknown.join(', ')} runs, how high, or what it carries: the map keeps clear of nothing there.
+            </p>
+          )}
+          {known.lines.kept.length > 0 && (
+            <p className="text-[13px] text-soft">No lift is served where its boom, rope or load comes nearer than it may to {known.lines.kept.join(', ')}.</p>
+          )}
           {known.left.length > 0 && (
             <p className="text-[13px] text-soft">Not on this map: {known.left.map(({ mark, why }) => `${mark} (${why.replace(/\.$/, '')})`).join('; ')}.</p>
           )}

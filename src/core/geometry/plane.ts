@@ -73,6 +73,26 @@ export function toSegment(point: Vec, a: Vec, b: Vec): number {
   return distance(point, mix(a, b, t));
 }
 
+/** How far two segments are apart, in bare numbers for whoever asks a million times: 0 where they cross. */
+export function segmentsApart(ax: number, ay: number, bx: number, by: number, cx: number, cy: number, dx: number, dy: number): number {
+  const [ux, uy, vx, vy] = [bx - ax, by - ay, dx - cx, dy - cy];
+  const cross = ux * vy - uy * vx;
+  if (cross !== 0) {
+    const s = ((cx - ax) * vy - (cy - ay) * vx) / cross;
+    const t = ((cx - ax) * uy - (cy - ay) * ux) / cross;
+    if (s >= 0 && s <= 1 && t >= 0 && t <= 1) return 0;
+  }
+  return Math.sqrt(
+    Math.min(toPoint(ax, ay, cx, cy, vx, vy), toPoint(bx, by, cx, cy, vx, vy), toPoint(cx, cy, ax, ay, ux, uy), toPoint(dx, dy, ax, ay, ux, uy)),
+  );
+}
+
+/** Square of how far a point is from a segment that starts somewhere and runs so far. */
+function toPoint(px: number, py: number, x: number, y: number, ux: number, uy: number): number {
+  const t = Math.min(1, Math.max(0, ((px - x) * ux + (py - y) * uy) / (ux * ux + uy * uy || 1)));
+  return (px - x - ux * t) ** 2 + (py - y - uy * t) ** 2;
+}
+
 /** How far a point is from an outline that runs to the left: 0 inside. */
 export function toOutline(point: Vec, outline: readonly Vec[]): number {
   let [inside, nearest] = [true, Infinity];

@@ -31,13 +31,14 @@ export interface LiftPath {
   slewDeg: number;
 }
 
-const SLEW_STEPS = 36;
+export const SLEW_STEPS = 36;
 const BOOM_STEPS = 8;
 
 /** Plan position of the hook with the piece's left end at `leftEnd`: plumb over the centre of gravity. */
 const hookOver = (leftEnd: Vec, pieceDeg: number, cgX: number): Vec => add(leftEnd, scale(direction(pieceDeg), cgX));
 
-function slewAngle(from: number, to: number, swing: Pick['swing']): number {
+/** How far a crane slews from one bearing to another, the way it is told to, positive to the left. */
+export function slewAngle(from: number, to: number, swing: Pick['swing']): number {
   const short = wrapDeg(to - from);
   if (swing === 'short') return short;
   const left = ((short % 360) + 360) % 360;

@@ -175,6 +175,15 @@ export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): Pic
   };
 }
 
+/** The way of a lift by one hook with its crane at another place; null where its way is not known. */
+export function pathFrom({ pick, piece, stand: here, weight, seat, turned, path }: PickContext, at: Vec): LiftPath | null {
+  if (path instanceof Missing || weight instanceof Missing || seat instanceof Missing) return null;
+  const stand = { ...here, at };
+  return turned ? turnedPath(pick, stand, piece, turned, depthOf(weight), seat.left.at) : liftPath(stand, pick, piece, weight.cg.x, seat);
+}
+
+const depthOf = ({ section }: PieceWeight): number => Math.max(section.depth, section.width);
+
 /** How the load hangs, and what of it this hook carries: null where that is all of it. */
 function hangingOf(
   load: Load,
@@ -211,7 +220,7 @@ function wayOf(
   hook: HookOf,
 ): LiftPath | Missing {
   if (turned instanceof Missing) return turned;
-  const depth = Math.max(weight.section.depth, weight.section.width);
+  const depth = depthOf(weight);
   if (turned !== null) return hook === 'second' ? tailPath(stand, piece, turned, depth) : turnedPath(pick, stand, piece, turned, depth, upright!.foot);
   return pick.second ? twoPath(pick, stand, piece, seat, hook) : liftPath(stand, pick, piece, weight.cg.x, seat);
 }

@@ -59,6 +59,38 @@ describe('where the crane may stand', () => {
     expect(beside.length).toBeGreaterThan(0);
     for (const cell of beside) expect([map.worst[cell], plainly(plan, cellAt(map, cell))]).toEqual([Infinity, Infinity]);
   });
+  test('nearer to a power line than it asks for it serves no lift that comes there; every cell says what the checks say', () => {
+    const plan = passengerCanopy();
+    plan.picks = plan.picks.filter(({ id }, n) => n % 9 === 0 || id === 'k1');
+    const kept = new Set(plan.picks.map(({ id }) => id));
+    plan.moves = plan.moves.map((move) => (move.kind === 'piece.hang' && !kept.has(move.pick ?? '') ? { ...move, pick: null } : move));
+    plan.moves = plan.moves.filter((move) => move.kind !== 'pick.trial');
+    // The line along the works, as high as a boom.
+    Object.assign(plan.site.powerLines[0]!, { from: { x: -20, y: -6 }, to: { x: 60, y: -9 }, height: 9 });
+    const bare = mapOf({ ...plan, site: { ...plan.site, powerLines: [] } });
+    const map = mapOf(plan);
+    expect(map.lines).toEqual({ kept: plan.site.powerLines.map(({ name }) => name), unknown: [] });
+    const changed = [...map.serves.keys()].filter((cell) => map.serves[cell] !== bare.serves[cell]);
+    expect(changed.length).toBeGreaterThan(50);
+    const far = [...map.serves.keys()].filter((cell) => map.serves[cell] === bare.serves[cell] && map.serves[cell]! > 0);
+    const some = (cells: number[], count: number) => cells.filter((_, n) => n % Math.ceil(cells.length / count) === 0);
+    for (const cell of [...some(changed, 14), ...some(far, 14)]) {
+      const at = cellAt(map, cell);
+      const moved = { ...plan, stands: plan.stands.map((stand) => ({ ...stand, at })) };
+      const { checks } = evaluate(moved, TODAY);
+      const bad = new Set(checks.filter(({ id, verdict }) => id === 'stand.powerLine' && verdict === 'stop').map(({ about }) => about.part));
+      const off = new Set(
+        checks.filter(({ id, ratio }) => /^lift\.(chart|offChart|boomReach)$/.test(id) && !((ratio ?? Infinity) < 1)).map(({ about }) => about.id),
+      );
+      const good = plan.picks.filter(({ id }) => !bad.has(id) && !off.has(id)).map(({ id }) => id);
+      const served = map.of.filter((_, n) => map.share(n, at) < 1).map(({ pick }) => pick);
+      expect(served.sort()).toEqual(good.sort());
+    }
+    // Of a line that nobody knows the voltage of, the map keeps clear of nothing, and says so.
+    const blind = structuredClone(plan);
+    blind.site.powerLines[0]!.volts = null;
+    expect(mapOf(blind).lines.unknown).toEqual([plan.site.powerLines[0]!.name]);
+  });
   test('the best places serve all lifts where any place does, and are apart', () => {
     const map = mapOf(quayFootbridge());
     const best = bestPlaces(map);

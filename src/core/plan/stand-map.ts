@@ -1,15 +1,19 @@
 import { chartLookup, type ChartRule } from '../cranes/chart-lookup';
 import type { Chart } from '../cranes/chart-shape';
-import { distance, rectangle, toOutline, toSegment, type Vec } from '../geometry/plane';
-import { rulesOf } from '../rules/rule-sets';
-import { standingAt } from './bodies';
+import { angleOf, distance, hull, rectangle, segmentsApart, sub, toOutline, toSegment, type Vec } from '../geometry/plane';
+import { rulesOf, type Rules } from '../rules/rule-sets';
+import { standingAt, standingBefore } from './bodies';
 import { isDay } from './day';
 import { pitsOf } from './pits';
 import { namesPerson } from './records';
 import { craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
-import { pickContext } from './pick-context';
+import { boomToLine, linesAsking, nearestTo, type PlacedLine } from './evaluate/power-lines';
+import { SLEW_STEPS, slewAngle } from './lift-path';
+import type { PickContext } from './evaluate/context';
+import { pathFrom, pickContext } from './pick-context';
+import { driftOf } from './wind-on-load';
 import type { Pick } from './schema';
 import type { SettledPlan } from './settle';
 
@@ -28,6 +32,8 @@ interface Lift {
   straight: readonly (readonly [Vec, Vec])[];
   /** radius held while slewing */
   swing: number | null;
+  /** how near its boom, rope and load come to the power lines with the crane at a place: one of them too near */
+  underLine: (at: Vec) => boolean;
 }
 
 export interface StandMap {
@@ -36,7 +42,7 @@ export interface StandMap {
   step: number;
   wide: number;
   deep: number;
-  /** worst share of the chart over all lifts; Infinity: some lift is off the chart there; NaN: no room for the crane */
+  /** worst share of the chart over all lifts; Infinity: some lift is off the chart there or too near a power line; NaN: no room for the crane */
   worst: Float64Array;
   /** how many of the lifts it serves */
   serves: Uint16Array;
@@ -49,6 +55,8 @@ export interface StandMap {
   share: (lift: number, at: Vec) => number;
   /** lifts of this crane the map says nothing of, and why */
   left: { mark: string; why: string }[];
+  /** power lines it keeps clear of, and those it cannot: nobody says where they run or what they carry */
+  lines: { kept: string[]; unknown: string[] };
 }
 
 /** Lifts, by their number, that are served from one place. */
@@ -66,12 +74,19 @@ const MOST_CELLS = 40_000;
 const STEP = 0.5;
 
 /** What the picks of a crane, or those from one stand of it, ask of its place. */
-function liftsOf(plan: SettledPlan, crane: string, stand: string | null): { lifts: Lift[]; left: StandMap['left'] } {
+function liftsOf(
+  plan: SettledPlan,
+  crane: string,
+  stand: string | null,
+  rules: Rules,
+  lines: ReturnType<typeof linesAsking>['known'],
+): { lifts: Lift[]; left: StandMap['left'] } {
   const lifts: Lift[] = [];
   const left: StandMap['left'] = [];
   for (const pick of plan.picks) {
     if (standOf(plan, pick.stand).crane !== crane || (stand !== null && pick.stand !== stand)) continue;
-    const { piece, path, gross, turned } = pickContext(plan, pick);
+    const picked = pickContext(plan, pick);
+    const { piece, path, gross, turned } = picked;
     const leave = (why: string) => left.push({ mark: piece.mark, why });
     if (pick.second) leave('it is lifted by two cranes');
     else if (path instanceof Missing || gross instanceof Missing) leave((path instanceof Missing ? path : (gross as Missing)).questions.join(' '));
@@ -89,11 +104,68 @@ function liftsOf(plan: SettledPlan, crane: string, stand: string | null): { lift
         last,
         straight: low ? [[first, low]] : [],
         swing: pick.swingRadius,
+        underLine: nearLines(plan, picked, rules, lines),
       });
     }
   }
   return { lifts, left };
 }
+
+/** Whether a lift with its crane at a place comes nearer to a power line than the line asks for. */
+function nearLines(plan: SettledPlan, picked: PickContext, rules: Rules, lines: ReturnType<typeof linesAsking>['known']): Lift['underLine'] {
+  const { pick, weight, crane, path } = picked;
+  if (lines.length === 0 || path instanceof Missing || weight instanceof Missing) return () => false;
+  const standing = standingBefore(plan, rules, pick);
+  const hooks = path.stations.map(({ hook }) => hook);
+  // No part of the load is further from its hook than this, as far as wind may push it on the longest fall.
+  const reach = Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + Math.hypot(seen.length, weight.section.width) / 2));
+  const blown = driftOf(plan, picked, path, weight, rules)?.angleDeg ?? 0;
+  const round = reach + (crane.pivotHeight + pick.boom) * Math.tan((blown * Math.PI) / 180) + Math.abs(crane.pivotBack) + crane.boomDepth;
+  const straight = picked.turned ? [hooks[0]!, { x: picked.turned.low.x, y: picked.turned.low.y }] : [];
+  return (at) => {
+    const close = lines.filter(({ line, clearance }) => sweepToLine(at, pick, [...straight, hooks[0]!], hooks.at(-1)!, line) - round < clearance);
+    if (close.length === 0) return false;
+    const from = pathFrom(picked, at);
+    if (from === null) return false;
+    const here = { ...picked, stand: { ...picked.stand, at } };
+    // Mostly the boom alone says so; only else is it worked out how high the load goes by.
+    return (
+      close.some(({ line, clearance }) => from.stations.some((station) => boomToLine(here, station, line) < clearance)) ||
+      close.some(({ line, clearance }) => nearestTo({ plan, rules }, here, from, weight, line, standing) < clearance)
+    );
+  };
+}
+
+/**
+ * How far, seen from above, a line is from all that a boom sweeps: from its foot to the hook as it slews from one place to another, and
+ * over what lies between the foot and the places the hook is carried to straight before.
+ */
+function sweepToLine(at: Vec, { swing, swingRadius }: Pick, before: readonly Vec[], to: Vec, { from: a, to: b }: PlacedLine): number {
+  let nearest = Infinity;
+  const see = (x: number, y: number) => (nearest = Math.min(nearest, segmentsApart(at.x, at.y, x, y, a.x, a.y, b.x, b.y)));
+  before.forEach((hook, i) => {
+    see(hook.x, hook.y);
+    const last = before[i - 1];
+    if (last) nearest = Math.min(nearest, segmentsApart(last.x, last.y, hook.x, hook.y, a.x, a.y, b.x, b.y));
+  });
+  // A line that ends inside what is carried past is on none of its edges.
+  if (before.length > 1 && insideOf(a, [at, ...before])) return 0;
+  const from = before.at(-1)!;
+  const [r0, r1] = [distance(at, from), distance(at, to)];
+  const a0 = angleOf(sub(from, at));
+  const turn = slewAngle(a0, angleOf(sub(to, at)), swing);
+  for (let i = 0; i <= SLEW_STEPS; i += 1) {
+    const t = i / SLEW_STEPS;
+    const rad = ((a0 + turn * t) * Math.PI) / 180;
+    // Boomed in or out before and after: the longer of both covers them.
+    const held = swingRadius ?? r0 + (r1 - r0) * t;
+    const r = i === 0 ? Math.max(held, r0) : i === SLEW_STEPS ? Math.max(held, r1) : held;
+    see(at.x + r * Math.cos(rad), at.y + r * Math.sin(rad));
+  }
+  return nearest;
+}
+
+const insideOf = (point: Vec, around: readonly Vec[]): boolean => toOutline(point, hull(around)) === 0;
 
 /** Capacity of one boom at every row of each chart, so that a cell reads it without searching. */
 class Booms {
@@ -159,7 +231,8 @@ function shareAt(place: Vec, lift: Lift, booms: Booms, pivotBack: number): numbe
   const least = Math.min(...radii, ...lift.straight.map(([a, b]) => toSegment(place, a, b)));
   if (most + pivotBack > lift.boom) return Infinity;
   const capacity = booms.least(lift.boom, [r0, r1], least, most);
-  return capacity === null || capacity <= 0 ? Infinity : lift.gross / capacity;
+  const share = capacity === null || capacity <= 0 ? Infinity : lift.gross / capacity;
+  return share < 1 && lift.underLine(place) ? Infinity : share;
 }
 
 /** What takes up room on the site when the last lift from it is made: nothing of the crane may reach into it. */
@@ -189,9 +262,10 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const bare = duties.find(({ usable }) => usable.every(({ chart }) => chart.chart === null));
   if (bare && bare.refused.length > 0) return new Missing(`No chart of ${machine.name} is for how it stands at one of its stands.`);
   if (charts.length === 0 || bare) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
-  const { lifts, left } = liftsOf(plan, crane, stand);
-  if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  const lines = linesAsking(plan, rules);
+  const { lifts, left } = liftsOf(plan, crane, stand, rules, lines.known);
+  if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
   const points = lifts.flatMap(({ ends }) => ends);
   const low = { x: Math.min(...points.map(({ x }) => x)) - ROUND, y: Math.min(...points.map(({ y }) => y)) - ROUND };
   const high = { x: Math.max(...points.map(({ x }) => x)) + ROUND, y: Math.max(...points.map(({ y }) => y)) + ROUND };
@@ -226,6 +300,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     served: new Map(),
     share: (lift, place) => shareAt(place, lifts[lift]!, booms, machine.pivotBack),
     left,
+    lines: { kept: lines.known.map(({ line }) => line.name), unknown: lines.unknown },
   };
   for (let row = 0; row < deep; row += 1) {
     for (let column = 0; column < wide; column += 1) {

@@ -7,7 +7,7 @@ import { craneWindLimit } from '../../cranes/wind-limit.calc';
 import { clip, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { boomFrame, boxOf, closeStations, meets, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
-import { standingAt, standingBefore } from '../bodies';
+import { standingAt, standingBefore, type Body } from '../bodies';
 import { dayFault, namesPerson } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
@@ -143,7 +143,14 @@ export interface Travel {
 }
 
 /** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(plan: SettledPlan, picked: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): Travel {
+export function travelHeight(
+  plan: SettledPlan,
+  picked: PickContext,
+  path: LiftPath,
+  weight: PieceWeight,
+  rules: Rules,
+  standing: readonly Body[] = standingBefore(plan, rules, picked.pick),
+): Travel {
   const { pick, piece, seat, turned, hook } = picked;
   const clearance = rules.value('loadClearance');
   // A tail is carried in where the piece lies, and let go there.
@@ -151,7 +158,7 @@ export function travelHeight(plan: SettledPlan, picked: PickContext, path: LiftP
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
   // What wind may push it over counts as passed over.
   const drift = driftOf(plan, picked, path, weight, rules)?.drift ?? 0;
-  const tallest = tallestUnder(plan, path, weight.section.width, drift, standingBefore(plan, rules, pick));
+  const tallest = tallestUnder(plan, path, weight.section.width, drift, standing);
   if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
   return { underside, over: null };
 }

@@ -8,13 +8,18 @@ import { outlineAt, type LiftPath, type Station } from '../lift-path';
 import { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import { dayFault, namesPerson, saysSomething } from '../records';
-import type { Crane, Pick, PowerLine, Stand } from '../schema';
+import type { Rules } from '../../rules/rule-sets';
+import type { Body } from '../bodies';
+import type { Crane, Pick, PowerLine } from '../schema';
 import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
 import { driftOf } from '../wind-on-load';
 import { travelHeight } from './crane';
 
-type Placed = PowerLine & { from: Vec; to: Vec; height: number };
-const isPlaced = (line: PowerLine): line is Placed => line.from !== null && line.to !== null && line.height !== null;
+/** The field’s own Pick takes the name. */
+type Only<T, K extends keyof T> = { [P in K]: T[P] };
+
+export type PlacedLine = PowerLine & { from: Vec; to: Vec; height: number };
+const isPlaced = (line: PowerLine): line is PlacedLine => line.from !== null && line.to !== null && line.height !== null;
 
 /** Every overhead line on the site against one pick: its place, its voltage, the distance kept and the zone that asks for more. */
 export function powerLineChecks(context: Context, picked: PickContext): Check[] {
@@ -67,16 +72,14 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
   if (doubt !== null) return [missingCheck(at, 'length', doubt)];
   const volts = line.volts ?? 0;
   const zone = zoneCheck(context, picked, line, volts, place('stand.powerZone'));
-  const required = european ? traced(powerLineEu, { volts, owner: line.ownerAsks ?? null }) : traced(cranePowerLine, { volts });
+  const required = askedBy(line, volts, rules);
   if (!required.outcome.ok) return [missingCheck(at, 'length', required.outcome.error), ...zone];
   const clearance = Math.max(required.outcome.output.clearance, line.ownerAsks ?? 0);
   if (path instanceof Missing || weight instanceof Missing) {
     const why = path instanceof Missing ? path.questions : weight instanceof Missing ? weight.questions : [];
     return [missingCheck(at, 'length', `How near ${line.name} the load comes is not known. ${why.join(' ')}`), ...zone];
   }
-  const { underside } = travelHeight(plan, picked, path, weight, rules);
-  // Wind pushes load and fall towards the line.
-  const near = nearest(picked, weight, underside, path, line, driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
+  const near = nearestTo(context, picked, path, weight, line);
   return [
     ratioCheck(
       at,
@@ -86,6 +89,35 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
     ),
     ...zone,
   ];
+}
+
+const askedBy = (line: PlacedLine, volts: number, rules: Rules) =>
+  rules.id === 'eu-ls' ? traced(powerLineEu, { volts, owner: line.ownerAsks ?? null }) : traced(cranePowerLine, { volts });
+
+/** The lines of a site with the distance each asks for, and the names of those that do not say where they run or what they carry. */
+export function linesAsking({ site }: Only<Context['plan'], 'site'>, rules: Rules): { known: { line: PlacedLine; clearance: number }[]; unknown: string[] } {
+  const known: { line: PlacedLine; clearance: number }[] = [];
+  const unknown: string[] = [];
+  for (const line of site.powerLines) {
+    const asked = isPlaced(line) && voltageDoubt(line) === null ? askedBy(line, line.volts ?? 0, rules).outcome : null;
+    if (isPlaced(line) && asked?.ok) known.push({ line, clearance: Math.max(asked.output.clearance, line.ownerAsks ?? 0) });
+    else unknown.push(line.name);
+  }
+  return { known, unknown };
+}
+
+/** How near a lift comes to a line on its way; what stands by then is found once for many places of the crane. */
+export function nearestTo(
+  { plan, rules }: Only<Context, 'plan' | 'rules'>,
+  picked: PickContext,
+  path: LiftPath,
+  weight: PieceWeight,
+  line: PlacedLine,
+  standing?: readonly Body[],
+): number {
+  const { underside } = travelHeight(plan, picked, path, weight, rules, standing);
+  // Wind pushes load and fall towards the line.
+  return nearest(picked, weight, underside, path, line, driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
 }
 
 /** A voltage nobody said, one that no line beside a crane carries, or one that the line's own name contradicts; null when none of these. */
@@ -118,18 +150,18 @@ export function fullRadius(crane: Crane, pick: Pick): number {
   return Math.min(rows[rows.length - 1] ?? pick.boom, pick.boom + Math.abs(crane.pivotBack));
 }
 
-/** Distance from a line to all that a crane can reach at its full radius, whichever way it slews: a drum over the stand. */
-function reachToLine(crane: Crane, stand: Stand, pick: Pick, line: Placed): number {
+/** Distance from a line to all that a crane can reach at a radius, whichever way it slews: a drum over the stand. */
+function reachToLine(crane: Crane, at: Vec, pick: Pick, line: PlacedLine, radius: number): number {
   const flat = (p: Vec): Vec3 => ({ ...p, z: 0 });
-  const beside = segmentDistance(flat(stand.at), flat(stand.at), flat(line.from), flat(line.to)) - fullRadius(crane, pick);
+  const beside = segmentDistance(flat(at), flat(at), flat(line.from), flat(line.to)) - radius;
   const over = line.height - (crane.pivotHeight + pick.boom);
   return Math.hypot(Math.max(0, beside), Math.max(0, over));
 }
 
-function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContext, line: Placed, volts: number, place: Place): Check[] {
+function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContext, line: PlacedLine, volts: number, place: Place): Check[] {
   const key = volts > HIGH ? 'lineWarningHigh' : 'lineWarning';
   const zone = rules.value(key);
-  const near = reachToLine(crane, stand, pick, line);
+  const near = reachToLine(crane, stand.at, pick, line, fullRadius(crane, pick));
   if (!(near < zone)) return [];
   const at = { ...place, source: sourced('At full radius in the work zone, whichever way it slews', rules, key) };
   const head = phrase`At full radius ${crane.name} on ${stand.name} could come within ${q(near, 'length')} of ${line.name}; inside ${q(zone, 'length')} more is required. `;
@@ -154,24 +186,35 @@ function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContex
 }
 
 /** Boom, hoist line and load against a line, at every station, at the height the load travels. */
-function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: Placed, drift: number): number {
+function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: PlacedLine, drift: number): number {
   return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line, drift)));
 }
 
-function stationToLine(
-  { crane, pick, stand, piece, turned }: PickContext,
-  weight: PieceWeight,
-  underside: number,
-  station: Station,
-  line: Placed,
-  drift: number,
-): number {
-  const a: Vec3 = { ...line.from, z: line.height };
-  const b: Vec3 = { ...line.to, z: line.height };
+/** The boom at a station, from its foot to its tip. */
+function boomAt({ crane, pick, stand }: PickContext, station: Station): { foot: Vec3; tip: Vec3 } {
   const out = direction(station.bearingDeg);
   const rise = Math.sqrt(Math.max(0, pick.boom ** 2 - (station.radius + crane.pivotBack) ** 2));
-  const foot = add(stand.at, scale(out, -crane.pivotBack));
-  const tip: Vec3 = { ...add(stand.at, scale(out, station.radius)), z: crane.pivotHeight + rise };
+  return {
+    foot: { ...add(stand.at, scale(out, -crane.pivotBack)), z: crane.pivotHeight },
+    tip: { ...add(stand.at, scale(out, station.radius)), z: crane.pivotHeight + rise },
+  };
+}
+
+const endsOf = ({ from, to, height }: PlacedLine): [Vec3, Vec3] => [
+  { ...from, z: height },
+  { ...to, z: height },
+];
+
+/** How near the boom alone comes to a line. */
+export function boomToLine(picked: PickContext, station: Station, line: PlacedLine): number {
+  const { foot, tip } = boomAt(picked, station);
+  return segmentDistance(foot, tip, ...endsOf(line)) - picked.crane.boomDepth / 2;
+}
+
+function stationToLine(picked: PickContext, weight: PieceWeight, underside: number, station: Station, line: PlacedLine, drift: number): number {
+  const { piece, turned } = picked;
+  const [a, b] = endsOf(line);
+  const { tip } = boomAt(picked, station);
   const outline = outlineAt(station, weight.section.width);
   const top = underside + (turned ? piece.length : weight.section.depth);
   const edges = outline.map((p, i): [Vec3, Vec3] => {
@@ -182,9 +225,5 @@ function stationToLine(
     ];
   });
   const hoist: Vec3 = { ...station.hook, z: underside };
-  return Math.min(
-    segmentDistance({ ...foot, z: crane.pivotHeight }, tip, a, b) - crane.boomDepth / 2,
-    segmentDistance(hoist, tip, a, b) - drift,
-    ...edges.map(([p, n]) => segmentDistance(p, n, a, b) - drift),
-  );
+  return Math.min(boomToLine(picked, station, line), segmentDistance(hoist, tip, a, b) - drift, ...edges.map(([p, n]) => segmentDistance(p, n, a, b) - drift));
 }
