@@ -28,6 +28,19 @@ function underBeam(): Plan {
   return plan;
 }
 
+/** A girder of the footbridge on two cranes, its left end down on its pier first. */
+function leftEndFirst(): Plan {
+  const plan = quayFootbridge();
+  plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2', name: 'Dunlin 50' });
+  plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at: { x: 38, y: -9 } });
+  const { rig: _, ...pick } = plan.picks[0]!;
+  plan.picks[0] = {
+    ...pick,
+    second: { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95, lands: { first: 'left', rest: 0.3, high: 0.4 } },
+  };
+  return plan;
+}
+
 /** Every calculation as it is really used: in the demo jobs and their variants by both schools, and in the public cases. */
 export function usedTraces(): Map<string, Trace[]> {
   const edited = (edit: (plan: Plan) => unknown): Plan => {
@@ -43,6 +56,7 @@ export function usedTraces(): Map<string, Trace[]> {
     quayFootbridge(),
     linkSpan(),
     underBeam(),
+    leftEndFirst(),
     ticketHall(),
     edited((p) => onNeedles(p)),
     edited((p) => {

@@ -43,6 +43,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'pick.tags': at('picks', 'Tag lines', 'Held by'),
   'lift.down': at('picks', 'Past what stands over its place', 'That was worked out by'),
   'pick.lies': at('picks', 'It lies'),
+  'pick.lands': at('picks', 'Its ends land'),
+  'pick.landsOn': at('picks', 'It rests first, from that end'),
   'turn.by': at('picks', 'Rolling it led by'),
   'turn.over': at('picks', 'Held back over centre by'),
   'turn.edge': at('picks', 'Timber under its edge may take'),

@@ -370,9 +370,40 @@ function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: str
           {words('Lift plan signed by', pick.signed?.by ?? '', (by) => sign({ by, on: pick.signed?.on ?? '' }), { placeholder: 'nobody yet' })}
           {words('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }), { type: 'date' })}
           {!turned && <Via pick={pick} via={second.via ?? null} onVia={(via) => edit({ via }, 'via')} />}
+          {!turned && <Lands lands={second.lands ?? null} onLands={(lands) => edit({ lands }, 'lands')} />}
         </>
       )}
     </Group>
+  );
+}
+
+type LandsAs = NonNullable<NonNullable<Pick['second']>['lands']>;
+
+/** Which end comes to rest first, where, and how much higher the other is then. */
+function Lands({ lands, onLands }: { lands: LandsAs | null; onLands: (lands: LandsAs | null) => Fault[] | null }) {
+  const { open, choice } = useInputs();
+  return (
+    <>
+      <div className="col-span-2">
+        {choice<LandsAs['first'] | 'unsaid'>(
+          'Its ends land',
+          lands?.first ?? 'unsaid',
+          [
+            ['unsaid', 'not said yet'],
+            ['together', 'both at once'],
+            ['left', 'the left one first'],
+            ['right', 'the right one first'],
+          ],
+          (first) => onLands(first === 'unsaid' ? null : { rest: null, high: null, ...lands, first }),
+        )}
+      </div>
+      {lands && lands.first !== 'together' && (
+        <>
+          {open('It rests first, from that end', 'length', lands.rest, (rest) => onLands({ ...lands, rest }))}
+          {open('The other pick is then higher by', 'dimension', lands.high, (high) => onLands({ ...lands, high }), { note: 'than when it is set' })}
+        </>
+      )}
+    </>
   );
 }
 

@@ -66,6 +66,7 @@ import { craneChart } from '../cranes/chart.calc';
 import { craneOutriggers } from '../cranes/outriggers.calc';
 import { cranePowerLine } from '../cranes/power-line.calc';
 import { powerLineEu } from '../cranes/power-line-eu.calc';
+import { oneEndLanded } from '../cranes/one-end.calc';
 import { craneTandem } from '../cranes/tandem.calc';
 import { craneWindLimit } from '../cranes/wind-limit.calc';
 import { fitThermal } from '../fit/thermal.calc';
@@ -116,6 +117,7 @@ const all: readonly Calc<never, never>[] = [
   twoPointPick,
   craneChart,
   craneTandem,
+  oneEndLanded,
   craneOutriggers,
   craneWindLimit,
   craneBoom,

@@ -1,5 +1,6 @@
 import { attempt } from '../calc/attempt';
 import type { Trace } from '../calc/evidence';
+import { oneEndLanded } from '../cranes/one-end.calc';
 import { craneTandem } from '../cranes/tandem.calc';
 import { add, direction, distance, mix, scale, wrapDeg, type Vec } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
@@ -36,13 +37,68 @@ export function sharesOf(piece: Piece, pick: Pick, weight: PieceWeight, rules: R
       if (lump === weight) traces.push({ calc: craneTandem.id, input, output: outcome.output });
       carried.push({ ...outcome.output, light: lump !== weight, tiltDeg });
     }
-  const of = (key: 'a' | 'b'): Share => ({
-    most: Math.max(...carried.map((one) => one[key])),
-    least: Math.min(...carried.map((one) => one[key])),
-    level: carried.find((one) => !one.light && one.tiltDeg === 0)![key],
-    traces,
-  });
+  const landed = oneEndOf(piece, pick, weight);
+  const of = (key: 'a' | 'b'): Share => {
+    const mine = carried.map((one) => one[key]);
+    // Once the other end rests, this hook carries what the seat does not.
+    if (landed && landed.hook === (key === 'a' ? 'main' : 'second')) mine.push(...landed.carries);
+    return {
+      most: Math.max(...mine),
+      least: Math.max(0, Math.min(...mine)),
+      level: carried.find((one) => !one.light && one.tiltDeg === 0)![key],
+      traces: landed ? [...traces, landed.traces[0]!] : traces,
+    };
+  };
   return { main: of('a'), second: of('b') };
+}
+
+/** One end of a piece on two hooks has landed: which hook still holds it, and what that carries from there until it is down. */
+export interface OneEnd {
+  end: 'left' | 'right';
+  hook: HookOf;
+  /** from the end that landed to where it rests [m], and how much higher than set the pick of the other hook is then */
+  rest: number;
+  high: number;
+  carries: number[];
+  /** most that comes on where it rests [N] */
+  seat: number;
+  traces: Trace[];
+}
+
+/** Null while nobody says that one end lands before the other, and where it rests. */
+export function oneEndOf(piece: Piece, pick: Pick, weight: PieceWeight, fall?: number): OneEnd | null {
+  const lands = pick.second?.lands ?? null;
+  if (!lands || lands.first === 'together' || lands.rest === null || lands.high === null) return null;
+  const left = lands.first === 'left';
+  const from = (x: number) => (left ? x : piece.length - x);
+  const traces: Trace[] = [];
+  const told: { hook: number; rest: number }[] = [];
+  for (const lump of [weight, weight.light])
+    for (const high of new Set([lands.high, 0])) {
+      const input = {
+        weight: lump.weight,
+        cg: from(lump.cg.x),
+        cgHeight: lump.cg.z,
+        rest: lands.rest,
+        hook: from(left ? piece.length - pick.right : pick.left),
+        pickHeight: weight.section.depth,
+        high,
+        ...(fall === undefined ? {} : { fall }),
+      };
+      const outcome = attempt(oneEndLanded, input);
+      if (!outcome.ok) return null;
+      told.push(outcome.output);
+      if (lump === weight) traces.push({ calc: oneEndLanded.id, input, output: outcome.output });
+    }
+  return {
+    end: lands.first,
+    hook: left ? 'second' : 'main',
+    rest: lands.rest,
+    high: lands.high,
+    carries: told.map(({ hook }) => hook),
+    seat: Math.max(...told.map(({ rest }) => rest)),
+    traces,
+  };
 }
 
 /** Each end on a sling of its own, plumb. */

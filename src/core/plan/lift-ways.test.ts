@@ -173,7 +173,7 @@ const withSecond =
     plan.cranes.push({ ...structuredClone(first), id: 'c2', name: 'Dunlin 50' });
     plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at });
     const one = plan.picks.find(({ id }) => id === pick)!;
-    one.second = { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95 };
+    one.second = { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95, lands: { first: 'together', rest: null, high: null } };
     one.signed = { by: 'K. Osei, lift leader', on: '2026-11-20' };
     one.second.via = { x: 29, y: -9 };
     plan.moves.splice(plan.moves.indexOf(move(plan, 'c2s')), 0, { id: 'c3s', kind: 'crane.set', stand: 'w3' });

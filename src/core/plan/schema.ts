@@ -249,6 +249,15 @@ const pickSchema = closed({
         slingRating: nullable(positive('kg', 'of its sling, straight')),
         riggingMass: nullable(nonNegative('kg', 'slings, shackles and all below its hook')),
         via: Type.Optional(nullable(place())),
+        lands: Type.Optional(
+          nullable(
+            closed({
+              first: oneOf(['together', 'left', 'right'], 'which end comes to rest first'),
+              rest: nullable(nonNegative('m', 'from that end to where it rests first')),
+              high: nullable(nonNegative('m', 'the pick at the other end is then still so far above its height when set', { maximum: 20 })),
+            }),
+          ),
+        ),
       }),
     ),
   ),

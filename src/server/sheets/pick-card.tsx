@@ -4,7 +4,7 @@ import { elevationScene } from '@/core/drawing/elevation-scene';
 import { planScene } from '@/core/drawing/plan-scene';
 import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
-import { liftMove, onHook, type PickContext } from '@/core/plan/evaluate/context';
+import { liftMove, onHook, type PickContext, type Spliced } from '@/core/plan/evaluate/context';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { hooksOf } from '@/core/plan/pick-context';
 import { counterweightOf } from '@/core/plan/duties';
@@ -53,6 +53,7 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const ground =
     path instanceof Missing || gross instanceof Missing ? null : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross);
   const load: Entry[] = [
+    ...(picked.joined ? splicedLines(show, picked.joined, checks) : []),
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },
     { label: 'Balance point from the left end', value: weight instanceof Missing ? UNKNOWN : show(weight.cg.x, 'length') },
@@ -85,6 +86,22 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const gear = (pick.gear ?? []).flatMap((id) => yard.get(id)?.name || []);
   const held: Entry = { label: 'Slings hold it', value: pick.hitch ? heldWords(show, pick.hitch) : UNKNOWN };
   return { hook, load, crane: craneLines, rigging: [...(gear.length === 0 ? [] : [{ label: 'Gear', value: gear.join(', ') }]), held, ...rigging] };
+}
+
+/** Which pieces hang as one, in their order from the left, and what the splices between them come to feel. */
+function splicedLines(show: (value: number | null, kind: QuantityKind) => string, { members, splices }: Spliced, checks: readonly Check[]): Entry[] {
+  const feels = (id: string) => {
+    const row = checks.find((one) => one.id === 'pick.splice' && one.about.id === id && one.about.part === 'moment');
+    return row?.capacity == null ? UNKNOWN : `${show(row.demand, 'moment')} of ${show(row.capacity, 'moment')}`;
+  };
+  return [
+    {
+      label: 'Spliced on the ground, from the left',
+      value: members.map(({ beam, from, to, weight }) => `${beam.mark}, ${show(to - from, 'length')}, ${show(weight.mass, 'mass')}`).join('; '),
+      strong: true,
+    },
+    ...splices.map(({ joint }) => ({ label: `${joint.name}, filled and tight, bends`, value: feels(joint.id) })),
+  ];
 }
 
 function heldWords(show: (value: number | null, kind: QuantityKind) => string, hitch: Hitch): string {

@@ -23,6 +23,7 @@ import { reckonedYield } from '../reckoned-yield';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { barChecks } from './bar';
 import { hitchChecks, ratingAsPut } from './hitch';
+import { oneEndChecks } from './one-end';
 import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
 import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
@@ -86,7 +87,14 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
   const held = hitchChecks(context, picked, hanging, place);
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
-    return [...asked, plumbTension(context, picked, hanging, tensionAt), ...held, ...sharedChecks(context, picked, place), ...body];
+    return [
+      ...asked,
+      plumbTension(context, picked, hanging, tensionAt),
+      ...held,
+      ...sharedChecks(context, picked, place),
+      ...oneEndChecks(context, picked),
+      ...body,
+    ];
   const checks: Check[] = [tensionCheck(context, picked, hanging, tensionAt)];
   checks.push(
     ...(hanging.way === 'slung'

@@ -57,6 +57,16 @@ export const lifting = {
     floor: null,
     source: both(practice()),
   },
+  linePlumb: {
+    key: 'linePlumb',
+    title: 'A crane’s line may pull out of plumb by, where one end of a piece has landed',
+    kind: 'angle',
+    value: alike(2),
+    least: 0.1,
+    most: 10,
+    floor: null,
+    source: both(practice()),
+  },
   hoistSide: {
     key: 'hoistSide',
     title: 'A hoist’s chain may pull out of plumb by',
