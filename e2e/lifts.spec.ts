@@ -187,10 +187,20 @@ test.describe('a girder on two cranes', () => {
     await field(page, 'Boom of the second crane').fill("105'");
     await field(page, 'Rating of its sling').fill('25000 lb');
     await field(page, 'Its slings and shackles weigh').fill('480 lb');
+    await expect(check(page, 'pick.lands')).toContainText('Do both ends of G4.1 land at once');
+    await page.getByLabel('Its ends land').click();
+    await page.getByRole('option', { name: 'the left one first' }).click();
+    await field(page, 'It rests first, from that end').fill("1'");
+    await expect(check(page, 'pick.lands')).toContainText('How far above its place is the other end then?');
+    await field(page, 'The other pick is then higher by').fill('18 in');
+    await expect(check(page, 'pick.lands')).toHaveCount(0);
     await station(page, 'Gear');
     await expect(check(page, 'lift.chart', 'G4.1, second hook')).toHaveAttribute('data-verdict', 'missing');
     await saved(page);
-    expect((await planOf(request, job)).picks.find(({ piece }) => piece === 'g4-1')!.second).toMatchObject({ boom: expect.closeTo(32.004, 6) as unknown });
+    expect((await planOf(request, job)).picks.find(({ piece }) => piece === 'g4-1')!.second).toMatchObject({
+      boom: expect.closeTo(32.004, 6) as unknown,
+      lands: { first: 'left', rest: expect.closeTo(0.3048, 6) as unknown, high: expect.closeTo(0.4572, 6) as unknown },
+    });
   });
   test('the fewest places that serve all its lifts are found, and taken in one step', async ({ page, job, request }) => {
     const before = await planOf(request, job);
@@ -223,6 +233,43 @@ test.describe('a girder on two cranes', () => {
     }
     await move(page, 'm39').or(page.locator('[data-move]').nth(30)).first().click();
     await accessible(page);
+  });
+});
+
+test.describe('spliced on the ground and lifted as one', () => {
+  test.use({ demo: 'quay footbridge' });
+  test('from the pick: one load, one move to hang it and one to let it go, its splice checked; one undo brings the two lifts back', async ({
+    page,
+    job,
+    request,
+  }) => {
+    const before = await planOf(request, job);
+    await station(page, 'Picks');
+    await workings(page).getByRole('button', { name: /^G1a/ }).click();
+    await workings(page)
+      .getByRole('button', { name: /^Splice G1b to it on the ground/ })
+      .click();
+    await expect(workings(page).getByText('Spliced on the ground and lifted as one: G1a, G1b')).toBeVisible();
+    await expect(page.locator('[data-move="m7"]')).toContainText('Hang G1a + G1b');
+    await workings(page)
+      .getByRole('button', { name: /^Sling it/ })
+      .first()
+      .click();
+    await expect(check(page, 'pick.splice').first()).toContainText('Splice of girder 1 bends');
+    await accessible(page);
+    await saved(page);
+    const plan = await planOf(request, job);
+    expect(plan.picks.map(({ id, joined = null }) => [id, joined])).toEqual([
+      ['k1', ['g1b']],
+      ['k2', null],
+      ['k4', null],
+    ]);
+    await workings(page).getByRole('button', { name: 'Lift G1b by itself' }).click();
+    await saved(page);
+    expect((await planOf(request, job)).moves.filter((one) => one.kind === 'piece.hang' && one.beam === 'g1b')).toHaveLength(1);
+    for (let n = 0; n < 3; n += 1) await page.keyboard.press('Control+z');
+    await saved(page);
+    expect(await planOf(request, job)).toEqual(before);
   });
 });
 
