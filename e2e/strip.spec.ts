@@ -98,6 +98,15 @@ test.describe('many moves', () => {
     await expect(page.locator('[data-move][aria-current="step"]')).toContainText('358');
     await page.keyboard.press('ArrowLeft');
     await expect(page.locator('[data-move][aria-current="step"]')).toContainText('357');
+    // One card a piece: its moves as ticks, how the worst of them stands told.
+    await page.getByRole('button', { name: 'By piece' }).click();
+    const column = page.getByRole('button', { name: /^C-A1: \d+ moves, from move \d+\./ });
+    await expect(column).toBeVisible();
+    await accessible(page);
+    await column.click();
+    await expect(column).toHaveAttribute('aria-current', 'step');
+    await expect(page.getByRole('heading', { name: /^Move \d+ · / })).toBeVisible();
+    await page.getByRole('button', { name: 'By piece' }).click();
     await accessible(page);
   });
 });

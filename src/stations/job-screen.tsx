@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { movesByPiece } from '@/core/plan/by-piece';
 import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
 import type { Plan } from '@/core/plan/schema';
@@ -164,11 +165,13 @@ function Moves() {
   const cursor = useJob((state) => state.cursor);
   const reckoning = useJob((state) => state.reckoning);
   const stands = useMemo(() => movesStand(plan, evaluation), [plan, evaluation]);
+  const pieces = useMemo(() => movesByPiece(plan), [plan]);
   const cards = useSteady(
     plan.moves.map((move, i): Card => {
       const { title, about } = moveWords(plan, move);
       const { verdict, waitsFor } = stands[i] ?? { verdict: 'missing' as const, waitsFor: null };
-      return { id: move.id, number: i + 1, title, about, verdict: reckoning ? 'missing' : verdict, waitsFor: reckoning ? null : waitsFor };
+      const piece = pieces[i] ?? null;
+      return { id: move.id, number: i + 1, title, about, piece, verdict: reckoning ? 'missing' : verdict, waitsFor: reckoning ? null : waitsFor };
     }),
   );
   const start = reckoning ? 'missing' : worst(checks.filter((check) => check.move === null).map((check) => check.verdict));

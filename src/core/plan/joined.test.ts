@@ -1,6 +1,8 @@
 import { quayFootbridge } from '../../../tests/demo-plan';
 import { opened } from '../../../tests/said';
 import type { Check } from './check';
+import { standingAt, standingBefore } from './bodies';
+import { rulesOf } from '../rules/rule-sets';
 import { applyCommand } from './commands/apply';
 import type { CommandArguments, CommandName } from './commands/table';
 import { describe as words } from './describe';
@@ -10,12 +12,14 @@ import { joinedOf, spliceable } from './joined';
 import { Missing } from './missing';
 import { openPlan } from './open';
 import { pickContext } from './pick-context';
+import type { PieceWeight } from './piece-weight';
 import { replay } from './replay';
 import type { Move, Plan } from './schema';
 import { settle } from './settle';
 import { beamAt } from './structure/moment';
 import { moveWords } from './move-words';
-import { unlifted } from './plan-lifts';
+import { pushable } from './launch/pushable';
+import { liftsFrom, unlifted } from './plan-lifts';
 
 const TODAY = '2026-11-27';
 type Edit = (plan: Plan) => unknown;
@@ -123,6 +127,59 @@ describe('pieces spliced on the ground and lifted as one', () => {
     for (const move of over.moves) if (move.id === 'ease' && move.kind === 'piece.letGo') move.keeps = 90e3;
     expect(said(opened(over), 'missing').join('\n')).toContain('The hook is to keep 90.0 kN of G1a + G1b, which weighs 71.5 kN');
     expect(said(keeps(asOne()), 'missing').join('\n')).not.toContain('The hook is to keep');
+    // It never pushes: what is left on the seats is nothing.
+    const left = [...evaluateWhole(opened(over), TODAY).structure.changes.find(({ move }) => move?.id === 'ease')!.lines[0]!.carried.plain];
+    expect(left.reduce((all, [, force]) => all + force, 0)).toBeCloseTo(0, 3);
+  });
+
+  test('eased by a pick that is named for a piece drawn the other way round, its slings not even', () => {
+    const eased = (plan: Plan, beam: string): [string, number][] => {
+      const next = structuredClone(plan);
+      next.moves.splice(
+        next.moves.findIndex((move) => move.kind === 'piece.letGo' && move.beam === beam),
+        0,
+        { id: 'ease', kind: 'piece.letGo', beam, keeps: 40e3 },
+      );
+      const { changes } = evaluateWhole(opened(next), TODAY).structure;
+      return [...changes.find(({ move }) => move?.id === 'ease')!.lines[0]!.carried.plain].sort(([a], [b]) => a.localeCompare(b));
+    };
+    const turned = asOne((plan) => {
+      const { pieces, supports, joints, braces } = plan.structure;
+      const piece = pieces.find(({ id }) => id === 'g1b')!;
+      [piece.from, piece.to] = [piece.to, piece.from];
+      for (const { seats } of supports) for (const seat of seats) if (seat.piece === 'g1b') seat.at = 10 - seat.at;
+      for (const end of [...joints.flatMap(({ a, b }) => [a, b]), ...braces.flatMap(({ a, b }) => [a, ...(b ? [b] : [])])])
+        if (end.piece === 'g1b') end.at = 10 - end.at;
+      Object.assign(
+        plan.picks.find(({ id }) => id === 'k3')!,
+        { left: 6, right: 10 },
+      );
+    }, 'k3');
+    const whole = structuredClone(onePiece());
+    Object.assign(whole.picks[0]!, { left: 10, right: 6 });
+    const [of, one] = [eased(turned, 'g1b'), eased(whole, 'g1a')];
+    expect(of.map(([id]) => id)).toEqual(one.map(([id]) => id));
+    for (const [n, [, force]] of one.entries()) expect(of[n]![1]).toBeCloseTo(force, 3);
+  });
+
+  test('what stands by then: both of them; what either is spliced to is not swung over', () => {
+    const plan = asOne((p) => {
+      const { pieces, joints } = p.structure;
+      pieces.push({ ...pieces[1]!, id: 'g1c', mark: 'G1c', from: { x: 24, y: 0, z: 5 }, to: { x: 34, y: 0, z: 5 }, lies: null });
+      joints.push({ ...joints[0]!, id: 's9', name: 'Splice 9', a: { piece: 'g1b', at: 10 }, b: { piece: 'g1c', at: 0 } });
+      p.moves.unshift({ id: 'hc', kind: 'piece.hang', beam: 'g1c', by: 'hoist', checkedBy: 'L. Marsh' });
+    });
+    const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+    const [k1, k2] = plan.picks;
+    const ids = (bodies: readonly { id: string }[]) => bodies.map(({ id }) => id).sort();
+    expect(ids(standingAt(settle(plan), rules, k2!))).toEqual(['g1a', 'g1b', 'g1c']);
+    expect(ids(standingAt(settle(plan), rules, k1!))).toEqual(['g1c']);
+    expect(ids(standingBefore(settle(plan), rules, k1!))).toEqual([]);
+  });
+
+  test('let go of with nothing under the far end of what hangs with it: a stop at that end', () => {
+    const plan = asOne((p) => p.moves.sort((a, b) => Number(a.id === 'm3') - Number(b.id === 'm3')));
+    expect(said(plan, 'stop').join('\n')).toContain('release.ends g1b: The hook lets go of G1b and nothing holds its second end');
   });
 
   test('what the splice feels in the slings: bending and shear 14 m from the left, by hand', () => {
@@ -193,6 +250,14 @@ describe('pieces spliced on the ground and lifted as one', () => {
     expect(context.seat).toMatchObject({ leftEnd: { x: 0, y: 0 }, right: { at: { x: 24, y: 0 } } });
   });
 
+  test('each bends by what is in it: slung unevenly, the one hogs over its sling and the other does not', () => {
+    const plan = asOne((p) => Object.assign(p.picks[0]!, { left: 4, right: 9, legs: { left: 8, right: 8 } }));
+    const w = 0.0384 * 7850 * 1.05 * 9.80665;
+    const factor = 1.1 * 1.35;
+    expect(row(plan, 'pick.bending', 'k1', 'g1b').demand).toBeCloseTo(((w * 9 ** 2) / 2) * factor, 3);
+    expect(row(plan, 'pick.bending', 'k1', 'g1a').demand).toBeLessThan(0.9 * ((w * 9 ** 2) / 2) * factor);
+  });
+
   test('three of them run on end to end, to the left and to the right', () => {
     const three = asOne((plan) => {
       const { pieces, joints } = plan.structure;
@@ -212,6 +277,77 @@ describe('pieces spliced on the ground and lifted as one', () => {
     expect(orders(three, 'Splice 0')).toContain('Splice 0 is filled with bolts');
     const context = pickContext(settle(three), three.picks[0]!);
     expect(context.piece).toMatchObject({ mark: 'G1c + G1a + G1b', start: { x: 9 } });
+  });
+});
+
+describe('pieces that are not alike', () => {
+  /** The short one wider and thinner, shallower, and of weaker steel. */
+  const unlike = () =>
+    asOne((plan) => {
+      const [, short] = plan.structure.makes;
+      Object.assign(short!, {
+        made: { kind: 'girder', webDepth: 0.7, web: 0.012, topFlange: { width: 0.5, thickness: 0.02 }, bottomFlange: { width: 0.5, thickness: 0.02 } },
+        grade: 'S275',
+        yield: null,
+      });
+    });
+  const contextOf = (plan: Plan) => pickContext(settle(plan), plan.picks[0]!);
+
+  test('as deep and as wide as the larger, as strong and as stiff as the weaker, property by property', () => {
+    const context = contextOf(unlike());
+    const [a, b] = context.joined!.members.map(({ section }) => section);
+    const { section } = context.weight as PieceWeight;
+    expect([a!.depth, b!.depth, section.depth]).toEqual([expect.closeTo(0.96, 9), expect.closeTo(0.74, 9), expect.closeTo(0.96, 9)]);
+    expect([a!.width, b!.width, section.width]).toEqual([0.4, 0.5, 0.5]);
+    for (const key of ['area', 'flange', 'web', 'iStrong', 'iWeak', 'sStrong', 'zStrong', 'rStrong', 'rWeak', 'torsion', 'warping'] as const)
+      expect([key, section[key]]).toEqual([key, Math.min(a![key]!, b![key]!)]);
+    // In some of them the one is the weaker, in some the other.
+    expect(a!.iWeak < b!.iWeak).not.toBe(a!.torsion! < b!.torsion!);
+    expect(context.piece.yield).toBe(275e6);
+    expect(section.designation).toBe('girder of FG1 and girder of FG2');
+  });
+  test('the balance point over the underside is that of both', () => {
+    const { weight, joined } = contextOf(unlike());
+    const [a, b] = joined!.members.map((one) => one.weight);
+    const { cg, mass, light } = weight as PieceWeight;
+    expect(mass).toBeCloseTo(a!.mass + b!.mass, 9);
+    expect(cg.z).toBeCloseTo((a!.mass * 0.48 + b!.mass * 0.37) / (a!.mass + b!.mass), 9);
+    expect(cg.x).toBeCloseTo((a!.mass * a!.cg.x + b!.mass * (14 + 5)) / (a!.mass + b!.mass), 9);
+    expect(light.mass).toBeLessThan(mass);
+    expect(light.mass).toBeCloseTo(a!.light.mass + b!.light.mass, 9);
+  });
+  test('what hangs on a piece drawn from its other end hangs where it is', () => {
+    const turned = asOne((plan) => {
+      const { pieces, joints, supports, braces, makes } = plan.structure;
+      const piece = pieces.find(({ id }) => id === 'g1b')!;
+      [piece.from, piece.to] = [piece.to, piece.from];
+      for (const { seats } of supports) for (const seat of seats) if (seat.piece === 'g1b') seat.at = 10 - seat.at;
+      for (const end of [...joints.flatMap(({ a, b }) => [a, b]), ...braces.flatMap(({ a, b }) => [a, ...(b ? [b] : [])])])
+        if (end.piece === 'g1b') end.at = 10 - end.at;
+      makes[1]!.attachments = [{ id: 'l', what: 'Bracket', mass: 400, at: 1 }];
+    });
+    // 1 m from its own first end, which is the far one: 23 m from the left.
+    expect((contextOf(turned).weight as PieceWeight).lumps.map(({ at }) => at)).toEqual([12, 23]);
+    expect(contextOf(turned).piece.attachments.map(({ at }) => at)).toEqual([12, 23]);
+  });
+  test('past a piece that is drawn the other way round the line goes on', () => {
+    const plan = asOne((p) => {
+      const { pieces, joints } = p.structure;
+      const [a, b] = pieces;
+      [b!.from, b!.to] = [b!.to, b!.from];
+      joints[0]!.b.at = 10;
+      pieces.push({ ...a!, id: 'g1c', mark: 'G1c', from: { x: 24, y: 0, z: 5 }, to: { x: 38, y: 0, z: 5 }, lies: null });
+      joints.push({ ...joints[0]!, id: 's9', name: 'Splice 9', a: { piece: 'g1b', at: 0 }, b: { piece: 'g1c', at: 0 } });
+      p.picks[0]!.joined = ['g1c', 'g1b'];
+    });
+    expect(joinedOf(plan, plan.picks[0]!)).toMatchObject({
+      length: 38,
+      parts: [
+        { beam: { id: 'g1a' }, flipped: false },
+        { beam: { id: 'g1b' }, flipped: true },
+        { beam: { id: 'g1c' }, flipped: false, from: 24 },
+      ],
+    });
   });
 });
 
@@ -281,6 +417,8 @@ describe('what is asked of pieces lifted as one', () => {
       ),
     );
     expect(orders(left, 'G1b is lifted with it: Splice of girder 1 joins them already')).not.toBe('');
+    // Let go of, it leaves the other where it is.
+    expect(beamAt(replay(left).steps.at(-1)!.after.structure, 'g1b').where).toBe('away');
   });
 
   test('spliced on the ground only where the two are lifted as one', () => {
@@ -293,6 +431,18 @@ describe('what is asked of pieces lifted as one', () => {
         'is in place',
       ),
     ).toBe('');
+    // The splice of the other girder, which is lifted in two, is not made on the ground; nor one between a piece of the load and another.
+    expect(
+      orders(
+        asOne((plan) => plan.moves.sort((a, b) => Number(b.id === 'm17') - Number(a.id === 'm17'))),
+        'G2a is in place',
+      ),
+    ).not.toBe('');
+    const across = asOne((plan) => {
+      plan.structure.joints.push({ ...plan.structure.joints[0]!, id: 's3', name: 'Splice across', b: { piece: 'g2b', at: 0 } });
+      plan.moves.unshift({ id: 'x', kind: 'joint.make', joint: 's3', pins: 0, bolts: 48, tight: true, fit: 'drawn' });
+    });
+    expect(orders(across, 'G1a is in place')).not.toBe('');
   });
 });
 
@@ -320,6 +470,10 @@ describe('the run sheet and the document', () => {
     expect([title('m7'), title('m8')]).toEqual(['Hang G1a + G1b in place', 'Let go of G1a + G1b']);
     expect(said(plan, 'missing').filter((one) => one.startsWith('moves.beam'))).toEqual([]);
     expect(unlifted(plan).map(({ id }) => id)).not.toContain('g1b');
+    expect(pushable(plan)).toEqual([]);
+    // A move of its own that nobody has said the lift of is not given a second one.
+    const again = opened({ ...plan, moves: [...plan.moves, { id: 'h', kind: 'piece.hang', beam: 'g1b', by: '' }] });
+    expect(liftsFrom(again, 'w1', (prefix) => `${prefix}9`)).toBeNull();
   });
 
   test('by itself again it has moves of its own, and where its slings take what is left is asked', () => {

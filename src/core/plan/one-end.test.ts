@@ -1,9 +1,13 @@
 import { quayFootbridge } from '../../../tests/demo-plan';
 import { opened } from '../../../tests/said';
 import type { Check } from './check';
+import { attempt } from '../calc/attempt';
+import { pickMoments } from '../rigging/pick-moments.calc';
 import { describe as words } from './describe';
 import { evaluate } from './evaluate';
+import { oneEndOf } from './lift-two';
 import { hooksOf } from './pick-context';
+import type { PieceWeight } from './piece-weight';
 import type { Pick, Plan } from './schema';
 import { settle } from './settle';
 
@@ -70,6 +74,20 @@ test('the left end on its pier: the second hook carries more than its share, and
   expect(say(plan, 'pick.oneEndSeat')).toContain('clear: With the other end still on its hook, G1a presses Pier 1, girder 1');
 });
 
+test('looked at as high as it is then and level, with the heavier weight and the lighter', () => {
+  const plan = onTwo({ first: 'right', rest: 2, high: 0.5 });
+  const { piece, weight: of, drawn } = hooksOf(settle(plan), plan.picks[0]!)[0]!;
+  const landed = oneEndOf(piece, drawn, of as PieceWeight)!;
+  const slope = Math.asin(0.5 / 10);
+  const share = (height: number) => (14 - cg - 2) * Math.cos(height) - z * Math.sin(height);
+  const arm = (height: number) => 10 * Math.cos(height) - depth * Math.sin(height);
+  const all = [weight, weight / 1.05].flatMap((one) => [slope, 0].map((height) => (one * share(height)) / arm(height)));
+  expect(landed).toMatchObject({ end: 'right', hook: 'main', rest: 2, high: 0.5 });
+  expect(landed.carries).toEqual(all.map((one) => expect.closeTo(one, 3) as number));
+  // Nearer its end than half way: level it carries more.
+  expect(all[1]).toBeGreaterThan(all[0]!);
+});
+
 test('the right end first, on the bent 2 m from it: the first hook holds on, the bent is pressed', () => {
   const plan = onTwo({ first: 'right', rest: 2, high: 0.2 }, (p) => (p.structure.supports.find(({ id }) => id === 't-1')!.capacity = 40e3));
   const level = (weight * (14 - cg - 2)) / 10;
@@ -133,4 +151,25 @@ test('between where it rests and the hook it bends as a beam that nothing holds 
   expect(bends.demand! / sagging).toBeCloseTo(1.1 * 1.35, 3);
   expect(bends.verdict).toBe('clear');
   expect(bends.capacity).toBeLessThan(row(onTwo({ first: 'left', rest: 0.3, high: 0.4 }), 'pick.bending')!.capacity!);
+});
+
+test('the right end first: between the hook on the left and where it rests', () => {
+  const plan = onTwo({ first: 'right', rest: 2, high: 0.1 }, (p) => (p.picks[0]!.left = 4));
+  const { weight: of } = hooksOf(settle(plan), plan.picks[0]!)[0]!;
+  const { runs, lumps } = of as PieceWeight;
+  const told = attempt(pickMoments, { length: 14, left: 4, right: 2, runs, lumps });
+  expect(row(plan, 'pick.oneEndBends')!.demand).toBeCloseTo((told.ok ? told.output.governing : NaN) * 1.1 * 1.35, 3);
+});
+
+test('of pieces spliced on the ground, the supports of all of them, whichever way each is drawn', () => {
+  const plan = onTwo({ first: 'right', rest: 0.3, high: 0.1 }, (p) => {
+    const { pieces, supports, joints, braces } = p.structure;
+    const piece = pieces.find(({ id }) => id === 'g1b')!;
+    [piece.from, piece.to] = [piece.to, piece.from];
+    for (const { seats } of supports) for (const seat of seats) if (seat.piece === 'g1b') seat.at = 10 - seat.at;
+    for (const end of [...joints.flatMap(({ a, b }) => [a, b]), ...braces.flatMap(({ a, b }) => [a, ...(b ? [b] : [])])])
+      if (end.piece === 'g1b') end.at = 10 - end.at;
+    p.picks[0]!.joined = ['g1b'];
+  });
+  expect([say(plan, 'pick.landsOn'), say(plan, 'pick.oneEndSeat')]).toEqual(['nothing', expect.stringContaining('G1a + G1b presses Pier 2, girder 1')]);
 });

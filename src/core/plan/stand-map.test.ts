@@ -91,6 +91,16 @@ describe('where the crane may stand', () => {
     blind.site.powerLines[0]!.volts = null;
     expect(mapOf(blind).lines.unknown).toEqual([plan.site.powerLines[0]!.name]);
   });
+  test('the end of a long load comes near a line that the boom stays far from', () => {
+    const plan = quayFootbridge();
+    const line = { id: 'pl', name: 'Pier feeder', volts: 20_000, from: { x: -2.5, y: -30 }, to: { x: -2.5, y: 30 }, height: 7 };
+    const map = mapOf({ ...plan, site: { ...plan.site, powerLines: [line] } });
+    const lift = map.of.findIndex(({ pick }) => pick === 'k1');
+    expect(mapOf(plan).share(lift, { x: 9, y: -8 })).toBeLessThan(1);
+    expect(map.share(lift, { x: 9, y: -8 })).toBe(Infinity);
+    const far = mapOf({ ...plan, site: { ...plan.site, powerLines: [{ ...line, from: { x: -30, y: -30 }, to: { x: -30, y: 30 } }] } });
+    expect(far.share(lift, { x: 9, y: -8 })).toBeLessThan(1);
+  });
   test('the best places serve all lifts where any place does, and are apart', () => {
     const map = mapOf(quayFootbridge());
     const best = bestPlaces(map);

@@ -4,8 +4,10 @@ import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordin
 import { CSS } from '@dnd-kit/utilities';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { foldByPiece, type OfPiece } from '@/core/plan/by-piece';
 import type { Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { FoldCard } from './fold-card';
 import { StripBar } from './strip-bar';
 
 export interface Card {
@@ -16,6 +18,8 @@ export interface Card {
   verdict: Verdict;
   /** number of an earlier move that may not be made yet: nobody gets here; null when there is none */
   waitsFor: number | null;
+  /** the piece it belongs to; null: to none */
+  piece: OfPiece;
 }
 
 interface StripProps {
@@ -44,6 +48,7 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
   const many = cards.length > MANY;
   const [wanted, setWanted] = useState('');
   const [trouble, setTrouble] = useState(false);
+  const [folded, setFolded] = useState(false);
   const shown = useMemo(() => {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     if (!many || (words.length === 0 && !trouble)) return cards;
@@ -51,13 +56,15 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
       (card) => (!trouble || isTrouble(card)) && words.every((word) => `${card.number} ${card.title} ${card.about}`.toLowerCase().includes(word)),
     );
   }, [cards, many, wanted, trouble]);
-  const inOrder = shown.length === cards.length;
+  const folds = useMemo(() => (many && folded ? foldByPiece(shown, ({ piece }) => piece) : null), [many, folded, shown]);
+  const inOrder = shown.length === cards.length && folds === null;
   const troubles = useMemo(() => cards.filter(isTrouble).length, [cards]);
-  const at = shown.findIndex((card) => card.number - 1 === cursor);
+  const here = (card: Card) => card.number - 1 === cursor;
+  const at = folds ? folds.findIndex(({ items }) => items.some(here)) : shown.findIndex(here);
   const seen = useVirtualizer({
     horizontal: true,
     enabled: many,
-    count: shown.length,
+    count: folds?.length ?? shown.length,
     getScrollElement: () => rail.current,
     estimateSize: () => STEP,
     overscan: 10,
@@ -86,7 +93,7 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
     );
   };
   const ids = useMemo(() => shown.map((one) => one.id), [shown]);
-  const items = many ? seen.getVirtualItems().filter(({ index }) => index < shown.length) : [];
+  const items = many ? seen.getVirtualItems().filter(({ index }) => index < (folds?.length ?? shown.length)) : [];
   const card = (one: Card) => (
     <MoveCard
       key={one.id}
@@ -121,7 +128,15 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
             >
               Not clear: {troubles}
             </button>
-            {!inOrder && <span role="status">{shown.length} shown</span>}
+            <button
+              type="button"
+              aria-pressed={folded}
+              onClick={() => setFolded(!folded)}
+              className={`h-6 border px-1.5 ${folded ? 'border-ink bg-ink text-white' : 'border-line bg-paper hover:border-ink'}`}
+            >
+              By piece
+            </button>
+            {shown.length !== cards.length && <span role="status">{shown.length} shown</span>}
           </span>
         )}
         {tools}
@@ -158,7 +173,9 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
             {many ? (
               <>
                 <li aria-hidden className="shrink-0" style={{ width: Math.max(0, (items[0]?.start ?? START) - START) }} />
-                {items.map(({ index }) => card(shown[index]!))}
+                {items.map(({ index }) =>
+                  folds ? <FoldCard key={folds[index]!.key} fold={folds[index]!} cursor={cursor} onGo={onGo} /> : card(shown[index]!),
+                )}
                 <li aria-hidden className="shrink-0" style={{ width: Math.max(0, seen.getTotalSize() - (items.at(-1)?.end ?? 0)) }} />
               </>
             ) : (

@@ -235,7 +235,6 @@ function onTheGround(now: StructureMoment, all: readonly string[], splices: Read
     const state = jointAt(now, joint.id);
     const other = [joint.a.piece, joint.b.piece].find((id) => !all.includes(id));
     if (other === undefined) {
-      if (all.length < 2) continue;
       const filled = isMade(state) && !state.untold && (joint.holes === null || (state.bolts ?? 0) >= joint.holes);
       needs.push({
         what: `${joint.name} is filled with bolts, all tight, before what it joins is lifted as one`,
