@@ -1,0 +1,80 @@
+/** A frame pushed along x, as `frame.sway` takes it and as CalculiX is given it. */
+export interface FrameCase {
+  name: string;
+  columns: { id: string; x: number; stiffness: number; canStand: boolean; nodes: { z: number; down: number; push: number }[] }[];
+  /** node against node, stiffness along itself */
+  ties: { id: string; a: [number, number]; b: [number, number]; stiffness: number }[];
+  /** from a node to what does not move, upwards or downwards from the horizontal */
+  braces: { id: string; a: [number, number]; slopeDeg: number; towards: 1 | -1; stiffness: number; pullsOnly: boolean }[];
+}
+
+export const frameCases: FrameCase[] = [
+  {
+    name: 'cantilever',
+    columns: [{ id: 'C1', x: 0, stiffness: 6e6, canStand: true, nodes: [{ z: 6, down: 100e3, push: 2e3 }] }],
+    ties: [],
+    braces: [],
+  },
+  {
+    name: 'cantilever-in-storeys',
+    columns: [
+      {
+        id: 'C1',
+        x: 0,
+        stiffness: 9e6,
+        canStand: true,
+        nodes: [
+          { z: 2.5, down: 80e3, push: 1e3 },
+          { z: 5.5, down: 60e3, push: 1.5e3 },
+          { z: 8, down: 20e3, push: 0.5e3 },
+        ],
+      },
+    ],
+    ties: [],
+    braces: [],
+  },
+  {
+    name: 'leaning-on-a-guyed-one',
+    columns: [
+      {
+        id: 'C1',
+        x: 0,
+        stiffness: 5e6,
+        canStand: false,
+        nodes: [
+          { z: 4, down: 30e3, push: 3e3 },
+          { z: 8, down: 90e3, push: 1e3 },
+        ],
+      },
+      {
+        id: 'C2',
+        x: 7,
+        stiffness: 8e6,
+        canStand: false,
+        nodes: [
+          { z: 4, down: 0, push: 0 },
+          { z: 8, down: 120e3, push: 2e3 },
+        ],
+      },
+    ],
+    ties: [{ id: 'B', a: [0, 1], b: [1, 1], stiffness: 4e6 }],
+    braces: [{ id: 'G', a: [1, 1], slopeDeg: -45, towards: -1, stiffness: 900e3, pullsOnly: true }],
+  },
+  {
+    name: 'held-at-half-height',
+    columns: [
+      {
+        id: 'C1',
+        x: 0,
+        stiffness: 7e6,
+        canStand: false,
+        nodes: [
+          { z: 4.5, down: 10e3, push: 0 },
+          { z: 8, down: 60e3, push: 2.5e3 },
+        ],
+      },
+    ],
+    ties: [],
+    braces: [{ id: 'S', a: [0, 0], slopeDeg: -30, towards: 1, stiffness: 6e6, pullsOnly: false }],
+  },
+];
