@@ -368,6 +368,30 @@ describe('what is asked of pieces lifted as one', () => {
     expect(asks((plan) => (plan.structure.makes[1]!.made = { kind: 'plain', what: 'box girder' }))).toBe('');
   });
 
+  test('it lies in line with what it is spliced to; said to lie elsewhere, askew or another way up it is asked how it comes there', () => {
+    const joined = does(quayFootbridge(), 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
+    expect(joined.structure.pieces[1]!.lies).toEqual({ x: 21, y: -19, azimuthDeg: 0, level: 1.3, onSide: false });
+    const asks = (lies: object) =>
+      said(
+        asOne((plan) => Object.assign(plan.structure.pieces[1]!.lies!, lies)),
+        'missing',
+      ).filter((one) => one.startsWith('pick.lies'));
+    expect(asks({})).toEqual([]);
+    for (const lies of [{ x: 30 }, { y: -18 }, { azimuthDeg: 20 }, { onSide: true }])
+      expect(asks(lies).join()).toContain('pick.lies k1: G1b is said to lie elsewhere than in line with G1a');
+    // Drawn from its other end it lies the other way round.
+    const turned = quayFootbridge();
+    const piece = turned.structure.pieces[1]!;
+    [piece.from, piece.to] = [piece.to, piece.from];
+    turned.structure.joints[0]!.b.at = 10;
+    Object.assign(turned.structure.pieces[0]!.lies!, { x: 0, y: 5, azimuthDeg: 90 });
+    expect(does(turned, 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] }).structure.pieces[1]!.lies).toMatchObject({
+      x: expect.closeTo(0, 9) as unknown,
+      y: expect.closeTo(17, 9) as unknown,
+      azimuthDeg: -90,
+    });
+  });
+
   test('a pick, a lift or a move of its own as well: which of them is it?', () => {
     const twice = asOne((plan) => plan.picks.push({ ...plan.picks[1]!, id: 'k9', piece: 'g1b', gear: [] }));
     expect(said(twice, 'missing').join('\n')).toContain('pick.joined k1: G1b is lifted spliced to G1a, and by a pick of G1b too. Which is it?');

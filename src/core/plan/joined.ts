@@ -99,7 +99,18 @@ export function spliceable({ structure }: Plan, pick: Pick): { beam: Beam; by: J
 export const joinedOf = (plan: Plan, pick: Pick): Joined | Missing | null =>
   pick.joined?.length ? keep('pick.joined', pick, [plan.structure.pieces, plan.structure.makes, plan.structure.joints], () => endToEnd(plan, pick)) : null;
 
-function endToEnd({ structure }: Plan, pick: Pick): Joined | Missing {
+/** Where one of the pieces lies while they are joined: in line with the piece the pick is named for, from its left to its right end. */
+export function liesInLine({ parts }: Joined, main: string, part: Part): { x: number; y: number; azimuthDeg: number } | null {
+  const of = parts.find(({ beam }) => beam.id === main)!;
+  const { x = null, y = null, azimuthDeg = null } = of.beam.lies ?? {};
+  if (x === null || y === null || azimuthDeg === null) return null;
+  const along = (part.from + part.to - of.from - of.to) / 2;
+  const turn = (azimuthDeg * Math.PI) / 180;
+  return { x: x + along * Math.cos(turn), y: y + along * Math.sin(turn), azimuthDeg: part.flipped ? wrapDeg(azimuthDeg + 180) : azimuthDeg };
+}
+
+/** The same worked out anew: what a plan that is being edited says. */
+export function endToEnd({ structure }: Plan, pick: Pick): Joined | Missing {
   const ids = new Set(loadOf(pick));
   const beams = structure.pieces.filter(({ id }) => ids.has(id));
   const marks = beams.map(({ mark }) => mark).join(', ');

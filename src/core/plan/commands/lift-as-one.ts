@@ -1,6 +1,7 @@
 import type { Draft } from 'immer';
-import { loadOf } from '../joined';
-import type { Move, Plan } from '../schema';
+import { endToEnd, liesInLine, loadOf } from '../joined';
+import { Missing } from '../missing';
+import type { Move, Pick, Plan } from '../schema';
 
 /** What hangs with the piece of a pick from now on, and the moves of what hangs by itself again. */
 export interface LiftAsOne {
@@ -21,6 +22,15 @@ export function liftAsOne(plan: Draft<Plan>, { pick: id, joined, freed }: LiftAs
   plan.picks = plan.picks.filter((one) => one.id === id || !along.has(one.piece));
   if (plan.raises) plan.raises = plan.raises.filter(({ load }) => !along.has(load));
   const all = new Set(loadOf(pick));
+  // Spliced to it they lie in line with it.
+  const line = joined.length > 0 ? endToEnd(plan as Plan, pick as Pick) : null;
+  if (line && !(line instanceof Missing))
+    for (const part of line.parts) {
+      const place = part.beam.id === pick.piece ? null : liesInLine(line, pick.piece, part);
+      const beam = plan.structure.pieces.find((one) => one.id === part.beam.id);
+      const main = plan.structure.pieces.find((one) => one.id === pick.piece)?.lies;
+      if (place && beam) beam.lies = { ...place, level: main?.level ?? null, onSide: main?.onSide ?? null };
+    }
   const within = new Set(plan.structure.joints.filter(({ kind, a, b }) => kind === 'splice' && all.has(a.piece) && all.has(b.piece)).map((joint) => joint.id));
   const left = plan.moves.filter((move) => !((move.kind === 'piece.hang' || move.kind === 'piece.letGo') && along.has(move.beam)));
   const hangs = (move: Draft<Move>) => (move.kind === 'piece.hang' && move.beam === pick.piece) || (move.kind === 'pick.trial' && move.pick === id);

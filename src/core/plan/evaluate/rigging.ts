@@ -12,7 +12,10 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
+import { wrapDeg } from '../../geometry/plane';
 import { liftTail } from '../../lift/tail.calc';
+import { liftTurn } from '../../lift/turn.calc';
+import { liesInLine } from '../joined';
 import { craneTandem } from '../../cranes/tandem.calc';
 import { phrase, q } from '../../calc/work';
 import { isTurned, standOf } from '../lookups';
@@ -51,10 +54,14 @@ export function weightCheck(context: Context, piece: Piece, weight: PieceWeight 
   };
 }
 
+/** Pieces that are to be spliced on the ground lie so near to their line [m], and so straight [°]. */
+const IN_LINE = 0.5;
+const IN_LINE_DEG = 5;
+
 /** Slings, tilt, and the piece’s own strength and stability while it hangs. */
 export function riggingChecks(context: Context, picked: PickContext): Check[] {
   const { plan, rules } = context;
-  const { pick, piece, weight, hanging, hook, turned, drawn } = picked;
+  const { pick, piece, weight, hanging, hook, turned, drawn, joined } = picked;
   const sling = moveFor(plan, 'piece.sling', pick.id) ?? liftMove(plan, pick);
   const place = (id: string, calc: string, source: string): Place => ({ id, ...onHook(picked, piece.mark), station: 'picks', move: sling, calc, source });
   const calc = turned ? liftTail : drawn.second ? craneTandem : riggingHook;
@@ -69,6 +76,21 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
           ),
         ]
       : [];
+  if (joined && hook === 'main')
+    for (const part of joined.members) {
+      const [spot, lies] = [liesInLine(joined, drawn.piece, part), part.beam.lies];
+      if (part.beam.id === drawn.piece || !spot || !lies || lies.x === null || lies.y === null) continue;
+      const skew = lies.azimuthDeg === null ? 0 : Math.abs(wrapDeg(lies.azimuthDeg - spot.azimuthDeg));
+      const main = joined.members.find(({ beam }) => beam.id === drawn.piece)!.beam;
+      if (Math.hypot(lies.x - spot.x, lies.y - spot.y) < IN_LINE && skew < IN_LINE_DEG && (lies.onSide ?? null) === (main.lies?.onSide ?? null)) continue;
+      asked.push(
+        missingCheck(
+          { ...place('pick.lies', liftTurn.id, liftTurn.source.text), ...on('pick', drawn, part.beam.mark, part.beam.id) },
+          'length',
+          `${part.beam.mark} is said to lie elsewhere than in line with ${main.mark}, or another way up, and is spliced to it on the ground. Where are they joined, and how does it come there?`,
+        ),
+      );
+    }
   // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece.
   if (drawn.rig && hook === 'main' && (drawn.second || turned || isTurned(plan, drawn)))
     asked.push(
