@@ -99,6 +99,8 @@ test.describe('many moves', () => {
     await page.keyboard.press('ArrowLeft');
     await expect(page.locator('[data-move][aria-current="step"]')).toContainText('357');
     // One card a piece: its moves as ticks, how the worst of them stands told.
+    await page.mouse.click(bar.x + 1, bar.y + bar.height / 2);
+    await expect(page.locator('[data-move][aria-current="step"]')).toHaveCount(1);
     await page.getByRole('button', { name: 'By piece' }).click();
     const column = page.getByRole('button', { name: /^C-A1: \d+ moves, from move \d+\./ });
     await expect(column).toBeVisible();

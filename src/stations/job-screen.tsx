@@ -70,12 +70,16 @@ function Frame() {
   useKeys(setDialog);
   const name = usePlan().job.name;
   const running = useRunning();
+  const editable = useJob((state) => state.editable);
   useReadAhead();
   useEffect(() => {
     document.title = `${name} · Keen Trestle`;
   }, [name]);
   return (
-    <div className="grid h-dvh grid-cols-[150px_minmax(0,1fr)_348px] grid-rows-[46px_auto_minmax(0,1fr)_auto] max-[1180px]:grid-cols-[132px_minmax(0,1fr)_318px] max-[900px]:h-auto max-[900px]:grid-cols-1 max-[900px]:grid-rows-none">
+    <div
+      inert={!editable}
+      className="grid h-dvh grid-cols-[150px_minmax(0,1fr)_348px] grid-rows-[46px_auto_minmax(0,1fr)_auto] max-[1180px]:grid-cols-[132px_minmax(0,1fr)_318px] max-[900px]:h-auto max-[900px]:grid-cols-1 max-[900px]:grid-rows-none"
+    >
       <div className="col-span-full">
         <Header onDialog={setDialog} />
       </div>
@@ -87,7 +91,7 @@ function Frame() {
       <div className="border-r border-line max-[900px]:border-0">
         <Walk />
       </div>
-      <main aria-busy={!running} className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
+      <main aria-busy={!running || !editable} className="min-h-0 min-w-0 max-[900px]:h-[72vh]">
         <h1 className="sr-only">{name}</h1>
         <Middle />
       </main>

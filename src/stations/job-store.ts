@@ -33,6 +33,8 @@ export interface JobState {
   survey: Survey;
   /** nothing of this plan has been worked out yet */
   reckoning: boolean;
+  /** what edits are made with is here: until then the page is a picture, and a press on it does nothing */
+  editable: boolean;
   cursor: number;
   look: Look;
   station: StationId;
@@ -144,8 +146,14 @@ const sameLook = (a: Looking, b: Looking): boolean => a.cursor === b.cursor && a
  */
 export function createJobStore(first: FirstState, editing: Editing | null = null) {
   let reading: Promise<Editing> | null = null;
-  const read = (): Promise<Editing> => (reading ??= editing ? Promise.resolve(editing) : import('./editing').then((part) => (editing = part)));
-  /** Now, where an edit can be made; else as soon as one can, in the order they were asked for. */
+  const read = (): Promise<Editing> => (reading ??= editing ? Promise.resolve(editing) : fetchEditing());
+  /** A server that is away for a moment is asked again. */
+  const fetchEditing = (): Promise<Editing> =>
+    import('./editing').then(
+      (part) => (editing = part),
+      () => new Promise<Editing>((resolve) => setTimeout(() => resolve(fetchEditing()), RETRY_MS)),
+    );
+  /** Now, where it is here; else as soon as it is. */
   const whenRead = (work: (by: Editing) => void): void => (editing ? work(editing) : void read().then(work));
 
   let worker: Remote<SurveyWorker> | null = null;
@@ -263,6 +271,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       saving: { state: 'saved' },
       survey: first.survey ?? unsurveyed(first.plan),
       reckoning: first.survey === null,
+      editable: editing !== null,
       cursor: first.cursor,
       look: 'beam',
       station: first.station,
@@ -273,18 +282,15 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       offer: null,
       halfTyped: {},
       act(command, group) {
-        if (!editing) {
-          whenRead(() => void get().act(command, group));
-          return null;
-        }
+        if (!editing) return null;
         const change = editing.perform(get().history, command, group ?? null);
         if (!change.ok) return change.faults;
         changed(change.history);
         return null;
       },
       done: () => set((state) => ({ history: seal(state.history) })),
-      undo: () => whenRead((by) => changed(by.undo(get().history))),
-      redo: () => whenRead((by) => changed(by.redo(get().history))),
+      undo: () => editing && changed(editing.undo(get().history)),
+      redo: () => editing && changed(editing.redo(get().history)),
       goTo(cursor) {
         went = true;
         set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)) });
@@ -321,14 +327,12 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
         const { offer, history } = get();
         set({ offer: null });
         durable.write(draftKey(first.id), null);
-        if (!offer || !take) return;
-        whenRead((by) => {
-          const change = by.perform(history, { name: 'replacePlan', args: { plan: offer.plan } });
-          if (!change.ok) return;
-          // Built on an older revision it meets the newer one as any late save does: the person chooses.
-          set({ revision: offer.revision });
-          changed(change.history);
-        });
+        if (!offer || !take || !editing) return;
+        const change = editing.perform(history, { name: 'replacePlan', args: { plan: offer.plan } });
+        if (!change.ok) return;
+        // Built on an older revision it meets the newer one as any late save does: the person chooses.
+        set({ revision: offer.revision });
+        changed(change.history);
       },
       takeTheirs() {
         const { saving } = get();
@@ -359,6 +363,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
     worker = wrap<SurveyWorker>(thread);
     const { getState, setState } = store;
     const { history } = getState();
+    if (!getState().editable) whenRead(() => setState({ editable: true }));
     if (getState().reckoning) getState().resurvey();
     else void worker.check(history.plan, dayOf(new Date()));
     // The first check of a plan compiles its schema: better now than under the first keystroke.
