@@ -205,9 +205,9 @@ function JoinedFields({ pick }: { pick: Pick }) {
   return (
     <div className="col-span-2 flex flex-wrap items-center gap-1.5">
       {joined.length > 0 && <span>Spliced on the ground and lifted as one: {loadOf(pick).map(mark).join(', ')}</span>}
-      {offered.map(({ beam, by }) => (
+      {offered.map(({ beam }) => (
         <SmallButton key={beam.id} onClick={() => lift([...joined, beam.id])}>
-          <Link2 size={13} aria-hidden /> Splice {beam.mark} to it on the ground ({by.name}) and lift them as one
+          <Link2 size={13} aria-hidden /> Splice {beam.mark} to it on the ground, lift as one
         </SmallButton>
       ))}
       {joined.map((id) => (
