@@ -368,28 +368,33 @@ describe('what is asked of pieces lifted as one', () => {
     expect(asks((plan) => (plan.structure.makes[1]!.made = { kind: 'plain', what: 'box girder' }))).toBe('');
   });
 
-  test('it lies in line with what it is spliced to; said to lie elsewhere, askew or another way up it is asked how it comes there', () => {
+  test('it lies in line with what it is spliced to, wherever that lies; said to lie elsewhere, askew or another way up it is asked', () => {
     const joined = does(quayFootbridge(), 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
-    expect(joined.structure.pieces[1]!.lies).toEqual({ x: 21, y: -19, azimuthDeg: 0, level: 1.3, onSide: false });
-    const asks = (lies: object) =>
+    expect(joined.structure.pieces[1]!.lies).toBeNull();
+    const nobody = { x: null, y: null, azimuthDeg: null, level: null };
+    const asks = (lies: object, edit: Edit = () => undefined) =>
       said(
-        asOne((plan) => Object.assign(plan.structure.pieces[1]!.lies!, lies)),
+        asOne((plan) => (edit(plan), (plan.structure.pieces[1]!.lies = { ...nobody, ...lies }))),
         'missing',
-      ).filter((one) => one.startsWith('pick.lies'));
-    expect(asks({})).toEqual([]);
+      ).filter((one) => one.startsWith('pick.lies k1: G1b'));
+    for (const lies of [{}, { x: 21, y: -19 }, { azimuthDeg: 0, onSide: false }]) expect(asks(lies)).toEqual([]);
+    // What nobody says of the one is not held against the other.
+    expect(asks({ onSide: true }, (plan) => (plan.structure.pieces[0]!.lies!.onSide = null))).toEqual([]);
     for (const lies of [{ x: 30 }, { y: -18 }, { azimuthDeg: 20 }, { onSide: true }])
-      expect(asks(lies).join()).toContain('pick.lies k1: G1b is said to lie elsewhere than in line with G1a');
-    // Drawn from its other end it lies the other way round.
-    const turned = quayFootbridge();
+      expect(asks(lies).join()).toContain('G1b is said to lie elsewhere than in line with G1a');
+    // The whole is moved by moving the one it is named for: nothing is said twice.
+    const moved = asOne((plan) => Object.assign(plan.structure.pieces[0]!.lies!, { x: 5, y: -25 }));
+    expect(said(moved, 'missing').filter((one) => one.startsWith('pick.lies'))).toEqual([]);
+    // By itself again it lies where it lay then; drawn from its other end, the other way round.
+    const apart = (plan: Plan) =>
+      does(plan, 'liftAsOne', { pick: 'k1', joined: [], freed: [{ piece: 'g1b', hang: 'h', letGo: 'l' }] }).structure.pieces[1]!.lies;
+    expect(apart(joined)).toEqual({ x: 21, y: -19, azimuthDeg: 0, level: 1.3, onSide: false });
+    const turned = structuredClone(joined);
     const piece = turned.structure.pieces[1]!;
     [piece.from, piece.to] = [piece.to, piece.from];
     turned.structure.joints[0]!.b.at = 10;
     Object.assign(turned.structure.pieces[0]!.lies!, { x: 0, y: 5, azimuthDeg: 90 });
-    expect(does(turned, 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] }).structure.pieces[1]!.lies).toMatchObject({
-      x: expect.closeTo(0, 9) as unknown,
-      y: expect.closeTo(17, 9) as unknown,
-      azimuthDeg: -90,
-    });
+    expect(apart(turned)).toMatchObject({ x: expect.closeTo(0, 9) as unknown, y: expect.closeTo(17, 9) as unknown, azimuthDeg: -90 });
   });
 
   test('a pick, a lift or a move of its own as well: which of them is it?', () => {

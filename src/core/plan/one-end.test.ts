@@ -113,7 +113,7 @@ test('on an inner support past its balance point it tips: the other hook would h
 
 test('where no support of it is, it is asked on what it rests', () => {
   expect(say(onTwo({ first: 'left', rest: 1.4, high: 0.1 }), 'pick.landsOn')).toContain(
-    'said to rest first at 1.4 m from its left end, and no support of it is there',
+    'said to rest first 1.40 m from its left end, and no support of it is there',
   );
   expect(say(onTwo({ first: 'left', rest: 0.4, high: 0.1 }), 'pick.landsOn')).toBe('nothing');
   expect(say(onTwo({ first: 'right', rest: 2.1, high: 0.1 }), 'pick.landsOn')).toBe('nothing');

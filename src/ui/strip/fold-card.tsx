@@ -2,6 +2,7 @@ import { memo } from 'react';
 import type { Folded } from '@/core/plan/by-piece';
 import { verdicts, type Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { edgeOf } from './edge';
 import type { Card } from './strip';
 
 const ground: Record<Verdict, string> = { stop: '#b3261e', missing: '#5b5470', tight: '#8f5a00', clear: '#b9b2a2' };
@@ -25,7 +26,7 @@ export const FoldCard = memo(function FoldCard({ fold, cursor, onGo }: { fold: F
     return of > 0 && verdict !== 'clear' ? [`${of} ${verdictWord[verdict]}`] : [];
   });
   const step = Math.min(TICK, WIDE / items.length);
-  const edge = worst.verdict === 'stop' ? 'border-2 border-stop' : worst.verdict === 'missing' ? 'border-2 border-dashed border-missing' : 'border-line';
+  const edge = edgeOf[worst.verdict];
   return (
     <li className="w-[84px] shrink-0">
       <button

@@ -7,6 +7,7 @@ import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'reac
 import { foldByPiece, type OfPiece } from '@/core/plan/by-piece';
 import type { Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { edgeOf } from './edge';
 import { FoldCard } from './fold-card';
 import { StripBar } from './strip-bar';
 
@@ -204,14 +205,7 @@ const MoveCard = memo(function MoveCard({
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: card.id });
   const waits = card.waitsFor !== null && (card.verdict === 'clear' || card.verdict === 'tight');
-  const edge =
-    card.verdict === 'stop'
-      ? 'border-stop border-2'
-      : card.verdict === 'missing'
-        ? 'border-missing border-dashed border-2'
-        : card.verdict === 'tight'
-          ? 'border-tight border-2'
-          : 'border-line';
+  const edge = edgeOf[card.verdict];
   const ground =
     state === 'now' ? 'bg-white ring-2 ring-ink -translate-y-1 shadow-[2px_3px_0_rgba(34,40,44,.2)]' : state === 'done' ? 'bg-[#efe9db]' : 'bg-paper';
   return (

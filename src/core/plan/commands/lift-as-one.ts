@@ -16,21 +16,27 @@ export interface LiftAsOne {
  */
 export function liftAsOne(plan: Draft<Plan>, { pick: id, joined, freed }: LiftAsOne): void {
   const pick = plan.picks.find((one) => one.id === id)!;
+  // Spliced to it a piece lies in line with it, which is said by where that lies; apart again it lies where it lay then.
+  const told = freed.length > 0 ? endToEnd(plan as Plan, pick as Pick) : null;
+  const line = told instanceof Missing ? null : told;
+  const beams = new Map(plan.structure.pieces.map((one) => [one.id, one]));
+  const { level = null, onSide = null } = beams.get(pick.piece)?.lies ?? {};
+  for (const { piece } of freed) {
+    const part = line?.parts.find(({ beam }) => beam.id === piece);
+    const place = part && line ? liesInLine(line, pick.piece, part) : null;
+    const beam = beams.get(piece);
+    if (place && beam) beam.lies = { ...place, level, onSide };
+  }
+  for (const piece of joined) {
+    const beam = beams.get(piece);
+    if (beam) beam.lies = null;
+  }
   pick.joined = joined.length > 0 ? joined : null;
   pick.unsaid = [...new Set([...(pick.unsaid ?? []), 'left' as const, 'right' as const, 'legs' as const])];
   const along = new Set(joined);
   plan.picks = plan.picks.filter((one) => one.id === id || !along.has(one.piece));
   if (plan.raises) plan.raises = plan.raises.filter(({ load }) => !along.has(load));
   const all = new Set(loadOf(pick));
-  // Spliced to it they lie in line with it.
-  const line = joined.length > 0 ? endToEnd(plan as Plan, pick as Pick) : null;
-  if (line && !(line instanceof Missing))
-    for (const part of line.parts) {
-      const place = part.beam.id === pick.piece ? null : liesInLine(line, pick.piece, part);
-      const beam = plan.structure.pieces.find((one) => one.id === part.beam.id);
-      const main = plan.structure.pieces.find((one) => one.id === pick.piece)?.lies;
-      if (place && beam) beam.lies = { ...place, level: main?.level ?? null, onSide: main?.onSide ?? null };
-    }
   const within = new Set(plan.structure.joints.filter(({ kind, a, b }) => kind === 'splice' && all.has(a.piece) && all.has(b.piece)).map((joint) => joint.id));
   const left = plan.moves.filter((move) => !((move.kind === 'piece.hang' || move.kind === 'piece.letGo') && along.has(move.beam)));
   const hangs = (move: Draft<Move>) => (move.kind === 'piece.hang' && move.beam === pick.piece) || (move.kind === 'pick.trial' && move.pick === id);

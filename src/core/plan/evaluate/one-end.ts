@@ -63,11 +63,13 @@ export function oneEndChecks(context: Context, picked: PickContext): Check[] {
   const checks: Check[] = seat
     ? []
     : [
-        missingCheck(
-          at('pick.landsOn'),
-          'length',
-          `${piece.mark} is said to rest first at ${landed.rest} m from its ${end} end, and no support of it is there. On what does it rest?`,
-        ),
+        {
+          ...missingCheck(at('pick.landsOn'), 'length', ''),
+          demand: landed.rest,
+          finding: told(
+            phrase`${piece.mark} is said to rest first ${q(landed.rest, 'length')} from its ${end} end, and no support of it is there. On what does it rest?`,
+          ),
+        },
       ];
   const least = Math.min(...landed.carries);
   if (least <= 0)

@@ -10,13 +10,10 @@ import type { PieceWeight } from '../piece-weight';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import type { Body } from '../bodies';
-import type { Crane, Pick, PowerLine } from '../schema';
+import type { Crane, Pick as Lift, PowerLine } from '../schema';
 import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
 import { driftOf } from '../wind-on-load';
 import { travelHeight } from './crane';
-
-/** The field’s own Pick takes the name. */
-type Only<T, K extends keyof T> = { [P in K]: T[P] };
 
 export type PlacedLine = PowerLine & { from: Vec; to: Vec; height: number };
 const isPlaced = (line: PowerLine): line is PlacedLine => line.from !== null && line.to !== null && line.height !== null;
@@ -95,7 +92,7 @@ const askedBy = (line: PlacedLine, volts: number, rules: Rules) =>
   rules.id === 'eu-ls' ? traced(powerLineEu, { volts, owner: line.ownerAsks ?? null }) : traced(cranePowerLine, { volts });
 
 /** The lines of a site with the distance each asks for, and the names of those that do not say where they run or what they carry. */
-export function linesAsking({ site }: Only<Context['plan'], 'site'>, rules: Rules): { known: { line: PlacedLine; clearance: number }[]; unknown: string[] } {
+export function linesAsking({ site }: Pick<Context['plan'], 'site'>, rules: Rules): { known: { line: PlacedLine; clearance: number }[]; unknown: string[] } {
   const known: { line: PlacedLine; clearance: number }[] = [];
   const unknown: string[] = [];
   for (const line of site.powerLines) {
@@ -108,7 +105,7 @@ export function linesAsking({ site }: Only<Context['plan'], 'site'>, rules: Rule
 
 /** How near a lift comes to a line on its way; what stands by then is found once for many places of the crane. */
 export function nearestTo(
-  { plan, rules }: Only<Context, 'plan' | 'rules'>,
+  { plan, rules }: Pick<Context, 'plan' | 'rules'>,
   picked: PickContext,
   path: LiftPath,
   weight: PieceWeight,
@@ -143,7 +140,7 @@ const THEN =
   'Take it as live until its owner has shown it dead and earthed at the place. Hold a meeting on it with all who work there; tag lines that do not conduct; a line of flags or a barrier at the distance; and one of: a spotter with nothing else to do, a proximity alarm, a range limiter, or an insulating link.';
 
 /** The largest radius the chart gives for a boom; the boom itself where nothing says. */
-export function fullRadius(crane: Crane, pick: Pick): number {
+export function fullRadius(crane: Crane, pick: Lift): number {
   const { chart } = crane;
   if (!chart) return pick.boom;
   const rows = chart.radii.filter((_, i) => chart.capacity[i]?.some((one) => one !== null));
@@ -151,7 +148,7 @@ export function fullRadius(crane: Crane, pick: Pick): number {
 }
 
 /** Distance from a line to all that a crane can reach at a radius, whichever way it slews: a drum over the stand. */
-function reachToLine(crane: Crane, at: Vec, pick: Pick, line: PlacedLine, radius: number): number {
+function reachToLine(crane: Crane, at: Vec, pick: Lift, line: PlacedLine, radius: number): number {
   const flat = (p: Vec): Vec3 => ({ ...p, z: 0 });
   const beside = segmentDistance(flat(at), flat(at), flat(line.from), flat(line.to)) - radius;
   const over = line.height - (crane.pivotHeight + pick.boom);

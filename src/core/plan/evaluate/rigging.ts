@@ -79,10 +79,14 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
   if (joined && hook === 'main')
     for (const part of joined.members) {
       const [spot, lies] = [liesInLine(joined, drawn.piece, part), part.beam.lies];
-      if (part.beam.id === drawn.piece || !spot || !lies || lies.x === null || lies.y === null) continue;
-      const skew = lies.azimuthDeg === null ? 0 : Math.abs(wrapDeg(lies.azimuthDeg - spot.azimuthDeg));
+      if (part.beam.id === drawn.piece || !lies) continue;
       const main = joined.members.find(({ beam }) => beam.id === drawn.piece)!.beam;
-      if (Math.hypot(lies.x - spot.x, lies.y - spot.y) < IN_LINE && skew < IN_LINE_DEG && (lies.onSide ?? null) === (main.lies?.onSide ?? null)) continue;
+      const { x, y, azimuthDeg, onSide = null } = lies;
+      // What nobody says of it is as it is of the piece it is spliced to.
+      const off = spot ? Math.hypot((x ?? spot.x) - spot.x, (y ?? spot.y) - spot.y) : 0;
+      const skew = spot ? Math.abs(wrapDeg((azimuthDeg ?? spot.azimuthDeg) - spot.azimuthDeg)) : 0;
+      const up = main.lies?.onSide ?? null;
+      if (off < IN_LINE && skew < IN_LINE_DEG && (onSide === null || up === null || onSide === up)) continue;
       asked.push(
         missingCheck(
           { ...place('pick.lies', liftTurn.id, liftTurn.source.text), ...on('pick', drawn, part.beam.mark, part.beam.id) },

@@ -1,0 +1,9 @@
+import type { Verdict } from '@/core/plan/check';
+
+/** The edge of a card by how what is on it stands. */
+export const edgeOf: Record<Verdict, string> = {
+  stop: 'border-stop border-2',
+  missing: 'border-missing border-dashed border-2',
+  tight: 'border-tight border-2',
+  clear: 'border-line',
+};
