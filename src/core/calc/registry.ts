@@ -27,6 +27,7 @@ import { sequenceNeeds } from '../checks/sequence.calc';
 import { statementCompare } from '../checks/statement.calc';
 import { grossLoad } from '../cranes/gross-load.calc';
 import { headRoom } from '../cranes/head-room.calc';
+import { radiusUnderLoad } from '../cranes/under-load.calc';
 import { padPressure } from '../cranes/pad-pressure.calc';
 import { groundEdge } from '../cranes/edge.calc';
 import { bearingLength } from '../fit/bearing-length.calc';
@@ -148,6 +149,7 @@ const all: readonly Calc<never, never>[] = [
   slingRating,
   grossLoad,
   headRoom,
+  radiusUnderLoad,
   padPressure,
   groundEdge,
   combined,

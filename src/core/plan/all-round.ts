@@ -26,12 +26,12 @@ export interface AllRound {
 const STEP = 5;
 
 /** What stands under the crane of a lift with its boom any way round at the greatest radius, and on the way it really goes. */
-export function allRound({ crane, stand, pick, path, gross }: PickContext): AllRound | Missing {
+export function allRound({ crane, stand, pick, path, gross, loaded }: PickContext): AllRound | Missing {
   if (path instanceof Missing) return path;
   if (gross instanceof Missing) return gross;
   const tracked = (crane.tracks ?? null) !== null;
   const at = (stations: LiftPath['stations']): number | null | Missing => {
-    const found = (tracked ? worstTrack : worstOutrigger)(crane, stand, pick.boom, { ...path, stations }, gross);
+    const found = (tracked ? worstTrack : worstOutrigger)(crane, stand, pick.boom, { ...path, stations }, gross, loaded);
     if (found instanceof Missing) return found;
     if ('tipsAtDeg' in found) return null;
     return 'pressure' in found ? found.pressure : found.reaction;

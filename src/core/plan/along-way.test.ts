@@ -1,4 +1,4 @@
-import { demoPlan, passengerCanopy, quayFootbridge } from '../../../tests/demo-plan';
+import { demoPlan, passengerCanopy, quayFootbridge, stiff } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
 import { alongWay } from './along-way';
 import { evaluate } from './evaluate';
@@ -26,7 +26,7 @@ test('its worst is what the check says, for every lift of the demo jobs', () => 
 });
 
 test('of two cranes each has its own, of the share it may use', () => {
-  const plan = quayFootbridge();
+  const plan = stiff(quayFootbridge());
   plan.stands.push({ ...plan.stands[0]!, id: 'w9', name: 'W9', at: { x: 23, y: -9 }, crane: 'c9' });
   plan.stands[0]!.at = { x: -5, y: -9 };
   plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c9', name: 'Other' });

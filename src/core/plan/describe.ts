@@ -5,6 +5,10 @@ import type { Check } from './check';
 const listed = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`);
 const bolts = (count: number): string => (count === 0 ? 'no bolt' : count === 1 ? 'one bolt' : `${count} bolts`);
 
+/** Where a hook was set, told beside the radius it comes to with the load on. */
+const setAt = (set: number | undefined, show: (value: number, kind: QuantityKind) => string): string =>
+  set === undefined ? '' : ` with the load on (set at ${show(set, 'length')})`;
+
 /** The sentence of a check, as a foreman would say it. The only place a finding becomes words. */
 export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string {
   const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
@@ -44,10 +48,10 @@ export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding'
       return spokenIn(f.reason, system);
     case 'lift.chart':
       if (f.shared)
-        return `${subject}: up to ${show(f.gross, 'mass')} on this hook, to a radius of ${show(f.radius, 'length')}; two cranes together may use ${show(f.shared.share, 'fraction')} of the ${show(f.shared.chart, 'mass')} its chart allows: ${show(f.capacity, 'mass')}.`;
-      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}, the worst on the way; the chart${f.chart === undefined ? '' : ` “${f.chart}”`} allows ${show(f.capacity, 'mass')}.`;
+        return `${subject}: up to ${show(f.gross, 'mass')} on this hook, to a radius of ${show(f.radius, 'length')}${setAt(f.set, show)}; two cranes together may use ${show(f.shared.share, 'fraction')} of the ${show(f.shared.chart, 'mass')} its chart allows: ${show(f.capacity, 'mass')}.`;
+      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}${setAt(f.set, show)}, the worst on the way; the chart${f.chart === undefined ? '' : ` “${f.chart}”`} allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':
-      return `The chart gives nothing for radius ${show(f.radius, 'length')} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
+      return `The chart gives nothing for radius ${show(f.radius, 'length')}${setAt(f.set, show)} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
     case 'lift.boomShort':
       return `${show(f.boom, 'length')} of boom cannot reach a radius of ${show(f.radius, 'length')}. Lengthen it or bring the stand nearer.`;
     case 'lift.headRoom':

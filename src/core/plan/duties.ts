@@ -4,6 +4,7 @@ import { wrapDeg } from '../geometry/plane';
 import { keep } from './keep';
 import { spanBetween, type LiftPath } from './lift-path';
 import type { Crane, Duty, Plan, Stand } from './schema';
+import { givesOf, underLoad, type Gives } from './under-load';
 
 /** A chart of a crane with what it is good for: its own, or one of its further ones. */
 export type ChartOf = Omit<Duty, 'crane'>;
@@ -65,6 +66,8 @@ export interface Duties {
   refused: { chart: ChartOf; why: Phrase }[];
   /** what has to be known before anybody can say which chart is the right one */
   asked: string[];
+  /** what carries its hook out as the load comes on */
+  gives: Gives;
 }
 
 /** Which charts of a crane are for it as it stands. With one chart of which nothing else is said, that one, all round. */
@@ -72,7 +75,7 @@ export function dutiesAt(plan: Plan, stand: Stand): Duties {
   const crane = craneAt(plan, stand);
   const charts = chartsOf(plan, crane);
   const several = charts.length > 1;
-  const found: Duties = { usable: [], refused: [], asked: [] };
+  const found: Duties = { usable: [], refused: [], asked: [], gives: givesOf(plan, crane, stand) };
   const ask = (question: string) => void (found.asked.includes(question) || found.asked.push(question));
   const weighed = charts.some(({ chartCounterweight = null }) => chartCounterweight !== null) || (stand.counterweight ?? null) !== null;
   const on = counterweightOf(crane);
@@ -149,14 +152,14 @@ function offFront(fromDeg: number, toDeg: number, azimuthDeg: number): DutyRange
 }
 
 /** The stretches of a way: from each station to the next, with how far off the front the boom is there. */
-function stretchesOf(path: LiftPath, azimuthDeg: number): StretchOf[] {
+function stretchesOf(path: LiftPath, azimuthDeg: number, loaded: (radius: number) => number): StretchOf[] {
   const bulge = Math.max(0, path.most - Math.max(...path.stations.map(({ radius }) => radius)));
   const [first] = path.stations;
   if (!first) return [];
   const pairs = path.stations.length === 1 ? [[first, first] as const] : path.stations.slice(1).map((to, i) => [path.stations[i]!, to] as const);
   return pairs.map(([from, to]) => {
     const [least, most] = spanBetween(path.stand, from, to);
-    return { off: offFront(from.bearingDeg, to.bearingDeg, azimuthDeg), radii: { least: Math.max(0, least - bulge), most: most + bulge } };
+    return { off: offFront(from.bearingDeg, to.bearingDeg, azimuthDeg), radii: { least: Math.max(0, least - bulge), most: loaded(most + bulge) } };
   });
 }
 
@@ -166,14 +169,18 @@ export type Reading =
   /** the boom passes where no chart is good */
   | { kind: 'none'; offDeg: number };
 
-/** Radii where a chart must be read: the extremes of the way and every chart row between them, where a stepped chart changes. */
-export function radiiToRead(path: LiftPath, chartRadii: readonly number[]): number[] {
-  const ends = [path.stations[0]!.radius, path.stations[path.stations.length - 1]!.radius, path.least, path.most];
-  return [...new Set([...ends, ...chartRadii.filter((r) => r > path.least && r < path.most)])].sort((a, b) => a - b);
+/**
+ * Radii where a chart must be read: from the least of the way, as set, to the greatest of it with the load on, and at every chart row
+ * between them, where a stepped chart changes.
+ */
+export function radiiToRead({ least, most }: { least: number; most: number }, chartRadii: readonly number[], loaded: (radius: number) => number): number[] {
+  const far = loaded(most);
+  return [...new Set([least, ...chartRadii.filter((r) => r > least && r < far), far])].sort((a, b) => a - b);
 }
 
 /** The worst that the usable charts give on a way; null where there is none with figures. */
-export function readOnWay(plan: Plan, { usable }: Duties, stand: Stand, path: LiftPath, boom: number): Reading | null {
+export function readOnWay(plan: Plan, { usable, gives }: Duties, stand: Stand, path: LiftPath, boom: number): Reading | null {
+  const loaded = (radius: number) => underLoad(gives, boom, radius);
   const rule = plan.job.chartRule;
   let worst: Extract<Reading, { kind: 'capacity' }> | null = null;
   const read = (chart: ChartOf, radii: readonly number[]): Reading | null => {
@@ -189,12 +196,12 @@ export function readOnWay(plan: Plan, { usable }: Duties, stand: Stand, path: Li
   const whole = ({ over }: Duties['usable'][number]) => over.from <= 0 && over.to >= 180;
   if (good.every(whole)) {
     for (const { chart } of good) {
-      const off = read(chart, radiiToRead(path, chart.chart!.radii));
+      const off = read(chart, radiiToRead(path, chart.chart!.radii, loaded));
       if (off) return off;
     }
     return worst;
   }
-  for (const stretch of stretchesOf(path, stand.azimuthDeg)) {
+  for (const stretch of stretchesOf(path, stand.azimuthDeg, loaded)) {
     const found = readStretch(good, stretch, boom, rule);
     if (found === null || found.kind !== 'capacity') return found;
     if (worst === null || found.capacity <= worst.capacity) worst = found;
@@ -225,9 +232,10 @@ function readStretch(good: readonly Usable[], { off, radii }: StretchOf, boom: n
 }
 
 /** What the usable charts give on each stretch of a way, in its order: up to each station after the first. */
-export function readAlong(plan: Plan, { usable }: Duties, stand: Stand, path: LiftPath, boom: number): (Reading | null)[] {
+export function readAlong(plan: Plan, { usable, gives }: Duties, stand: Stand, path: LiftPath, boom: number): (Reading | null)[] {
   const good = usable.filter(({ chart }) => chart.chart !== null);
-  return good.length === 0 ? [] : stretchesOf(path, stand.azimuthDeg).map((stretch) => readStretch(good, stretch, boom, plan.job.chartRule));
+  const loaded = (radius: number) => underLoad(gives, boom, radius);
+  return good.length === 0 ? [] : stretchesOf(path, stand.azimuthDeg, loaded).map((stretch) => readStretch(good, stretch, boom, plan.job.chartRule));
 }
 
 /** The first place within a range that none of the others covers; null where all of it is covered. */

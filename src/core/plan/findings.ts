@@ -22,13 +22,15 @@ export type Finding =
       code: 'lift.chart';
       gross: number;
       radius: number;
+      /** the radius it was set at, where the load carries it out from there */
+      set?: number;
       boom: number;
       capacity: number;
       chart?: string;
       chartId?: string;
       shared?: { share: number; chart: number };
     }
-  | { code: 'lift.offChart'; gross: number; radius: number; boom: number; off: OffChart }
+  | { code: 'lift.offChart'; gross: number; radius: number; set?: number; boom: number; off: OffChart }
   | { code: 'lift.boomShort'; boom: number; radius: number }
   | { code: 'lift.headRoom'; needed: number; available: number; radius: number; over: string | null }
   | { code: 'lift.boomGap'; what: string; gap: number; least: number }

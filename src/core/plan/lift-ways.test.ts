@@ -1,4 +1,4 @@
-import { quayFootbridge } from '../../../tests/demo-plan';
+import { quayFootbridge, stiff } from '../../../tests/demo-plan';
 import type { Vec } from '../geometry/plane';
 import { posesAt } from '../drawing/moment-pose';
 import { describe as words } from './describe';
@@ -183,7 +183,7 @@ const withSecond =
 
 describe('two cranes on one piece', () => {
   const two = (edit: Edit = () => undefined): Plan => {
-    const plan = quayFootbridge();
+    const plan = stiff(quayFootbridge());
     withSecond('k3', { x: 38, y: -9 })(plan);
     pick(plan).boom = 17;
     edit(plan);

@@ -7,6 +7,7 @@ import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
 import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from './lift-two';
 import { craneAt } from './duties';
+import { givesOf, underLoad } from './under-load';
 import { joinedOf, type Joined, type Part } from './joined';
 import { joinedLoad } from './joined-weight';
 import { liftedBy, standOf, type Lifted } from './lookups';
@@ -154,7 +155,9 @@ export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): Pic
   const seen = asHook(drawn, hook);
   const pick = seen instanceof Missing ? { ...drawn, stand: stand.id } : seen;
   const crane = craneAt(plan, stand);
-  const common = { pick, drawn, hook, lifted, piece, joined, stand, crane, weight, seat };
+  const gives = givesOf(plan, crane, stand);
+  const loaded = (radius: number) => underLoad(gives, pick.boom, radius);
+  const common = { pick, drawn, hook, lifted, piece, joined, stand, crane, loaded, weight, seat };
   if (weight instanceof Missing) return { ...common, hanging: weight, path: weight, share: null, turned: null, gross: weight };
   const turned = load.upright ? turnedOf(pick, piece, weight, load.upright.firstUp) : null;
   const { hanging, share } = hangingOf(load, { ...drawn, legs: pick.legs }, weight, turned, hook, rules);

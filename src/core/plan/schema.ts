@@ -180,6 +180,14 @@ const craneSchema = closed({
   ),
   inspected: Type.Optional(inspectedSchema()),
   linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
+  gives: Type.Optional(
+    nullable(
+      closed({
+        bend: nullable(nonNegative('1', 'its boom tip goes out under a full load, as a share of the boom, by its maker', { maximum: 0.2 })),
+        level: nullable(nonNegative('1', 'slope it may stand at, by its maker', { maximum: 0.1 })),
+      }),
+    ),
+  ),
 });
 
 /** Another chart of a crane: of another set-up, or for another side of it. */
@@ -204,6 +212,7 @@ const standSchema = closed({
   ),
   counterweight: Type.Optional(nullable(nonNegative('kg', 'on it here; null: as its parts say'))),
   falls: Type.Optional(nullable(Type.Integer({ minimum: 1, maximum: 40, description: 'parts of line the hook block hangs in' }))),
+  settles: Type.Optional(nullable(nonNegative('m', 'its worst pad or track, as the load comes on', { maximum: 0.5 }))),
 });
 
 const pickSchema = closed({

@@ -13,6 +13,7 @@ import { boomToLine, linesAsking, nearestTo, type PlacedLine } from './evaluate/
 import { SLEW_STEPS, slewAngle } from './lift-path';
 import type { PickContext } from './evaluate/context';
 import { pathFrom, pickContext } from './pick-context';
+import { underLoad, worstGives, type Gives } from './under-load';
 import { driftOf } from './wind-on-load';
 import type { Pick } from './schema';
 import type { SettledPlan } from './settle';
@@ -25,9 +26,6 @@ interface Lift {
   boom: number;
   /** places of the hook where its radius may be longest or shortest */
   ends: readonly Vec[];
-  /** the first and the last of them: the chart is read there */
-  first: Vec;
-  last: Vec;
   /** carried straight: between its ends a hook may come nearer the crane */
   straight: readonly (readonly [Vec, Vec])[];
   /** radius held while slewing */
@@ -100,8 +98,6 @@ function liftsOf(
         gross: gross.mass,
         boom: pick.boom,
         ends: low ? [first, low, last] : [first, last],
-        first,
-        last,
         straight: low ? [[first, low]] : [],
         swing: pick.swingRadius,
         underLine: nearLines(plan, picked, rules, lines),
@@ -175,10 +171,10 @@ class Booms {
   }
 
   /** The least that any of the charts gives over the radii of a way; null where one of them gives nothing. */
-  least(boom: number, radii: readonly number[], least: number, most: number): number | null {
+  least(boom: number, least: number, most: number): number | null {
     let found = Infinity;
     for (const chart of this.charts) {
-      const capacity = chart.least(boom, radii, least, most);
+      const capacity = chart.least(boom, least, most);
       if (capacity === null) return null;
       found = Math.min(found, capacity);
     }
@@ -194,9 +190,9 @@ class OneChart {
   ) {}
 
   /** The least the chart gives over the radii of a way; null where it gives nothing. */
-  least(boom: number, radii: readonly number[], least: number, most: number): number | null {
+  least(boom: number, least: number, most: number): number | null {
     let found = Infinity;
-    for (const radius of [...radii, least, most]) {
+    for (const radius of [least, most]) {
       const { capacity } = chartLookup(this.chart, radius, boom, this.rule);
       if (capacity === null) return null;
       found = Math.min(found, capacity);
@@ -223,14 +219,13 @@ class OneChart {
 }
 
 /** Share of the chart that a lift takes with the crane at a place; Infinity where the chart or the boom does not go there. */
-function shareAt(place: Vec, lift: Lift, booms: Booms, pivotBack: number): number {
-  const [r0, r1] = [distance(place, lift.first), distance(place, lift.last)];
+function shareAt(place: Vec, lift: Lift, booms: Booms, gives: Gives): number {
   const radii = lift.ends.map((end) => distance(place, end));
   if (lift.swing !== null) radii.push(lift.swing);
   const most = Math.max(...radii);
   const least = Math.min(...radii, ...lift.straight.map(([a, b]) => toSegment(place, a, b)));
-  if (most + pivotBack > lift.boom) return Infinity;
-  const capacity = booms.least(lift.boom, [r0, r1], least, most);
+  if (most + gives.pivotBack > lift.boom) return Infinity;
+  const capacity = booms.least(lift.boom, least, underLoad(gives, lift.boom, most));
   const share = capacity === null || capacity <= 0 ? Infinity : lift.gross / capacity;
   return share < 1 && lift.underLine(place) ? Infinity : share;
 }
@@ -273,6 +268,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const [wide, deep] = [Math.ceil((high.x - low.x) / step), Math.ceil((high.y - low.y) / step)];
   const at = { x: low.x + step / 2, y: low.y + step / 2 };
   const booms = new Booms(charts, plan.job.chartRule);
+  const gives = worstGives(duties.map((one) => one.gives));
   const ours = new Set(lifts.map(({ pick }) => pick));
   const things = thingsOf(
     plan,
@@ -298,7 +294,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     lifts: lifts.length,
     of: lifts.map(({ pick, mark }) => ({ pick, mark })),
     served: new Map(),
-    share: (lift, place) => shareAt(place, lifts[lift]!, booms, machine.pivotBack),
+    share: (lift, place) => shareAt(place, lifts[lift]!, booms, gives),
     left,
     lines: { kept: lines.known.map(({ line }) => line.name), unknown: lines.unknown },
   };
@@ -313,7 +309,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
       let [worst, within] = [0, 0];
       const served: number[] = [];
       lifts.forEach((lift, i) => {
-        const share = shareAt(place, lift, booms, machine.pivotBack);
+        const share = shareAt(place, lift, booms, gives);
         if (share < 1) {
           served.push(i);
           within = Math.max(within, share);

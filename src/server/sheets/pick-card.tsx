@@ -51,7 +51,9 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
   const ground =
-    path instanceof Missing || gross instanceof Missing ? null : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross);
+    path instanceof Missing || gross instanceof Missing
+      ? null
+      : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross, picked.loaded);
   const load: Entry[] = [
     ...(picked.joined ? splicedLines(show, picked.joined, checks) : []),
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
@@ -70,7 +72,8 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const craneLines: Entry[] = [
     { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
     { label: 'Boom', value: show(pick.boom, 'length') },
-    { label: 'Radius, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
+    { label: 'Radius as set, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
+    { label: 'Radius with the load on, at most', value: path instanceof Missing ? UNKNOWN : show(picked.loaded(path.most), 'length') },
     { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
     { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
     { label: 'Chart', value: (chart?.finding.code === 'lift.chart' && chart.finding.chart) || crane.chartSource || UNKNOWN },

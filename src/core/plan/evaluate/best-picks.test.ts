@@ -1,4 +1,4 @@
-import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
+import { demoPlan, stiff, passengerCanopy } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
 import { bestPicks, levelled } from './best-picks';
 import type { Hanging } from '../hanging';
@@ -13,7 +13,7 @@ const contextOf = (drawn: Plan): Context => {
   return { plan, today: '2026-11-27', rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
 };
 const hall = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
-  const plan = demoPlan();
+  const plan = stiff(demoPlan());
   edit(plan);
   return plan;
 };

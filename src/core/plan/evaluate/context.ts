@@ -41,6 +41,8 @@ export interface PickContext {
   joined: Spliced | null;
   stand: Stand;
   crane: Crane;
+  /** the radius its hook comes to with the load on, from the radius it was set at */
+  loaded: (radius: number) => number;
   weight: PieceWeight | Missing;
   seat: Target | Missing;
   hanging: HangingResult;

@@ -14,6 +14,7 @@ import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
 import type { PieceWeight } from '../piece-weight';
 import { chartsOf, dutiesAt, readOnWay } from '../duties';
+import { workedUnderLoad } from '../under-load';
 import { chartAuditChecks } from './chart-audit';
 import { dutyChecks, fallsCheck, reeving } from './duty';
 import { phrase, q } from '../../calc/work';
@@ -39,7 +40,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
     calc: calc.id,
     source: sourced(calc.source.text, rules, ...keys),
   });
-  const chart = chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution'));
+  const chart = chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution', 'boomBend', 'craneLevel', 'padSettles'));
   // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
   if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
     const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
@@ -82,12 +83,15 @@ function chartCheck({ plan, rules }: Context, { pick, drawn, stand, crane, path,
     return missingCheck(place, 'mass', `No chart of ${crane.name} is good for how it works at ${stand.name}: what it may lift is not known.`);
   const { outcome, traces } = traced(craneChart, { chart: read.chart.chart!, radius: read.radius, boom: pick.boom, rule: plan.job.chartRule });
   if (!outcome.ok) return missingCheck(place, 'mass', outcome.error);
+  // At the far end of its way the chart is read where the hook comes to with the load on.
+  const out = read.radius > path.most ? workedUnderLoad(duties.gives, pick.boom, path.most) : [];
+  const set = out.length > 0 ? { set: path.most } : {};
   if (read.kind === 'off')
     return flatStop(
       { ...place, id: 'lift.offChart' },
       'mass',
-      { code: 'lift.offChart', gross: gross.mass, radius: read.radius, boom: pick.boom, off: read.off },
-      [gross.trace, ...traces],
+      { code: 'lift.offChart', gross: gross.mass, radius: read.radius, ...set, boom: pick.boom, off: read.off },
+      [gross.trace, ...out, ...traces],
       gross.mass,
     );
   const share = drawn.second ? rules.value('tandemShare') : 1;
@@ -99,12 +103,13 @@ function chartCheck({ plan, rules }: Context, { pick, drawn, stand, crane, path,
       code: 'lift.chart',
       gross: gross.mass,
       radius: read.radius,
+      ...set,
       boom: pick.boom,
       capacity,
       ...(duties.usable.length + duties.refused.length > 1 ? { chart: read.chart.name, chartId: read.chart.id } : {}),
       ...(drawn.second ? { shared: { share, chart: read.capacity } } : {}),
     },
-    [gross.trace, ...traces],
+    [gross.trace, ...out, ...traces],
   );
 }
 
@@ -163,9 +168,10 @@ export function travelHeight(
   return { underside, over: null };
 }
 
-function headRoomCheck({ rules }: Context, { pick, crane }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {
-  // The tip is lowest where the radius is longest.
-  const boom = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: path.most });
+function headRoomCheck({ rules }: Context, { pick, crane, loaded }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {
+  // The tip is lowest where the radius is longest, with the load on.
+  const radius = loaded(path.most);
+  const boom = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius });
   if (!boom.outcome.ok) return missingCheck(place, 'length', boom.outcome.error);
   const { outcome, traces } = traced(headRoom, {
     underside: travel.underside,
@@ -180,7 +186,7 @@ function headRoomCheck({ rules }: Context, { pick, crane }: PickContext, path: L
   return ratioCheck(
     place,
     { demand: needed, capacity: available, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
-    { code: 'lift.headRoom', needed, available, radius: path.most, over: travel.over },
+    { code: 'lift.headRoom', needed, available, radius, over: travel.over },
     [...boom.traces, ...traces],
   );
 }

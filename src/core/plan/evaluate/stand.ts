@@ -33,7 +33,7 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
     checks.push(missingCheck(ground, 'pressure', `What the ${stands} press with cannot be worked out until the load and its way are known.`));
   else if (crane.tracks) checks.push(trackCheck(context, picked, path, gross, ground, place('stand.tips', crawler)));
   else {
-    const load = worstOutrigger(crane, stand, pick.boom, path, gross);
+    const load = worstOutrigger(crane, stand, pick.boom, path, gross, picked.loaded);
     if (load instanceof Missing) checks.push(missingCheck(ground, 'pressure', load.questions.join(' ')));
     else if ('tipsAtDeg' in load)
       checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
@@ -72,14 +72,14 @@ const asksGround = (stand: Stand): string => `What may the ground at ${stand.nam
 /** A crane on tracks: the greatest pressure under either of them, over all of the way. */
 function trackCheck(
   { rules }: Context,
-  { crane, stand, pick }: PickContext,
+  { crane, stand, pick, loaded }: PickContext,
   path: LiftPath,
   gross: { mass: number; least: number },
   at: Place,
   tips: Place,
 ): Check {
   const ground: Place = { ...at, calc: crawler.id, source: sourced(crawler.source.text, rules, 'strengthCaution') };
-  const worst = worstTrack(crane, stand, pick.boom, path, gross);
+  const worst = worstTrack(crane, stand, pick.boom, path, gross, loaded);
   if (worst instanceof Missing) return missingCheck(ground, 'pressure', worst.questions.join(' '));
   if ('tipsAtDeg' in worst) return flatStop(tips, 'force', { code: 'crane.tips', stand: stand.name, overDeg: worst.tipsAtDeg }, []);
   if (stand.groundAllowable === null) return missingCheck(ground, 'pressure', asksGround(stand), worst.traces);

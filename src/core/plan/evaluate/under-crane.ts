@@ -17,6 +17,9 @@ export interface StandLoad {
   traces: Check['traces'];
 }
 
+/** The radius of a hook with the load on, from the radius it was set at. */
+type Loaded = (radius: number) => number;
+
 type PartInput = { weight: number; x: number; y: number } | { weight: number; r: number };
 
 function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: number): PartInput[] {
@@ -40,11 +43,12 @@ export function worstOutrigger(
   boom: number,
   path: LiftPath,
   load: { mass: number; least: number },
+  loaded: Loaded,
 ): StandLoad | { tipsAtDeg: number } | Missing {
-  // A heavy load presses under the boom, a light one leaves the counterweight its way: both are run.
-  const heavy = outriggersUnder(crane, stand, boom, path, load.mass);
+  // A heavy load presses under the boom, the boom bent; a light one leaves the counterweight its way: both are run.
+  const heavy = outriggersUnder(crane, stand, boom, path, load.mass, loaded);
   if (heavy instanceof Missing || 'tipsAtDeg' in heavy) return heavy;
-  const light = outriggersUnder(crane, stand, boom, path, load.least);
+  const light = outriggersUnder(crane, stand, boom, path, load.least, (radius) => radius);
   if (light instanceof Missing || 'tipsAtDeg' in light) return light;
   return light.reaction > heavy.reaction ? light : heavy;
 }
@@ -63,13 +67,21 @@ function unweighed(crane: Crane): Missing | null {
   return null;
 }
 
-function outriggersUnder(crane: Crane, stand: Stand, boom: number, path: LiftPath, loadMass: number): StandLoad | { tipsAtDeg: number } | Missing {
+function outriggersUnder(
+  crane: Crane,
+  stand: Stand,
+  boom: number,
+  path: LiftPath,
+  loadMass: number,
+  loaded: Loaded,
+): StandLoad | { tipsAtDeg: number } | Missing {
   const unknown = unweighed(crane);
   if (unknown) return unknown;
   let worst: StandLoad | null = null;
   for (const station of path.stations) {
     const azimuthDeg = wrapDeg(station.bearingDeg - stand.azimuthDeg);
-    const input = { baseLength: crane.baseLength, baseWidth: crane.baseWidth, parts: outriggerParts(crane, boom, station.radius, loadMass), azimuthDeg };
+    const parts = outriggerParts(crane, boom, loaded(station.radius), loadMass);
+    const input = { baseLength: crane.baseLength, baseWidth: crane.baseWidth, parts, azimuthDeg };
     const output = craneOutriggers.compute(input);
     if (output.reaction === null) return { tipsAtDeg: azimuthDeg };
     for (const [corner, reaction] of Object.entries(output.reaction) as [CornerKey, number][])
@@ -93,17 +105,22 @@ export function worstTrack(
   boom: number,
   path: LiftPath,
   load: { mass: number; least: number },
+  loaded: Loaded,
 ): TrackLoad | { tipsAtDeg: number } | Missing {
   const unknown = unweighed(crane);
   if (unknown) return unknown;
   const shoe = crane.tracks?.shoe ?? null;
   if (shoe === null) return new Missing(`How wide is one track of ${crane.name}?`);
   let worst: TrackLoad | null = null;
-  for (const mass of new Set([load.mass, load.least]))
+  const cases = [
+    { mass: load.mass, at: loaded },
+    { mass: load.least, at: (radius: number) => radius },
+  ];
+  for (const { mass, at } of cases)
     for (const station of path.stations) {
       const azimuthDeg = wrapDeg(station.bearingDeg - stand.azimuthDeg);
       const turn = (azimuthDeg * Math.PI) / 180;
-      const parts = outriggerParts(crane, boom, station.radius, mass).map((part) =>
+      const parts = outriggerParts(crane, boom, at(station.radius), mass).map((part) =>
         'r' in part ? { weight: part.weight, x: part.r * Math.cos(turn), y: part.r * Math.sin(turn) } : part,
       );
       const input = {
