@@ -14,6 +14,7 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { SiteFields } from './site-fields';
+import { CostFields } from './cost-fields';
 import { inspectedOf, YardFields } from './yard-fields';
 import { TakeGearDialog } from './take-gear-dialog';
 import { ThingTools } from './thing-tools';
@@ -31,6 +32,7 @@ export function GearStation() {
       <Panel title="Gear" about="No crane in this job: lifted by hand or by lifts" station="gear">
         <NewGear key="new" />
         <YardFields />
+        <CostFields />
         <SiteFields />
       </Panel>
     );
@@ -44,6 +46,7 @@ export function GearStation() {
         <CraneFields crane={crane} />
         <NewGear key="new" />
         <YardFields />
+        <CostFields />
         <SiteFields />
       </Panel>
     );
@@ -84,6 +87,7 @@ export function GearStation() {
       </div>
       <NewGear key="new" />
       <YardFields />
+      <CostFields />
       <SiteFields />
     </Panel>
   );
@@ -179,6 +183,15 @@ function StandFields({ stand }: { stand: Stand }) {
       {open('Parts of line', 'count', stand.falls ?? null, (falls) => edit({ falls: falls === null ? null : Math.max(1, Math.round(falls)) }, 'falls'), {
         placeholder: 'not said',
       })}
+      {open(
+        tracks ? 'Worst track settles under load' : 'Worst mat settles under load',
+        'dimension',
+        stand.settles ?? null,
+        (settles) => edit({ settles }, 'settles'),
+        {
+          placeholder: 'as the rules',
+        },
+      )}
     </Group>
   );
 }
@@ -196,6 +209,10 @@ function CraneFields({ crane }: { crane: Crane }) {
   const cab = (changes: { height?: number | null; ahead?: number; left?: number }) => {
     const { ahead, left, height } = { ahead: 0, left: 0, height: null, ...crane.cab, ...changes };
     return edit({ cab: height === null ? null : { ahead, left, height } }, 'cab');
+  };
+  const gives = (changes: Partial<NonNullable<Crane['gives']>>) => {
+    const next = { bend: null, level: null, ...crane.gives, ...changes };
+    return edit({ gives: next.bend === null && next.level === null ? null : next }, 'gives');
   };
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
     figure(label, 'length', saidOf(crane, key, crane[key]), (value) => edit({ [key]: value }, key));
@@ -233,6 +250,8 @@ function CraneFields({ crane }: { crane: Crane }) {
           type: 'date',
         })}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
+        {open('Boom tip goes out under load, of the boom', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
+        {open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
       </Group>
       <Group title="What its parts weigh, for the ground">
         {crane.parts.map((one, i) => figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass)))}

@@ -6,7 +6,7 @@ import type { Fault } from '@/core/calc/schema';
 import { slungAsUsual } from '@/core/plan/alike';
 import { newLaunch } from '@/core/plan/document/launch';
 import { pushable } from '@/core/plan/launch/pushable';
-import { isTurned } from '@/core/plan/lookups';
+import { isTurned, markLifted } from '@/core/plan/lookups';
 import { loadOf, spliceable } from '@/core/plan/joined';
 import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/plan/plan-lifts';
 import { pickContext } from '@/core/plan/pick-context';
@@ -310,11 +310,12 @@ const PickPointTools = dynamic(() => import('./pick-points').then((part) => part
 const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
 
 function WaysButton({ pick }: { pick: Pick }) {
+  const plan = usePlan();
   const [open, setOpen] = useState(false);
   return (
     <div>
       <SmallButton onClick={() => setOpen(true)}>Other ways to lift it</SmallButton>
-      {open && <WaysDialog pick={pick} onClose={() => setOpen(false)} />}
+      {open && <WaysDialog mark={markLifted(plan, pick)} pick={pick} onClose={() => setOpen(false)} />}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
 import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/plan/document/raise';
 import { loadOf } from '@/core/plan/joined';
 import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
@@ -51,8 +53,13 @@ export function Raises() {
   );
 }
 
+/** Read when it is opened. */
+const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
+
 function RaiseFields({ raise }: { raise: Raise }) {
+  const plan = usePlan();
   const act = useAct();
+  const [ways, setWays] = useState(false);
   const { open, words } = useInputs();
   const edit = (changes: Partial<Omit<Raise, 'id'>>, field: string) => act('editIn', { list: 'raises', id: raise.id, changes }, `${raise.id} ${field}`);
   const put = (points: RaisePoint[], field: string) => edit({ points }, field);
@@ -65,6 +72,10 @@ function RaiseFields({ raise }: { raise: Raise }) {
         {open('Floor may take', 'pressure', raise.floorCarries, (floorCarries) => edit({ floorCarries }, 'floor carries'))}
         {words('Answers for it', raise.by, (by) => edit({ by }, 'by'), { placeholder: 'nobody yet' })}
       </Pair>
+      <div>
+        <SmallButton onClick={() => setWays(true)}>Other ways to lift it</SmallButton>
+        {ways && <WaysDialog mark={nameOf(plan, raise.load)} raise={raise} onClose={() => setWays(false)} />}
+      </div>
       <FromYard gear={raise.gear ?? []} onGear={(gear) => edit({ gear }, 'gear')} />
       {raise.points.map((point, n) => (
         <section key={point.id} aria-label={point.name} className="border-t border-line pt-2">

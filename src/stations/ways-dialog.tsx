@@ -1,80 +1,111 @@
 'use client';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { describe } from '@/core/plan/describe';
-import { craneWays, withoutCrane, type WayUp } from '@/core/plan/evaluate/ways-up';
-import { markLifted } from '@/core/plan/lookups';
-import { replay } from '@/core/plan/replay';
-import type { Pick } from '@/core/plan/schema';
-import { settle } from '@/core/plan/settle';
 import { dayOf } from '@/core/plan/day';
+import { hoursWords, moneyWords, type Effort } from '@/core/plan/effort';
+import { raisedLoad } from '@/core/plan/evaluate/raise';
+import { craneWays, pickInstead, raiseWays, withoutCrane, type RaiseWay, type WayUp } from '@/core/plan/evaluate/ways-up';
+import type { Check, Verdict } from '@/core/plan/check';
+import type { RaiseKind } from '@/core/plan/document/raise';
+import { Missing } from '@/core/plan/missing';
+import { replay } from '@/core/plan/replay';
+import type { Pick, Plan, Raise } from '@/core/plan/schema';
+import { settle } from '@/core/plan/settle';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
 import { SmallButton } from '@/ui/small-button';
+import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 
-/** More people than this find no room at the end of a piece. */
-const MOST_PEOPLE = 12;
+const byWords: Record<RaiseKind, string> = { mastLift: 'Two mast lifts', hoist: 'Two hoists', jack: 'Jacks, in steps', hands: 'By hand, one end at a time' };
 
-/** One load, and every way it may go up that this job has gear for: from each stand, and what it would take without a crane. */
-export function WaysDialog({ pick, onClose }: { pick: Pick; onClose: () => void }) {
+function contextOf(drawn: Plan) {
+  const plan = settle(drawn);
+  return { plan, today: dayOf(new Date()), rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(plan) };
+}
+
+/** The move that hangs a piece, whatever by. */
+const hangOf = ({ moves }: Plan, piece: string): string | null => moves.find((move) => move.kind === 'piece.hang' && move.beam === piece)?.id ?? null;
+
+/** One load, and every way it may go up: by crane from each stand, by mast lifts, hoists, jacks and hands, with what each takes. */
+export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?: Pick; raise?: Raise; onClose: () => void }) {
   const plan = usePlan();
   const act = useAct();
   const done = useJob((state) => state.done);
-  const system = plan.job.units;
-  const { ways, without } = useMemo(() => {
-    const settled = settle(plan);
-    const context = { plan: settled, today: dayOf(new Date()), rules: rulesOf(plan.job.ruleSet, plan.job.thresholds), replayed: replay(settled) };
-    return { ways: craneWays(context, pick), without: withoutCrane(context, pick) };
-  }, [plan, pick]);
-  const take = ({ stand, boom }: WayUp) => {
-    act('editPick', { id: pick.id, changes: { stand: stand.id, boom } });
+  const load = pick?.piece ?? raise!.load;
+  const { cranes, others, asked, needs } = useMemo(() => {
+    const context = contextOf(plan);
+    const lifted = pick ?? pickInstead(context, load);
+    const known = raisedLoad(context, load);
+    return {
+      cranes: lifted ? craneWays(context, lifted).map((way) => ({ way, pick: { ...lifted, stand: way.stand.id, boom: way.boom } })) : [],
+      others: raiseWays(context, load),
+      asked: known instanceof Missing && !plan.pieces.some(({ id }) => id === load) ? known.questions.join(' ') : null,
+      needs: pick ? withoutCrane(context, pick) : null,
+    };
+  }, [plan, pick, load]);
+  const group = `way up ${load}`;
+  const byCrane = (wanted: Pick) => {
+    if (pick) act('editPick', { id: pick.id, changes: { stand: wanted.stand, boom: wanted.boom } });
+    else {
+      const hang = hangOf(plan, load);
+      const fresh = { ...wanted, id: freshId('k') };
+      act('removeFrom', { list: 'raises', id: raise!.id }, group);
+      act('planLifts', { picks: [fresh], hangs: hang ? [{ id: hang, pick: fresh.id }] : [], put: [] }, group);
+    }
     done();
+    onClose();
   };
-  const mark = markLifted(plan, pick);
+  const without = ({ raise: wanted }: RaiseWay) => {
+    if (raise) {
+      const { id: _, load: __, ...changes } = wanted;
+      act('editIn', { list: 'raises', id: raise.id, changes }, group);
+    } else {
+      const points = wanted.points.map((point) => ({ ...point, id: freshId('lp') }));
+      act('removeFrom', { list: 'picks', id: pick!.id }, group);
+      act('addTo', { list: 'raises', thing: { ...wanted, id: freshId('ra'), points } }, group);
+    }
+    done();
+    onClose();
+  };
+  const system = plan.job.units;
   return (
     <Modal
       open
       onOpenChange={(next) => !next && onClose()}
       wide
       title={`Ways to lift ${mark}`}
-      about="From each stand, slung as it is, with the boom that suits it best. All else is kept. Whether the crane stands there at that move is asked of the run sheet."
+      about="By crane slung as it is, with the boom that suits each stand best; without one by what this job has, or with what is not known yet left open. All else is kept."
     >
       <table className="w-full text-[13.5px]">
         <thead>
           <tr className="border-b-2 border-ink text-left">
-            <th className="py-1 font-semibold">From</th>
-            <th className="font-semibold">Boom</th>
-            <th className="pr-3 text-right font-semibold">Of the chart</th>
+            <th className="py-1 font-semibold">How</th>
+            <th className="pr-3 font-semibold">People, hours</th>
+            <th className="pr-3 text-right font-semibold">Costs</th>
             <th className="font-semibold">Stands</th>
             <th className="font-semibold">What governs it</th>
             <th />
           </tr>
         </thead>
         <tbody>
-          {ways.map((way) => (
-            <tr
+          {cranes.map(({ way, pick: wanted }) => (
+            <Row
               key={`${way.stand.id} ${way.boom}`}
-              data-way={way.stand.id}
-              className={`border-b border-dotted border-line align-top ${way.now ? 'bg-tray' : ''}`}
-            >
-              <td className="py-2 pr-3 font-semibold">
-                {way.stand.name}
-                <span className="block text-[12.5px] font-normal whitespace-nowrap text-soft">{way.crane}</span>
-              </td>
-              <td className="py-2 pr-3">{formatQuantity(way.boom, 'length', system)}</td>
-              <td className="py-2 pr-3 text-right">{way.share === null ? 'not known' : formatQuantity(way.share, 'fraction', system)}</td>
-              <td className="py-2 pr-3 whitespace-nowrap">
-                <span className="inline-flex items-center gap-1.5">
-                  <VerdictMark verdict={way.verdict} /> {verdictWord[way.verdict]}
-                </span>
-              </td>
-              <td className="py-2 pr-3 text-[12.5px]">{way.governs ? describe(way.governs, system) : ''}</td>
-              <td className="py-2 text-right whitespace-nowrap">{way.now ? 'as it is' : <SmallButton onClick={() => take(way)}>Lift it so</SmallButton>}</td>
-            </tr>
+              id={way.stand.id}
+              name={`From ${way.stand.name}`}
+              about={craneWords(way, system)}
+              way={{ ...way, now: way.now && pick !== undefined }}
+              plan={plan}
+              take={() => byCrane(wanted)}
+            />
           ))}
-          {ways.length === 0 && (
+          {others.map((way) => (
+            <Row key={way.kind} id={way.kind} name={byWords[way.kind]} about={needWords(way)} way={way} plan={plan} take={() => without(way)} />
+          ))}
+          {cranes.length === 0 && plan.stands.length > 0 && (
             <tr>
               <td colSpan={6} className="py-2">
                 No stand of this job reaches it with any boom of its charts, or where it lies and goes is not known yet.
@@ -83,24 +114,72 @@ export function WaysDialog({ pick, onClose }: { pick: Pick; onClose: () => void 
           )}
         </tbody>
       </table>
-      <h3 className="sign mt-4 text-[16px] text-gear">Without a crane it would take</h3>
-      {without === null ? (
-        <p className="text-[13.5px]">What {mark} weighs, or where it balances, is not known.</p>
-      ) : (
-        <ul className="list-disc pl-5 text-[13.5px]">
-          <li>
-            two mast lifts or two hoists, each good for {formatQuantity(without.each, 'mass', system)} at that load centre and height, taking it{' '}
-            {formatQuantity(without.in, 'length', system)} in from either end and rising no more than {formatQuantity(without.uneven, 'dimension', system)}{' '}
-            unevenly
-          </li>
-          <li>
-            {without.people > MOST_PEOPLE
-              ? `by hand: no, ${formatQuantity(without.each, 'mass', system)} at an end is not carried by people`
-              : `or ${without.people} people at each end for one short lift, one end at a time from rest to rest (${formatQuantity(without.each, 'mass', system)} at an end)`}
-          </li>
-          <li className="text-soft">Hours and cost are not worked out here: a day of each is for you to price.</li>
-        </ul>
+      {asked && <p className="mt-2 text-[13.5px]">Without a crane: {asked}</p>}
+      {others.length === 0 && needs && (
+        <p className="mt-2 text-[13.5px]">
+          Without a crane it would take two mast lifts or two hoists, each good for {formatQuantity(needs.each, 'mass', system)} at that load centre and height,{' '}
+          {formatQuantity(needs.in, 'length', system)} in from either end, rising no more than {formatQuantity(needs.uneven, 'dimension', system)} unevenly; or{' '}
+          {needs.people} people at each end.
+        </p>
       )}
+      <p className="mt-2 text-[12.5px] text-soft">
+        Hours and people are the job’s own figures (Rules, “Hours and people”); prices are said in Gear. Whether a crane stands there at that move is asked of
+        the run sheet.
+      </p>
     </Modal>
+  );
+}
+
+const craneWords = ({ crane, boom, share }: WayUp, system: Plan['job']['units']): string =>
+  [
+    crane,
+    `boom ${formatQuantity(boom, 'length', system)}`,
+    share === null ? 'of the chart not known' : `${formatQuantity(share, 'fraction', system)} of the chart`,
+  ].join(', ');
+
+const needWords = ({ raise }: RaiseWay): string => (raise.gear && raise.gear.length > 0 ? 'the strongest of the yard' : '');
+
+interface Shown {
+  verdict: Verdict;
+  governs: Check | null;
+  now: boolean;
+  effort: Effort;
+}
+
+function Row({ id, name, about, way, plan, take }: { id: string; name: string; about: ReactNode; way: Shown; plan: Plan; take: () => void }) {
+  const { verdict, governs, now, effort } = way;
+  const system = plan.job.units;
+  return (
+    <tr data-way={id} className={`border-b border-dotted border-line align-top ${now ? 'bg-tray' : ''}`}>
+      <td className="py-2 pr-3 font-semibold">
+        {name}
+        <span className="block text-[12.5px] font-normal text-soft">{about}</span>
+      </td>
+      <td className="py-2 pr-3 whitespace-nowrap">
+        {effort.people}, {hoursWords(effort.hours)}
+      </td>
+      <td className="py-2 pr-3 text-right whitespace-nowrap">
+        {effort.money === null ? (
+          <span className="text-soft" title={effort.asks.join(' ')}>
+            not priced
+          </span>
+        ) : (
+          moneyWords(effort.money, plan)
+        )}
+        {effort.money !== null &&
+          effort.lines.map((line) => (
+            <span key={line.what} className="block text-[12px] text-soft">
+              {line.what}: {moneyWords(line.money!, plan)}
+            </span>
+          ))}
+      </td>
+      <td className="py-2 pr-3 whitespace-nowrap">
+        <span className="inline-flex items-center gap-1.5">
+          <VerdictMark verdict={verdict} /> {verdictWord[verdict]}
+        </span>
+      </td>
+      <td className="py-2 pr-3 text-[12.5px]">{governs ? describe(governs, system) : ''}</td>
+      <td className="py-2 text-right whitespace-nowrap">{now ? 'as it is' : <SmallButton onClick={take}>Lift it so</SmallButton>}</td>
+    </tr>
   );
 }

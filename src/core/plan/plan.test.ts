@@ -91,6 +91,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   setThreshold: { key: 'chartCaution', value: 0.6 },
   replacePlan: { plan: { ...demoPlan(), job: { ...demoPlan().job, name: 'as it was' } } },
   editPeople: { changes: { caller: 'A. Caller' } },
+  editCosts: { changes: { currency: 'EUR', person: 48 } },
   editBearing: { id: 'p1', changes: { level: 3.7 } },
   editPiece: { id: 'tb1', changes: { length: 9.1 } },
   addPacking: { piece: 'tb1', packing: { id: 'n1', what: 'Ply', massPerLength: 2, from: 0, to: 3, side: 'bottom', thickness: 0.02 } },

@@ -3,6 +3,7 @@ import { closed, nullable, oneOf } from '../calc/fields';
 import { PLAIN_TEXT } from '../calc/schema';
 import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
+import { costsSchema, hireSchema } from './document/costs';
 import { shoringSchema } from './document/shoring';
 import { forecastSchema, shiftSchema } from './document/forecast';
 import { launchMoves, launchSchema } from './document/launch';
@@ -180,6 +181,7 @@ const craneSchema = closed({
   ),
   inspected: Type.Optional(inspectedSchema()),
   linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
+  hire: Type.Optional(hireSchema()),
   gives: Type.Optional(
     nullable(
       closed({
@@ -396,6 +398,7 @@ export const planSchema = Type.Object(
     duties: Type.Optional(Type.Array(dutySchema, { maxItems: 1000, description: 'further charts of the cranes' })),
     stands: Type.Array(standSchema, { maxItems: 2000 }),
     picks: Type.Array(pickSchema, { maxItems: 5000 }),
+    costs: Type.Optional(nullable(costsSchema)),
     yard: Type.Optional(Type.Array(yardSchema, { maxItems: 2000, description: 'lifting gear with its papers' })),
     raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
     launches: Type.Optional(Type.Array(launchSchema, { maxItems: 200, description: 'what is pushed to its place over rollers' })),

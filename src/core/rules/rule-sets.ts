@@ -9,6 +9,7 @@ import { connections } from './subjects/connections';
 import { shores } from './subjects/shores';
 import { handling } from './subjects/handling';
 import { launching } from './subjects/launching';
+import { effort } from './subjects/effort';
 
 export type { Floor, RuleSetId, Threshold } from './threshold';
 
@@ -25,6 +26,7 @@ export const thresholdSubjects = [
   { title: 'Shores, bents and striking', of: shores },
   { title: 'By hand, on the way in and on the road', of: handling },
   { title: 'Pushed over rollers', of: launching },
+  { title: 'Hours and people', of: effort },
 ] as const;
 
 /** Every threshold a check uses. A job may put its own value in place of any of them. */
@@ -38,6 +40,7 @@ export const thresholds = {
   ...shores,
   ...handling,
   ...launching,
+  ...effort,
 } as const satisfies Record<string, Threshold>;
 
 export type ThresholdKey = keyof typeof thresholds;

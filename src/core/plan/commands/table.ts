@@ -1,4 +1,5 @@
 import { liftAsOne, type LiftAsOne } from './lift-as-one';
+import { noCosts, type Costs } from '../document/costs';
 import { refsOfMove, type Kind } from '../document/references';
 import type { Draft } from 'immer';
 import type { Chart } from '../../cranes/chart-shape';
@@ -135,6 +136,7 @@ export interface CommandArguments {
   /** a forecast by the hour, or none; a shift that it does not have goes */
   setForecastHours: { forecast: Plan['site']['forecast'] };
   setShift: { shift: Plan['site']['shift'] };
+  editCosts: { changes: Partial<Costs> };
   setWalked: { walked: Plan['site']['walked'] };
   /** one step: gear of another job, with ids of its own */
   takeGear: Taken;
@@ -447,6 +449,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
     if (shift && !forecast?.hours.some(({ at }) => at === shift.from)) plan.site.shift = null;
   },
   setShift: (plan, { shift }) => void (plan.site.shift = shift),
+  editCosts: (plan, { changes }) => void (plan.costs = { ...(plan.costs ?? noCosts()), ...changes }),
   setWalked: (plan, { walked }) => void (plan.site.walked = walked),
   takeGear: (plan, { cranes, duties, yard }) => {
     plan.cranes.push(...cranes);
@@ -512,6 +515,7 @@ export const commandTitle: Record<CommandName, string> = {
   setStandingGust: 'Change the gust that may come',
   setForecastHours: 'Take a forecast',
   setShift: 'Change the shift',
+  editCosts: 'Say what something costs',
   setWalked: 'Say who looked for power lines',
   takeGear: 'Take gear of another job',
   addObstruction: 'Add an obstruction',

@@ -44,7 +44,13 @@ const faults: [string, (plan: Plan) => void, string, string | null, RegExp][] = 
   ],
   ['the legs cannot close', (p) => (p.picks[0]!.legs = { left: 2, right: 2 }), 'rigging.closes TB1', 'm5', /do not reach/],
   ['the legs differ too much', (p) => (p.picks[0]!.legs = { left: 3.2, right: 4.0 }), 'rigging.tilt TB1', 'm5', /hangs 1\d\.\d° low at the right/],
-  ['the hook load is over the chart', (p) => (p.cranes[0]!.hookBlockMass = 500), 'lift.chart TB1', 'm7', /1 558 kg on the hook at 10.52 m with the load on \(set at 10.23 m\).*allows 1 500 kg/],
+  [
+    'the hook load is over the chart',
+    (p) => (p.cranes[0]!.hookBlockMass = 500),
+    'lift.chart TB1',
+    'm7',
+    /1 558 kg on the hook at 10.52 m with the load on \(set at 10.23 m\).*allows 1 500 kg/,
+  ],
   [
     'the radius is past the chart',
     (p) => {

@@ -7,7 +7,9 @@ import type { Plan } from '../schema';
 import { settle } from '../settle';
 import { worstFirst } from '../worst-first';
 import type { Context } from './context';
-import { craneWays, withoutCrane } from './ways-up';
+import { raised } from '../../../../tests/raised';
+import { describe as words } from '../describe';
+import { craneWays, pickInstead, raiseWays, withoutCrane } from './ways-up';
 
 const TODAY = '2026-11-28';
 const contextOf = (drawn: Plan): Context => {
@@ -76,4 +78,79 @@ test('without a crane: 1188 kg less slings and block on two places a tenth in, a
   expect(found.people).toBe(Math.ceil(found.each / 12.5));
   plan.pieces[0]!.section = 'ZZ 9';
   expect(withoutCrane(contextOf(plan), plan.picks[0]!)).toBeNull();
+});
+
+describe('without a crane', () => {
+  const others = (plan: Plan, load: string) => raiseWays(contextOf(plan), load);
+  const of = (plan: Plan, load: string, kind: string) => others(plan, load).find((one) => one.kind === kind)!;
+
+  test('as it is raised now it says what the plan says; by other gear what was said of the lift is kept, and that gear asked', () => {
+    const plan = raised('mastLift');
+    const [own] = plan.raises!;
+    const all = others(plan, own!.load);
+    expect(all.map(({ kind, now, verdict }) => [kind, now, verdict])).toEqual([
+      ['mastLift', true, 'clear'],
+      ['hoist', false, 'missing'],
+      ['jack', false, 'missing'],
+      ['hands', false, 'stop'],
+    ]);
+    const hoist = of(plan, own!.load, 'hoist').raise;
+    const { floor, lies, uneven, by } = own!;
+    expect(hoist).toMatchObject({ id: own!.id, load: own!.load, floor, lies, uneven, by });
+    expect(hoist.points.map(({ at, kind }) => [at, kind])).toEqual([
+      [0.5, 'hoist'],
+      [5, 'hoist'],
+    ]);
+    // 386 kg, on two places and one ahead: 14 people an end at 12.5 kg each; no more than twelve find room.
+    expect(words(of(plan, own!.load, 'hands').governs!, 'metric')).toMatch(/14 people by the guideline; 12 are named/);
+    expect(of(plan, own!.load, 'hands').effort.people).toBe(24);
+  });
+
+  test('with the two strongest of the yard: too weak for it is a stop, strong enough asks what else there is to know', () => {
+    const plan = raised('mastLift');
+    const { load } = plan.raises![0]!;
+    const hoist = (id: string, rating: number | null) => ({ id, kind: 'hoist' as const, name: id, rating, inspected: null });
+    plan.yard = [hoist('h1', 150), hoist('h2', 100), hoist('h3', 100)];
+    const weak = of(plan, load, 'hoist');
+    expect(weak.raise.gear).toEqual(['h1', 'h2']);
+    expect(weak.raise.points.map((point) => 'rating' in point && point.rating)).toEqual([150, 100]);
+    expect(weak).toMatchObject({ verdict: 'stop', governs: { id: 'raise.share' } });
+    plan.yard = [hoist('h1', 600), hoist('h2', 500)];
+    expect(of(plan, load, 'hoist').verdict).toBe('missing');
+    // One alone is not two, and one without a tag is none.
+    plan.yard = [hoist('h1', 600), hoist('h2', null)];
+    expect(of(plan, load, 'hoist').raise.gear).toBeUndefined();
+  });
+
+  test('as another lift of the job has it', () => {
+    const plan = raised('mastLift');
+    const [own] = plan.raises!;
+    plan.raises!.push({ ...raised('hoist').raises![0]!, id: 'other', load: 'elsewhere' });
+    expect(of(plan, own!.load, 'hoist').raise.points.map((point) => 'rating' in point && point.rating)).toEqual([500, 500]);
+    expect(of(plan, own!.load, 'hoist').raise.points.map(({ id }) => id)).not.toContain(plan.raises![1]!.points[0]!.id);
+  });
+
+  test('a piece of the structure a tenth in from its ends; one that stands upright, or is none, is not worked out', () => {
+    const plan = quayFootbridge();
+    const [first] = plan.structure.pieces;
+    const length = plan.structure.makes.find(({ id }) => id === first!.make)!.length;
+    const way = of(plan, first!.id, 'mastLift');
+    expect(way.raise.points.map(({ at }) => at)).toEqual([expect.closeTo(0.1 * length, 9), expect.closeTo(0.9 * length, 9)]);
+    // Who answers for it, and when, is asked once somebody takes it.
+    expect(way.governs!.id).not.toMatch(/raise\.by|moves\.raise/);
+    const column = passengerCanopy().structure.pieces.find(({ id }) => id === 'col-0-1')!;
+    expect(others(passengerCanopy(), column.id)).toEqual([]);
+    expect(others(plan, 'nothing')).toEqual([]);
+  });
+
+  test('what is raised without a crane may be lifted by one, slung as such pieces are', () => {
+    const plan = quayFootbridge();
+    const [first] = plan.structure.pieces;
+    const pick = pickInstead(contextOf(plan), first!.id)!;
+    expect(pick).toMatchObject({ piece: first!.id, stand: 'w1', slingRating: null });
+    expect(pick.left).toBeGreaterThan(0);
+    expect(craneWays(contextOf(plan), pick).length).toBeGreaterThan(0);
+    expect(pickInstead(contextOf({ ...plan, stands: [] }), first!.id)).toBeNull();
+    expect(pickInstead(contextOf(plan), 'nothing')).toBeNull();
+  });
 });

@@ -5,8 +5,12 @@ import { verdicts, type Check, type Verdict } from '../check';
 import { dutiesAt, readOnWay } from '../duties';
 import { Missing } from '../missing';
 import { hooksOf, pickContext } from '../pick-context';
-import type { Pick, Stand } from '../schema';
+import { newPick, usualSlinging } from '../plan-lifts';
+import type { Pick, Plan, Raise, RaisePoint, Stand } from '../schema';
 import { worstFirst } from '../worst-first';
+import { raiseKinds, newRaise, type RaiseKind } from '../document/raise';
+import { craneEffort, raiseEffort, type Effort } from '../effort';
+import { raiseChecksOf, raisedLoad } from './raise';
 import { traced, type Context } from './context';
 import { craneChecks } from './crane';
 import { riggingChecks } from './rigging';
@@ -27,6 +31,7 @@ export interface WayUp {
   governs: Check | null;
   /** as the pick has it now */
   now: boolean;
+  effort: Effort;
 }
 
 /** All that is asked of a lift by crane, of each of its hooks. */
@@ -80,7 +85,8 @@ function boomsAt({ plan }: Context, pick: Pick, stand: Stand): number[] {
 
 function wayFrom(context: Context, pick: Pick, stand: Stand, boom: number): WayUp {
   const now = stand.id === pick.stand && boom === pick.boom;
-  const checks = worstFirst(liftChecks(context, now ? pick : { ...pick, stand: stand.id, boom }));
+  const lifted = now ? pick : { ...pick, stand: stand.id, boom };
+  const checks = worstFirst(liftChecks(context, lifted));
   const charts = checks.filter(({ id }) => id === 'lift.chart');
   const shares = charts.flatMap(({ ratio }) => (ratio === null ? [] : [ratio]));
   return {
@@ -91,6 +97,7 @@ function wayFrom(context: Context, pick: Pick, stand: Stand, boom: number): WayU
     share: charts.length > 0 && shares.length === charts.length ? Math.max(...shares) : null,
     governs: checks[0] ?? null,
     now,
+    effort: craneEffort(context.plan, context.rules, lifted),
   };
 }
 
@@ -113,16 +120,90 @@ const UNEVEN = 0.05;
 export function withoutCrane({ plan, rules }: Context, pick: Pick): WithoutCrane | null {
   const { piece, weight } = pickContext(plan, pick);
   if (weight instanceof Missing) return null;
-  const from = IN * piece.length;
-  const { outcome } = traced(twoPlaces, {
-    weight: weight.weight,
-    apart: piece.length - 2 * from,
-    cg: weight.cg.x - from,
-    height: weight.section.depth / 2,
-    uneven: UNEVEN,
-  });
+  return onTwoPlaces({ weight: weight.weight, length: piece.length, cg: weight.cg.x, depth: weight.section.depth }, rules);
+}
+
+interface OnTwo {
+  weight: number;
+  length: number;
+  cg: number;
+  depth: number | null;
+}
+
+function onTwoPlaces({ weight, length, cg, depth }: OnTwo, rules: Context['rules']): WithoutCrane | null {
+  const from = IN * length;
+  const { outcome } = traced(twoPlaces, { weight, apart: length - 2 * from, cg: cg - from, height: (depth ?? 0) / 2, uneven: UNEVEN });
   if (!outcome.ok) return null;
   const each = Math.max(outcome.output.a, outcome.output.b) / GRAVITY;
   const team = traced(teamCarry, { mass: each, perPerson: rules.value('personLift'), people: 1 }).outcome;
   return { each, people: team.ok ? team.output.needed : 0, in: from, uneven: UNEVEN };
+}
+
+/** One load raised by one kind of gear, or by hand. */
+export interface RaiseWay {
+  kind: RaiseKind;
+  /** as it would be said in the plan: what nobody knows yet is left open in it */
+  raise: Raise;
+  verdict: Verdict;
+  governs: Check | null;
+  /** as it is raised now */
+  now: boolean;
+  effort: Effort;
+}
+
+/** A lift by crane of what is raised without one, slung as such pieces usually are: all that is not said of it is asked. */
+export function pickInstead({ plan }: Context, load: string): Pick | null {
+  const make = plan.structure.makes.find(({ id }) => id === plan.structure.pieces.find((one) => one.id === load)?.make);
+  const [stand] = plan.stands;
+  if (!make || !stand) return null;
+  const pick = newPick('by-crane', load, stand.id, make.length);
+  const { weight } = pickContext(plan, pick);
+  return weight instanceof Missing ? pick : { ...pick, ...usualSlinging(plan, pick, weight.cg.x) };
+}
+
+/** More people than this find no room at an end of a piece (common practice). */
+const MOST_PEOPLE = 12;
+
+/** A load without a crane by each kind of gear: as another lift of this job has it, or with the strongest of the yard; the best first. */
+export function raiseWays(context: Context, load: string): RaiseWay[] {
+  const { plan, rules } = context;
+  const raises = plan.raises ?? [];
+  const own = raises.find((one) => one.load === load) ?? null;
+  const ways = raiseKinds.flatMap((kind): RaiseWay[] => {
+    const now = own !== null && own.points.length > 0 && own.points.every((point) => point.kind === kind);
+    const raise = now ? own : raiseBy(context, kind, load, own);
+    if (raise === null) return [];
+    // Whoever takes it says who answers for it, and when it is raised.
+    const checks = worstFirst(raiseChecksOf(context, raise).filter(({ id }) => now || (id !== 'moves.raise' && id !== 'raise.by')));
+    return [{ kind, raise, verdict: checks[0]?.verdict ?? 'missing', governs: checks[0] ?? null, now, effort: raiseEffort(plan, rules, raise) }];
+  });
+  return ways.sort((a, b) => verdicts.indexOf(b.verdict) - verdicts.indexOf(a.verdict));
+}
+
+/** The same load by another kind of gear: what was said of the lift is kept, of its gear what this job has. */
+function raiseBy(context: Context, kind: RaiseKind, load: string, own: Raise | null): Raise | null {
+  const { plan } = context;
+  const raised = raisedLoad(context, load);
+  const needs = raised instanceof Missing ? null : onTwoPlaces(raised, context.rules);
+  if (raised instanceof Missing || needs === null) return null;
+  const ends = [needs.in, raised.length - needs.in];
+  const fresh = newRaise(own?.id ?? `by-${kind}`, load, kind, ends.length, (n) => `by-${kind}-${n + 1}`);
+  const yard = strongest(plan, kind, ends.length);
+  const like = (plan.raises ?? []).flatMap(({ points }) => points).filter((point) => point.kind === kind);
+  const points = fresh.points.map((point, n): RaisePoint => {
+    const at = own?.points[n]?.at ?? ends[n]!;
+    const known = like[n] ?? like[0];
+    const asBefore = known ? { ...known, id: point.id, name: point.name } : point;
+    if (asBefore.kind === 'hands') return { ...asBefore, at, people: Math.min(needs.people, MOST_PEOPLE) };
+    return { ...asBefore, at, rating: yard[n]?.rating ?? asBefore.rating };
+  });
+  const gear = yard.map(({ id }) => id);
+  const { floor, lies, uneven, floorCarries, by } = own ?? { ...fresh, uneven: needs.uneven };
+  return { ...fresh, floor, lies, uneven: uneven ?? needs.uneven, floorCarries, by, points, ...(gear.length > 0 ? { gear } : {}) };
+}
+
+/** As many things of the yard of a kind as it takes, the strongest of them; none where there are fewer. */
+function strongest({ yard = [] }: Plan, kind: RaiseKind, count: number) {
+  const rated = yard.filter((one) => one.kind === kind && one.rating !== null).sort((a, b) => b.rating! - a.rating!);
+  return rated.length < count ? [] : rated.slice(0, count);
 }

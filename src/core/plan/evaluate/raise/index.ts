@@ -24,10 +24,14 @@ const BALANCED = 0.02;
 /** Two places nearer than this are one [m]. */
 const APART = 0.1;
 
-function loadOf(plan: SettledPlan, raise: Raise, rules: Context['rules']): Load | Missing {
+/** What goes over an opening, or a piece of the structure, as it is raised without a crane. */
+export const raisedLoad = ({ plan, rules }: Pick<Context, 'plan' | 'rules'>, load: string): Load | Missing => loadOf(plan, { load }, rules);
+
+function loadOf(plan: SettledPlan, raise: { load: string }, rules: Context['rules']): Load | Missing {
   const opening = plan.survey.openings.find(({ id }) => id === raise.load);
   if (!opening) {
-    const settled = settleBeams(plan, rules).get(raise.load)!;
+    const settled = settleBeams(plan, rules).get(raise.load);
+    if (!settled) return new Missing('What is raised is no piece of the structure, and goes over no opening.');
     const { beam, make, heavy, section, place } = settled;
     if (heavy instanceof Missing) return heavy;
     // Carried level it is worked out; what is stood up or set inclined on the way is not.
@@ -97,7 +101,7 @@ function sharesOf(load: Load, raise: Raise, uneven: number): Map<string, Share> 
 
 /** Every lift without a crane: what each place carries, whether it reaches, and what it hangs from or stands on at that moment. */
 export function raiseChecks(context: Context): Check[] {
-  return [...(context.plan.raises ?? []).flatMap((raise) => [...oneRaise(context, raise), ...raisedTwice(context, raise)]), ...unraised(context)];
+  return [...(context.plan.raises ?? []).flatMap((raise) => [...raiseChecksOf(context, raise), ...raisedTwice(context, raise)]), ...unraised(context)];
 }
 
 /** What a move sets over an opening comes up there somehow. */
@@ -138,7 +142,8 @@ function raisedTwice({ plan, rules }: Context, raise: Raise): Check[] {
   return [missingCheck(place, 'count', `${name} is raised without a crane here, and ${also} too. Which of them lifts it? Take the other out.`)];
 }
 
-function oneRaise(context: Context, raise: Raise): Check[] {
+/** All that is asked of one lift without a crane. */
+export function raiseChecksOf(context: Context, raise: Raise): Check[] {
   const { plan, rules, replayed } = context;
   const move = moveFor(plan, 'member.set', raise.load) ?? moveFor(plan, 'piece.hang', raise.load);
   const load = loadOf(plan, raise, rules);
