@@ -286,11 +286,53 @@ test.describe('one load, several ways', () => {
     await page.getByRole('button', { name: 'Other ways to lift it' }).click();
     const dialog = page.getByRole('dialog', { name: 'Ways to lift G1a' });
     await expect(dialog.locator('[data-way="w1"]').filter({ hasText: 'as it is' })).toHaveCount(1);
-    await expect(dialog).toContainText('two mast lifts or two hoists, each good for');
+    await expect(dialog.locator('[data-way="mastLift"]')).toContainText(/each good for \d/);
+    await expect(dialog.locator('[data-way="w1"]').filter({ hasText: 'as it is' })).toContainText(/5, 0\.5 h.*\d+\sEUR/);
     await accessible(page);
     await dialog.locator('[data-way="w2"]').getByRole('button', { name: 'Lift it so' }).click();
     await saved(page);
     expect((await planOf(request, job)).picks[0]!.stand).toBe('w2');
     await expect(dialog.locator('[data-way="w2"]').filter({ hasText: 'as it is' })).toHaveCount(1);
+  });
+
+  test('without a crane, and with one again: one undo each, and what is not known yet is asked', async ({ page, job, request }) => {
+    await station(page, 'Picks');
+    await workings(page).getByRole('button', { name: /^G1a/ }).click();
+    const before = await planOf(request, job);
+    const piece = before.picks[0]!.piece;
+    await page.getByRole('button', { name: 'Other ways to lift it' }).click();
+    await page.locator('[data-way="mastLift"]').getByRole('button', { name: 'Lift it so' }).click();
+    await saved(page);
+    const raised = await planOf(request, job);
+    expect(raised.picks.map((one) => one.piece)).not.toContain(piece);
+    expect(raised.raises!.map(({ load }) => load)).toEqual([piece]);
+    await expect(workings(page).getByText('by mast lifts, at 2 places')).toBeVisible();
+    await workings(page).getByRole('button', { name: /^G1a/ }).first().click();
+    await workings(page).getByRole('button', { name: 'Other ways to lift it' }).first().click();
+    await page.locator('[data-way="w1"]').first().getByRole('button', { name: 'Lift it so' }).click();
+    await saved(page);
+    const again = await planOf(request, job);
+    expect(again.raises).toEqual([]);
+    const pick = again.picks.find((one) => one.piece === piece)!;
+    expect(again.moves.find((one) => one.kind === 'piece.hang' && one.beam === piece)).toMatchObject({ pick: pick.id });
+    for (let n = 0; n < 2; n += 1) await page.keyboard.press('Control+z');
+    await saved(page);
+    expect(await planOf(request, job)).toEqual(before);
+  });
+
+  test('what people and cranes cost, and what a visit comes to', async ({ page, job, request }) => {
+    await station(page, 'Gear');
+    await workings(page)
+      .getByRole('button', { name: /^Hours and money/ })
+      .click();
+    await expect(page.locator('[data-visit]')).toHaveText(/^4 lifts from 2 stands, 8 h, one day, 2\s070\sEUR$/);
+    await field(page, 'Curlew 50, a day').fill('1600');
+    await field(page, 'Hours of a shift').fill('7');
+    await field(page, 'Currency').fill('USD');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('[data-visit]')).toHaveText(/^4 lifts from 2 stands, 8 h, 2 days, 3\s820\sUSD$/);
+    await accessible(page);
+    await saved(page);
+    expect((await planOf(request, job)).costs).toMatchObject({ shift: 7, currency: 'USD' });
   });
 });

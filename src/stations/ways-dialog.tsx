@@ -4,9 +4,10 @@ import { describe } from '@/core/plan/describe';
 import { dayOf } from '@/core/plan/day';
 import { hoursWords, moneyWords, type Effort } from '@/core/plan/effort';
 import { raisedLoad } from '@/core/plan/evaluate/raise';
-import { craneWays, pickInstead, raiseWays, withoutCrane, type RaiseWay, type WayUp } from '@/core/plan/evaluate/ways-up';
+import { pickInstead, pickWays, raiseWays, withoutCrane, type PickWay, type RaiseWay } from '@/core/plan/evaluate/ways-up';
 import type { Check, Verdict } from '@/core/plan/check';
 import type { RaiseKind } from '@/core/plan/document/raise';
+import { standOf } from '@/core/plan/lookups';
 import { Missing } from '@/core/plan/missing';
 import { replay } from '@/core/plan/replay';
 import type { Pick, Plan, Raise } from '@/core/plan/schema';
@@ -40,7 +41,7 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
     const lifted = pick ?? pickInstead(context, load);
     const known = raisedLoad(context, load);
     return {
-      cranes: lifted ? craneWays(context, lifted).map((way) => ({ way, pick: { ...lifted, stand: way.stand.id, boom: way.boom } })) : [],
+      cranes: lifted ? pickWays(context, lifted) : [],
       others: raiseWays(context, load),
       asked: known instanceof Missing && !plan.pieces.some(({ id }) => id === load) ? known.questions.join(' ') : null,
       needs: pick ? withoutCrane(context, pick) : null,
@@ -48,15 +49,15 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
   }, [plan, pick, load]);
   const group = `way up ${load}`;
   const byCrane = (wanted: Pick) => {
-    if (pick) act('editPick', { id: pick.id, changes: { stand: wanted.stand, boom: wanted.boom } });
+    if (pick) act('editPick', { id: pick.id, changes: { stand: wanted.stand, boom: wanted.boom, second: wanted.second } });
     else {
       const hang = hangOf(plan, load);
       const fresh = { ...wanted, id: freshId('k') };
       act('removeFrom', { list: 'raises', id: raise!.id }, group);
       act('planLifts', { picks: [fresh], hangs: hang ? [{ id: hang, pick: fresh.id }] : [], put: [] }, group);
+      onClose();
     }
     done();
-    onClose();
   };
   const without = ({ raise: wanted }: RaiseWay) => {
     if (raise) {
@@ -85,7 +86,7 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
             <th className="py-1 font-semibold">How</th>
             <th className="pr-3 font-semibold">People, hours</th>
             <th className="pr-3 text-right font-semibold">Costs</th>
-            <th className="font-semibold">Stands</th>
+            <th className="font-semibold">So far</th>
             <th className="font-semibold">What governs it</th>
             <th />
           </tr>
@@ -93,17 +94,17 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
         <tbody>
           {cranes.map(({ way, pick: wanted }) => (
             <Row
-              key={`${way.stand.id} ${way.boom}`}
-              id={way.stand.id}
-              name={`From ${way.stand.name}`}
-              about={craneWords(way, system)}
+              key={`${way.stand.id} ${way.boom} ${wanted.second?.stand ?? ''}`}
+              id={wanted.second ? `${way.stand.id} ${wanted.second.stand}` : way.stand.id}
+              name={nameOf(plan, wanted)}
+              about={craneWords(plan, { way, pick: wanted })}
               way={{ ...way, now: way.now && pick !== undefined }}
               plan={plan}
               take={() => byCrane(wanted)}
             />
           ))}
           {others.map((way) => (
-            <Row key={way.kind} id={way.kind} name={byWords[way.kind]} about={needWords(way)} way={way} plan={plan} take={() => without(way)} />
+            <Row key={way.kind} id={way.kind} name={byWords[way.kind]} about={needWords(way, system)} way={way} plan={plan} take={() => without(way)} />
           ))}
           {cranes.length === 0 && plan.stands.length > 0 && (
             <tr>
@@ -130,14 +131,24 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
   );
 }
 
-const craneWords = ({ crane, boom, share }: WayUp, system: Plan['job']['units']): string =>
-  [
-    crane,
-    `boom ${formatQuantity(boom, 'length', system)}`,
-    share === null ? 'of the chart not known' : `${formatQuantity(share, 'fraction', system)} of the chart`,
-  ].join(', ');
+const nameOf = (plan: Plan, { stand, second }: Pick): string =>
+  second ? `Two cranes, from ${standOf(plan, stand).name} and ${standOf(plan, second.stand).name}` : `From ${standOf(plan, stand).name}`;
 
-const needWords = ({ raise }: RaiseWay): string => (raise.gear && raise.gear.length > 0 ? 'the strongest of the yard' : '');
+function craneWords(plan: Plan, { way: { crane, boom, share }, pick }: PickWay): string {
+  const system = plan.job.units;
+  const booms = [boom, ...(pick.second ? [pick.second.boom] : [])].map((one) => (one === null ? 'not said' : formatQuantity(one, 'length', system)));
+  const other = pick.second ? ` and ${plan.cranes.find(({ id }) => id === standOf(plan, pick.second!.stand).crane)?.name ?? ''}` : '';
+  return [
+    `${crane}${other}`,
+    `boom ${booms.join(' and ')}`,
+    share === null ? 'chart not known' : `${formatQuantity(share, 'fraction', system)} of the chart`,
+  ].join(', ');
+}
+
+function needWords({ kind, each, raise }: RaiseWay, system: Plan['job']['units']): string {
+  const need = each === null || kind === 'hands' ? [] : [`each good for ${formatQuantity(each, 'mass', system)}`];
+  return [...need, ...(raise.gear && raise.gear.length > 0 ? ['the strongest of the yard'] : [])].join(', ');
+}
 
 interface Shown {
   verdict: Verdict;

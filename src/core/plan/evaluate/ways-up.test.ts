@@ -9,7 +9,7 @@ import { worstFirst } from '../worst-first';
 import type { Context } from './context';
 import { raised } from '../../../../tests/raised';
 import { describe as words } from '../describe';
-import { craneWays, pickInstead, raiseWays, withoutCrane } from './ways-up';
+import { craneWays, pickInstead, pickWays, raiseWays, withoutCrane } from './ways-up';
 
 const TODAY = '2026-11-28';
 const contextOf = (drawn: Plan): Context => {
@@ -150,7 +150,40 @@ describe('without a crane', () => {
     expect(pick).toMatchObject({ piece: first!.id, stand: 'w1', slingRating: null });
     expect(pick.left).toBeGreaterThan(0);
     expect(craneWays(contextOf(plan), pick).length).toBeGreaterThan(0);
-    expect(pickInstead(contextOf({ ...plan, stands: [] }), first!.id)).toBeNull();
+    expect(pickInstead({ ...contextOf(plan), plan: settle({ ...plan, stands: [], picks: [], moves: [] }) }, first!.id)).toBeNull();
     expect(pickInstead(contextOf(plan), 'nothing')).toBeNull();
+  });
+});
+
+describe('one crane or two', () => {
+  const two = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
+    const plan = quayFootbridge();
+    plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2', name: 'Dunlin 50' });
+    plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at: { x: 38, y: -9 } });
+    edit(plan);
+    return plan;
+  };
+  const names = (plan: Plan) => pickWays(contextOf(plan), plan.picks[0]!).map(({ way, pick }) => [way.stand.id, pick.second?.stand ?? null, way.now]);
+
+  test('with another crane on the job its own crane may be joined by that one, rigged as the first; nothing signed yet is held against it', () => {
+    expect(names(quayFootbridge()).every(([, second]) => second === null)).toBe(true);
+    const plan = two();
+    const ways = pickWays(contextOf(plan), plan.picks[0]!);
+    expect(names(plan)).toContainEqual(['w1', 'w3', false]);
+    const pair = ways.find(({ pick }) => pick.second)!;
+    const { slingRating, riggingMass } = plan.picks[0]!;
+    expect(pair.pick.second).toMatchObject({ stand: 'w3', slingRating, riggingMass });
+    expect(pair.way.effort.people).toBe(8);
+    expect(pair.way.governs!.id).not.toBe('pick.critical');
+    // Of its booms the one that suits it best: no other takes less of the chart and stands no worse.
+    const other = wholly({ ...plan, picks: [pair.pick, ...plan.picks.slice(1)] }, 'k1', 'w1');
+    expect(other.verdict).toBe(pair.way.verdict === 'clear' ? 'missing' : pair.way.verdict);
+  });
+
+  test('lifted by two it may be lifted by one', () => {
+    const plan = two((p) => (p.picks[0]!.second = { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95 }));
+    const ways = names(plan);
+    expect(ways.filter(([, , now]) => now)).toEqual([['w1', 'w3', true]]);
+    expect(ways).toContainEqual(['w1', null, false]);
   });
 });

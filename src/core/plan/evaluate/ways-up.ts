@@ -4,6 +4,7 @@ import { GRAVITY } from '../../units';
 import { verdicts, type Check, type Verdict } from '../check';
 import { dutiesAt, readOnWay } from '../duties';
 import { Missing } from '../missing';
+import { standOf } from '../lookups';
 import { hooksOf, pickContext } from '../pick-context';
 import { newPick, usualSlinging } from '../plan-lifts';
 import type { Pick, Plan, Raise, RaisePoint, Stand } from '../schema';
@@ -85,20 +86,57 @@ function boomsAt({ plan }: Context, pick: Pick, stand: Stand): number[] {
 
 function wayFrom(context: Context, pick: Pick, stand: Stand, boom: number): WayUp {
   const now = stand.id === pick.stand && boom === pick.boom;
-  const lifted = now ? pick : { ...pick, stand: stand.id, boom };
-  const checks = worstFirst(liftChecks(context, lifted));
+  return wayOf(context, now ? pick : { ...pick, stand: stand.id, boom }, now);
+}
+
+function wayOf(context: Context, lifted: Pick, now: boolean): WayUp {
+  // Whoever lifts it with two cranes signs for that then.
+  const checks = worstFirst(liftChecks(context, lifted).filter(({ id }) => id !== 'pick.critical'));
+  const stand = standOf(context.plan, lifted.stand);
   const charts = checks.filter(({ id }) => id === 'lift.chart');
   const shares = charts.flatMap(({ ratio }) => (ratio === null ? [] : [ratio]));
   return {
     stand,
     crane: context.plan.cranes.find(({ id }) => id === stand.crane)?.name ?? '',
-    boom,
+    boom: lifted.boom,
     verdict: checks[0]?.verdict ?? 'missing',
     share: charts.length > 0 && shares.length === charts.length ? Math.max(...shares) : null,
     governs: checks[0] ?? null,
     now,
     effort: craneEffort(context.plan, context.rules, lifted),
   };
+}
+
+/** A lift as a pick would have it. */
+export interface PickWay {
+  way: WayUp;
+  pick: Pick;
+}
+
+/** The same load on one crane from each stand, and on two: with the second it has, or with another crane of this job beside its own. */
+export function pickWays(context: Context, pick: Pick): PickWay[] {
+  const alone = { ...pick, second: null };
+  const asPick = (of: Pick, ways: readonly WayUp[]): PickWay[] => ways.map((way) => ({ way, pick: { ...of, stand: way.stand.id, boom: way.boom } }));
+  const ones = asPick(alone, craneWays(context, alone)).map((one) => ({ ...one, way: { ...one.way, now: one.way.now && !pick.second } }));
+  const twos = pick.second ? asPick(pick, craneWays(context, pick)) : onTwoCranes(context, pick);
+  return [...ones, ...twos].sort((a, b) => rank(b.way)[0] - rank(a.way)[0] || rank(a.way)[1] - rank(b.way)[1]);
+}
+
+/** With another crane beside its own: from each stand of one, slung and rigged as the first, with the boom that suits it best. */
+function onTwoCranes(context: Context, pick: Pick): PickWay[] {
+  const { plan } = context;
+  const own = standOf(plan, pick.stand).crane;
+  return plan.stands.flatMap((stand): PickWay[] => {
+    if (stand.crane === own) return [];
+    const booms = [...new Set(dutiesAt(plan, stand).usable.flatMap(({ chart }) => chart.chart?.booms ?? []))];
+    const found = booms.map((boom): PickWay => {
+      const two: Pick = { ...pick, second: { stand: stand.id, boom, slingRating: pick.slingRating, riggingMass: pick.riggingMass } };
+      const way = wayOf(context, two, false);
+      return { way, pick: two };
+    });
+    const [best] = found.sort((a, b) => rank(b.way)[0] - rank(a.way)[0] || rank(a.way)[1] - rank(b.way)[1]);
+    return best ? [best] : [];
+  });
 }
 
 /** What gear without a crane would have to be good for. */
@@ -142,6 +180,8 @@ function onTwoPlaces({ weight, length, cg, depth }: OnTwo, rules: Context['rules
 /** One load raised by one kind of gear, or by hand. */
 export interface RaiseWay {
   kind: RaiseKind;
+  /** what each of two places comes to carry, one ahead of the other [kg] */
+  each: number | null;
   /** as it would be said in the plan: what nobody knows yet is left open in it */
   raise: Raise;
   verdict: Verdict;
@@ -169,13 +209,15 @@ export function raiseWays(context: Context, load: string): RaiseWay[] {
   const { plan, rules } = context;
   const raises = plan.raises ?? [];
   const own = raises.find((one) => one.load === load) ?? null;
+  const raised = raisedLoad(context, load);
+  const each = raised instanceof Missing ? null : (onTwoPlaces(raised, rules)?.each ?? null);
   const ways = raiseKinds.flatMap((kind): RaiseWay[] => {
     const now = own !== null && own.points.length > 0 && own.points.every((point) => point.kind === kind);
     const raise = now ? own : raiseBy(context, kind, load, own);
     if (raise === null) return [];
     // Whoever takes it says who answers for it, and when it is raised.
     const checks = worstFirst(raiseChecksOf(context, raise).filter(({ id }) => now || (id !== 'moves.raise' && id !== 'raise.by')));
-    return [{ kind, raise, verdict: checks[0]?.verdict ?? 'missing', governs: checks[0] ?? null, now, effort: raiseEffort(plan, rules, raise) }];
+    return [{ kind, each, raise, verdict: checks[0]?.verdict ?? 'missing', governs: checks[0] ?? null, now, effort: raiseEffort(plan, rules, raise) }];
   });
   return ways.sort((a, b) => verdicts.indexOf(b.verdict) - verdicts.indexOf(a.verdict));
 }
