@@ -177,8 +177,8 @@ test('a crane and a sling set of another job are taken over with chart and tag, 
   await makeJob(request, (plan) => (plan.job.name = other), quayFootbridge());
   await openJob(page, job);
   await station(page, 'Gear');
-  await page.getByRole('button', { name: 'From other jobs' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Gear of other jobs' });
+  await page.getByRole('button', { name: 'Models, gear of other jobs' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Gear to take over' });
   const from = dialog.locator('section').filter({ hasText: other });
   await from
     .getByRole('row', { name: /Curlew 50/ })

@@ -3,6 +3,7 @@ import { Fragment, useState } from 'react';
 import dynamic from 'next/dynamic';
 import { Forklift, MapPinned, Plus } from 'lucide-react';
 import { chartsOf, counterweightOf } from '@/core/plan/duties';
+import type { Fault } from '@/core/calc/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { unknownCrane } from '@/core/plan/new-plan';
@@ -134,7 +135,7 @@ function NewGear() {
         <Plus size={13} aria-hidden /> {plan.cranes.length === 0 ? 'A crane' : 'Another crane'}
       </SmallButton>
       <SmallButton onClick={() => setTaking(true)}>
-        <Forklift size={13} aria-hidden /> From other jobs
+        <Forklift size={13} aria-hidden /> Models, gear of other jobs
       </SmallButton>
       <TakeGearDialog open={taking} onOpenChange={setTaking} />
     </div>
@@ -254,7 +255,12 @@ function CraneFields({ crane }: { crane: Crane }) {
         {open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
       </Group>
       <Group title="What its parts weigh, for the ground">
-        {crane.parts.map((one, i) => figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass)))}
+        {crane.parts.map((one, i) => (
+          <Fragment key={`${i} ${one.what}`}>
+            {figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass))}
+            <PartPlace part={one} onPart={(next) => edit({ parts: crane.parts.with(i, next) }, `part ${i} place`)} />
+          </Fragment>
+        ))}
         {counted &&
           crane.parts.map((one, i) =>
             one.on === 'slewing'
@@ -269,10 +275,10 @@ function CraneFields({ crane }: { crane: Crane }) {
               edit(
                 {
                   parts: [
-                    { what: 'Carrier', mass: 0, on: 'chassis', x: 0, y: 0 },
-                    { what: 'Upper works', mass: 0, on: 'slewing', r: -1 },
-                    { what: 'Counterweight', mass: 0, on: 'slewing', r: -2.5, counterweight: true },
-                    { what: 'Boom', mass: 0, on: 'boom', along: 0.4 },
+                    { what: 'Carrier', mass: 0, on: 'chassis', x: null, y: 0 },
+                    { what: 'Upper works', mass: 0, on: 'slewing', r: null },
+                    { what: 'Counterweight', mass: 0, on: 'slewing', r: null, counterweight: true },
+                    { what: 'Boom', mass: 0, on: 'boom', along: null },
                   ],
                 },
                 'parts',
@@ -285,4 +291,21 @@ function CraneFields({ crane }: { crane: Crane }) {
       </Group>
     </>
   );
+}
+
+type Part = Crane['parts'][number];
+
+/** Where the weight of a part of a crane is: on the carrier, on what slews, along the boom. */
+function PartPlace({ part, onPart }: { part: Part; onPart: (part: Part) => Fault[] | null }) {
+  const { open } = useInputs();
+  switch (part.on) {
+    case 'chassis':
+      return open(`${part.what}, ahead of slew centre`, 'length', part.x, (x) => onPart({ ...part, x }));
+    case 'slewing':
+      return open(`${part.what}, behind slew centre`, 'length', part.r === null ? null : 0 - part.r, (back) =>
+        onPart({ ...part, r: back === null ? null : 0 - back }),
+      );
+    case 'boom':
+      return open(`${part.what}, its weight up from the foot`, 'fraction', part.along, (along) => onPart({ ...part, along }));
+  }
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { yardWords } from '@/core/plan/document/yard';
-import { hasCrane, hasThing, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
+import { hasCrane, hasThing, modelKinds, models, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
 import type { Crane, YardThing } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
@@ -16,8 +16,8 @@ export function TakeGearDialog({ open, onOpenChange }: { open: boolean; onOpenCh
       open={open}
       onOpenChange={onOpenChange}
       wide
-      title="Gear of other jobs"
-      about="A crane comes with its charts, lifting gear with its tag and its inspection, as the other job has them. What is changed here later stays here."
+      title="Gear to take over"
+      about="A crane comes with its charts, lifting gear with its tag and its inspection, as the other job has them. What is changed here later stays here. A model is made up: its chart is to try with."
     >
       {open && <GearOfJobs />}
     </Modal>
@@ -39,7 +39,6 @@ function GearOfJobs() {
   }, [id]);
   if (jobs === 'wait') return <p>Reading the other jobs …</p>;
   if (jobs === 'away') return <p className="text-stop">The server does not answer. Try again.</p>;
-  if (jobs.length === 0) return <p>No other job has a crane or lifting gear yet.</p>;
   const take = (key: string, what: Taken) => {
     if (act('takeGear', what) === null) setTaken(new Set([...taken, key]));
   };
@@ -53,13 +52,15 @@ function GearOfJobs() {
         {has && !taken.has(key) && <span className="font-semibold text-ink"> · this job has one of that name</span>}
       </td>
       <td className="py-1.5 text-right">
-        {taken.has(key) ? <span className="text-clear">taken</span> : <PlainButton onClick={() => take(key, what())}>Take</PlainButton>}
+        {taken.has(key) && <span className="mr-2 text-clear">taken</span>}
+        <PlainButton onClick={() => take(key, what())}>{taken.has(key) ? 'Take another' : 'Take'}</PlainButton>
       </td>
     </tr>
   );
   return (
-    <div className="max-h-[60vh] space-y-4 overflow-y-auto" tabIndex={0} role="region" aria-label="Gear of other jobs">
-      {jobs.map((job) => (
+    <div className="max-h-[60vh] space-y-4 overflow-y-auto" tabIndex={0} role="region" aria-label="Gear to take over">
+      {jobs.length === 0 && <p>No other job has a crane or lifting gear yet.</p>}
+      {[...jobs, models].map((job) => (
         <section key={job.id}>
           <h3 className="text-[15px] text-gear">{job.name}</h3>
           <table className="w-full border-t border-line">
@@ -88,6 +89,8 @@ const inspected = (one: { inspected?: { on: string } | null }): string => (one.i
 
 function craneNote({ duties }: JobGear, crane: Crane): string {
   const charts = (crane.chart ? 1 : 0) + duties.filter((one) => one.crane === crane.id && one.chart).length;
+  const model = modelKinds.get(crane.id);
+  if (model) return `${model}, a chart that no maker answers for`;
   return `${crane.tracks ? 'crane on tracks' : 'crane'}, ${charts === 0 ? 'no chart' : charts === 1 ? 'one chart' : `${charts} charts`}, ${inspected(crane)}`;
 }
 

@@ -115,15 +115,20 @@ const pieceSchema = closed({
 });
 
 const cranePart = Type.Union([
-  closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('chassis'), x: real('m'), y: real('m') }),
+  closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('chassis'), x: nullable(real('m')), y: real('m') }),
   closed({
     what: text(),
     mass: nonNegative('kg'),
     on: Type.Literal('slewing'),
-    r: real('m', { description: 'along the boom, negative behind' }),
+    r: nullable(real('m', { description: 'along the boom, negative behind' })),
     counterweight: Type.Optional(Type.Boolean({ description: 'it is counterweight, as a chart counts it' })),
   }),
-  closed({ what: text(), mass: nonNegative('kg'), on: Type.Literal('boom'), along: nonNegative('1', 'share of the boom from its foot', { maximum: 1 }) }),
+  closed({
+    what: text(),
+    mass: nonNegative('kg'),
+    on: Type.Literal('boom'),
+    along: nullable(nonNegative('1', 'share of the boom from its foot', { maximum: 1 })),
+  }),
 ]);
 
 /** A chart and what it is good for. */

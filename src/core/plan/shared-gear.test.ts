@@ -2,7 +2,10 @@ import { demoPlan, quayFootbridge } from '../../../tests/demo-plan';
 import { openPlan } from './open';
 import { startHistory } from './history';
 import { perform } from './perform';
-import { hasCrane, hasThing, takenCrane, takenThing, type JobGear } from './shared-gear';
+import { auditChart } from '../cranes/chart-audit';
+import { MADE_UP_CHART } from '../cranes/models';
+import { evaluate } from './evaluate';
+import { hasCrane, hasThing, modelKinds, models, takenCrane, takenThing, type JobGear } from './shared-gear';
 import type { Duty } from './schema';
 
 let n = 0;
@@ -51,4 +54,46 @@ test('a name this job has already is seen, however it is written; of another kin
   expect(hasThing(plan, { ...slings!, id: 'x' })).toBe(true);
   expect(hasThing(plan, { ...slings!, kind: 'hoist' })).toBe(false);
   expect(hasThing(demoPlan(), slings!)).toBe(false);
+});
+
+describe('the models', () => {
+  /** The footbridge with a model in place of its crane. */
+  const withModel = (n: number) => {
+    const plan = quayFootbridge();
+    plan.cranes = [{ ...structuredClone(models.cranes[n]!), id: plan.cranes[0]!.id, inspected: plan.cranes[0]!.inspected }];
+    return plan;
+  };
+  const rows = (n: number, pattern: RegExp) => evaluate(withModel(n), '2026-11-28').checks.filter(({ id }) => pattern.test(id));
+
+  test.each(models.cranes.map((crane, n) => [crane.name, n] as const))(
+    '%s: its sizes are those of a crane, and nothing of its chart is out of line',
+    (_, n) => {
+      expect(openPlan(withModel(n)).ok).toBe(true);
+      expect(rows(n, /^crane\.size$|^said\./)).toEqual([]);
+      const { cells, runs } = auditChart(models.cranes[n]!.chart!);
+      expect([cells, runs]).toEqual([[], []]);
+      expect(modelKinds.get(models.cranes[n]!.id)).toBeTruthy();
+      // Each boom lifts something somewhere, less the farther out, and no more than what the crane is called by.
+      const { capacity, booms } = models.cranes[n]!.chart!;
+      booms.forEach((__, b) => {
+        const column = capacity.flatMap((row) => row[b] ?? []);
+        expect(column.length).toBeGreaterThan(3);
+        expect(column).toEqual([...column].sort((x, y) => y - x));
+      });
+      expect(Math.max(...capacity.flat().map((one) => one ?? 0)) / 1000).toBeLessThanOrEqual(Number(models.cranes[n]!.name.split(' ')[1]));
+    },
+  );
+
+  test('a chart that is made up is asked for the maker’s own, and is never clear', () => {
+    expect(rows(1, /^crane\.chartSource$/).map(({ verdict, finding }) => [verdict, finding])).toEqual([
+      [
+        'missing',
+        expect.objectContaining({ question: expect.stringMatching(/^The chart of Curlew 50 is made up, to try with\. Paste the maker’s own/) as string }),
+      ],
+    ]);
+    const own = withModel(1);
+    own.cranes[0]!.chartSource = 'Maker’s chart 7, 2024';
+    expect(evaluate(own, '2026-11-28').checks.filter(({ id }) => id === 'crane.chartSource')).toEqual([]);
+    expect(models.cranes.every(({ chartSource, inspected }) => chartSource === MADE_UP_CHART && inspected === undefined)).toBe(true);
+  });
 });

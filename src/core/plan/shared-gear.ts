@@ -1,3 +1,4 @@
+import { MADE_UP_CHART, modelCranes, type ModelCrane } from '../cranes/models';
 import type { Crane, Duty, Plan, YardThing } from './schema';
 
 /** The cranes of a job with their charts, and the lifting gear of its yard: what another job may take over. */
@@ -31,3 +32,28 @@ const blank = (name: string): string => name.trim().toLowerCase();
 export const hasCrane = (plan: Plan, crane: Crane): boolean => plan.cranes.some(({ name }) => blank(name) === blank(crane.name));
 export const hasThing = (plan: Plan, thing: YardThing): boolean =>
   (plan.yard ?? []).some(({ name, kind }) => kind === thing.kind && blank(name) === blank(thing.name));
+
+/** A made-up crane as a plan has one: nobody inspected it, and whose chart it is is asked. */
+function asCrane({ name, kind: _, shoe, weights, chart, ...sizes }: ModelCrane, n: number): Crane {
+  const { carrier, upper, counterweight, boom } = weights;
+  return {
+    id: `model-${n}`,
+    name,
+    ...sizes,
+    chart,
+    chartSource: MADE_UP_CHART,
+    chartGust: 9.8,
+    chartBase: { length: sizes.baseLength, width: sizes.baseWidth },
+    ...(shoe === null ? {} : { tracks: { shoe } }),
+    parts: [
+      { what: 'Carrier', mass: carrier[0], on: 'chassis', x: carrier[1], y: 0 },
+      { what: 'Upper works', mass: upper[0], on: 'slewing', r: upper[1] },
+      { what: 'Counterweight', mass: counterweight[0], on: 'slewing', r: counterweight[1] },
+      { what: 'Boom', mass: boom[0], on: 'boom', along: boom[1] },
+    ],
+  };
+}
+
+/** The made-up cranes that come with the product, as if a job had them. */
+export const models: JobGear = { id: 'models', name: 'Made-up models, to try with', cranes: modelCranes.map(asCrane), duties: [], yard: [] };
+export const modelKinds: ReadonlyMap<string, string> = new Map(modelCranes.map(({ kind }, n) => [`model-${n}`, kind]));

@@ -1,3 +1,4 @@
+import { MADE_UP_CHART } from '../../cranes/models';
 import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { saysSomething } from '../records';
@@ -47,13 +48,16 @@ function sizesOf(crane: Crane): Check[] {
 
 const sourceOf = (plan: Plan, crane: Crane): Check[] =>
   chartsOf(plan, crane).flatMap(({ id, name, chart, chartSource }) => {
-    if (!chart || saysSomething(chartSource)) return [];
+    const madeUp = chartSource === MADE_UP_CHART;
+    if (!chart || (saysSomething(chartSource) && !madeUp)) return [];
     const which = id === crane.id ? 'Which chart is this' : `Which chart is “${name}”`;
     return [
       missingCheck(
         place(crane, 'crane.chartSource', id === crane.id ? undefined : id),
         'count',
-        `${which} of ${crane.name}: whose, for which set-up, of what date?`,
+        madeUp
+          ? `The chart of ${crane.name} is made up, to try with. Paste the maker’s own in its place before anything is lifted by it.`
+          : `${which} of ${crane.name}: whose, for which set-up, of what date?`,
       ),
     ];
   });

@@ -42,9 +42,9 @@ test('the worst pressure under the tracks by summing every part at every place o
       let [weight, front, left] = [mass * 9.80665, mass * 9.80665 * radius * Math.cos(a), mass * 9.80665 * radius * Math.sin(a)];
       for (const part of crane.parts) {
         const own = part.mass * 9.80665;
-        const r = part.on === 'slewing' ? part.r : part.on === 'boom' ? part.along * (radius + crane.pivotBack) - crane.pivotBack : 0;
+        const r = part.on === 'slewing' ? part.r! : part.on === 'boom' ? part.along! * (radius + crane.pivotBack) - crane.pivotBack : 0;
         weight += own;
-        front += own * (part.on === 'chassis' ? part.x : r * Math.cos(a));
+        front += own * (part.on === 'chassis' ? part.x! : r * Math.cos(a));
         left += own * (part.on === 'chassis' ? part.y : r * Math.sin(a));
       }
       const off = Math.abs(front) / weight;
@@ -120,4 +120,17 @@ test('words speak of tracks, and two of them are drawn in place of four mats', (
     return scene.shapes.filter((shape) => shape.shape === 'polygon' && 'of' in shape && shape.of?.kind === 'stand').length;
   };
   expect(drawn(demoPlan()) - drawn(onTracks())).toBe(2);
+});
+
+test.each([
+  ['chassis', 'x', 'carrier'],
+  ['slewing', 'r', 'upper works'],
+  ['boom', 'along', 'boom'],
+] as const)('where the weight on its %s is, is asked: nothing is taken for it', (on, key, word) => {
+  const plan = demoPlan();
+  const part = plan.cranes[0]!.parts.find((one) => one.on === on)!;
+  Object.assign(part, { [key]: null });
+  expect(say(plan, 'stand.ground')).toEqual([
+    expect.stringMatching(new RegExp(`^missing: How far from the slew centre of Bittern 12 is the weight of ${word}\\?`)),
+  ]);
 });

@@ -22,13 +22,14 @@ type Loaded = (radius: number) => number;
 
 type PartInput = { weight: number; x: number; y: number } | { weight: number; r: number };
 
+/** What a crane weighs at a radius, part by part: whether all of it is known is asked before. */
 function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: number): PartInput[] {
   const parts = crane.parts.map((part): PartInput => {
     const weight = part.mass * GRAVITY;
-    if (part.on === 'chassis') return { weight, x: part.x, y: part.y };
-    if (part.on === 'slewing') return { weight, r: part.r };
+    if (part.on === 'chassis') return { weight, x: part.x!, y: part.y };
+    if (part.on === 'slewing') return { weight, r: part.r! };
     // A straight boom: its mass stands at its share of the way from the foot pin to the tip, seen from above.
-    return { weight, r: part.along * (radius + crane.pivotBack) - crane.pivotBack };
+    return { weight, r: part.along! * (radius + crane.pivotBack) - crane.pivotBack };
   });
   return [...parts, { weight: loadMass * GRAVITY, r: radius }];
 }
@@ -64,8 +65,14 @@ function unweighed(crane: Crane): Missing | null {
     return new Missing(
       `What weigh the parts of ${crane.name} on its ${without.map((on) => PART[on]).join(' and ')}? None is listed. What the ground carries needs them.`,
     );
+  const unplaced = crane.parts.filter((one) => whereOf(one) === null).map((one) => one.what.toLowerCase());
+  if (unplaced.length > 0)
+    return new Missing(`How far from the slew centre of ${crane.name} is the weight of ${unplaced.join(', ')}? What the ground carries needs it.`);
   return null;
 }
+
+/** How far a part is from the slew centre, or along the boom; null while nobody has said it. */
+const whereOf = (part: Crane['parts'][number]): number | null => (part.on === 'chassis' ? part.x : part.on === 'slewing' ? part.r : part.along);
 
 function outriggersUnder(
   crane: Crane,

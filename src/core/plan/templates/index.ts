@@ -3,7 +3,7 @@ import { newPlan, type NewPlan } from '../new-plan';
 import type { Make, Plan } from '../schema';
 import { NotSo } from './base';
 import { raiseKinds } from '../document/raise';
-import { liftedByOne } from './by-crane';
+import { liftedByOne, liftedByTwo } from './by-crane';
 import { framePlan } from './frame';
 import { girdersPlan, type GirdersAsked } from './girders';
 import { launchPlan } from './launch';
@@ -44,6 +44,16 @@ const CRANE: TemplateField = {
   note: 'a crane can be added, or taken out, at any time',
   choices: [
     ['one', 'one crane: each lift is worked out here'],
+    ['none', 'not by a crane of this plan'],
+  ],
+};
+
+/** The same of girders, which two cranes may take between them. */
+const CRANES: TemplateField = {
+  ...CRANE,
+  choices: [
+    ['one', 'one crane: each lift is worked out here'],
+    ['two', 'two cranes, one at each end: each lift is worked out here'],
     ['none', 'not by a crane of this plan'],
   ],
 };
@@ -160,11 +170,11 @@ export const templates = {
       SPLICES,
       { key: 'bents', label: 'Bents at', note: 'from the first bearing; empty: none', example: { metric: '12 m', us: '40 ft' }, open: true },
       CROSS_FRAMES,
-      CRANE,
+      CRANES,
     ],
     build: (job, said) => {
       const plan = girdersPlan(job, { ...girdersAsked(said, job.units), bents: lengthsIn(said, 'bents', 'Bents at', job.units) });
-      return said.crane === 'one' ? liftedByOne(plan) : plan;
+      return said.crane === 'one' ? liftedByOne(plan) : said.crane === 'two' ? liftedByTwo(plan) : plan;
     },
   },
   launch: {

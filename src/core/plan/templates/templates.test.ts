@@ -144,6 +144,25 @@ describe('a frame', () => {
 });
 
 describe('girders', () => {
+  test('two cranes take each of them, one at each end, and come and go together; all of both is asked', () => {
+    const plan = built('girders', { ...bridge, crane: 'two' });
+    expect(plan.cranes.map(({ id, name }) => [id, name])).toEqual([
+      ['c1', 'Crane 1'],
+      ['c2', 'Crane 2'],
+    ]);
+    expect(plan.picks).toHaveLength(plan.structure.pieces.length);
+    expect(plan.picks.every(({ stand, second }) => stand === 's1' && second?.stand === 's2' && second.boom === null)).toBe(true);
+    const along = plan.stands.map(({ at }) => at.x);
+    expect(along[1]! - along[0]!).toBeGreaterThan(10);
+    expect(plan.stands.every(({ unsaid }) => unsaid?.includes('at'))).toBe(true);
+    const cranes = plan.moves.filter(({ kind }) => kind === 'crane.set' || kind === 'crane.leave') as { kind: string; stand: string }[];
+    expect(cranes.map(({ kind, stand }) => `${kind} ${stand}`)).toEqual(['crane.set s1', 'crane.set s2', 'crane.leave s1', 'crane.leave s2']);
+    expect(evaluate(plan).counts.stop).toBe(0);
+    const one = built('girders', { ...bridge, crane: 'one' });
+    expect([one.cranes.length, one.stands.length, one.picks.some(({ second }) => second)]).toEqual([1, 1, false]);
+    expect(built('girders', { ...bridge, crane: 'none' }).cranes).toEqual([]);
+  });
+
   test('two lines on two piers and a bent, each in two pieces', () => {
     const { structure, moves } = built('girders');
     expect(structure.pieces.map(({ mark, from, to }) => [mark, from!.x, to!.x, from!.y, from!.z])).toEqual([
