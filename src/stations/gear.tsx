@@ -148,7 +148,7 @@ const FEW = 4;
 function StandFields({ stand }: { stand: Stand }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, figure } = useInputs();
+  const { open, figure, choice } = useInputs();
   const picks = plan.picks.filter((one) => one.stand === stand.id);
   const edit = (changes: Partial<Omit<Stand, 'id'>>, field: string) => act('editStand', { id: stand.id, changes }, field);
   const base = (changes: { length?: number | null; width?: number | null }) => {
@@ -161,6 +161,13 @@ function StandFields({ stand }: { stand: Stand }) {
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
       {figure('North', 'length', saidOf(stand, 'at', stand.at.y), (y) => edit({ at: { ...stand.at, y } }, 'stand y'))}
+      {plan.cranes.length > 1 &&
+        choice(
+          'Crane here',
+          stand.crane,
+          plan.cranes.map(({ id, name }) => [id, name] as const),
+          (crane) => edit({ crane }, 'crane'),
+        )}
       {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
       {picks.length <= FEW &&
         picks.map((pick) => (
@@ -251,10 +258,10 @@ function CraneFields({ crane }: { crane: Crane }) {
           type: 'date',
         })}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
-        {open('Boom tip goes out under load, of the boom', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
+        {open('Boom bends out by', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
         {open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
       </Group>
-      <Group title="What its parts weigh, for the ground">
+      <Group title="What its parts weigh, and where from the slew centre">
         {crane.parts.map((one, i) => (
           <Fragment key={`${i} ${one.what}`}>
             {figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass))}
@@ -300,12 +307,12 @@ function PartPlace({ part, onPart }: { part: Part; onPart: (part: Part) => Fault
   const { open } = useInputs();
   switch (part.on) {
     case 'chassis':
-      return open(`${part.what}, ahead of slew centre`, 'length', part.x, (x) => onPart({ ...part, x }));
+      return open(`${part.what} ahead by`, 'length', part.x, (x) => onPart({ ...part, x }));
     case 'slewing':
-      return open(`${part.what}, behind slew centre`, 'length', part.r === null ? null : 0 - part.r, (back) =>
+      return open(`${part.what} behind by`, 'length', part.r === null ? null : 0 - part.r, (back) =>
         onPart({ ...part, r: back === null ? null : 0 - back }),
       );
     case 'boom':
-      return open(`${part.what}, its weight up from the foot`, 'fraction', part.along, (along) => onPart({ ...part, along }));
+      return open(`${part.what} weight up it`, 'fraction', part.along, (along) => onPart({ ...part, along }));
   }
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { yardWords } from '@/core/plan/document/yard';
-import { hasCrane, hasThing, modelKinds, models, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
+import { hasCrane, hasThing, isBlank, modelKinds, models, nameHere, takenAs, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
 import type { Crane, YardThing } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
@@ -28,6 +28,7 @@ function GearOfJobs() {
   const id = useJob((state) => state.id);
   const plan = usePlan();
   const act = useAct();
+  const done = useJob((state) => state.done);
   const [jobs, setJobs] = useState<JobGear[] | 'wait' | 'away'>('wait');
   const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
@@ -42,7 +43,16 @@ function GearOfJobs() {
   const take = (key: string, what: Taken) => {
     if (act('takeGear', what) === null) setTaken(new Set([...taken, key]));
   };
-  const row = (key: string, name: string, note: string, has: boolean, what: () => Taken) => (
+  const takeAs = (key: string, from: JobGear, crane: Crane, blank: string) => {
+    const { changes, duties } = takenAs(from, { ...crane, name: nameHere(plan, crane) }, blank, freshId);
+    const group = `take as ${blank} ${freshId('g')}`;
+    if (act('editCrane', { id: blank, changes }, group) !== null) return;
+    if (duties.length > 0) act('takeGear', { cranes: [], duties, yard: [] }, group);
+    done();
+    setTaken(new Set([...taken, key]));
+  };
+  const blanks = plan.cranes.filter(isBlank);
+  const row = (key: string, name: string, note: string, has: boolean, what: () => Taken, as?: (blank: string) => void) => (
     <tr key={key} className="border-b border-line">
       <th scope="row" className="w-56 py-1.5 pr-3 text-left font-semibold">
         {name}
@@ -51,8 +61,14 @@ function GearOfJobs() {
         {note}
         {has && !taken.has(key) && <span className="font-semibold text-ink"> · this job has one of that name</span>}
       </td>
-      <td className="py-1.5 text-right">
+      <td className="py-1.5 text-right whitespace-nowrap [&>button]:ml-1.5">
         {taken.has(key) && <span className="mr-2 text-clear">taken</span>}
+        {as &&
+          blanks.map((blank) => (
+            <PlainButton key={blank.id} onClick={() => as(blank.id)}>
+              As {blank.name}
+            </PlainButton>
+          ))}
         <PlainButton onClick={() => take(key, what())}>{taken.has(key) ? 'Take another' : 'Take'}</PlainButton>
       </td>
     </tr>
@@ -66,7 +82,14 @@ function GearOfJobs() {
           <table className="w-full border-t border-line">
             <tbody>
               {job.cranes.map((crane) =>
-                row(`${job.id} ${crane.id}`, crane.name || 'Crane', craneNote(job, crane), hasCrane(plan, crane), () => takenCrane(job, crane, freshId)),
+                row(
+                  `${job.id} ${crane.id}`,
+                  crane.name || 'Crane',
+                  craneNote(job, crane),
+                  hasCrane(plan, crane),
+                  () => takenCrane(job, { ...crane, name: nameHere(plan, crane) }, freshId),
+                  (blank) => takeAs(`${job.id} ${crane.id}`, job, crane, blank),
+                ),
               )}
               {job.yard.map((thing) =>
                 row(

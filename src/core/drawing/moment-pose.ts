@@ -1,4 +1,5 @@
 import { add, direction, scale, type Vec } from '../geometry/plane';
+import { startOf } from '../plan/lies';
 import { hookContext } from '../plan/pick-context';
 import type { HookOf } from '../plan/lift-two';
 import type { PickContext } from '../plan/evaluate/context';
@@ -86,7 +87,11 @@ function stateOf(pick: Pick, moment: Moment): PieceState {
 
 function poseOf(plan: SettledPlan, hooked: Hooked, moment: Moment): Pose {
   const pose = piecePose(plan, hooked, moment);
-  return moment.pieces[hooked.pick.piece] || pose.state.where === 'delivered' ? pose : { ...pose, piece: null };
+  if (moment.pieces[hooked.pick.piece]) return pose;
+  // A piece of the structure is drawn with it once it hangs in place, and nowhere before while nobody says where it lies.
+  const { lifted } = pose.context;
+  const lies = lifted.kind === 'piece' || startOf(lifted.beam) !== null;
+  return pose.state.where === 'delivered' && lies ? pose : { ...pose, piece: null };
 }
 
 function piecePose(plan: SettledPlan, { pick, stand, hook }: Hooked, moment: Moment): Pose {

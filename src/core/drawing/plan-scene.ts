@@ -1,4 +1,3 @@
-import { startOf } from '../plan/lies';
 import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { dutiesAt, readOnWay } from '../plan/duties';
@@ -141,8 +140,7 @@ function pieceShapes(pose: Pose): Shape[] {
   const width = weight instanceof Missing ? 0.2 : weight.section.width;
   const shapes: Shape[] = [];
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
-  // A piece of the structure is drawn with it once it hangs in place, and nowhere before while nobody says where it lies.
-  if (context.lifted.kind === 'beam' && (at === null || startOf(context.lifted.beam) === null)) return shapes;
+  if (context.lifted.kind === 'beam' && at === null) return shapes;
   const ofPiece = context.lifted.kind === 'beam' ? ({ kind: 'start', id: piece.id } as const) : ({ kind: 'piece', id: piece.id } as const);
   const onTruck = state.where === 'away' || state.where === 'delivered' || state.where === 'slung';
   shapes.push({

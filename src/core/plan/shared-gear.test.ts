@@ -5,7 +5,8 @@ import { perform } from './perform';
 import { auditChart } from '../cranes/chart-audit';
 import { MADE_UP_CHART } from '../cranes/models';
 import { evaluate } from './evaluate';
-import { hasCrane, hasThing, modelKinds, models, takenCrane, takenThing, type JobGear } from './shared-gear';
+import { unknownCrane } from './new-plan';
+import { hasCrane, hasThing, isBlank, modelKinds, models, nameHere, takenAs, takenCrane, takenThing, type JobGear } from './shared-gear';
 import type { Duty } from './schema';
 
 let n = 0;
@@ -96,4 +97,31 @@ describe('the models', () => {
     expect(evaluate(own, '2026-11-28').checks.filter(({ id }) => id === 'crane.chartSource')).toEqual([]);
     expect(models.cranes.every(({ chartSource, inspected }) => chartSource === MADE_UP_CHART && inspected === undefined)).toBe(true);
   });
+});
+
+test('in place of a crane of which nothing is known: its id, stands and lifts stay, its charts are taken too', () => {
+  const plan = demoPlan();
+  plan.cranes.push({ ...unknownCrane(), id: 'c2', name: 'Crane 2' });
+  expect(plan.cranes.map(isBlank)).toEqual([false, true]);
+  expect(isBlank({ ...plan.cranes[1]!, chart: plan.cranes[0]!.chart })).toBe(false);
+  expect(isBlank({ ...plan.cranes[1]!, parts: plan.cranes[0]!.parts })).toBe(false);
+  expect(isBlank({ ...plan.cranes[1]!, unsaid: [] })).toBe(false);
+  const from = bridge();
+  const { changes, duties } = takenAs(from, from.cranes[0]!, 'c2', fresh);
+  expect(duties.map(({ crane }) => crane)).toEqual(['c2']);
+  const done = perform(startHistory(plan), { name: 'editCrane', args: { id: 'c2', changes } });
+  if (!done.ok) throw new Error(done.faults[0]!.error);
+  const { unsaid, ...now } = done.history.plan.cranes[1]!;
+  expect(now).toEqual({ ...from.cranes[0]!, id: 'c2' });
+  expect(unsaid ?? []).toEqual([]);
+  expect(openPlan(structuredClone(done.history.plan)).ok).toBe(true);
+});
+
+test('of two cranes of one name the second has a number', () => {
+  const plan = quayFootbridge();
+  const [crane] = plan.cranes;
+  expect(nameHere(demoPlan(), crane!)).toBe('Curlew 50');
+  expect(nameHere(plan, crane!)).toBe('Curlew 50, no. 2');
+  plan.cranes.push({ ...crane!, id: 'c2', name: 'curlew 50, NO. 2' });
+  expect(nameHere(plan, crane!)).toBe('Curlew 50, no. 3');
 });

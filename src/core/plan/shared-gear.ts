@@ -20,6 +20,21 @@ export function takenCrane(from: JobGear, crane: Crane, freshId: (prefix: string
   return { cranes: [{ ...structuredClone(crane), id }], duties, yard: [] };
 }
 
+/** A crane of this job of which nothing is known but that there is one: no chart, no weights, its sizes not said. */
+export const isBlank = ({ chart, parts, unsaid = [] }: Crane): boolean => chart === null && parts.length === 0 && unsaid.includes('tailRadius');
+
+/** The same in place of a crane of which nothing is known: its stands and its lifts stay as they are. */
+export function takenAs(
+  from: JobGear,
+  crane: Crane,
+  blank: string,
+  freshId: (prefix: string) => string,
+): { changes: Partial<Omit<Crane, 'id'>>; duties: Duty[] } {
+  const { id: _, ...sizes } = structuredClone(crane);
+  const { duties } = takenCrane(from, crane, freshId);
+  return { changes: { ...sizes, unsaid: [] }, duties: duties.map((duty) => ({ ...duty, crane: blank })) };
+}
+
 /** A thing of another job’s yard, with its tag and its inspection. */
 export const takenThing = (thing: YardThing, freshId: (prefix: string) => string): Taken => ({
   cranes: [],
@@ -57,3 +72,12 @@ function asCrane({ name, kind: _, shoe, weights, chart, ...sizes }: ModelCrane, 
 /** The made-up cranes that come with the product, as if a job had them. */
 export const models: JobGear = { id: 'models', name: 'Made-up models, to try with', cranes: modelCranes.map(asCrane), duties: [], yard: [] };
 export const modelKinds: ReadonlyMap<string, string> = new Map(modelCranes.map(({ kind }, n) => [`model-${n}`, kind]));
+
+/** The name a crane gets here: its own, or with a number where this job has one of that name. */
+export function nameHere(plan: Plan, crane: Crane): string {
+  if (!hasCrane(plan, crane)) return crane.name;
+  for (let n = 2; ; n += 1) {
+    const name = `${crane.name}, no. ${n}`;
+    if (!hasCrane(plan, { ...crane, name })) return name;
+  }
+}
