@@ -113,6 +113,7 @@ test('two girder lines on two piers and a bent, spliced, stand from a new job', 
     'Splices at': '14 m',
     'Bents at': '12 m',
     'Cross-frames at': '0 m; 8 m; 16 m; 24 m',
+    'Grade of the steel': 'S355',
   });
   await dialog.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('4 pieces');

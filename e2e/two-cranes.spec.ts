@@ -26,6 +26,7 @@ test('a girder of 38 m and 48 t by two cranes: from a new job to its card', asyn
     'Web, thick': '18 mm',
     'Flanges, wide': '800 mm',
     'Flanges, thick': '80 mm',
+    'Grade of the steel': 'S355',
   };
   for (const [label, value] of Object.entries(said)) await dialog.getByRole('textbox', { name: label, exact: true }).fill(value);
   await dialog.getByRole('combobox', { name: 'Lifted by' }).click();

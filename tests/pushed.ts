@@ -11,6 +11,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
       spans: [30],
       past: 0.5,
       level: 6,
+      grade: 'S355',
       made: {
         kind: 'girder',
         webDepth: 0.9,

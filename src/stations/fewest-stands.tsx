@@ -60,6 +60,7 @@ export function FewestStands({ map, crane, onDone }: { map: StandMap; crane: Cra
       const own = free.sort((a, b) => distance(a.at, place.at) - distance(b.at, place.at)).shift();
       const stand: Stand = own ?? {
         id: freshId('s'),
+        unsaid: ['azimuthDeg'],
         name: `Stand ${plan.stands.length + n + 1}`,
         crane: crane.id,
         at,

@@ -107,7 +107,7 @@ function NewGear() {
       list: 'stands',
       thing: {
         id: freshId('s'),
-        unsaid: ['at'],
+        unsaid: ['at', 'azimuthDeg'],
         name: `Stand ${plan.stands.length + 1}`,
         crane: crane.id,
         at: { x: (plan.stands[plan.stands.length - 1]?.at.x ?? 0) + 8, y: plan.stands[plan.stands.length - 1]?.at.y ?? -8 },
@@ -168,7 +168,7 @@ function StandFields({ stand }: { stand: Stand }) {
           plan.cranes.map(({ id, name }) => [id, name] as const),
           (crane) => edit({ crane }, 'crane'),
         )}
-      {figure('Front turned from east', 'angle', stand.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
+      {figure('Front turned from east', 'angle', saidOf(stand, 'azimuthDeg', stand.azimuthDeg), (azimuthDeg) => edit({ azimuthDeg }, 'stand turn'))}
       {picks.length <= FEW &&
         picks.map((pick) => (
           <Fragment key={pick.id}>
@@ -309,9 +309,7 @@ function PartPlace({ part, onPart }: { part: Part; onPart: (part: Part) => Fault
     case 'chassis':
       return open(`${part.what} ahead by`, 'length', part.x, (x) => onPart({ ...part, x }));
     case 'slewing':
-      return open(`${part.what} behind by`, 'length', part.r === null ? null : 0 - part.r, (back) =>
-        onPart({ ...part, r: back === null ? null : 0 - back }),
-      );
+      return open(`${part.what} behind by`, 'length', part.r === null ? null : 0 - part.r, (back) => onPart({ ...part, r: back === null ? null : 0 - back }));
     case 'boom':
       return open(`${part.what} weight up it`, 'fraction', part.along, (along) => onPart({ ...part, along }));
   }

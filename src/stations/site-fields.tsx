@@ -27,7 +27,7 @@ export function SiteFields() {
     act('addObstruction', {
       obstruction: {
         id: freshId('o'),
-        unsaid: ['at', 'length', 'width', 'height'],
+        unsaid: ['at', 'length', 'width', 'height', 'azimuthDeg'],
         name: 'a wall',
         at: { x: 3, y: 5 },
         length: 4,
@@ -42,7 +42,7 @@ export function SiteFields() {
       list: 'zones',
       thing: {
         id: freshId('z'),
-        unsaid: ['at', 'length', 'width'],
+        unsaid: ['at', 'length', 'width', 'azimuthDeg'],
         name: 'Zone',
         kind: 'people',
         at: { x: 0, y: 8 },
@@ -102,7 +102,7 @@ export function SiteFields() {
             <span />
             {figure('Middle, east', 'length', saidOf(one, 'at', one.at.x), (x) => edit({ at: { ...one.at, x } }, 'x'))}
             {figure('Middle, north', 'length', saidOf(one, 'at', one.at.y), (y) => edit({ at: { ...one.at, y } }, 'y'))}
-            {figure('Turned', 'angle', one.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
+            {figure('Turned', 'angle', saidOf(one, 'azimuthDeg', one.azimuthDeg), (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
           </div>
         );
       })}
@@ -173,7 +173,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
         {figure('Zone, wide', 'length', saidOf(zone, 'width', zone.width), (width) => edit({ width }, 'width'))}
         {figure('Its middle, east', 'length', saidOf(zone, 'at', zone.at.x), (x) => edit({ at: { ...zone.at, x } }, 'x'))}
         {figure('Its middle, north', 'length', saidOf(zone, 'at', zone.at.y), (y) => edit({ at: { ...zone.at, y } }, 'y'))}
-        {figure('Zone turned', 'angle', zone.azimuthDeg, (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
+        {figure('Zone turned', 'angle', saidOf(zone, 'azimuthDeg', zone.azimuthDeg), (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
         {zone.kind === 'pit' ? (
           <PitFields zone={zone} />
         ) : (

@@ -6,7 +6,7 @@ import { Missing } from '@/core/plan/missing';
 import { pieceWeight } from '@/core/plan/piece-weight';
 import { saidOf } from '@/core/plan/document/unsaid';
 import type { Piece } from '@/core/plan/schema';
-import { grades } from '@/core/steel/grades';
+import { grades, yieldOf } from '@/core/steel/grades';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
@@ -93,7 +93,8 @@ function PieceFields({ piece }: { piece: Piece }) {
   const system = plan.job.units;
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const edit = (changes: Partial<Omit<Piece, 'id'>>, field: string) => act('editPiece', { id: piece.id, changes }, `${piece.id} ${field}`);
-  const grade = grades.find((one) => one.name === piece.grade)?.name ?? 'other';
+  const unsaid = piece.unsaid?.includes('grade');
+  const grade = unsaid ? 'unsaid' : (grades.find((one) => one.name === piece.grade)?.name ?? 'other');
   return (
     <>
       <Group title="The piece">
@@ -109,10 +110,18 @@ function PieceFields({ piece }: { piece: Piece }) {
         <ChoiceField
           label="Grade"
           value={grade}
-          choices={[...grades.map((one) => ({ value: one.name, label: one.name })), { value: 'other', label: 'other' }]}
+          choices={[
+            ...(unsaid ? [{ value: 'unsaid', label: 'not said yet' }] : []),
+            ...grades.map((one) => ({ value: one.name, label: one.name })),
+            { value: 'other', label: 'other' },
+          ]}
           onValue={(name) => {
-            const known = grades.find((one) => one.name === name);
-            edit({ grade: name, ...(known ? { yield: known.yield } : {}) }, 'grade');
+            if (name === 'unsaid') return;
+            // In thick flanges it yields at less; the tables come when they are needed.
+            void import('@/core/steel/sections').then(({ findSection }) => {
+              const known = yieldOf(name, findSection(piece.section)?.flange);
+              edit({ grade: name, ...(known === null ? {} : { yield: known }) }, 'grade');
+            });
           }}
         />
         {figure('Yield strength', 'stress', piece.yield, (strength) => edit({ yield: strength }, 'yield'))}

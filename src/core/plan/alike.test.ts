@@ -7,7 +7,7 @@ import { templates } from './templates';
 const frame = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
   const plan = templates.frame.build(
     { name: 'Shelter', place: '', units: 'metric', ruleSet: 'eu-ls' },
-    { bays: '2 x 6 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '1', betweenSection: 'IPE 240' },
+    { bays: '2 x 6 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '1', betweenSection: 'IPE 240', grade: 'S355' },
   );
   edit(plan);
   return plan;

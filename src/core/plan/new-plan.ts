@@ -56,7 +56,7 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
     pieces: [
       {
         id: 'b1',
-        unsaid: ['section', 'length', 'start'],
+        unsaid: ['section', 'length', 'start', 'grade'],
         mark: 'B1',
         section: us ? 'W12x40' : 'IPE 300',
         length: 6.2,
@@ -67,14 +67,15 @@ export function newPlan({ name, place, units, ruleSet }: NewPlan): Plan {
         attachments: [],
         stated: { mass: null, length: null },
         start: { x: 11, y: 4, azimuthDeg: 0, level: 1.2 },
-        seat: { left: 'p1', right: 'p2', leftBearing: 0.2, statedSpan: null },
+        seat: { left: 'p1', right: 'p2', leftBearing: null, statedSpan: null },
       },
     ],
     cranes: [{ ...unknownCrane(), id: 'c1' }],
-    stands: [{ id: 's1', name: 'S1', crane: 'c1', at: { x: 8, y: -6 }, azimuthDeg: 180, padArea: null, groundAllowable: null }],
+    stands: [{ id: 's1', unsaid: ['at', 'azimuthDeg'], name: 'S1', crane: 'c1', at: { x: 8, y: -6 }, azimuthDeg: 180, padArea: null, groundAllowable: null }],
     picks: [
       {
         id: 'k1',
+        unsaid: ['left', 'right', 'legs', 'boom', 'liftOver'],
         piece: 'b1',
         stand: 's1',
         left: 1.5,

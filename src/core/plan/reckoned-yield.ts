@@ -1,3 +1,4 @@
+import { findSection } from '../steel/sections';
 import { yieldOf } from '../steel/grades';
 import type { Piece } from './schema';
 
@@ -5,4 +6,4 @@ import type { Piece } from './schema';
 export const STRONGEST = 700e6;
 
 /** The yield a piece is reckoned with: its own, and never more than its grade has. */
-export const reckonedYield = (piece: Piece): number => Math.min(piece.yield, yieldOf(piece.grade) ?? STRONGEST);
+export const reckonedYield = (piece: Piece): number => Math.min(piece.yield, yieldOf(piece.grade, findSection(piece.section)?.flange) ?? STRONGEST);

@@ -7,6 +7,8 @@ import { oneOf } from '../../calc/fields';
  */
 export const unsaidWords = {
   at: 'the place',
+  azimuthDeg: 'which way it is turned',
+  grade: 'the grade of the steel',
   start: 'the place before the lift',
   section: 'the section',
   level: 'the level',

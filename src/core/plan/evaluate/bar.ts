@@ -98,7 +98,7 @@ function steelOf(
   const place = at('rigging.barSteel', combined.id, sourced(combined.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
   const section = findSection(designation);
   if (!section) return [missingCheck(place, 'moment', `“${designation}” is not in the section tables. What is ${name} made of?`)];
-  const fy = yieldOf(grade);
+  const fy = yieldOf(grade, section.flange);
   if (fy === null) return [missingCheck(place, 'moment', `Of what grade is ${name}?`)];
   const bending = bendingCapacity(section, fy, rules, { length: bar.length, factor: 1 });
   if (bending instanceof Missing) return [missingCheck(place, 'moment', bending.questions.join(' '))];

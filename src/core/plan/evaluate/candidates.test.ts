@@ -140,3 +140,25 @@ describe('what is no listed section', () => {
     expect(carries(plan)).toMatchObject({ verdict: 'missing' });
   });
 });
+
+test.each([
+  // EN 1993-1-1 Table 3.1: up to 40 mm, up to 80 mm; past it nothing.
+  ['S355', 0.04, 355e6],
+  ['S355', 0.041, 335e6],
+  ['S355', 0.08, 335e6],
+  ['S355', 0.081, null],
+  ['S235', 0.05, 215e6],
+  ['S275 JR', 0.05, 255e6],
+  ['S420', 0.05, 390e6],
+  ['S460', 0.05, 430e6],
+  // ASTM: A36 to 8 in, A572 Gr. 50 to 4 in; shapes of A992 have no thickness.
+  ['A36', 0.2032, 36 * 6.894757e6],
+  ['A36', 0.21, 32 * 6.894757e6],
+  ['A572 Gr. 50', 0.1016, 50 * 6.894757e6],
+  ['A572 Gr. 50', 0.11, null],
+  ['A992', 0.12, 50 * 6.894757e6],
+] as const)('grade %s in steel of %d m', (grade, thickness, fy) => {
+  const found = yieldOf(grade, thickness);
+  if (fy === null) expect(found).toBeNull();
+  else expect(found! / fy).toBeCloseTo(1, 6);
+});

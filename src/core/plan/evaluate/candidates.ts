@@ -71,7 +71,7 @@ const first = (uses: Used[]): Used =>
   });
 
 function usesOf(opening: Opening, section: SectionRow, grade: string, span: number, rules: Rules): Used[] {
-  const fy = yieldOf(grade);
+  const fy = yieldOf(grade, section.flange);
   const { live, unbraced } = opening.choice;
   if (opening.lineLoad === null) return [asked('bending', `What does the piece over ${opening.name} carry along its length?`)];
   const service = opening.lineLoad + section.massPerLength * GRAVITY;

@@ -2,6 +2,7 @@ import { statementCompare } from '../../checks/statement.calc';
 import { phrase, q, type Phrase } from '../../calc/work';
 import { offDrawing } from '../../fit/off-drawing.calc';
 import { yieldOf } from '../../steel/grades';
+import { findSection } from '../../steel/sections';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import { chosenWeight, pieceWeight, type Statement, type WeightBy } from '../piece-weight';
@@ -117,7 +118,7 @@ const SAME_YIELD = 0.01;
 
 /** A yield over that of the named grade contradicts it: nothing goes by the stronger one. */
 function gradeCheck(piece: Piece): Check[] {
-  const nominal = yieldOf(piece.grade);
+  const nominal = yieldOf(piece.grade, findSection(piece.section)?.flange);
   const place = {
     id: 'statement.yield',
     ...on('piece', piece, piece.mark, 'yield'),

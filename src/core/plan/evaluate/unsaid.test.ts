@@ -61,7 +61,10 @@ describe('figures nobody has said', () => {
 
   it('asks everything of a new job that only the site, the drawing and the maker know', () => {
     const plan = newPlan({ name: 'N', place: '', units: 'metric', ruleSet: 'eu-ls' });
-    expect(asked(plan, 'b1')).toEqual(['section', 'length', 'start']);
+    expect(asked(plan, 'b1')).toEqual(['section', 'length', 'start', 'grade']);
+    expect(asked(plan, 's1')).toEqual(['at', 'azimuthDeg']);
+    expect(asked(plan, 'k1')).toEqual(['left', 'right', 'legs', 'boom', 'liftOver']);
+    expect(plan.pieces[0]!.seat.leftBearing).toBeNull();
     expect(asked(plan, 'p2')).toEqual(['at', 'level', 'seatLength', 'seatWidth']);
     expect(asked(plan, 'c1')).toHaveLength(8);
   });

@@ -92,8 +92,25 @@ export const weightsSaid = ({ beam, make, section }: SettledBeam): { by: string;
   ...(beam.weighed === null ? [] : [{ by: 'the scale', mass: beam.weighed }]),
 ];
 
-/** The lesser of what is said and what the grade yields at; NaN where nobody says and the grade is not known. */
-export const yieldOfMake = (make: Make): number => Math.min(make.yield ?? yieldOf(make.grade) ?? NaN, yieldOf(make.grade) ?? STRONGEST);
+/** The thickest part of a make: its grade yields at less there [m]. */
+export function thickestOf({ made }: Make): number {
+  switch (made.kind) {
+    case 'girder':
+      return Math.max(made.web, made.topFlange.thickness, made.bottomFlange.thickness);
+    case 'section': {
+      const section = findSection(made.section);
+      return section ? Math.max(section.flange, section.web) : 0;
+    }
+    case 'plain':
+      return 0;
+  }
+}
+
+/** The lesser of what is said and what the grade yields at in its thickest part; NaN where nobody says and the grade is not known. */
+export function yieldOfMake(make: Make): number {
+  const known = yieldOf(make.grade, thickestOf(make));
+  return Math.min(make.yield ?? known ?? NaN, known ?? STRONGEST);
+}
 
 /** Every piece of the structure, by its id. Makes are worked out once each. */
 export function settleBeams({ structure }: Plan, rules: Rules): Map<string, SettledBeam> {

@@ -9,7 +9,7 @@ import type { Brace, Joint, Make, Support } from '../schema';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import { footingChecks } from '../evaluate/order';
 import { MEET } from './forces';
-import { weightsSaid, type SettledBeam } from './model';
+import { thickestOf, weightsSaid, type SettledBeam } from './model';
 import { heightAt, pointAt, type Point } from './place';
 import type { Ground } from './ground';
 import { boltShearOf, shearWords } from './joint-bolts';
@@ -199,9 +199,16 @@ function makeChecks(make: Make): Check[] {
           `0 kg for ${one.what} on ${make.mark}? What does it weigh?`,
         ),
       );
-  const known = yieldOf(make.grade);
+  const known = yieldOf(make.grade, thickestOf(make));
   if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
     checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
+  else if (make.made.kind !== 'plain' && known === null && make.yield === null)
+    checks.push({
+      ...missingCheck(before('make.grade', of, 'The table of the grade: EN 1993-1-1 Table 3.1, ASTM minimums, from memory'), 'stress', ''),
+      finding: told(
+        phrase`What does “${make.grade}” of ${make.mark} yield at in parts of ${q(thickestOf(make), 'dimension')}? The tables here do not say: read it off the certificate.`,
+      ),
+    });
   if (known !== null && make.yield !== null && Math.abs(make.yield / known - 1) > GRADE_OFF)
     checks.push({
       ...missingCheck(before('make.grade', of, 'Two statements of one strength'), 'stress', ''),

@@ -17,8 +17,6 @@ export const emptyPlan = (job: NewPlan): Plan => ({
   structure: noStructure(),
 });
 
-export const usualGrade = (job: NewPlan): string => (job.ruleSet === 'us-asd' ? 'A992' : 'S355');
-
 /** What alike pieces share, its weight still by what it is made of. */
 export const newMake = (id: string, mark: string, made: Make['made'], length: number, grade: string): Make => ({
   id,

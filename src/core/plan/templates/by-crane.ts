@@ -13,7 +13,7 @@ function beside({ structure }: Plan, id: string, name: string, crane: string, al
   const [low, high] = [Math.min(...xs), Math.max(...xs)];
   return {
     id,
-    unsaid: ['at'],
+    unsaid: ['at', 'azimuthDeg'],
     name,
     crane,
     at: { x: Math.round((low + (high - low) * along) * 10) / 10, y: Math.min(...ends.map(({ y }) => y)) - BESIDE },

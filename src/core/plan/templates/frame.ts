@@ -1,10 +1,12 @@
 import { findSection } from '../../steel/sections';
 import type { NewPlan } from '../new-plan';
 import type { Beam, Brace, Plan } from '../schema';
-import { emptyPlan, newJoint, newMake, newSupport, NotSo, RunSheet, usualGrade } from './base';
+import { emptyPlan, newJoint, newMake, newSupport, NotSo, RunSheet } from './base';
 
 /** Columns on a grid, beams between them at each level, and lighter beams from beam to beam. */
 export interface FrameAsked {
+  /** grade of the steel; empty: not said yet */
+  grade: string;
   /** from column to column along the frame [m], one for each bay */
   bays: number[];
   /** from row to row of columns [m]; two rows at least */
@@ -24,7 +26,7 @@ const MOST = 1000;
 
 /** A frame that stands in the order it goes up: the first bay, its guys, then bay by bay; all that nobody has said is left open. */
 export function framePlan(job: NewPlan, asked: FrameAsked): Plan {
-  const { bays, rows, levels, between } = asked;
+  const { bays, rows, levels, between, grade } = asked;
   if (bays.length === 0 || rows.length === 0) throw new NotSo('A frame has two rows of columns and one bay at least.');
   if (levels.length === 0) throw new NotSo('Give the height of one level at least.');
   if (levels.some((level, i) => i > 0 && level <= levels[i - 1]!)) throw new NotSo('Give the levels from the lowest to the highest.');
@@ -38,7 +40,6 @@ export function framePlan(job: NewPlan, asked: FrameAsked): Plan {
   if (count > MOST) throw new NotSo(`That is ${count} pieces: begin with ${MOST} at most and add to it.`);
 
   const plan = emptyPlan(job);
-  const grade = usualGrade(job);
   const { structure } = plan;
   const sheet = new RunSheet();
   const top = levels[levels.length - 1]!;

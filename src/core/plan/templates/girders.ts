@@ -2,10 +2,12 @@ import { findSection } from '../../steel/sections';
 import { formatQuantity } from '../../units';
 import type { NewPlan } from '../new-plan';
 import type { Make, Plan } from '../schema';
-import { emptyPlan, newJoint, newMake, newSupport, NotSo, RunSheet, usualGrade } from './base';
+import { emptyPlan, newJoint, newMake, newSupport, NotSo, RunSheet } from './base';
 
 /** Girder lines side by side over piers, in one piece each or spliced in the air beside bents. */
 export interface GirdersAsked {
+  /** grade of the steel; empty: not said yet */
+  grade: string;
   /** girder lines side by side */
   lines: number;
   /** from line to line [m]; null where there is one */
@@ -29,7 +31,7 @@ const MOST = 600;
 
 /** The girders in the order they go up: line by line, piece by piece, cross-frames as soon as the next line is there, splices filled, bents struck. */
 export function girdersPlan(job: NewPlan, asked: GirdersAsked): Plan {
-  const { lines, apart, spans, past, level, made, splices, bents, crossFrames } = asked;
+  const { lines, apart, spans, past, level, made, grade, splices, bents, crossFrames } = asked;
   if (lines < 1 || spans.length === 0) throw new NotSo('Give one girder line and one span at least.');
   if (lines > 1 && apart === null) throw new NotSo('How far apart are the girder lines?');
   const total = spans.reduce((sum, one) => sum + one, 0);
@@ -56,7 +58,6 @@ export function girdersPlan(job: NewPlan, asked: GirdersAsked): Plan {
 
   const plan = emptyPlan(job);
   const { structure } = plan;
-  const grade = usualGrade(job);
   const sheet = new RunSheet();
   const parts = ends.slice(1).map((to, n) => ({ from: ends[n]!, to }));
   const makes = parts.map(({ from, to }, n) => {

@@ -58,6 +58,15 @@ const CRANES: TemplateField = {
   ],
 };
 
+/** What grade the steel is of: asked afterwards where nobody says. */
+const GRADE: TemplateField = {
+  key: 'grade',
+  label: 'Grade of the steel',
+  note: 'empty: asked later',
+  example: { metric: 'S355', us: 'A992' },
+  open: true,
+};
+
 /** What girder lines are asked, however they come to their place. */
 const GIRDERS: readonly TemplateField[] = [
   { key: 'lines', label: 'Girder lines side by side', example: { metric: '2', us: '2' } },
@@ -78,6 +87,7 @@ const GIRDERS: readonly TemplateField[] = [
   { key: 'web', label: 'Web, thick', example: { metric: '14 mm', us: '1/2 in' }, when: { key: 'made', is: 'plate' } },
   { key: 'flange', label: 'Flanges, wide', example: { metric: '400 mm', us: '16 in' }, when: { key: 'made', is: 'plate' } },
   { key: 'flangeThick', label: 'Flanges, thick', example: { metric: '30 mm', us: '1 1/4 in' }, when: { key: 'made', is: 'plate' } },
+  GRADE,
 ];
 const SPLICES: TemplateField = {
   key: 'splices',
@@ -139,6 +149,7 @@ export const templates = {
       { key: 'beam', label: 'Beams', example: { metric: 'IPE 300', us: 'W12x40' } },
       { key: 'between', label: 'Beams between, in each bay', note: '0: none', example: { metric: '1', us: '1' } },
       { key: 'betweenSection', label: 'Section of those between', note: 'where there are any', example: { metric: 'IPE 240', us: 'W10x22' }, open: true },
+      GRADE,
       CRANE,
     ],
     build: (job, said) => {
@@ -156,6 +167,7 @@ export const templates = {
         levels: lengths('levels', 'Levels', [1, 150]),
         column: sectionIn(said, 'column', 'Columns'),
         beam: sectionIn(said, 'beam', 'Beams'),
+        grade: gradeIn(said),
         between,
         betweenSection: between > 0 ? sectionIn(said, 'betweenSection', 'Section of those between') : '',
       });
@@ -206,6 +218,9 @@ export const templates = {
 export type TemplateId = keyof typeof templates;
 export const templateIds = Object.keys(templates) as TemplateId[];
 
+/** As somebody writes it; a grade is not made up. */
+const gradeIn = (said: Said): string => (said.grade ?? '').trim().slice(0, 100);
+
 /** What was said of girder lines, however they come to their place. */
 function girdersAsked(said: Said, units: UnitSystem): Omit<GirdersAsked, 'bents'> {
   const lines = countIn(said, 'lines', 'Girder lines side by side', 1, 40);
@@ -224,6 +239,7 @@ function girdersAsked(said: Said, units: UnitSystem): Omit<GirdersAsked, 'bents'
     past,
     level,
     made: girderMade(said, units),
+    grade: gradeIn(said),
     splices: lengthsIn(said, 'splices', 'Splices at', units),
     crossFrames: lengthsIn(said, 'crossFrames', 'Cross-frames at', units),
   };

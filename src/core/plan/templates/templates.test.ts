@@ -9,7 +9,7 @@ import { NotSo, templateIds, templates, type Said, type TemplateId } from './ind
 const metric = { name: 'Canopy', place: 'Wrenholm ferry terminal', units: 'metric', ruleSet: 'eu-ls' } as const;
 const american = { ...metric, units: 'us', ruleSet: 'us-asd' } as const;
 
-const frame: Said = { bays: '6 m; 7.5 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '1', betweenSection: 'IPE 240' };
+const frame: Said = { bays: '6 m; 7.5 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '1', betweenSection: 'IPE 240', grade: 'S355' };
 const bridge: Said = {
   lines: '2',
   apart: '3 m',
@@ -24,6 +24,7 @@ const bridge: Said = {
   splices: '14 m',
   bents: '12 m',
   crossFrames: '0 m; 8 m; 16 m; 24 m',
+  grade: 'S355',
 };
 const usual: Record<TemplateId, Said> = {
   beam: {},
@@ -140,6 +141,18 @@ describe('a frame', () => {
   });
   test('none between: their section is not asked', () => {
     expect(built('frame', { ...frame, between: '0', betweenSection: '' }).structure.pieces).toHaveLength(13);
+  });
+});
+
+describe('what nobody says of the steel is asked', () => {
+  test.each(['frame', 'girders', 'launch'] as const)('%s: the grade', (id) => {
+    const grades = (said: Said) => new Set(built(id, said).structure.makes.map(({ grade }) => grade));
+    const asked = (said: Said) => evaluate(built(id, said)).checks.filter(({ id: check }) => check === 'make.grade').length;
+    expect(grades({ ...usual[id], grade: ' S460 ' })).toEqual(new Set(['S460']));
+    expect(asked({ ...usual[id], grade: 'S460' })).toBe(0);
+    const { grade: _, ...rest } = usual[id];
+    expect(grades(rest)).toEqual(new Set(['']));
+    expect(asked(rest)).toBe(built(id, rest).structure.makes.length);
   });
 });
 

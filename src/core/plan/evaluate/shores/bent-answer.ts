@@ -38,7 +38,7 @@ export function bentOf(bent: Bent, rules: Rules): BentAnswer | Missing | string 
   if (bent.loads.length === 0) return new Missing(`What comes down on ${bent.name}, and where on its header?`);
   if (open) return new Missing(`What does ${open.what || 'the load'} bring down on ${bent.name}?`);
   const header = findSection(bent.header.section);
-  const fy = yieldOf(bent.header.grade);
+  const fy = yieldOf(bent.header.grade, header?.flange);
   if (!header) return new Missing(`“${bent.header.section}” is not in the section tables. What is the header of ${bent.name}?`);
   if (fy === null) return new Missing(`What does grade “${bent.header.grade}” of the header of ${bent.name} yield at?`);
   const posts = [...new Set(bent.posts)].sort((a, b) => a - b);

@@ -78,7 +78,7 @@ function postChecks(bent: Bent, answer: BentAnswer, side: Sideways, rules: Rules
   const most = Math.max(...answer.reactions) + pulled;
   const place = shorePlace('post', bent, columnAisc, sourced(rules.id === 'us-asd' ? 'AISC 360 E3' : 'EN 1993-1-1 6.3.1', rules, 'strengthCaution'));
   const section = findSection(post.section);
-  const fy = yieldOf(post.grade);
+  const fy = yieldOf(post.grade, section?.flange);
   const checks: Check[] = [];
   if (!section) checks.push(missingCheck(place, 'force', `“${post.section}” is not in the section tables. What are the posts of ${bent.name}?`));
   else if (fy === null) checks.push(missingCheck(place, 'force', `What does grade “${post.grade}” of the posts of ${bent.name} yield at?`));

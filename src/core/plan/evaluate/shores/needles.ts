@@ -61,7 +61,7 @@ export function needleStrength(row: ShoreRow, rules: Rules): Strength {
 function steelNeedle({ needle: one, name }: ShoreRow): { section: SectionRow; fy: number } | Missing {
   if (one.kind === 'timber') return new Missing(`The needles of ${name} are timber.`);
   const section = findSection(one.section);
-  const fy = yieldOf(one.grade);
+  const fy = yieldOf(one.grade, section?.flange);
   if (!section) return new Missing(`“${one.section}” is not in the section tables. What are the needles of ${name}?`);
   if (fy === null) return new Missing(`What does grade “${one.grade}” of the needles of ${name} yield at?`);
   return { section, fy };

@@ -266,7 +266,7 @@ function restraintCheck(plan: LinePlan, answer: StrikeAnswer, rules: Rules): Che
     'member',
   );
   const section = findSection(member.make.section);
-  const fy = yieldOf(member.grade);
+  const fy = yieldOf(member.grade, section?.flange);
   if (!section || fy === null) return [missingCheck(place, 'moment', `What does grade “${member.grade}” of ${member.mark} yield at?`)];
   const load = (preload * answer.units.reduce((sum, unit) => sum + (unit.above ? 0 : unit.load), 0)) / answer.span;
   const run = traced(simpleSpan, { span: answer.span, load, pointLoads: [], stiffness: rules.steel.modulus * section.iStrong });
