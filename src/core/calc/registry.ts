@@ -57,6 +57,7 @@ import { nioshLift } from '../handling/niosh.calc';
 import { moveRollers } from '../handling/rollers.calc';
 import { boltEn } from '../strength/bolt-en.calc';
 import { boltTensionAisc } from '../strength/bolt-tension-aisc.calc';
+import { localEn } from '../strength/local-en.calc';
 import { splice } from '../strength/splice.calc';
 import { simpleSpan } from '../beams/simple-span.calc';
 import { weightTruth } from '../steel/weight-truth.calc';
@@ -130,6 +131,7 @@ const all: readonly Calc<never, never>[] = [
   timberPost,
   steelProp,
   flexureAisc,
+  localEn,
   localAisc,
   columnAisc,
   webAisc,

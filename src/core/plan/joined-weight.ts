@@ -3,7 +3,7 @@ import type { Rules } from '../rules/rule-sets';
 import type { SectionRow } from '../steel/section-row';
 import { steelWeight } from '../steel/weight.calc';
 import { GRAVITY } from '../units';
-import { isOpenI } from './evaluate/section-strength';
+import { isOpenI, WELDED } from './evaluate/section-strength';
 import type { Joined, Part } from './joined';
 import { startOf } from './lies';
 import { Missing } from './missing';
@@ -106,7 +106,7 @@ function weakest(rows: readonly SectionRow[]): SectionRow {
     rows.reduce<number | null>((all, one) => (all === null || one[key] === null ? null : Math.min(all, one[key])), Infinity);
   return {
     designation: [...new Set(rows.map((one) => one.designation))].join(' and '),
-    family: rows.find((one) => !isOpenI(one))?.family ?? first!.family,
+    family: (rows.find((one) => !isOpenI(one)) ?? rows.find((one) => one.family === WELDED) ?? first!).family,
     massPerLength: Math.max(...rows.map((one) => one.massPerLength)),
     area: least('area'),
     depth: Math.max(...rows.map((one) => one.depth)),

@@ -29,6 +29,8 @@ export const grades: readonly Grade[] = [
   { name: 'A36', yield: ksi(36), writes: /^(astm)?a36$/, thick: { over: 8 * INCH, yield: ksi(32), most: Infinity } },
   { name: 'A992', yield: ksi(50), writes: /^(astm)?a992(?!\d)/ },
   { name: 'A572 Gr 50', yield: ksi(50), writes: /^(astm)?a572(gr|grade)?50$/, thick: { over: 4 * INCH, yield: ksi(50), most: 4 * INCH } },
+  { name: 'A709 Gr 36', yield: ksi(36), writes: /^(astm)?a709(gr|grade)?36$/, thick: { over: 4 * INCH, yield: ksi(36), most: 4 * INCH } },
+  { name: 'A709 Gr 50', yield: ksi(50), writes: /^(astm)?a709(gr|grade)?50$/, thick: { over: 4 * INCH, yield: ksi(50), most: 4 * INCH } },
   { name: 'A500 Gr B', yield: ksi(46), writes: /^(astm)?a500(gr|grade)?b?$/ },
   { name: 'A500 Gr C', yield: ksi(50), writes: /^(astm)?a500(gr|grade)?c$/ },
 ];

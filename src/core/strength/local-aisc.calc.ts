@@ -20,9 +20,10 @@ export const localAisc = defineCalc({
     flange: positive('m'),
     web: positive('m'),
     clearWeb: positive('m'),
+    builtUp: Type.Optional(Type.Boolean({ description: 'welded of plates' })),
   }),
   output: closed({ flangeRatio: positive('1'), webRatio: positive('1'), compact: Type.Boolean(), nominal: positive('N·m'), allowable: positive('N·m') }),
-  source: { basis: 'published', text: 'AISC 360 Table B4.1b cases 10 and 15; F3' },
+  source: { basis: 'published', text: 'AISC 360 Table B4.1b cases 10, 11 and 15; F3' },
   compute(i) {
     if (i.zStrong < i.sStrong)
       refuse('zStrong', `Z of ${i.zStrong} m³ is less than S of ${i.sStrong} m³: the plastic modulus is never the smaller. Check which is which.`);
@@ -31,10 +32,11 @@ export const localAisc = defineCalc({
     const webRatio = i.clearWeb / i.web;
     const plastic = i.yield * i.zStrong;
     const elastic = 0.7 * i.yield * i.sStrong;
-    const [lp, lr] = [0.38 * root, root];
+    const kc = Math.min(0.76, Math.max(0.35, 4 / Math.sqrt(webRatio)));
+    // A flange welded to its web is held less: case 11 of the table.
+    const [lp, lr] = [0.38 * root, i.builtUp ? 0.95 * Math.sqrt(kc / 0.7) * root : root];
     let nominal = plastic;
     if (flangeRatio > lr || webRatio > 3.76 * root) {
-      const kc = Math.min(0.76, Math.max(0.35, 4 / Math.sqrt(webRatio)));
       nominal = Math.min(elastic, (0.9 * i.modulus * kc * i.sStrong) / flangeRatio ** 2);
     } else if (flangeRatio > lp) nominal = plastic - (plastic - elastic) * ((flangeRatio - lp) / (lr - lp));
     return { flangeRatio, webRatio, compact: flangeRatio <= lp && webRatio <= 3.76 * root, nominal, allowable: nominal / OMEGA_FLEXURE };

@@ -74,6 +74,16 @@ describe('local slenderness of a rolled I, by hand', () => {
     expect(given(localAisc, { ...base, width: 0.8, clearWeb: 0.16 }).nominal as number).toBeCloseTo((0.9 * 200e9 * 0.76 * 0.9e-3) / 1600, 2);
     expect(given(localAisc, { ...base, width: 0.8, clearWeb: 2 }).nominal as number).toBeCloseTo((0.9 * 200e9 * 0.35 * 0.9e-3) / 1600, 2);
   });
+  test('a flange welded to its web is slender sooner: λ_r = 0.95·√(k_c·E/0.7F_y), 20.2 with a web of 62.5', () => {
+    // k_c = 4/√62.5 = 0.506; 0.95 × √(0.506/0.7) × 25 = 20.19.
+    const web = { ...base, clearWeb: 0.625, builtUp: true };
+    const lr = 0.95 * Math.sqrt(4 / Math.sqrt(62.5) / 0.7) * 25;
+    const width = (2 * (9.5 + lr) * 0.01) / 2;
+    expect(given(localAisc, { ...web, width })).toMatchObject({ nominal: expect.closeTo((320e3 + elastic) / 2, 0) });
+    expect(given(localAisc, { ...web, width: 0.18 })).toMatchObject({ compact: true, nominal: expect.closeTo(320e3, 3) });
+    expect(given(localAisc, { ...web, width: 2 * 0.01 * (lr + 0.1) }).nominal as number).toBeLessThanOrEqual(elastic);
+    expect(given(localAisc, { ...web, width, builtUp: false }).nominal as number).toBeGreaterThan((320e3 + elastic) / 2);
+  });
   test('a slender web has no more than the elastic moment, at 3.76·√(E/F_y) not yet', () => {
     expect(given(localAisc, { ...base, clearWeb: 0.94 })).toMatchObject({ compact: true, nominal: expect.closeTo(320e3, 3) });
     expect(given(localAisc, { ...base, clearWeb: 0.95 })).toMatchObject({ compact: false, nominal: expect.closeTo(elastic, 2) });

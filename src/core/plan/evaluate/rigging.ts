@@ -29,7 +29,7 @@ import { hitchChecks, ratingAsPut } from './hitch';
 import { oneEndChecks } from './one-end';
 import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
-import { bendingCapacity, isOpenI, ltbCurve } from './section-strength';
+import { bendingCapacity, isOpenI, ltbCurve, plasticMoment } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
   const place = {
@@ -313,11 +313,13 @@ function bodyChecks(context: Context, { pick, piece, turned, joined }: PickConte
     liftFromEnd: Math.min(left, right),
   });
   if (!critical.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', critical.outcome.error)];
+  const counts = plasticMoment(section, reckonedYield(piece), rules);
+  if (counts instanceof Missing) return [...checks, missingCheck(hangingAt, 'moment', counts.questions.join(' '))];
   const usable = traced(hangingStrength, {
     critical: critical.outcome.output.critical,
     rule: american ? 'aisc' : 'en',
     safety: rules.value('hangingSafety'),
-    plastic: reckonedYield(piece) * (section.zStrong ?? section.sStrong ?? 0),
+    plastic: counts.moment,
     curve: ltbCurve(section),
     gammaM1: rules.value('gammaM1'),
   });
@@ -328,7 +330,7 @@ function bodyChecks(context: Context, { pick, piece, turned, joined }: PickConte
       hangingAt,
       { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
       { code: 'pick.hanging', mark: piece.mark, moment, usable: capacity },
-      [...moments.traces, ...critical.traces, ...usable.traces],
+      [...moments.traces, ...critical.traces, ...counts.traces, ...usable.traces],
     ),
   );
   return checks;

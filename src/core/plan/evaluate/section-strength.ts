@@ -3,6 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import type { SectionRow } from '../../steel/section-row';
 import { OMEGA_FLEXURE, flexureAisc } from '../../strength/flexure-aisc.calc';
 import { flexureEn } from '../../strength/flexure-en.calc';
+import { localEn } from '../../strength/local-en.calc';
 import { localAisc } from '../../strength/local-aisc.calc';
 import { columnAisc } from '../../strength/column-aisc.calc';
 import { columnEn } from '../../strength/column-en.calc';
@@ -13,13 +14,45 @@ import { webEn } from '../../strength/web-en.calc';
 import { Missing } from '../missing';
 import { traced } from './context';
 
-const openI = new Set(['W', 'UB', 'UC', 'IPE', 'HEA', 'HEB', 'HEM']);
+/** Three plates welded to an I with flanges alike. */
+export const WELDED = 'WG';
+const openI = new Set(['W', 'UB', 'UC', 'IPE', 'HEA', 'HEB', 'HEM', WELDED]);
 
-/** Doubly symmetric rolled I-shapes, for which the buckling formulas hold. */
+/** Doubly symmetric I-shapes, rolled or welded, for which the buckling formulas hold. */
 export const isOpenI = (section: SectionRow): boolean => openI.has(section.family);
 
-/** EN 1993-1-1 Table 6.4, rolled I-sections. */
-export const ltbCurve = (section: SectionRow): 'a' | 'b' => (section.depth / section.width <= 2 ? 'a' : 'b');
+/** EN 1993-1-1 Table 6.4: welded I-sections have lower curves than rolled ones. */
+export function ltbCurve({ depth, width, family }: SectionRow): 'a' | 'b' | 'c' | 'd' {
+  const slim = depth / width > 2;
+  return family === WELDED ? (slim ? 'd' : 'c') : slim ? 'b' : 'a';
+}
+
+/** What of an I-shape counts in bending by its class; in the other school its local slenderness caps the plastic moment. */
+export function plasticMoment(section: SectionRow, fy: number, rules: Rules): { moment: number; modulus: number; traces: Trace[] } | Missing {
+  const { depth, width, flange, web, k, sStrong, zStrong } = section;
+  if (sStrong === null || zStrong === null) return new Missing(`The table has no section modulus for ${section.designation}.`);
+  if (rules.id === 'us-asd') {
+    const { outcome, traces } = localOf(section, fy, rules, zStrong, sStrong);
+    return outcome.ok ? { moment: outcome.output.nominal, modulus: outcome.output.nominal / fy, traces } : new Missing(outcome.error);
+  }
+  const root = k === null ? 0 : Math.max(0, k - flange);
+  const { outcome, traces } = traced(localEn, { yield: fy, depth, width, flange, web, root, wPlastic: zStrong, wElastic: sStrong });
+  if (!outcome.ok) return new Missing(`${section.designation}: ${outcome.error}`);
+  return { moment: outcome.output.modulus * fy, modulus: outcome.output.modulus, traces };
+}
+
+const localOf = ({ width, flange, web, depth, k, family }: SectionRow, fy: number, rules: Rules, zStrong: number, sStrong: number) =>
+  traced(localAisc, {
+    yield: fy,
+    modulus: rules.steel.modulus,
+    zStrong,
+    sStrong,
+    width,
+    flange,
+    web,
+    clearWeb: depth - 2 * (k ?? flange),
+    builtUp: family === WELDED,
+  });
 
 /**
  * Strong-axis bending strength by the rule set. `unbraced` null: no sideways buckling counted (it is checked apart).
@@ -44,11 +77,13 @@ export function bendingCapacity(
     return new Missing(`The table lacks buckling properties of ${section.designation}.`);
   const flangeCentres = section.depth - section.flange;
   if (!american) {
+    const counts = plasticMoment(section, fy, rules);
+    if (counts instanceof Missing) return counts;
     const input = {
       yield: fy,
       modulus,
       shearModulus,
-      wPlastic: zStrong,
+      wPlastic: counts.modulus,
       iWeak: section.iWeak,
       torsion,
       warping,
@@ -58,18 +93,9 @@ export function bendingCapacity(
       gammaM1: rules.value('gammaM1'),
     };
     const { outcome, traces } = traced(flexureEn, input);
-    return outcome.ok ? { capacity: outcome.output.design, traces } : new Missing(outcome.error);
+    return outcome.ok ? { capacity: outcome.output.design, traces: [...traces, ...counts.traces] } : new Missing(outcome.error);
   }
-  const local = traced(localAisc, {
-    yield: fy,
-    modulus,
-    zStrong,
-    sStrong,
-    width: section.width,
-    flange: section.flange,
-    web: section.web,
-    clearWeb: section.depth - 2 * (section.k ?? section.flange),
-  });
+  const local = localOf(section, fy, rules, zStrong, sStrong);
   const rts = Math.sqrt(Math.sqrt(section.iWeak * warping) / sStrong);
   const member = traced(flexureAisc, {
     yield: fy,
@@ -120,9 +146,17 @@ export function shearCapacity(section: SectionRow, fy: number, rules: Rules): { 
   return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
 }
 
-/** Buckling curve about the weak axis of a rolled section, EN 1993-1-1 Table 6.2, up to 40 mm of flange and S355. */
-const weakCurve = (section: SectionRow): 'a' | 'b' | 'c' =>
-  section.family === 'HSS' ? 'a' : isOpenI(section) && section.depth / section.width > 1.2 ? 'b' : 'c';
+/** Flanges past these are of the next column of Table 6.2 [m]. */
+const THICK = 0.04;
+const VERY_THICK = 0.1;
+
+/** Buckling curve about the weak axis, EN 1993-1-1 Table 6.2, up to S420; tubes are taken as formed cold. */
+export function weakCurve({ family, depth, width, flange }: SectionRow): 'b' | 'c' | 'd' {
+  if (!openI.has(family)) return 'c';
+  if (family === WELDED) return flange > THICK ? 'd' : 'c';
+  if (depth / width > 1.2) return flange > THICK ? 'c' : 'b';
+  return flange > VERY_THICK ? 'd' : 'c';
+}
 
 /** What a post carries before it buckles about either axis; bracing holds it about the weak one. */
 export function postCapacity(

@@ -3,6 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import { yieldOf } from '../../steel/grades';
 import { plateGirder } from '../../steel/plate-girder.calc';
 import type { SectionRow } from '../../steel/section-row';
+import { WELDED } from '../evaluate/section-strength';
 import { findSection } from '../../steel/sections';
 import { GRAVITY } from '../../units';
 import { keep } from '../keep';
@@ -42,8 +43,8 @@ function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string
   const plastic = topFlange.width * topFlange.thickness * (webDepth + topFlange.thickness) + (web * webDepth ** 2) / 4;
   return {
     designation: `girder of ${mark}`,
-    // Doubly symmetric: the formulas of a rolled I hold for it; otherwise the elastic moment only.
-    family: even ? 'W' : 'PG',
+    // Doubly symmetric: the formulas of an I hold for it, on the curves of a welded one; otherwise the elastic moment only.
+    family: even ? WELDED : 'PG',
     massPerLength,
     area,
     depth,

@@ -1,0 +1,133 @@
+import { quayFootbridge } from '../../../../tests/demo-plan';
+import { attempt } from '../../calc/attempt';
+import { rulesOf } from '../../rules/rule-sets';
+import { findSection } from '../../steel/sections';
+import type { SectionRow } from '../../steel/section-row';
+import { localEn } from '../../strength/local-en.calc';
+import { reduction } from '../../strength/curves-en';
+import { evaluate } from '.';
+import { Missing } from '../missing';
+import type { Plan } from '../schema';
+import { sectionOf } from '../structure/model';
+import { bendingCapacity, ltbCurve, plasticMoment, postCapacity, weakCurve } from './section-strength';
+
+const eu = rulesOf('eu-ls', {});
+const us = rulesOf('us-asd', {});
+const row = (mark: string): SectionRow => findSection(mark)!;
+const girder = (webDepth: number, web: number, width: number, thickness: number): SectionRow => {
+  const [make] = quayFootbridge().structure.makes;
+  const flange = { width, thickness };
+  return sectionOf({ ...make!, made: { kind: 'girder', webDepth, web, topFlange: flange, bottomFlange: flange } }) as SectionRow;
+};
+
+describe('the class of a section, by hand', () => {
+  // ε = √(235/235) = 1. Outstand (0.21 − 0.01)/2 = 0.1 over t; web 0.4 over its thickness.
+  const base = { yield: 235e6, depth: 0.42, width: 0.21, flange: 0.01, web: 0.01, root: 0, wPlastic: 1e-3, wElastic: 0.9e-3 };
+  const of = (changes: Partial<typeof base>) => {
+    const found = attempt(localEn, { ...base, ...changes });
+    return found.ok ? [found.output.flangeClass, found.output.webClass, found.output.modulus] : found.path;
+  };
+  test.each([
+    // The outstand of 0.1 m over the thickness, at 9, 10 and 14.
+    [{ flange: 0.1 / 8.99, depth: 0.4 + 0.2 / 8.99 }, [1, 1, 1e-3]],
+    [{ flange: 0.1 / 9.01, depth: 0.4 + 0.2 / 9.01 }, [2, 1, 1e-3]],
+    [{ flange: 0.1 / 10.01, depth: 0.4 + 0.2 / 10.01 }, [3, 1, 0.9e-3]],
+    [{ flange: 0.1 / 13.99, depth: 0.4 + 0.2 / 13.99 }, [3, 1, 0.9e-3]],
+    [{ flange: 0.1 / 14.01, depth: 0.4 + 0.2 / 14.01 }, 'flange'],
+  ])('flange %#', (changes, expected) => expect(of(changes)).toEqual(expected));
+
+  test.each([
+    [71.9, 1, 1e-3],
+    [72.1, 2, 1e-3],
+    [83.1, 3, 0.9e-3],
+    [123.9, 3, 0.9e-3],
+  ])('web %d times its thickness', (ratio, webClass, modulus) => {
+    const web = 0.01;
+    expect(of({ width: 0.19, flange: 0.01, web, depth: ratio * web + 0.02 })).toEqual([1, webClass, modulus]);
+  });
+
+  test('of a web past 124ε nothing is counted: the flanges alone, and never more than the elastic modulus', () => {
+    const slim = { web: 0.01, depth: 124.1 * 0.01 + 0.02, width: 0.19, flange: 0.01 };
+    expect(of({ ...slim, wElastic: 9e-3 })).toEqual([1, 4, expect.closeTo(0.19 * 0.01 * (slim.depth - 0.01), 12)]);
+    expect(of({ ...slim, wElastic: 1e-3 })).toEqual([1, 4, 1e-3]);
+  });
+
+  test('a higher yield is stricter, a root helps', () => {
+    expect(of({ flange: 0.1 / 9, depth: 0.4 + 0.2 / 9, yield: 355e6 })).toEqual([3, 1, 0.9e-3]);
+    expect(of({ flange: 0.1 / 10.01, depth: 0.4 + 0.2 / 10.01, root: 0.011 })).toEqual([1, 1, 1e-3]);
+    expect(of({ width: 0.009 })).toBe('width');
+    expect(of({ flange: 0.21, width: 3 })).toBe('depth');
+  });
+
+  test.each([
+    // Common tables of classes in bending, from memory.
+    ['IPE 300', 355e6, 1],
+    ['HEA 280', 355e6, 3],
+    ['HEA 280', 235e6, 1],
+    ['HEB 300', 355e6, 1],
+  ])('%s at %d Pa is of class %d in bending', (mark, fy, expected) => {
+    const found = plasticMoment(row(mark), fy, eu);
+    if (found instanceof Missing) throw new Error(found.questions.join());
+    const { flangeClass, webClass } = found.traces[0]!.output as { flangeClass: number; webClass: number };
+    expect(Math.max(flangeClass, webClass)).toBe(expected);
+    expect(found.moment / fy).toBeCloseTo(expected === 3 ? row(mark).sStrong! : row(mark).zStrong!, 9);
+  });
+});
+
+describe('curves of welded and of thick sections', () => {
+  test('EN 1993-1-1 Table 6.4: a welded I is two curves lower', () => {
+    expect([ltbCurve(row('HEB 300')), ltbCurve(row('IPE 600'))]).toEqual(['a', 'b']);
+    expect([ltbCurve(girder(0.5, 0.02, 0.4, 0.03)), ltbCurve(girder(0.9, 0.016, 0.4, 0.03))]).toEqual(['c', 'd']);
+  });
+
+  test('Table 6.2 about the weak axis: rolled slim or wide, thick, welded, a tube', () => {
+    expect(['IPE 300', 'HEB 300', 'UC 356x406x634'].map((mark) => weakCurve(row(mark)))).toEqual(['b', 'c', 'c']);
+    const slim = row('IPE 300');
+    expect(weakCurve({ ...slim, flange: 0.041 })).toBe('c');
+    expect(weakCurve({ ...row('HEB 300'), flange: 0.101 })).toBe('d');
+    expect([weakCurve(girder(0.9, 0.016, 0.4, 0.03)), weakCurve(girder(0.9, 0.016, 0.4, 0.05))]).toEqual(['c', 'd']);
+    expect(weakCurve(row('HSS6x6x3/8'))).toBe('c');
+  });
+
+  test('a girder of plates bears less before it buckles sideways than a rolled one of the same measures', () => {
+    const welded = girder(0.9, 0.016, 0.4, 0.03);
+    const at = (section: SectionRow) => {
+      const found = bendingCapacity(section, 355e6, eu, { length: 12, factor: 1 });
+      if (found instanceof Missing) throw new Error(found.questions.join());
+      return found.capacity;
+    };
+    const rolled = at({ ...welded, family: 'W' });
+    expect(at(welded)).toBeLessThan(0.9 * rolled);
+    const found = bendingCapacity(welded, 355e6, eu, { length: 12, factor: 1 });
+    const { critical, chi } = (found as { traces: { output: { critical: number; chi: number } }[] }).traces[0]!.output;
+    expect(chi).toBeCloseTo(reduction(Math.sqrt((welded.zStrong! * 355e6) / critical), 'd'), 9);
+  });
+
+  test('a tube is taken as formed cold', () => {
+    const tube = row('HSS6x6x3/8');
+    const post = postCapacity(tube, 345e6, { strong: 4, weak: 4 }, eu);
+    if (post instanceof Missing) throw new Error(post.questions.join());
+    const slender = Math.sqrt((345e6 / (Math.PI ** 2 * eu.steel.modulus)) * (4 / tube.rWeak!) ** 2);
+    expect(post.capacity).toBeCloseTo((reduction(slender, 'c') * tube.area * 345e6) / eu.value('gammaM1'), -1);
+  });
+});
+
+test('in the other school the hanging piece has no more than its local slenderness leaves', () => {
+  const thin = girder(0.9, 0.016, 0.6, 0.012);
+  const found = plasticMoment(thin, 345e6, us);
+  if (found instanceof Missing) throw new Error(found.questions.join());
+  expect(found.moment).toBeLessThan(thin.zStrong! * 345e6);
+  expect(found.traces[0]!.calc).toBe('member.localAisc');
+});
+
+test('a girder whose flanges buckle locally is asked of the engineer, hanging and set', () => {
+  const plan: Plan = quayFootbridge();
+  for (const { made } of plan.structure.makes)
+    if (made.kind === 'girder') for (const flange of [made.topFlange, made.bottomFlange]) Object.assign(flange, { width: 0.9, thickness: 0.02 });
+  const rows = evaluate(plan, '2026-11-28').checks.filter(({ id }) => id === 'pick.hanging' || id === 'pick.bending');
+  expect(rows.length).toBeGreaterThan(1);
+  for (const check of rows) {
+    expect(check.verdict).toBe('missing');
+    expect(JSON.stringify(check.finding)).toContain('buckles locally');
+  }
+});
