@@ -58,6 +58,7 @@ import { moveRollers } from '../handling/rollers.calc';
 import { boltEn } from '../strength/bolt-en.calc';
 import { boltTensionAisc } from '../strength/bolt-tension-aisc.calc';
 import { localEn } from '../strength/local-en.calc';
+import { pressedArea } from '../strength/pressed.calc';
 import { splice } from '../strength/splice.calc';
 import { simpleSpan } from '../beams/simple-span.calc';
 import { weightTruth } from '../steel/weight-truth.calc';
@@ -132,6 +133,7 @@ const all: readonly Calc<never, never>[] = [
   steelProp,
   flexureAisc,
   localEn,
+  pressedArea,
   localAisc,
   columnAisc,
   webAisc,

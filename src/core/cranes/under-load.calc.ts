@@ -1,4 +1,3 @@
-import { Type } from 'typebox';
 import { closed, nonNegative, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';

@@ -29,7 +29,7 @@ import { hitchChecks, ratingAsPut } from './hitch';
 import { oneEndChecks } from './one-end';
 import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
-import { bendingCapacity, isOpenI, ltbCurve, plasticMoment } from './section-strength';
+import { bendingCapacity, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
   const place = {
@@ -267,10 +267,15 @@ function bodyChecks(context: Context, { pick, piece, turned, joined }: PickConte
     const where: Place = one.part === null ? bendingAt : { ...bendingAt, ...on('pick', pick, one.mark, one.part) };
     const bending = bendingCapacity(one.section, one.fy, rules, null);
     const radius = one.section.rWeak ?? Math.sqrt(one.section.iWeak / one.section.area);
-    const column = { yield: one.fy, modulus: rules.steel.modulus, area: one.section.area, radius, effectiveLength: between };
-    const axial = american
-      ? axialOf(traced(columnAisc, column), 'allowable')
-      : axialOf(traced(columnEn, { ...column, curve: 'c', gammaM1: rules.value('gammaM1') }), 'design');
+    const counts = pressed(one.section, one.fy, rules);
+    const area = counts instanceof Missing ? 0 : counts.area;
+    const column = { yield: one.fy, modulus: rules.steel.modulus, area, radius, effectiveLength: between };
+    const axial =
+      area === 0
+        ? null
+        : american
+          ? axialOf(traced(columnAisc, column), 'allowable')
+          : axialOf(traced(columnEn, { ...column, curve: weakCurve(one.section) === 'd' ? 'd' : 'c', gammaM1: rules.value('gammaM1') }), 'design');
     if (bending instanceof Missing) checks.push(missingCheck(where, 'moment', bending.questions.join(' '), moments.traces));
     else if (axial === null) checks.push(missingCheck(where, 'moment', `The squeeze on ${one.mark} between its picks cannot be worked out.`));
     else {

@@ -9,7 +9,8 @@ import { evaluate } from '.';
 import { Missing } from '../missing';
 import type { Plan } from '../schema';
 import { sectionOf } from '../structure/model';
-import { bendingCapacity, ltbCurve, plasticMoment, postCapacity, weakCurve } from './section-strength';
+import { pressedArea } from '../../strength/pressed.calc';
+import { bendingCapacity, ltbCurve, plasticMoment, postCapacity, pressed, weakCurve } from './section-strength';
 
 const eu = rulesOf('eu-ls', {});
 const us = rulesOf('us-asd', {});
@@ -130,4 +131,66 @@ test('a girder whose flanges buckle locally is asked of the engineer, hanging an
     expect(check.verdict).toBe('missing');
     expect(JSON.stringify(check.finding)).toContain('buckles locally');
   }
+});
+
+describe('what counts under pressure, by hand', () => {
+  // ε = 1, E/F_y = 900: its root is 30. Outstand (0.21 − 0.01)/2 = 0.1; half the flange 0.105.
+  const base = { yield: 235e6, modulus: 235e6 * 900, area: 0.01, depth: 0.34, width: 0.21, flange: 0.02, web: 0.01, root: 0, builtUp: false };
+  const en = (changes: Partial<typeof base>) => attempt(pressedArea, { ...base, rule: 'en', ...changes });
+  const us = (changes: Partial<typeof base>) => attempt(pressedArea, { ...base, rule: 'aisc', ...changes });
+  const area = (found: ReturnType<typeof en>) => (found.ok ? found.output.area : found.path);
+
+  test('stocky: all of it', () => {
+    expect(area(en({}))).toBe(0.01);
+    expect(area(us({}))).toBe(0.01);
+  });
+
+  test('EN: a flange past 14ε has 13.9ε, a web past 42ε has 39.9ε', () => {
+    expect(area(en({ flange: 0.1 / 13.9 }))).toBe(0.01);
+    expect(area(en({ flange: 0.1 / 15 }))).toBeCloseTo(0.01 - 4 * 1.1 * (0.1 / 15) ** 2, 12);
+    expect(area(en({ depth: 0.04 + 0.419 }))).toBe(0.01);
+    expect(area(en({ depth: 0.04 + 0.5 }))).toBeCloseTo(0.01 - (50 - 39.9) * 1e-4, 12);
+  });
+
+  test('what EN 1993-1-5 counts is never less: ρ of Table 4.1 and 4.2', () => {
+    for (let ratio = 42.01; ratio < 200; ratio += 0.5) {
+      const slender = ratio / 56.8;
+      expect(((slender - 0.22) / slender ** 2) * ratio).toBeGreaterThan(39.85);
+    }
+    for (let ratio = 14.01; ratio < 60; ratio += 0.5) {
+      const slender = ratio / (28.4 * Math.sqrt(0.43));
+      expect(((slender - 0.188) / slender ** 2) * ratio).toBeGreaterThan(13.85);
+    }
+  });
+
+  test('AISC: flanges at 0.56 and, welded, 0.64·√k_c; a web at 1.49', () => {
+    // 0.56 × 30 = 16.8; 1.49 × 30 = 44.7.
+    expect(area(us({ flange: 0.105 / 16.7 }))).toBe(0.01);
+    expect(area(us({ flange: 0.105 / 20 }))).toBeCloseTo(0.01 - 4 * (20 - 16.8) * (0.105 / 20) ** 2, 12);
+    expect(area(us({ depth: 0.04 + 0.446 }))).toBe(0.01);
+    expect(area(us({ depth: 0.04 + 0.6 }))).toBeCloseTo(0.01 - (60 - 44.7) * 1e-4, 12);
+    // A web of 64: k_c 0.5, 0.64 × 0.7071 × 30 = 13.58. The web itself is past 44.7.
+    const kc = 0.64 * Math.sqrt(0.5) * 30;
+    const flange = 0.105 / 15;
+    expect(area(us({ builtUp: true, flange, depth: 0.64 + 2 * flange }))).toBeCloseTo(0.01 - 4 * (15 - kc) * flange ** 2 - (64 - 44.7) * 1e-4, 9);
+  });
+
+  test('what cannot be a section is refused', () => {
+    expect(area(en({ depth: 0.03 }))).toBe('depth');
+    expect(area(en({ width: 0.005 }))).toBe('width');
+    expect(area(en({ area: 1e-4, depth: 2 }))).toBe('area');
+  });
+
+  test('a column of IPE 600 has less than its whole area in S355, a stocky one all; so the post carries less', () => {
+    const slim = pressed(row('IPE 600'), 355e6, eu) as { area: number };
+    expect(slim.area).toBeLessThan(0.985 * row('IPE 600').area);
+    expect((pressed(row('HEB 300'), 355e6, eu) as { area: number }).area).toBe(row('HEB 300').area);
+    const post = postCapacity(row('IPE 600'), 355e6, { strong: 3, weak: 3 }, eu) as { capacity: number };
+    const { rWeak } = row('IPE 600');
+    const slender = Math.sqrt((355e6 / (Math.PI ** 2 * eu.steel.modulus)) * (3 / rWeak!) ** 2);
+    expect(post.capacity).toBeCloseTo((reduction(slender, 'b') * slim.area * 355e6) / eu.value('gammaM1'), -1);
+    const uneven = { ...girder(1.5, 0.01, 0.4, 0.02), family: 'PG' };
+    expect((pressed(uneven, 355e6, eu) as { area: number }).area).toBeLessThan(uneven.area);
+    expect((pressed({ ...uneven, family: 'PFC' }, 355e6, eu) as { area: number }).area).toBe(uneven.area);
+  });
 });

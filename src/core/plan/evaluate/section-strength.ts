@@ -3,6 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import type { SectionRow } from '../../steel/section-row';
 import { OMEGA_FLEXURE, flexureAisc } from '../../strength/flexure-aisc.calc';
 import { flexureEn } from '../../strength/flexure-en.calc';
+import { pressedArea } from '../../strength/pressed.calc';
 import { localEn } from '../../strength/local-en.calc';
 import { localAisc } from '../../strength/local-aisc.calc';
 import { columnAisc } from '../../strength/column-aisc.calc';
@@ -16,6 +17,8 @@ import { traced } from './context';
 
 /** Three plates welded to an I with flanges alike. */
 export const WELDED = 'WG';
+/** The same with flanges that differ. */
+export const UNEVEN = 'PG';
 const openI = new Set(['W', 'UB', 'UC', 'IPE', 'HEA', 'HEB', 'HEM', WELDED]);
 
 /** Doubly symmetric I-shapes, rolled or welded, for which the buckling formulas hold. */
@@ -158,6 +161,25 @@ export function weakCurve({ family, depth, width, flange }: SectionRow): 'b' | '
   return flange > VERY_THICK ? 'd' : 'c';
 }
 
+/** What of a section counts when it is pressed; of other shapes than an I all of it, their walls being stocky in the tables. */
+export function pressed(section: SectionRow, fy: number, rules: Rules): { area: number; traces: Trace[] } | Missing {
+  if (!isOpenI(section) && section.family !== UNEVEN) return { area: section.area, traces: [] };
+  const { area, depth, width, flange, web, k, family } = section;
+  const { outcome, traces } = traced(pressedArea, {
+    rule: rules.id === 'us-asd' ? 'aisc' : 'en',
+    yield: fy,
+    modulus: rules.steel.modulus,
+    area,
+    depth,
+    width,
+    flange,
+    web,
+    root: k === null ? 0 : Math.max(0, k - flange),
+    builtUp: family === WELDED || family === UNEVEN,
+  });
+  return outcome.ok ? { area: outcome.output.area, traces } : new Missing(`${section.designation}: ${outcome.error}`);
+}
+
 /** What a post carries before it buckles about either axis; bracing holds it about the weak one. */
 export function postCapacity(
   section: SectionRow,
@@ -165,7 +187,10 @@ export function postCapacity(
   free: { strong: number; weak: number },
   rules: Rules,
 ): { capacity: number; traces: Trace[] } | Missing {
-  const { rStrong, rWeak, area } = section;
+  const { rStrong, rWeak } = section;
+  const counts = pressed(section, fy, rules);
+  if (counts instanceof Missing) return counts;
+  const { area } = counts;
   if (rStrong === null || rWeak === null) return new Missing(`The table lacks the radius of gyration of ${section.designation}.`);
   const weak = free.weak / rWeak >= free.strong / rStrong;
   const radius = weak ? rWeak : rStrong;
@@ -173,8 +198,8 @@ export function postCapacity(
   const { modulus } = rules.steel;
   if (rules.id === 'us-asd') {
     const run = traced(columnAisc, { yield: fy, modulus, area, radius, effectiveLength });
-    return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: run.traces } : new Missing(run.outcome.error);
+    return run.outcome.ok ? { capacity: run.outcome.output.allowable, traces: [...run.traces, ...counts.traces] } : new Missing(run.outcome.error);
   }
   const run = traced(columnEn, { yield: fy, modulus, area, radius, effectiveLength, curve: weakCurve(section), gammaM1: rules.value('gammaM1') });
-  return run.outcome.ok ? { capacity: run.outcome.output.design, traces: run.traces } : new Missing(run.outcome.error);
+  return run.outcome.ok ? { capacity: run.outcome.output.design, traces: [...run.traces, ...counts.traces] } : new Missing(run.outcome.error);
 }

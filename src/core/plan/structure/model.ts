@@ -3,7 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import { yieldOf } from '../../steel/grades';
 import { plateGirder } from '../../steel/plate-girder.calc';
 import type { SectionRow } from '../../steel/section-row';
-import { WELDED } from '../evaluate/section-strength';
+import { UNEVEN, WELDED } from '../evaluate/section-strength';
 import { findSection } from '../../steel/sections';
 import { GRAVITY } from '../../units';
 import { keep } from '../keep';
@@ -44,7 +44,7 @@ function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string
   return {
     designation: `girder of ${mark}`,
     // Doubly symmetric: the formulas of an I hold for it, on the curves of a welded one; otherwise the elastic moment only.
-    family: even ? WELDED : 'PG',
+    family: even ? WELDED : UNEVEN,
     massPerLength,
     area,
     depth,
