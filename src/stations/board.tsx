@@ -6,6 +6,7 @@ import { formatQuantity, roundLengths, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
 import { boardHands } from './board-hands';
 import { useJob, useJobStore } from './job-context';
+import { drawnBehind } from './job-store';
 
 const ModelView = lazy(() => import('./model-view'));
 
@@ -39,6 +40,7 @@ export function Board() {
   const cursor = useJob((state) => state.cursor);
   const system = useJob((state) => state.history.plan.job.units);
   const inSpace = useJob((state) => state.history.plan.structure.pieces.some(({ from, to }) => from !== null && to !== null));
+  const behind = useJob(drawnBehind);
   const known = useJob((state) => state.cursor < state.history.plan.moves.length);
   const [wanted, setShown] = useState<Shown>('both');
   const shown = wanted === 'model' && !inSpace ? 'both' : wanted;
@@ -87,7 +89,7 @@ export function Board() {
   const aboveTitle = useMemo(() => <Title view="Plan" moment={moment} />, [moment]);
   const modelTitle = useMemo(() => <Title view="Model" moment={moment} />, [moment]);
   const sideTitle = useMemo(() => <Title view={lookWords[look]} moment={moment} />, [look, moment]);
-  const shared = { chosen, measureText, roundLengths: roundLengths[system], onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
+  const shared = { behind, chosen, measureText, roundLengths: roundLengths[system], onChoose: hands.choose, onDrop: hands.drop, nudgeStep: step };
   return (
     <div className="flex h-full min-h-0 min-w-0 flex-col divide-y divide-line">
       {shown === 'model' && (

@@ -5,7 +5,7 @@ import type { Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { surveyPlan } from '@/core/plan/survey';
 import * as editing from './editing';
-import { createJobStore, type JobStore } from './job-store';
+import { createJobStore, drawnBehind, type JobStore } from './job-store';
 
 interface Sent {
   method: string;
@@ -290,7 +290,9 @@ describe('in a browser', () => {
     await settle();
     expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['five']);
     expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel', line: null }]);
+    expect(drawnBehind(store.getState())).toBe(false);
     store.getState().openStation('shores');
+    expect(drawnBehind(store.getState())).toBe(true);
     store.getState().lookAlong('across');
     store.getState().openStation('shores');
     await settle();
@@ -298,6 +300,15 @@ describe('in a browser', () => {
       { cursor: -1, look: 'beam', about: 'shores', line: null },
       { cursor: -1, look: 'across', about: 'shores', line: null },
     ]);
+    expect(drawnBehind(store.getState())).toBe(false);
+    rename(store, 'six');
+    store.getState().goTo(3);
+    await settle();
+    // The moment is drawn, of the plan as it was before: it is told to be behind until the plan is worked out.
+    expect(drawnBehind(store.getState())).toBe(true);
+    worker.asked[3]!.answer(answerOf('six'));
+    await settle();
+    expect(drawnBehind(store.getState())).toBe(false);
     stop();
     expect([worker.ended(), closing.size]).toEqual([1, 0]);
   });

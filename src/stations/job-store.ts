@@ -31,6 +31,8 @@ export interface JobState {
   revision: number;
   saving: Saving;
   survey: Survey;
+  /** of what the drawings are: which plan, which moment of it, seen how; null: of nothing yet */
+  drawn: (Looking & { plan: Plan }) | null;
   /** nothing of this plan has been worked out yet */
   reckoning: boolean;
   /** what edits are made with is here: until then the page is a picture, and a press on it does nothing */
@@ -138,6 +140,10 @@ export interface FirstState {
   station: StationId;
 }
 
+/** Whether the drawings are still those of another plan, moment or view than the one that is asked for. */
+export const drawnBehind = ({ drawn, history, cursor, look, station, line }: JobState): boolean =>
+  drawn === null || drawn.plan !== history.plan || !sameLook(drawn, { cursor, look, about: station, line });
+
 const sameLook = (a: Looking, b: Looking): boolean => a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line;
 
 /**
@@ -198,14 +204,17 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       set((state) => ({ survey: { ...state.survey, evaluation }, reckoning: false, ...(opening ? { cursor: openingMove(plan, evaluation) } : {}) }));
       // The verdict is on screen before the drawings are asked for: they cost more to paint and hurt nobody by coming a frame later.
       await nextFrame();
-      const drawn = ticket === surveyed ? await worker?.scenes(looking()) : null;
-      if (drawn && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...drawn } }));
+      const asked = looking();
+      const scenes = ticket === surveyed ? await worker?.scenes(asked) : null;
+      if (scenes && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...scenes }, drawn: { ...asked, plan } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
       const asked = looking();
       const scenes = await worker?.scenes(asked);
-      if (scenes && ticket === surveyed && sameLook(asked, looking())) set((state) => ({ survey: { ...state.survey, ...scenes } }));
+      const plan = answered;
+      if (scenes && plan && ticket === surveyed && sameLook(asked, looking()))
+        set((state) => ({ survey: { ...state.survey, ...scenes }, drawn: { ...asked, plan } }));
     };
     const changed = (history: History) => {
       if (history.plan === get().history.plan) return set({ history });
@@ -270,6 +279,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       revision: first.revision,
       saving: { state: 'saved' },
       survey: first.survey ?? unsurveyed(first.plan),
+      drawn: first.survey === null ? null : { plan: first.plan, cursor: first.cursor, look: 'beam', about: first.station, line: null },
       reckoning: first.survey === null,
       editable: editing !== null,
       cursor: first.cursor,

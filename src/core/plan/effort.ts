@@ -46,7 +46,7 @@ function priced(plan: Plan, people: number, hours: number, gear: readonly Hired[
     return rate === null ? null : times(rate);
   };
   const lines: Line[] = [
-    { what: `${people} people for ${hoursWords(hours)}`, money: of(costs.person, 'What does one person cost for an hour?', (rate) => rate * people * hours) },
+    { what: `${people} people, ${hoursWords(hours)}`, money: of(costs.person, 'What does one person cost for an hour?', (rate) => rate * people * hours) },
   ];
   for (const { name, hire, count, comes } of gear) {
     const { day, bring } = hire ?? NO_HIRE;
@@ -54,12 +54,12 @@ function priced(plan: Plan, people: number, hours: number, gear: readonly Hired[
     const several = count > 1 ? `${count} ` : '';
     const asked = of(day, `What does ${name} cost for a day?`, (rate) => rate);
     lines.push({
-      what: `${several}${name} for ${hoursWords(hours)} of a day`,
+      what: `${several}${name}, ${hoursWords(hours)}`,
       money: asked === null || shift === null ? null : (asked * count * hours) / shift,
     });
     if (comes)
       lines.push({
-        what: `${several}${name}, brought for this alone`,
+        what: `${several}${name}, brought for it`,
         money: of(bring, `What does it cost to bring ${name} and take it away?`, (rate) => rate * count),
       });
   }

@@ -23,6 +23,8 @@ interface SheetProps {
   title: ReactNode;
   name: string;
   drawing: Drawing;
+  /** it is drawn anew: what is seen is of before */
+  behind?: boolean;
   chosen: Ref | null;
   margins?: Margins;
   measureText: (metres: number) => string;
@@ -54,7 +56,7 @@ const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
 
 /** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
 export const Sheet = memo(function Sheet(props: SheetProps) {
-  const { drawing, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, roundLengths, tools } = props;
+  const { drawing, behind, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, roundLengths, tools } = props;
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(frame, FIRST);
@@ -228,6 +230,7 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
         {measure && <MeasureLine view={view} measure={measure} text={measureText(Math.hypot(measure.to.x - measure.from.x, measure.to.y - measure.from.y))} />}
         <ScaleBar view={view} text={measureText} lengths={roundLengths} />
       </svg>
+      {behind && <p className="late absolute bottom-2 left-3 text-[13px] text-soft">Drawing …</p>}
     </section>
   );
 });
