@@ -35,3 +35,35 @@ test('a forecast by the hour: made up to try, pasted in earnest; its shift decid
   await saved(page);
   expect((await planOf(request, job)).site.forecast!.hours.map(({ gust }) => Number(gust.toFixed(3)))).toEqual([2.5, 3]);
 });
+
+test('the wind at an anemometer: what is lifted waits or may go, and an old reading is none', async ({ page, job }) => {
+  expect(job).toBeTruthy();
+  await station(page, 'Gear');
+  await page.getByRole('button', { name: 'Wind at the anemometer' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Wind at the anemometer' });
+  await expect(dialog.getByRole('status')).toContainText(/\d\.\d\sm\/s at \d\d:\d\d:\d\d, the most in ten minutes\. A made-up anemometer/);
+  await expect(dialog.locator('[data-wind]')).toHaveCount(1);
+  const minutesAgo = (minutes: number) =>
+    page.evaluate((back) => {
+      const at = new Date(Date.now() - back * 60e3);
+      const two = (n: number) => String(n).padStart(2, '0');
+      return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}:${two(at.getSeconds())}`;
+    }, minutes);
+  const paste = async (text: string) => {
+    await dialog.getByRole('textbox').fill(text);
+    await dialog.getByRole('button', { name: 'Read them' }).click();
+  };
+  await paste('time,gust\n06:00,4');
+  await expect(dialog.getByRole('alert')).toContainText('What unit is the wind in?');
+  await paste(`time,gust (m/s)\n${await minutesAgo(8)},7.5\n${await minutesAgo(0.3)},2`);
+  await expect(dialog.getByRole('status')).toContainText(/7\.5\sm\/s/);
+  await expect(dialog.locator('[data-wind="waits"]')).toContainText('TB1');
+  await accessible(page);
+  await paste(`time,gust (m/s)\n${await minutesAgo(0.3)},2`);
+  await expect(dialog.locator('[data-wind="may"]')).toContainText('TB1');
+  await paste(`time,gust (m/s)\n${await minutesAgo(6)},2`);
+  await expect(dialog.getByRole('status')).toContainText('6 minutes ago: nobody knows the wind now');
+  await expect(dialog.locator('[data-wind="unknown"]')).toHaveCount(1);
+  await dialog.getByRole('button', { name: 'The made-up one again' }).click();
+  await expect(dialog.getByRole('status')).toContainText('A made-up anemometer');
+});

@@ -11,6 +11,7 @@ import { useInputs } from './use-inputs';
 
 // The chart library is read only where there is a forecast.
 const Graph = lazy(() => import('@/ui/workings/forecast-graph'));
+const WindNowDialog = lazy(() => import('./wind-now').then((part) => ({ default: part.WindNowDialog })));
 
 const clock = (at: string): string => `${at.slice(5, 10)} ${at.slice(11, 16)}`;
 const after = (at: string): string => new Date(Date.parse(`${at}Z`) + 3600e3).toISOString().slice(0, 13) + ':00';
@@ -19,9 +20,20 @@ const after = (at: string): string => new Date(Date.parse(`${at}Z`) + 3600e3).to
 export function ForecastFields() {
   const { site } = usePlan();
   const { forecast = null } = site;
+  const [wind, setWind] = useState(false);
   return (
     <Group title="Forecast by the hour">
-      <div className="col-span-2 space-y-2">{forecast ? <Taken forecast={forecast} /> : <Take />}</div>
+      <div className="col-span-2 space-y-2">
+        {forecast ? <Taken forecast={forecast} /> : <Take />}
+        <div>
+          <SmallButton onClick={() => setWind(true)}>Wind at the anemometer</SmallButton>
+          {wind && (
+            <Suspense>
+              <WindNowDialog onClose={() => setWind(false)} />
+            </Suspense>
+          )}
+        </div>
+      </div>
     </Group>
   );
 }

@@ -1,5 +1,4 @@
-import Papa from 'papaparse';
-import { metresPerSecondPer } from '../units';
+import { inWords, readTable, speeds } from './table';
 
 export interface ForecastHour {
   /** local time at which it begins: 2026-11-29T06:00 */
@@ -17,26 +16,18 @@ export type ReadForecast = { ok: true; hours: ForecastHour[] } | { ok: false; er
 const ZERO_CELSIUS = 273.15;
 const MOST = 400;
 
-const speeds: readonly (readonly [RegExp, number])[] = [
-  [/m\s?\/\s?s|ms-1/, 1],
-  [/km\s?\/\s?h|kph/, 1 / 3.6],
-  [/mph/, metresPerSecondPer.mph],
-  [/\bkn\b|\bkt\b|kts|knot/, 1852 / 3600],
-];
 const depths: readonly (readonly [RegExp, number])[] = [
   [/mm/, 1e-3],
   [/\bin\b|inch/, 0.0254],
 ];
 
-const inWords = (head: string, units: readonly (readonly [RegExp, number])[]): number | null => units.find(([name]) => name.test(head))?.[1] ?? null;
 const refused = (error: string): ReadForecast => ({ ok: false, error });
 
 /** Hours of a forecast from a table of any service: a column of times, one of gusts, and of rain and temperature where it has them, each with its unit. */
 export function readForecast(text: string): ReadForecast {
-  const { data, meta } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), { skipEmptyLines: 'greedy', delimitersToGuess: ['\t', ';', ',', '|'] });
-  const [heads, ...rows] = data.map((row) => row.map((cell) => cell.trim()));
-  if (!heads || rows.length === 0) return refused('There is no table: give a row of headings, then a row for each hour.');
-  const names = heads.map((head) => head.toLowerCase());
+  const table = readTable(text);
+  if (!table) return refused('There is no table: give a row of headings, then a row for each hour.');
+  const { heads, names, rows, number } = table;
   const find = (words: RegExp) => names.findIndex((name) => words.test(name));
   const [time, rain, temp] = [find(/time|hour|date/), find(/rain|precip/), find(/temp/)];
   const gust = find(/gust/);
@@ -55,10 +46,6 @@ export function readForecast(text: string): ReadForecast {
   if (temp >= 0 && !fahrenheit && !/°?\s?c\b|celsius/.test(names[temp]!))
     return refused(`What unit is the temperature in? Say it in the heading “${heads[temp]}”: °C or °F.`);
   if (rows.length > MOST) return refused(`There are ${rows.length} hours: ${MOST} are read at the most. Take those of the days in question.`);
-  const number = (cell: string | undefined): number | null => {
-    const plain = (cell ?? '').replace(/\u00a0/g, '').replace(meta.delimiter === ',' ? /$^/ : /,/, '.');
-    return plain === '' || !Number.isFinite(Number(plain)) ? null : Number(plain);
-  };
   const hours: ForecastHour[] = [];
   for (const [n, row] of rows.entries()) {
     const said = /^(\d{4}-\d{2}-\d{2})[T ](\d{1,2})(?::(\d{2}))?/.exec(row[time] ?? '');

@@ -1,0 +1,129 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { describe } from '@/core/plan/describe';
+import { inWind } from '@/core/plan/in-wind';
+import { EVERY, madeUpReadings, readReadings, windNow, type Reading, type WindNow } from '@/core/weather/anemometer';
+import { formatQuantity } from '@/core/units';
+import { Modal } from '@/ui/dialogs/modal';
+import { PlainButton } from '@/ui/plain-button';
+import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { useJob, usePlan } from './job-context';
+
+/** Local time as readings have it: the clock on the wall, in ms. */
+const wall = (): number => Date.now() - new Date().getTimezoneOffset() * 60e3;
+const clock = (at: number): string => new Date(at).toISOString().slice(11, 19);
+
+/** The wind at an anemometer held against what every lift stops at: a made-up one that is read as it blows, or readings of any, pasted. */
+export function WindNowDialog({ onClose }: { onClose: () => void }) {
+  const [pasted, setPasted] = useState<Reading[] | null>(null);
+  const [now, setNow] = useState(wall);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(wall()), EVERY / 2);
+    return () => clearInterval(timer);
+  }, []);
+  const wind = windNow(pasted ?? madeUpReadings(now), now);
+  return (
+    <Modal
+      open
+      onOpenChange={(next) => !next && onClose()}
+      wide
+      title="Wind at the anemometer"
+      about="The greatest reading of the last ten minutes, against the gust each lift stops at. Read it at boom tip, not on the ground. Nothing of it is kept in the plan."
+    >
+      <p className="text-[15px]" role="status">
+        <Told wind={wind} now={now} />
+        {pasted === null && <span className="ml-2 text-[13px] text-soft">A made-up anemometer, to try with.</span>}
+      </p>
+      <Lifts wind={wind} />
+      <Paste onRead={setPasted} pasted={pasted !== null} />
+    </Modal>
+  );
+}
+
+function Told({ wind, now }: { wind: WindNow; now: number }) {
+  const { units } = usePlan().job;
+  if ('gust' in wind)
+    return (
+      <>
+        <b className="sign text-[20px]">{formatQuantity(wind.gust, 'speed', units)}</b> at {clock(wind.at)}, the most in ten minutes.
+      </>
+    );
+  return (
+    <b className="text-missing">
+      {wind.newest === null
+        ? 'Nothing has been read: nobody knows the wind.'
+        : `The newest reading is of ${clock(wind.newest)}, ${Math.round((now - wind.newest) / 60e3)} minutes ago: nobody knows the wind now.`}
+    </b>
+  );
+}
+
+function Lifts({ wind }: { wind: WindNow }) {
+  const { units } = usePlan().job;
+  const checks = useJob((state) => state.survey.evaluation.checks);
+  const rows = inWind(checks, wind);
+  if (rows.length === 0) return <p className="mt-2 text-[13.5px]">Nothing of this job is lifted by a crane or pushed.</p>;
+  return (
+    <div className="mt-2 max-h-[45vh] overflow-y-auto" tabIndex={0} role="region" aria-label="Lifts and their limits">
+      <table className="w-full text-[13.5px]">
+        <thead>
+          <tr className="border-b-2 border-ink text-left">
+            <th className="py-1 font-semibold">What is lifted</th>
+            <th className="pr-3 text-right font-semibold">Stops at</th>
+            <th className="font-semibold">Now</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ check, limit, may }) => (
+            <tr
+              key={`${check.id} ${check.about.id} ${check.about.part ?? ''}`}
+              data-wind={may === null ? 'unknown' : may ? 'may' : 'waits'}
+              className="border-b border-dotted border-line"
+            >
+              <td className="py-1.5 pr-3 font-semibold">{check.subject}</td>
+              <td className="py-1.5 pr-3 text-right">{limit === null ? 'not known' : formatQuantity(limit, 'speed', units)}</td>
+              <td className="py-1.5">
+                <span className="inline-flex items-center gap-1.5">
+                  <VerdictMark verdict={may === null ? 'missing' : may ? 'clear' : 'stop'} />
+                  {may === null ? (limit === null ? describe(check, units) : 'not known') : may ? 'under its limit' : 'waits'}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Paste({ onRead, pasted }: { onRead: (readings: Reading[] | null) => void; pasted: boolean }) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const read = () => {
+    const found = readReadings(text, new Date(wall()).toISOString().slice(0, 10));
+    setProblem(found.ok ? null : found.error);
+    if (found.ok) onRead(found.readings);
+  };
+  return (
+    <div className="mt-3 space-y-1.5 border-t border-line pt-2">
+      <label className="block text-[12.5px] text-soft">
+        Readings of an anemometer: a row of headings (time, and gust with its unit), then a row for each reading
+        <textarea
+          value={text}
+          rows={3}
+          onChange={(event) => setText(event.target.value)}
+          placeholder={'time,gust (m/s)\n06:20:10,4.2'}
+          className="mt-1 block w-full border-[1.5px] border-ink bg-white p-1.5 font-mono text-[12.5px] text-ink"
+        />
+      </label>
+      {problem && (
+        <p role="alert" className="font-semibold text-stop">
+          {problem}
+        </p>
+      )}
+      <div className="flex gap-1.5">
+        <PlainButton onClick={read}>Read them</PlainButton>
+        {pasted && <PlainButton onClick={() => onRead(null)}>The made-up one again</PlainButton>}
+      </div>
+    </div>
+  );
+}
