@@ -128,6 +128,18 @@ describe('without a crane', () => {
     plan.raises!.push({ ...raised('hoist').raises![0]!, id: 'other', load: 'elsewhere' });
     expect(of(plan, own!.load, 'hoist').raise.points.map((point) => 'rating' in point && point.rating)).toEqual([500, 500]);
     expect(of(plan, own!.load, 'hoist').raise.points.map(({ id }) => id)).not.toContain(plan.raises![1]!.points[0]!.id);
+    // What that one hangs from, and how far it was to lift, is of that lift.
+    for (const point of of(plan, own!.load, 'hoist').raise.points)
+      expect(point).toMatchObject({ own: 20, closed: 0.5, travel: 3, hangsFrom: '', hangsAt: null, carries: null, sideDeg: null, sling: null });
+    for (const [kind, asked] of [
+      ['mastLift', { centre: null, reach: 3.4 }],
+      ['jack', { step: null, packing: null, stroke: 0.15 }],
+      ['hands', { rung: null, keepers: null, friction: null }],
+    ] as const) {
+      const other = raised(kind === 'mastLift' ? 'hoist' : 'mastLift');
+      other.raises!.push({ ...raised(kind).raises![0]!, id: 'other', load: 'elsewhere' });
+      expect(of(other, other.raises![0]!.load, kind).raise.points[0]).toMatchObject(asked);
+    }
   });
 
   test('a piece of the structure a tenth in from its ends; one that stands upright, or is none, is not worked out', () => {
@@ -159,7 +171,7 @@ describe('one crane or two', () => {
   const two = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
     const plan = quayFootbridge();
     plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2', name: 'Dunlin 50' });
-    plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at: { x: 38, y: -9 } });
+    plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at: { x: 20, y: -9 } });
     edit(plan);
     return plan;
   };
@@ -170,6 +182,8 @@ describe('one crane or two', () => {
     const plan = two();
     const ways = pickWays(contextOf(plan), plan.picks[0]!);
     expect(names(plan)).toContainEqual(['w1', 'w3', false]);
+    // Where its chart gives nothing it is no way.
+    expect(names(two((p) => (p.stands.at(-1)!.at = { x: 400, y: 0 }))).every(([, second]) => second === null)).toBe(true);
     const pair = ways.find(({ pick }) => pick.second)!;
     const { slingRating, riggingMass } = plan.picks[0]!;
     expect(pair.pick.second).toMatchObject({ stand: 'w3', slingRating, riggingMass });

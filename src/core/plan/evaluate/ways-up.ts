@@ -5,7 +5,7 @@ import { verdicts, type Check, type Verdict } from '../check';
 import { dutiesAt, readOnWay } from '../duties';
 import { Missing } from '../missing';
 import { standOf } from '../lookups';
-import { hooksOf, pickContext } from '../pick-context';
+import { hookContext, hooksOf, pickContext } from '../pick-context';
 import { newPick, usualSlinging } from '../plan-lifts';
 import type { Pick, Plan, Raise, RaisePoint, Stand } from '../schema';
 import { worstFirst } from '../worst-first';
@@ -128,12 +128,17 @@ function onTwoCranes(context: Context, pick: Pick): PickWay[] {
   const own = standOf(plan, pick.stand).crane;
   return plan.stands.flatMap((stand): PickWay[] => {
     if (stand.crane === own) return [];
-    const booms = [...new Set(dutiesAt(plan, stand).usable.flatMap(({ chart }) => chart.chart?.booms ?? []))];
-    const found = booms.map((boom): PickWay => {
+    const duties = dutiesAt(plan, stand);
+    const booms = [...new Set(duties.usable.flatMap(({ chart }) => chart.chart?.booms ?? []))];
+    const reach = booms.flatMap((boom) => {
       const two: Pick = { ...pick, second: { stand: stand.id, boom, slingRating: pick.slingRating, riggingMass: pick.riggingMass } };
-      const way = wayOf(context, two, false);
-      return { way, pick: two };
+      const { path } = hookContext(plan, two, 'second');
+      const read = path instanceof Missing ? null : readOnWay(plan, duties, stand, path, boom);
+      return read?.kind === 'capacity' ? [{ two, capacity: read.capacity }] : [];
     });
+    // Those whose chart gives most are looked into whole.
+    const likely = reach.sort((a, b) => b.capacity - a.capacity).slice(0, LOOKED_INTO);
+    const found = likely.map(({ two }): PickWay => ({ way: wayOf(context, two, false), pick: two }));
     const [best] = found.sort((a, b) => rank(b.way)[0] - rank(a.way)[0] || rank(a.way)[1] - rank(b.way)[1]);
     return best ? [best] : [];
   });
@@ -235,13 +240,29 @@ function raiseBy(context: Context, kind: RaiseKind, load: string, own: Raise | n
   const points = fresh.points.map((point, n): RaisePoint => {
     const at = own?.points[n]?.at ?? ends[n]!;
     const known = like[n] ?? like[0];
-    const asBefore = known ? { ...known, id: point.id, name: point.name } : point;
+    const asBefore = known ? { ...gearOnly(known), id: point.id, name: point.name } : point;
     if (asBefore.kind === 'hands') return { ...asBefore, at, people: Math.min(needs.people, MOST_PEOPLE) };
     return { ...asBefore, at, rating: yard[n]?.rating ?? asBefore.rating };
   });
   const gear = yard.map(({ id }) => id);
   const { floor, lies, uneven, floorCarries, by } = own ?? { ...fresh, uneven: needs.uneven };
   return { ...fresh, floor, lies, uneven: uneven ?? needs.uneven, floorCarries, by, points, ...(gear.length > 0 ? { gear } : {}) };
+}
+
+/** The gear of another lift by what its plates and tags say; what it hung from, stood at and raised there was of that lift. */
+function gearOnly(point: RaisePoint): RaisePoint {
+  switch (point.kind) {
+    case 'mastLift':
+      return { ...point, centre: null };
+    case 'hoist': {
+      const { arm: _, ...hoist } = point;
+      return { ...hoist, sling: null, sideDeg: null, hangsOn: null, hangsFrom: '', hangsAt: null, carries: null };
+    }
+    case 'jack':
+      return { ...point, step: null, packing: null };
+    case 'hands':
+      return { ...point, rung: null, keepers: null, friction: null, rungCarries: null };
+  }
 }
 
 /** As many things of the yard of a kind as it takes, the strongest of them; none where there are fewer. */
