@@ -46,6 +46,15 @@ describe('what a lift takes', () => {
     expect(crane(two)).toMatchObject({ people: 8, hours: 5, money: 1600 + 1500 + 300 });
   });
 
+  test('a stand that is only the second of another lift is set up for that one too', () => {
+    const two = priced(quayFootbridge());
+    two.cranes.push({ ...two.cranes[0]!, id: 'c9', name: 'Other' });
+    two.stands.push({ ...two.stands[0]!, id: 'w9', name: 'W9', crane: 'c9' });
+    two.picks[1]!.second = { stand: 'w9', boom: 27, slingRating: 5000, riggingMass: 95 };
+    two.picks[0]!.stand = 'w9';
+    expect(crane(two)).toMatchObject({ hours: 0.5, money: 200 });
+  });
+
   test('what nobody priced is asked, and there is no sum', () => {
     const plan = bare();
     expect(crane(plan)).toMatchObject({ money: null, hours: 0.5 });

@@ -6,7 +6,9 @@ import { evaluate } from './evaluate';
 import type { LiftPath } from './lift-path';
 import { hooksOf } from './pick-context';
 import type { Plan } from './schema';
+import { Missing } from './missing';
 import { settle } from './settle';
+import { wholeStandMap } from './stand-map';
 import { underLoad, worstGives } from './under-load';
 
 const TODAY = '2026-11-28';
@@ -73,6 +75,19 @@ describe('in a lift', () => {
     expect(radius(made((p) => (p.stands[0]!.settles = 0.11))) - rule).toBeCloseTo((0.1 / base) * tip, 9);
     // On a narrower base it leans more.
     expect(radius(made((p) => (p.stands[0]!.base = { length: null, width: base / 2 }))) - rule).toBeCloseTo((0.01 / base) * tip, 9);
+  });
+
+  test('the map of all stands of a crane goes by the worst of them', () => {
+    const at = (settles: number | null) => {
+      const plan = made((p) => ((p.job.chartRule = 'linear'), (p.stands[1]!.settles = settles)));
+      const map = wholeStandMap(settle(plan), 'c1');
+      if (map instanceof Missing) throw new Error(map.questions.join());
+      return map.share(0, plan.stands[0]!.at);
+    };
+    const asRules = at(null);
+    expect(at(0.1)).toBeGreaterThan(asRules * 1.005);
+    // The first stand settles as the rules say: less at the second changes nothing.
+    expect(at(0)).toBeCloseTo(asRules, 12);
   });
 
   test('a lift that is on its chart as set and off it with the load on is a stop', () => {

@@ -54,9 +54,8 @@ export function craneVisits(plan: Plan, rules: Rules): Visits[] {
     }
     if (move.kind === 'crane.leave') {
       const { crane } = standOf(plan, move.stand);
-      const here = standing.get(crane);
-      here?.delete(move.stand);
-      if (!here || here.size === 0) leaving.add(crane);
+      standing.get(crane)?.delete(move.stand);
+      leaving.add(crane);
       continue;
     }
     leaving.clear();

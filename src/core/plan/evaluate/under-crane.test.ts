@@ -110,6 +110,20 @@ test('the lightest load is run too: with a counterweight that outweighs it, the 
   expect(corner({ mass: gross.mass, least: 100 })).toBeGreaterThanOrEqual(corner({ mass: gross.mass, least: gross.mass }));
 });
 
+test('the lightest load is run at the radius it was set at: a boom that bends takes weight off the counterweight’s side', () => {
+  const plan = onTracks((one) => {
+    for (const part of one.cranes[0]!.parts) if (part.on === 'slewing') Object.assign(part, { r: -1.6, mass: 9000 });
+  });
+  const { crane, stand, pick, path } = of(plan);
+  const load = { mass: 100, least: 100 };
+  const out = (radius: number) => radius + 2;
+  const asSet = (radius: number) => radius;
+  const press = (at: (radius: number) => number) => (worstTrack(crane, stand, pick.boom, path, load, at) as TrackLoad).pressure;
+  expect(press(out)).toBeCloseTo(press(asSet), 6);
+  const corner = (at: (radius: number) => number) => (worstOutrigger(crane, stand, pick.boom, path, load, at) as { reaction: number }).reaction;
+  expect(corner(out)).toBeCloseTo(corner(asSet), 6);
+});
+
 test('words speak of tracks, and two of them are drawn in place of four mats', () => {
   const plan = onTracks((one) => (one.stands[0]!.base = { length: null, width: 6 }));
   expect(say(plan, 'stand.base')).toEqual([expect.stringMatching(/its tracks are 3.20.m/)]);
