@@ -19,6 +19,7 @@ test('girders pushed over rollers stand from a new job, and what nobody has said
     'Web, thick': '18 mm',
     'Flanges, wide': '450 mm',
     'Flanges, thick': '30 mm',
+    'Grade of the steel': 'S355',
     'Splices at': '10 m; 20 m',
     'Cross-frames at': '0 m; 7.5 m; 15 m; 22.5 m; 30 m',
     'Nose, long': '18 m',
