@@ -22,7 +22,7 @@ test('a spreader is asked about until its plate and slings are said, and is on t
     ['From sling to sling', '5'],
     ['Spreader weighs', '160'],
     ['Its plate says', '6000'],
-    ['Each sling above it', '4'],
+    ['Each sling above it', '3.5'],
     ['Rating of one sling above', '4000'],
   ] as const) {
     await field(page, label).fill(value);
@@ -37,7 +37,7 @@ test('a spreader is asked about until its plate and slings are said, and is on t
   await accessible(page);
   await saved(page);
   const [pick] = (await planOf(request, job)).picks;
-  expect(pick!.rig).toMatchObject({ kind: 'spreader', length: 5, own: 160, rating: 6000, top: 4, topRating: 4000 });
+  expect(pick!.rig).toMatchObject({ kind: 'spreader', length: 5, own: 160, rating: 6000, top: 3.5, topRating: 4000 });
   expect(9 - pick!.left - pick!.right).toBeCloseTo(5, 1);
 });
 

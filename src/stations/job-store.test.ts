@@ -338,6 +338,10 @@ describe('in a browser', () => {
     for (const leave of closing) leave();
     expect([sent.length, held.size]).toEqual([0, 0]);
     rename(store, 'in a hurry');
+    // What stood unsaved as the next page was asked for is kept, though it is saved before that page is there; nothing older is.
+    for (const going of asking) going({ preventDefault: () => undefined });
+    expect(held.get('keen-trestle/draft/j1')).toContain('in a hurry');
+    held.clear();
     for (const leave of closing) leave();
     expect(sent).toMatchObject([{ keepalive: true, match: '"1"', plan: { job: { name: 'in a hurry' } } }]);
     expect(held.get('keen-trestle/draft/j1')).toContain('in a hurry');
