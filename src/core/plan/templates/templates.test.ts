@@ -9,7 +9,16 @@ import { NotSo, templateIds, templates, type Said, type TemplateId } from './ind
 const metric = { name: 'Canopy', place: 'Wrenholm ferry terminal', units: 'metric', ruleSet: 'eu-ls' } as const;
 const american = { ...metric, units: 'us', ruleSet: 'us-asd' } as const;
 
-const frame: Said = { bays: '6 m; 7.5 m', rows: '5 m', levels: '4 m', column: 'HEB 200', beam: 'IPE 300', between: '1', betweenSection: 'IPE 240', grade: 'S355' };
+const frame: Said = {
+  bays: '6 m; 7.5 m',
+  rows: '5 m',
+  levels: '4 m',
+  column: 'HEB 200',
+  beam: 'IPE 300',
+  between: '1',
+  betweenSection: 'IPE 240',
+  grade: 'S355',
+};
 const bridge: Said = {
   lines: '2',
   apart: '3 m',
