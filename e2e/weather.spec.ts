@@ -51,7 +51,7 @@ test('the wind at an anemometer: what is lifted waits or may go, and an old read
     }, minutes);
   const paste = async (text: string) => {
     await dialog.getByRole('textbox').fill(text);
-    await dialog.getByRole('button', { name: 'Read them' }).click();
+    await dialog.getByRole('button', { name: 'Read it' }).click();
   };
   await paste('time,gust\n06:00,4');
   await expect(dialog.getByRole('alert')).toContainText('What unit is the wind in?');

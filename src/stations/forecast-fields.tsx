@@ -4,6 +4,7 @@ import type { Forecast } from '@/core/plan/schema';
 import { hoursIn, shiftGust } from '@/core/plan/shift';
 import { formatQuantity, shownIn } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
+import { PasteTable } from '@/ui/fields/paste-table';
 import { SmallButton } from '@/ui/small-button';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group } from './panel';
@@ -41,15 +42,14 @@ export function ForecastFields() {
 function Take() {
   const act = useAct();
   const [pasting, setPasting] = useState(false);
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
   const take = (hours: Forecast['hours'], issued: string) => act('setForecastHours', { forecast: { source: '', issued, hours } });
   const today = new Date().toISOString().slice(0, 10);
-  const read = async () => {
+  const read = async (text: string) => {
     const { readForecast } = await import('@/core/weather/read');
     const found = readForecast(text);
-    if (!found.ok) return setProblem(found.error);
+    if (!found.ok) return found.error;
     take(found.hours, today);
+    return null;
   };
   return (
     <>
@@ -60,27 +60,12 @@ function Take() {
         </SmallButton>
       </div>
       {pasting && (
-        <div className="space-y-1.5">
-          <label className="block text-[12.5px] text-soft">
-            A row of headings (time, gust, rain, temperature, each with its unit), then a row for each hour
-            <textarea
-              value={text}
-              rows={5}
-              onChange={(event) => {
-                setText(event.target.value);
-                setProblem(null);
-              }}
-              placeholder={'time,gust (m/s),rain (mm),temperature (°C)\n2026-11-29 06:00,6,0,4'}
-              className="mt-1 block w-full border-[1.5px] border-ink bg-white p-1.5 font-mono text-[12.5px] text-ink"
-            />
-          </label>
-          {problem && (
-            <p role="alert" className="font-semibold text-stop">
-              {problem}
-            </p>
-          )}
-          <SmallButton onClick={() => void read()}>Read it</SmallButton>
-        </div>
+        <PasteTable
+          label="A row of headings (time, gust, rain, temperature, each with its unit), then a row for each hour"
+          example={'time,gust (m/s),rain (mm),temperature (°C)\n2026-11-29 06:00,6,0,4'}
+          rows={5}
+          onRead={read}
+        />
       )}
     </>
   );

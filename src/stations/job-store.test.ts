@@ -342,6 +342,14 @@ describe('in a browser', () => {
     for (const going of asking) going({ preventDefault: () => undefined });
     expect(held.get('keen-trestle/draft/j1')).toContain('in a hurry');
     held.clear();
+    // A full memory stops nobody from being warned.
+    Object.assign(sessionStorage, {
+      setItem: () => {
+        throw new Error('full');
+      },
+    });
+    expect(() => [...asking].forEach((going) => going({ preventDefault: () => undefined }))).not.toThrow();
+    Object.assign(sessionStorage, { setItem: (key: string, value: string) => held.set(key, value) });
     for (const leave of closing) leave();
     expect(sent).toMatchObject([{ keepalive: true, match: '"1"', plan: { job: { name: 'in a hurry' } } }]);
     expect(held.get('keen-trestle/draft/j1')).toContain('in a hurry');

@@ -413,10 +413,14 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
     };
     const ask = (event: BeforeUnloadEvent) => {
       const { state } = getState().saving;
-      // The next page is asked for now. A save that comes through before it stands there is not in it: this tab's own memory has it.
-      if (state === 'saved') sessionStorage.removeItem(draftKey(first.id));
-      else sessionStorage.setItem(draftKey(first.id), draftText(getState()));
       if (state === 'offline' || state === 'conflict') event.preventDefault();
+      // The next page is asked for now. A save that comes through before it stands there is not in it: this tab's own memory has it.
+      try {
+        if (state === 'saved') sessionStorage.removeItem(draftKey(first.id));
+        else sessionStorage.setItem(draftKey(first.id), draftText(getState()));
+      } catch {
+        // A tab without a memory, or with a full one, shows the page as the server gave it.
+      }
     };
     window.addEventListener('pagehide', leave);
     window.addEventListener('beforeunload', ask);

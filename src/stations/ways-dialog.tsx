@@ -4,7 +4,7 @@ import { describe } from '@/core/plan/describe';
 import { dayOf } from '@/core/plan/day';
 import { hoursWords, moneyWords, type Effort } from '@/core/plan/effort';
 import { raisedLoad } from '@/core/plan/evaluate/raise';
-import { pickInstead, pickWays, raiseWays, withoutCrane, type PickWay, type RaiseWay } from '@/core/plan/evaluate/ways-up';
+import { pickInstead, pickWays, raiseWays, withoutCrane, type RaiseWay, type WayUp } from '@/core/plan/evaluate/ways-up';
 import type { Check, Verdict } from '@/core/plan/check';
 import type { RaiseKind } from '@/core/plan/document/raise';
 import { standOf } from '@/core/plan/lookups';
@@ -59,7 +59,7 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
     }
     done();
   };
-  const without = ({ raise: wanted }: RaiseWay) => {
+  const without = ({ taken: wanted }: RaiseWay) => {
     if (raise) {
       const { id: _, load: __, ...changes } = wanted;
       act('editIn', { list: 'raises', id: raise.id, changes }, group);
@@ -92,15 +92,15 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
           </tr>
         </thead>
         <tbody>
-          {cranes.map(({ way, pick: wanted }) => (
+          {cranes.map(({ way, pick: wanted, taken }) => (
             <Row
               key={`${way.stand.id} ${way.boom} ${wanted.second?.stand ?? ''}`}
               id={wanted.second ? `${way.stand.id} ${wanted.second.stand}` : way.stand.id}
               name={nameOf(plan, wanted)}
-              about={craneWords(plan, { way, pick: wanted })}
+              about={craneWords(plan, way, wanted)}
               way={{ ...way, now: way.now && pick !== undefined }}
               plan={plan}
-              take={() => byCrane(wanted)}
+              take={() => byCrane(taken)}
             />
           ))}
           {others.map((way) => (
@@ -124,8 +124,9 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
         </p>
       )}
       <p className="mt-2 text-[12.5px] text-soft">
-        Hours and people are the job’s own figures (Rules, “Hours and people”); prices are said in Gear. Whether a crane stands there at that move is asked of
-        the run sheet.
+        Hours and people are the job’s own figures (Rules, “Hours and people”); prices are said in Gear. A second hook is looked at as rigged like the first,
+        two places as rising 50 mm unevenly at the most: both are asked once it is taken so. Whether a crane stands there at that move is asked of the run
+        sheet.
       </p>
     </Modal>
   );
@@ -134,7 +135,7 @@ export function WaysDialog({ mark, pick, raise, onClose }: { mark: string; pick?
 const nameOf = (plan: Plan, { stand, second }: Pick): string =>
   second ? `Two cranes, from ${standOf(plan, stand).name} and ${standOf(plan, second.stand).name}` : `From ${standOf(plan, stand).name}`;
 
-function craneWords(plan: Plan, { way: { crane, boom, share }, pick }: PickWay): string {
+function craneWords(plan: Plan, { crane, boom, share }: WayUp, pick: Pick): string {
   const system = plan.job.units;
   const booms = [boom, ...(pick.second ? [pick.second.boom] : [])].map((one) => (one === null ? 'not said' : formatQuantity(one, 'length', system)));
   const other = pick.second ? ` and ${plan.cranes.find(({ id }) => id === standOf(plan, pick.second!.stand).crane)?.name ?? ''}` : '';
@@ -167,7 +168,7 @@ function Row({ id, name, about, way, plan, take }: { id: string; name: string; a
         <span className="block text-[12.5px] font-normal text-soft">{about}</span>
       </td>
       <td className="py-2 pr-3 whitespace-nowrap">
-        {effort.people}, {hoursWords(effort.hours)}
+        {effort.people ?? 'not said'}, {hoursWords(effort.hours)}
       </td>
       <td className="py-2 pr-3 text-right whitespace-nowrap">
         {effort.money === null ? (

@@ -5,7 +5,8 @@ import { inWind } from '@/core/plan/in-wind';
 import { EVERY, madeUpReadings, readReadings, windNow, type Reading, type WindNow } from '@/core/weather/anemometer';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
-import { PlainButton } from '@/ui/plain-button';
+import { PasteTable } from '@/ui/fields/paste-table';
+import { SmallButton } from '@/ui/small-button';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
 
@@ -21,6 +22,12 @@ export function WindNowDialog({ onClose }: { onClose: () => void }) {
     const timer = setInterval(() => setNow(wall()), EVERY / 2);
     return () => clearInterval(timer);
   }, []);
+  const read = (text: string): string | null => {
+    const found = readReadings(text, new Date(wall()).toISOString().slice(0, 10));
+    if (!found.ok) return found.error;
+    setPasted(found.readings);
+    return null;
+  };
   const wind = windNow(pasted ?? madeUpReadings(now), now);
   return (
     <Modal
@@ -35,7 +42,16 @@ export function WindNowDialog({ onClose }: { onClose: () => void }) {
         {pasted === null && <span className="ml-2 text-[13px] text-soft">A made-up anemometer, to try with.</span>}
       </p>
       <Lifts wind={wind} />
-      <Paste onRead={setPasted} pasted={pasted !== null} />
+      <div className="mt-3 border-t border-line pt-2">
+        <PasteTable
+          label="Readings of an anemometer: a row of headings (time, and gust with its unit), then a row for each reading"
+          example={'time,gust (m/s)\n06:20:10,4.2'}
+          rows={3}
+          onRead={read}
+        >
+          {pasted && <SmallButton onClick={() => setPasted(null)}>The made-up one again</SmallButton>}
+        </PasteTable>
+      </div>
     </Modal>
   );
 }
@@ -91,39 +107,6 @@ function Lifts({ wind }: { wind: WindNow }) {
           ))}
         </tbody>
       </table>
-    </div>
-  );
-}
-
-function Paste({ onRead, pasted }: { onRead: (readings: Reading[] | null) => void; pasted: boolean }) {
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const read = () => {
-    const found = readReadings(text, new Date(wall()).toISOString().slice(0, 10));
-    setProblem(found.ok ? null : found.error);
-    if (found.ok) onRead(found.readings);
-  };
-  return (
-    <div className="mt-3 space-y-1.5 border-t border-line pt-2">
-      <label className="block text-[12.5px] text-soft">
-        Readings of an anemometer: a row of headings (time, and gust with its unit), then a row for each reading
-        <textarea
-          value={text}
-          rows={3}
-          onChange={(event) => setText(event.target.value)}
-          placeholder={'time,gust (m/s)\n06:20:10,4.2'}
-          className="mt-1 block w-full border-[1.5px] border-ink bg-white p-1.5 font-mono text-[12.5px] text-ink"
-        />
-      </label>
-      {problem && (
-        <p role="alert" className="font-semibold text-stop">
-          {problem}
-        </p>
-      )}
-      <div className="flex gap-1.5">
-        <PlainButton onClick={read}>Read them</PlainButton>
-        {pasted && <PlainButton onClick={() => onRead(null)}>The made-up one again</PlainButton>}
-      </div>
     </div>
   );
 }

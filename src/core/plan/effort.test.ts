@@ -78,6 +78,9 @@ describe('what a lift takes', () => {
     plan.raises!.push({ ...own, id: 'other' });
     expect(raiseEffort(plan, rules(plan), own).money).toBe(350);
     expect(raiseEffort(plan, rules(plan), raised('hands').raises![0]!)).toMatchObject({ people: 40, hours: 4, money: 6400 });
+    const uncounted = raised('hands').raises![0]!;
+    for (const point of uncounted.points) if (point.kind === 'hands') point.people = null;
+    expect(raiseEffort(plan, rules(plan), uncounted)).toMatchObject({ people: null, money: null, asks: ['How many people lift it?'] });
     const mixed = { ...own, points: [own.points[0]!, raised('jack').raises![0]!.points[1]!] };
     expect(raiseEffort(plan, rules(plan), mixed)).toMatchObject({ people: 4, hours: 4, money: null });
   });

@@ -14,7 +14,8 @@ interface Line {
 
 /** What a lift takes: people, hours from its beginning to its end, money. */
 export interface Effort {
-  people: number;
+  /** null: nobody says how many */
+  people: number | null;
   hours: number;
   lines: Line[];
   /** null: a price of it is not known */
@@ -38,16 +39,16 @@ interface Hired {
   comes: boolean;
 }
 
-function priced(plan: Plan, people: number, hours: number, gear: readonly Hired[]): Effort {
+function priced(plan: Plan, people: number | null, hours: number, gear: readonly Hired[]): Effort {
   const costs = plan.costs ?? noCosts();
   const asks: string[] = [];
   const of = (rate: number | null, question: string, times: (rate: number) => number): number | null => {
     if (rate === null && !asks.includes(question)) asks.push(question);
     return rate === null ? null : times(rate);
   };
-  const lines: Line[] = [
-    { what: `${people} people, ${hoursWords(hours)}`, money: of(costs.person, 'What does one person cost for an hour?', (rate) => rate * people * hours) },
-  ];
+  const crew = of(people, 'How many people lift it?', (count) => count);
+  const hourly = of(costs.person, 'What does one person cost for an hour?', (rate) => rate);
+  const lines: Line[] = [{ what: `${crew ?? '?'} people, ${hoursWords(hours)}`, money: crew === null || hourly === null ? null : hourly * crew * hours }];
   for (const { name, hire, count, comes } of gear) {
     const { day, bring } = hire ?? NO_HIRE;
     const shift = of(costs.shift, 'How many hours has a shift?', (one) => one);
@@ -88,7 +89,9 @@ const hoursOf: Record<RaiseKind, ThresholdKey> = { mastLift: 'hoursMastLift', ho
 export function raiseEffort(plan: Plan, rules: Rules, { id, points }: Raise): Effort {
   const others = new Set((plan.raises ?? []).filter((one) => one.id !== id).flatMap((one) => one.points.map(({ kind }) => kind)));
   const kinds = raiseKinds.filter((kind) => points.some((point) => point.kind === kind));
-  const people = points.reduce((sum, point) => sum + (point.kind === 'hands' ? (point.people ?? 0) : rules.value('gangPlace')), 0);
+  // A crew nobody has counted is not nobody.
+  const crews = points.map((point) => (point.kind === 'hands' ? point.people : rules.value('gangPlace')));
+  const people = crews.some((crew) => crew === null) ? null : crews.reduce<number>((sum, crew) => sum + crew!, 0);
   const hours = Math.max(0, ...kinds.map((kind) => rules.value(hoursOf[kind])));
   const costs = plan.costs ?? noCosts();
   const gear = kinds.flatMap((kind): Hired[] =>

@@ -23,6 +23,7 @@ describe('readings of any instrument', () => {
   test.each([
     ['time,gust (m/s)\n09:59:50,4.5', [ago(10, 4.5)]],
     ['date;wind speed (km/h)\n2026-11-29 09:59;18,0', [ago(60, 5)]],
+    ['time,wind direction (°),wind speed (m/s)\n09:59,270,4', [ago(60, 4)]],
     ['time\twind (kn)\tgust (kn)\n2026-11-29T09:59:00\t5\t10', [ago(60, (10 * 1852) / 3600)]],
   ])('read %#', (text, readings) => {
     const found = read(text);
@@ -35,6 +36,8 @@ describe('readings of any instrument', () => {
     ['time,gust (m/s)', /no table/],
     ['when,gust (m/s)\n09:00,4', /No column is of the time/],
     ['time,rain (mm)\n09:00,4', /No column is of the wind/],
+    ['time,mean wind (m/s)\n09:00,4', /a mean is not what stops a lift/],
+    ['time,wind avg (m/s)\n09:00,4', /a mean is not what stops a lift/],
     ['time,gust\n09:00,4', /What unit is the wind in/],
     ['time,gust (m/s)\nnoon,4', /Row 2: “noon” is no time/],
     ['time,gust (m/s)\n25:00,4', /Row 2: “25:00” is no time/],

@@ -34,9 +34,15 @@ export function readReadings(text: string, day: string): ReadReadings {
   const { heads, names, rows, number } = table;
   const find = (words: RegExp) => names.findIndex((name) => words.test(name));
   const time = find(/time|date|hour/);
-  const wind = find(/gust/) >= 0 ? find(/gust/) : find(/wind|speed/);
+  const mean = /mean|avg|average/;
+  const wind = find(/gust/) >= 0 ? find(/gust/) : names.findIndex((name) => /wind|speed/.test(name) && !/direction/.test(name) && !mean.test(name));
   if (time < 0) return refused('No column is of the time: head it “time”.');
-  if (wind < 0) return refused('No column is of the wind: head it “gust (m/s)”.');
+  if (wind < 0)
+    return refused(
+      find(mean) >= 0
+        ? 'There is a mean wind, and no gusts: a mean is not what stops a lift. Give the column of gusts.'
+        : 'No column is of the wind: head it “gust (m/s)”.',
+    );
   const per = inWords(names[wind]!, speeds);
   if (per === null) return refused(`What unit is the wind in? Say it in the heading “${heads[wind]}”: m/s, km/h, mph or kn.`);
   if (rows.length > MOST) return refused(`There are ${rows.length} readings: ${MOST} are read at the most. Take the newest.`);

@@ -185,6 +185,15 @@ function thingsOf(plan: Plan): Thing[] {
       own(crane.hookBlockMass, 10, 'the weight of its hook block'),
       figure('the width of one of its tracks', crane.tracks?.shoe, 'length', 0.15, 3),
       ...crane.parts.filter(({ mass }) => mass !== 0).map((part) => own(part.mass, 50, `the weight of its ${part.what.toLowerCase()}`)),
+      ...crane.parts.map((part) =>
+        figure(
+          `how far its ${part.what.toLowerCase()} is from the slew centre`,
+          part.on === 'boom' ? null : Math.abs((part.on === 'chassis' ? part.x : part.r) ?? 0),
+          'length',
+          0,
+          20,
+        ),
+      ),
       ...chartsOf(plan, crane).flatMap(({ name, chartBase }) =>
         chartBase
           ? [

@@ -19,7 +19,7 @@ const TAIL = { least: 0.2, most: 1.5 } as const;
 /** Sizes of a crane that no crane has, and a chart nobody says the source of. */
 export function craneSizeChecks({ plan }: Context): Check[] {
   const used = new Set(plan.stands.map((one) => one.crane));
-  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...sourceOf(plan, crane)] : []));
+  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...aheadOf(crane), ...sourceOf(plan, crane)] : []));
 }
 
 const place = (crane: Crane, id: string, part?: string) => ({
@@ -45,6 +45,20 @@ function sizesOf(crane: Crane): Check[] {
     ),
   }));
 }
+
+/** Counterweight is behind the slew centre: ahead of it a sign was mistaken. */
+const aheadOf = (crane: Crane): Check[] =>
+  crane.parts.flatMap((part, n) =>
+    part.on === 'slewing' && part.counterweight && part.r !== null && part.r > 0
+      ? [
+          missingCheck(
+            place(crane, 'crane.size', `part ${n}`),
+            'length',
+            `${part.what} of ${crane.name} is said to be ahead of the slew centre. How far behind it is it?`,
+          ),
+        ]
+      : [],
+  );
 
 const sourceOf = (plan: Plan, crane: Crane): Check[] =>
   chartsOf(plan, crane).flatMap(({ id, name, chart, chartSource }) => {

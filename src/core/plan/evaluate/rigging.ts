@@ -1,13 +1,6 @@
 import { riggingHook } from '../../rigging/hook.calc';
-import { pickMoments } from '../../rigging/pick-moments.calc';
 import { slingRating } from '../../rigging/sling-rating.calc';
 import { steelWeight } from '../../steel/weight.calc';
-import { columnAisc } from '../../strength/column-aisc.calc';
-import { columnEn } from '../../strength/column-en.calc';
-import { combined } from '../../strength/combined.calc';
-import { hanging as hangingCalc } from '../../strength/hanging.calc';
-import { hangingStrength } from '../../strength/hanging-strength.calc';
-import type { Trace } from '../../calc/evidence';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
@@ -19,17 +12,14 @@ import { liesInLine } from '../joined';
 import { craneTandem } from '../../cranes/tandem.calc';
 import { phrase, q } from '../../calc/work';
 import { isTurned, standOf } from '../lookups';
-import type { Turned } from '../lift-turned';
-import type { Joint, Piece } from '../schema';
-import type { Rules } from '../../rules/rule-sets';
-import { reckonedYield } from '../reckoned-yield';
+import type { Piece } from '../schema';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { barChecks } from './bar';
 import { hitchChecks, ratingAsPut } from './hitch';
 import { oneEndChecks } from './one-end';
+import { hangingChecks } from './hanging-piece';
 import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
-import { bendingCapacity, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from './section-strength';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
   const place = {
@@ -110,7 +100,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     return [...asked, flatStop(place('rigging.closes', calc.id, source), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
   const body =
-    hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
+    hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...hangingChecks(context, picked, weight, hanging)] : [];
   const held = hitchChecks(context, picked, hanging, place);
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
     return [
@@ -209,165 +199,4 @@ function tensionCheck({ rules }: Context, { pick }: PickContext, hanging: Hangin
     { code: 'sling.tension', tensions: [hanging.tension[0]! * dynamicFactor, hanging.tension[1]! * dynamicFactor], factor: dynamicFactor, rating: capacity },
     [hanging.trace, ...put.traces, ...traces],
   );
-}
-
-/** Where a piece that is turned upright is held while it lies, from its left and right end. */
-const turnedPicks = ({ slung, tail, firstUp }: Turned, { length }: Piece): { left: number; right: number } =>
-  firstUp ? { left: length - slung, right: tail } : { left: tail, right: length - slung };
-
-/** Bending with the squeeze of the slings, and sideways buckling, of the piece between and beyond its picks. */
-function bodyChecks(context: Context, { pick, piece, turned, joined }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
-  const { plan, rules } = context;
-  const lift = liftMove(plan, pick);
-  const { section } = weight;
-  const american = rules.id === 'us-asd';
-  const factor = rules.value('dynamicFactor') * rules.value('loadFactor');
-  const { left, right } = turned ? turnedPicks(turned, piece) : pick;
-  const moments = traced(pickMoments, {
-    length: piece.length,
-    left,
-    right,
-    runs: weight.runs,
-    lumps: weight.lumps,
-    ...(joined ? { stretches: joined.members.map(({ from, to }) => ({ from, to })), cuts: joined.splices.map(({ at }) => at) } : {}),
-  });
-  const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', pick, piece.mark), station: 'picks', move: lift, calc, source });
-  const bendingAt = at('pick.bending', combined.id, sourced(combined.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
-  const hangingAt = at('pick.hanging', hangingCalc.id, sourced(hangingCalc.source.text, rules, 'hangingSafety', 'dynamicFactor', 'loadFactor'));
-  if (!moments.outcome.ok) return [missingCheck(bendingAt, 'moment', moments.outcome.error)];
-  const moment = moments.outcome.output.governing * factor;
-  if (turned) {
-    // Between its sling and its tail it can buckle sideways as a beam on two supports.
-    const lying = bendingCapacity(section, reckonedYield(piece), rules, { length: piece.length - left - right, factor: 1 });
-    if (lying instanceof Missing) return [missingCheck(bendingAt, 'moment', lying.questions.join(' '), moments.traces)];
-    return [
-      ratioCheck(
-        { ...bendingAt, calc: pickMoments.id, source: sourced(pickMoments.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution') },
-        { demand: moment, capacity: lying.capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
-        told(phrase`As it is turned up, ${piece.mark} bends ${q(moment, 'moment')} between sling and tail; it is good for ${q(lying.capacity, 'moment')}.`),
-        [...moments.traces, ...lying.traces],
-      ),
-    ];
-  }
-  const checks: Check[] = [];
-  const { greatest, felt } = moments.outcome.output;
-  // Each of the pieces that hang as one bends by what is in it; the squeeze and the length it buckles over are those of the whole.
-  const bent = joined
-    ? joined.members.map((member, n) => ({
-        part: member.beam.id,
-        mark: member.beam.mark,
-        section: member.section,
-        fy: member.fy,
-        moment: greatest![n]! * factor,
-      }))
-    : [{ part: null, mark: piece.mark, section, fy: reckonedYield(piece), moment }];
-  const squeeze = hanging.squeeze * factor;
-  const between = piece.length - left - right;
-  for (const one of bent) {
-    const where: Place = one.part === null ? bendingAt : { ...bendingAt, ...on('pick', pick, one.mark, one.part) };
-    const bending = bendingCapacity(one.section, one.fy, rules, null);
-    const radius = one.section.rWeak ?? Math.sqrt(one.section.iWeak / one.section.area);
-    const counts = pressed(one.section, one.fy, rules);
-    const area = counts instanceof Missing ? 0 : counts.area;
-    const column = { yield: one.fy, modulus: rules.steel.modulus, area, radius, effectiveLength: between };
-    const axial =
-      area === 0
-        ? null
-        : american
-          ? axialOf(traced(columnAisc, column), 'allowable')
-          : axialOf(traced(columnEn, { ...column, curve: weakCurve(one.section) === 'd' ? 'd' : 'c', gammaM1: rules.value('gammaM1') }), 'design');
-    if (bending instanceof Missing) checks.push(missingCheck(where, 'moment', bending.questions.join(' '), moments.traces));
-    else if (axial === null) checks.push(missingCheck(where, 'moment', `The squeeze on ${one.mark} between its picks cannot be worked out.`));
-    else {
-      const both = traced(combined, {
-        moment: one.moment,
-        momentCapacity: bending.capacity,
-        axial: squeeze,
-        axialCapacity: axial.capacity,
-        rule: american ? 'aisc' : 'en',
-      });
-      const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
-      const capacity = ratio > 0 ? one.moment / ratio : bending.capacity;
-      checks.push(
-        ratioCheck(
-          where,
-          { demand: one.moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
-          { code: 'pick.bending', mark: one.mark, moment: one.moment, capacity, ratio },
-          [...moments.traces, ...bending.traces, ...axial.traces, ...both.traces],
-        ),
-      );
-    }
-  }
-  if (joined && felt)
-    checks.push(
-      ...joined.splices.flatMap(({ joint }, n) => hangingSplice(joint, felt[n]!, factor, at('pick.splice', pickMoments.id, SPLICED), rules, moments.traces)),
-    );
-
-  if (!isOpenI(section) || section.torsion === null || section.warping === null) {
-    if (section.family !== 'HSS')
-      checks.push(missingCheck(hangingAt, 'moment', `Sideways buckling of a hanging ${section.designation} is not worked out here. Who has checked it?`));
-    return checks;
-  }
-  const critical = traced(hangingCalc, {
-    modulus: rules.steel.modulus,
-    shearModulus: rules.steel.shearModulus,
-    iWeak: section.iWeak,
-    torsion: section.torsion,
-    warping: section.warping,
-    length: piece.length,
-    liftFromEnd: Math.min(left, right),
-  });
-  if (!critical.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', critical.outcome.error)];
-  const counts = plasticMoment(section, reckonedYield(piece), rules);
-  if (counts instanceof Missing) return [...checks, missingCheck(hangingAt, 'moment', counts.questions.join(' '))];
-  const usable = traced(hangingStrength, {
-    critical: critical.outcome.output.critical,
-    rule: american ? 'aisc' : 'en',
-    safety: rules.value('hangingSafety'),
-    plastic: counts.moment,
-    curve: ltbCurve(section),
-    gammaM1: rules.value('gammaM1'),
-  });
-  if (!usable.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', usable.outcome.error)];
-  const capacity = usable.outcome.output.usable;
-  checks.push(
-    ratioCheck(
-      hangingAt,
-      { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
-      { code: 'pick.hanging', mark: piece.mark, moment, usable: capacity },
-      [...moments.traces, ...critical.traces, ...counts.traces, ...usable.traces],
-    ),
-  );
-  return checks;
-}
-
-const SPLICED = 'Statics of the pieces that hang as one; what the splice may carry, filled and tight, by the engineer';
-
-/** What a splice made on the ground feels as what it joins hangs in the slings. */
-function hangingSplice(joint: Joint, feels: { moment: number; shear: number }, factor: number, place: Place, rules: Rules, traces: Trace[]): Check[] {
-  return (['moment', 'shear'] as const).map((part) => {
-    const where: Place = {
-      ...place,
-      ...on('joint', joint, joint.name, part),
-      source: sourced(place.source, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'),
-    };
-    const quantity = part === 'moment' ? ('moment' as const) : ('force' as const);
-    const [demand, capacity] = [Math.abs(feels[part]) * factor, joint[part]];
-    if (capacity === null) return missingCheck(where, quantity, `What ${part} may ${joint.name} carry once it is filled? Ask the engineer.`, traces);
-    return ratioCheck(
-      where,
-      { demand, capacity, quantity, caution: rules.value('strengthCaution') },
-      told(
-        phrase`${joint.name} ${part === 'moment' ? 'bends' : 'shears'} ${q(demand, quantity)} as what it joins hangs in the slings; filled and tight it is good for ${q(capacity, quantity)}.`,
-      ),
-      traces,
-    );
-  });
-}
-
-function axialOf<K extends string>(
-  run: { outcome: { ok: true; output: Record<K, number> } | { ok: false }; traces: Trace[] },
-  key: K,
-): { capacity: number; traces: Trace[] } | null {
-  return run.outcome.ok ? { capacity: run.outcome.output[key], traces: run.traces } : null;
 }

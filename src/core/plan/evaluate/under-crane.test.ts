@@ -148,3 +148,20 @@ test.each([
     expect.stringMatching(new RegExp(`^missing: How far from the slew centre of Bittern 12 is the weight of ${word}\\?`)),
   ]);
 });
+
+test('a counterweight ahead of the slew centre, or 2.5 km behind it, is a sign or a unit mistaken', () => {
+  const plan = demoPlan();
+  const part = plan.cranes[0]!.parts[2]!;
+  expect(part.what).toBe('Counterweight');
+  Object.assign(part, { counterweight: true });
+  expect(rows(plan, 'crane.size')).toEqual([]);
+  const ahead = demoPlan();
+  Object.assign(ahead.cranes[0]!.parts[2]!, { counterweight: true, r: 2.05 });
+  expect(say(ahead, 'crane.size')).toEqual(['missing: Counterweight of Bittern 12 is said to be ahead of the slew centre. How far behind it is it?']);
+  const far = demoPlan();
+  Object.assign(far.cranes[0]!.parts[2]!, { r: -2500 });
+  expect(say(far, 'said.size')).toEqual([expect.stringMatching(/how far its counterweight is from the slew centre is 2.500\.00.m/)]);
+  const truck = demoPlan();
+  Object.assign(truck.cranes[0]!.parts[0]!, { x: 350 });
+  expect(rows(truck, 'said.size')).toHaveLength(1);
+});

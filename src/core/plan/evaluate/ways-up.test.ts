@@ -94,6 +94,8 @@ describe('without a crane', () => {
       ['jack', false, 'missing'],
       ['hands', false, 'stop'],
     ]);
+    expect(all[0]!.taken).toBe(own);
+    expect(all[1]!.taken.uneven).toBe(own!.uneven);
     const hoist = of(plan, own!.load, 'hoist').raise;
     const { floor, lies, uneven, by } = own!;
     expect(hoist).toMatchObject({ id: own!.id, load: own!.load, floor, lies, uneven, by });
@@ -148,7 +150,11 @@ describe('without a crane', () => {
     const length = plan.structure.makes.find(({ id }) => id === first!.make)!.length;
     const way = of(plan, first!.id, 'mastLift');
     expect(way.raise.points.map(({ at }) => at)).toEqual([expect.closeTo(0.1 * length, 9), expect.closeTo(0.9 * length, 9)]);
-    expect(way.raise.uneven).toBe(0.05);
+    // What is supposed to look at it is not in the plan once it is taken.
+    expect([way.raise.uneven, way.taken.uneven]).toEqual([0.05, null]);
+    const crew = of(plan, first!.id, 'hands');
+    expect(crew.raise.points.map((point) => 'people' in point && point.people)).toEqual([12, 12]);
+    expect(crew.taken.points.map((point) => 'people' in point && point.people)).toEqual([null, null]);
     // Who answers for it, and when, is asked once somebody takes it.
     expect(way.governs!.id).not.toMatch(/raise\.by|moves\.raise/);
     const column = passengerCanopy().structure.pieces.find(({ id }) => id === 'col-0-1')!;
@@ -188,6 +194,7 @@ describe('one crane or two', () => {
     const pair = ways.find(({ pick }) => pick.second)!;
     const { slingRating, riggingMass } = plan.picks[0]!;
     expect(pair.pick.second).toMatchObject({ stand: 'w3', slingRating, riggingMass });
+    expect(pair.taken.second).toEqual({ stand: 'w3', boom: pair.pick.second!.boom, slingRating: null, riggingMass: null });
     expect(pair.way.effort.people).toBe(8);
     const ids = (of: Pick) => liftChecks(contextOf({ ...plan, picks: [of, ...plan.picks.slice(1)] }), of).map(({ id, verdict }) => `${verdict} ${id}`);
     expect(ids(pair.pick)).toContain('missing pick.critical');

@@ -110,13 +110,20 @@ function wayOf(context: Context, lifted: Pick, now: boolean): WayUp {
 /** A lift as a pick would have it. */
 export interface PickWay {
   way: WayUp;
+  /** as it is looked at here: what hangs on a second hook is supposed to be rigged as on the first */
   pick: Pick;
+  /** as the plan has it once it is taken: of a second hook that is new, its sling and what is below it are asked */
+  taken: Pick;
 }
 
 /** The same load on one crane from each stand, and on two: with the second it has, or with another crane of this job beside its own. */
 export function pickWays(context: Context, pick: Pick): PickWay[] {
   const alone = { ...pick, second: null };
-  const asPick = (of: Pick, ways: readonly WayUp[]): PickWay[] => ways.map((way) => ({ way, pick: { ...of, stand: way.stand.id, boom: way.boom } }));
+  const asPick = (of: Pick, ways: readonly WayUp[]): PickWay[] =>
+    ways.map((way) => {
+      const lifted = { ...of, stand: way.stand.id, boom: way.boom };
+      return { way, pick: lifted, taken: lifted };
+    });
   const ones = asPick(alone, craneWays(context, alone)).map((one) => ({ ...one, way: { ...one.way, now: one.way.now && !pick.second } }));
   const twos = pick.second ? asPick(pick, craneWays(context, pick)) : onTwoCranes(context, pick);
   return [...ones, ...twos].sort((a, b) => rank(b.way)[0] - rank(a.way)[0] || rank(a.way)[1] - rank(b.way)[1]);
@@ -138,7 +145,11 @@ function onTwoCranes(context: Context, pick: Pick): PickWay[] {
     });
     // Those whose chart gives most are looked into whole.
     const likely = reach.sort((a, b) => b.capacity - a.capacity).slice(0, LOOKED_INTO);
-    const found = likely.map(({ two }): PickWay => ({ way: wayOf(context, two, false), pick: two }));
+    const found = likely.map(({ two }): PickWay => ({
+      way: wayOf(context, two, false),
+      pick: two,
+      taken: { ...two, second: { stand: stand.id, boom: two.second!.boom, slingRating: null, riggingMass: null } },
+    }));
     const [best] = found.sort((a, b) => rank(b.way)[0] - rank(a.way)[0] || rank(a.way)[1] - rank(b.way)[1]);
     return best ? [best] : [];
   });
@@ -187,8 +198,10 @@ export interface RaiseWay {
   kind: RaiseKind;
   /** what each of two places comes to carry, one ahead of the other [kg] */
   each: number | null;
-  /** as it would be said in the plan: what nobody knows yet is left open in it */
+  /** as it is looked at here: how uneven two places rise, and how many lift, is supposed until somebody says */
   raise: Raise;
+  /** as it is said in the plan once it is taken: nothing supposed is in it */
+  taken: Raise;
   verdict: Verdict;
   governs: Check | null;
   /** as it is raised now */
@@ -222,7 +235,10 @@ export function raiseWays(context: Context, load: string): RaiseWay[] {
     if (raise === null) return [];
     // Whoever takes it says who answers for it, and when it is raised.
     const checks = worstFirst(raiseChecksOf(context, raise).filter(({ id }) => now || (id !== 'moves.raise' && id !== 'raise.by')));
-    return [{ kind, each, raise, verdict: checks[0]?.verdict ?? 'missing', governs: checks[0] ?? null, now, effort: raiseEffort(plan, rules, raise) }];
+    const taken = now
+      ? raise
+      : { ...raise, uneven: own?.uneven ?? null, points: raise.points.map((point) => (point.kind === 'hands' ? { ...point, people: null } : point)) };
+    return [{ kind, each, raise, taken, verdict: checks[0]?.verdict ?? 'missing', governs: checks[0] ?? null, now, effort: raiseEffort(plan, rules, raise) }];
   });
   return ways.sort((a, b) => verdicts.indexOf(b.verdict) - verdicts.indexOf(a.verdict));
 }
