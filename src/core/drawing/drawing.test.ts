@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { demoPlan } from '../../../tests/demo-plan';
+import { demoPlan, stiff } from '../../../tests/demo-plan';
+import type { Plan } from '../plan/schema';
 import { surveyPlan } from '../plan/survey';
 import { newPlan } from '../plan/new-plan';
 import { coveredArea, placeLabels } from './labels';
@@ -65,6 +66,12 @@ describe('scenes', () => {
     const ys = piece?.shape === 'polygon' ? piece.points.map((p) => p.y) : [];
     expect(Math.min(...ys)).toBeCloseTo(3.6, 9);
     expect(Math.max(...ys)).toBeCloseTo(3.6 + 0.5331, 3);
+  });
+  test('the worst place of a way is marked where the hook was set, with the radius the load carries it to', () => {
+    const words = (plan: Plan) =>
+      surveyPlan(plan, null, 6, 'beam').above.shapes.flatMap((shape) => (shape.shape === 'label' && shape.text.startsWith('worst') ? [shape.text] : []));
+    expect(words(demoPlan())).toEqual([expect.stringMatching(/^worst 10\.23.m, loaded 10\.52.m$/)]);
+    expect(words(stiff(demoPlan()))).toEqual([expect.stringMatching(/^worst 10\.23.m$/)]);
   });
   test('a new plan with nothing known still draws', () => {
     const plan = newPlan({ name: 'N', place: '', units: 'metric', ruleSet: 'eu-ls' });

@@ -293,7 +293,7 @@ function pathShapes(plan: SettledPlan, pose: Pose): Shape[] {
   ];
   const worst = worstRadius(plan, pose);
   if (worst) {
-    const arc = arcPoints(path.stand.at, worst.radius, first.bearingDeg - 12, first.bearingDeg + path.slewDeg + Math.sign(path.slewDeg || 1) * 12);
+    const arc = arcPoints(path.stand.at, worst.loaded, first.bearingDeg - 12, first.bearingDeg + path.slewDeg + Math.sign(path.slewDeg || 1) * 12);
     shapes.push({ shape: 'line', points: arc, style: { stroke: worst.capacity === null ? 'stop' : 'pencil', width: 1, dash: 'dot' } });
   }
   return shapes;
@@ -304,14 +304,20 @@ function arcPoints(centre: Vec, radius: number, fromDeg: number, toDeg: number):
   return Array.from({ length: steps + 1 }, (_, i) => add(centre, scale(direction(fromDeg + ((toDeg - fromDeg) * i) / steps), radius)));
 }
 
-/** The radius on the way where the chart allows least; capacity null when the way leaves the chart there. */
-export function worstRadius(plan: SettledPlan, pose: Pose): { radius: number; capacity: number | null } | null {
+/**
+ * The radius on the way where the chart allows least, as it was set and where the hook comes to with the load on; capacity null when the way
+ * leaves the chart there.
+ */
+export function worstRadius(plan: SettledPlan, pose: Pose): { radius: number; loaded: number; capacity: number | null } | null {
   const { path, stand, pick } = pose.context;
   if (path instanceof Missing) return null;
   const read = readOnWay(plan, dutiesAt(plan, stand), stand, path, pick.boom);
-  if (read === null || read.kind === 'none') return { radius: path.most, capacity: null };
-  return { radius: read.radius, capacity: read.kind === 'off' ? null : read.capacity };
+  if (read === null || read.kind === 'none') return { radius: path.most, loaded: path.most, capacity: null };
+  return { radius: Math.min(read.radius, path.most), loaded: read.radius, capacity: read.kind === 'off' ? null : read.capacity };
 }
+
+const worstWords = ({ radius, loaded }: { radius: number; loaded: number }, show: (value: number) => string): string =>
+  loaded > radius ? `worst ${show(radius)}, loaded ${show(loaded)}` : `worst ${show(radius)}`;
 
 function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {
   const { units } = plan.job;
@@ -331,7 +337,7 @@ function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {
     shapes.push({
       shape: 'label',
       at,
-      text: `${isWorst ? 'worst ' : ''}${formatQuantity(station.radius, 'length', units)}`,
+      text: isWorst ? worstWords(worst, (value) => formatQuantity(value, 'length', units)) : formatQuantity(station.radius, 'length', units),
       ink: isWorst ? 'steel' : 'ink',
       bold: isWorst,
       large: isWorst,

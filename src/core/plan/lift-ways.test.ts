@@ -3,6 +3,8 @@ import type { Vec } from '../geometry/plane';
 import { posesAt } from '../drawing/moment-pose';
 import { describe as words } from './describe';
 import { evaluate } from './evaluate';
+import { pickWays } from './evaluate/ways-up';
+import { rulesOf } from '../rules/rule-sets';
 import type { LiftPath } from './lift-path';
 import { openPlan } from './open';
 import { hooksOf } from './pick-context';
@@ -295,6 +297,15 @@ describe('two cranes on one piece', () => {
 
   test('said whole, the lift asks nothing more', () => {
     expect(bad(two())).toEqual([]);
+    // As a way to lift it is judged by what it is, not by whether somebody has signed for it.
+    const unsigned = settle(two((p) => delete pick(p).signed));
+    const context = { plan: unsigned, today: TODAY, rules: rulesOf(unsigned.job.ruleSet, unsigned.job.thresholds), replayed: replay(unsigned) };
+    expect(
+      pickWays(
+        context,
+        unsigned.picks.find(({ id }) => id === 'k3')!,
+      ).find(({ way }) => way.now)!.way.verdict,
+    ).not.toBe('missing');
     const told = rows(two(), 'k3').find(({ id }) => id === 'pick.hooks')!;
     expect(words(told, 'metric')).toMatch(/Level, the second hook carries 15\.5.kN of G1b; with one hook lagging by 3\.0°, up to 15\.7.kN/);
   });

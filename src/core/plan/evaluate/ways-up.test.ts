@@ -108,6 +108,13 @@ describe('without a crane', () => {
     expect(of(plan, own!.load, 'hands').effort.people).toBe(24);
   });
 
+  test('how uneven it rises is supposed where nobody says, to look at it only', () => {
+    const plan = raised('mastLift');
+    plan.raises![0]!.uneven = null;
+    const way = of(plan, plan.raises![0]!.load, 'hoist');
+    expect([way.raise.uneven, way.taken.uneven]).toEqual([0.05, null]);
+  });
+
   test('with the two strongest of the yard: too weak for it is a stop, strong enough asks what else there is to know', () => {
     const plan = raised('mastLift');
     const { load } = plan.raises![0]!;
