@@ -7,7 +7,7 @@ import { slungAsUsual } from '@/core/plan/alike';
 import { newLaunch } from '@/core/plan/document/launch';
 import { pushable } from '@/core/plan/launch/pushable';
 import { isTurned, markLifted } from '@/core/plan/lookups';
-import { loadOf, spliceable } from '@/core/plan/joined';
+import { loadOf, joinable } from '@/core/plan/joined';
 import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/plan/plan-lifts';
 import { pickContext } from '@/core/plan/pick-context';
 import { saidOf } from '@/core/plan/document/unsaid';
@@ -195,7 +195,7 @@ function JoinedFields({ pick }: { pick: Pick }) {
   const plan = usePlan();
   const act = useAct();
   const joined = pick.joined ?? [];
-  const offered = spliceable(plan, pick);
+  const offered = joinable(plan, pick);
   if (joined.length + offered.length === 0) return null;
   const mark = (id: string) => plan.structure.pieces.find((one) => one.id === id)?.mark ?? id;
   const lift = (next: string[]) => {
@@ -204,10 +204,11 @@ function JoinedFields({ pick }: { pick: Pick }) {
   };
   return (
     <div className="col-span-2 flex flex-wrap items-center gap-1.5">
-      {joined.length > 0 && <span>Spliced on the ground and lifted as one: {loadOf(pick).map(mark).join(', ')}</span>}
-      {offered.map(({ beam }) => (
+      {joined.length > 0 && <span>Joined on the ground and lifted as one: {loadOf(pick).map(mark).join(', ')}</span>}
+      {offered.map(({ beam, by }) => (
         <SmallButton key={beam.id} onClick={() => lift([...joined, beam.id])}>
-          <Link2 size={13} aria-hidden /> Splice {beam.mark} to it on the ground, lift as one
+          <Link2 size={13} aria-hidden />{' '}
+          {by === 'splice' ? `Splice ${beam.mark} to it on the ground, lift as one` : `Tie ${beam.mark} beside it on the ground, lift as a pair`}
         </SmallButton>
       ))}
       {joined.map((id) => (

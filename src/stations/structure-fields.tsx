@@ -214,6 +214,7 @@ function BraceFields({ brace }: { brace: Brace }) {
           (said) => edit({ stays: said === 'open' ? null : said === 'stays' }, 'stays'),
         )}
         {open('It may carry', 'force', brace.capacity, (capacity) => edit({ capacity }, 'capacity'))}
+        {open('It weighs', 'mass', brace.mass ?? null, (mass) => edit({ mass }, 'mass'))}
         {open('Stiffness', 'forcePerLength', brace.stiffness, (stiffness) => edit({ stiffness }, 'stiffness'))}
         {!brace.b && words('Tied at its other end to', brace.anchoredTo, (anchoredTo) => edit({ anchoredTo }, 'anchored'), { placeholder: 'not known' })}
         {!brace.b && open('Seen from above it pulls towards', 'angle', brace.towardsDeg, (towardsDeg) => edit({ towardsDeg }, 'towards'))}

@@ -2,6 +2,7 @@ import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { dutiesAt, readOnWay } from '../plan/duties';
 import { Missing } from '../plan/missing';
+import { breadthOf } from '../plan/piece-weight';
 import type { Check, StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
@@ -137,7 +138,7 @@ function outline(leftEnd: Vec, azimuthDeg: number, length: number, width: number
 function pieceShapes(pose: Pose): Shape[] {
   const { context, piece: at, state } = pose;
   const { piece, weight, seat } = context;
-  const width = weight instanceof Missing ? 0.2 : weight.section.width;
+  const width = weight instanceof Missing ? 0.2 : breadthOf(weight);
   const shapes: Shape[] = [];
   const startEnd = add({ x: piece.start.x, y: piece.start.y }, scale(direction(piece.start.azimuthDeg), -piece.length / 2));
   if (context.lifted.kind === 'beam' && at === null) return shapes;

@@ -8,7 +8,7 @@ import type { CommandArguments, CommandName } from './commands/table';
 import { describe as words } from './describe';
 import { evaluate, evaluateWhole } from './evaluate';
 import type { Hanging } from './hanging';
-import { joinedOf, spliceable } from './joined';
+import { joinable, joinedOf } from './joined';
 import { Missing } from './missing';
 import { openPlan } from './open';
 import { pickContext } from './pick-context';
@@ -518,12 +518,21 @@ describe('the run sheet and the document', () => {
     expect(unlifted(apart).map(({ id }) => id)).toContain('g1b');
   });
 
-  test('what a splice joins to it is offered, and no column', () => {
+  test('what a splice joins to it or a cross-frame ties beside it is offered, and no column', () => {
     const plan = quayFootbridge();
-    expect(spliceable(plan, plan.picks[0]!).map(({ beam, by }) => [beam.id, by.id])).toEqual([['g1b', 's1']]);
-    expect(spliceable(asOne(), asOne().picks[0]!)).toEqual([]);
+    const offered = (one: Plan) => joinable(one, one.picks[0]!).map(({ beam, by }) => `${beam.id} ${by}`);
+    expect(offered(plan)).toEqual(['g1b splice', 'g2a tie']);
+    expect(offered(asOne())).toEqual(['g2a tie', 'g2b tie']);
+    // Beside the first line there is a second already, and no third.
+    plan.structure.braces.push({ ...plan.structure.braces[0]!, id: 'x9', b: { piece: 'g3', at: 6 } });
+    plan.structure.pieces.push({ ...plan.structure.pieces[2]!, id: 'g3' });
+    expect(offered(plan)).toContain('g3 tie');
+    plan.picks[0]!.joined = ['g2a'];
+    expect(offered(plan)).toEqual(['g1b splice', 'g2b splice']);
+    plan.picks[0]!.joined = null;
+    plan.structure.braces = [];
     plan.structure.pieces[1]!.to = { x: 14, y: 0, z: 15 };
-    expect(spliceable(plan, plan.picks[0]!)).toEqual([]);
+    expect(joinable(plan, plan.picks[0]!)).toEqual([]);
   });
 
   test('a piece that is none, the same twice, or one on bearings is refused', () => {

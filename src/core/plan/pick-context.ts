@@ -1,4 +1,4 @@
-import { angleOf, direction, scale, sub, type Vec } from '../geometry/plane';
+import { add, angleOf, direction, leftOf, scale, sub, type Vec } from '../geometry/plane';
 import type { HangingResult } from './hanging';
 import { startOf } from './lies';
 import { hangBy } from './rigged';
@@ -9,7 +9,7 @@ import { asHook, hangOnTwo, sharesOf, twoPath, type HookOf, type Share } from '.
 import { craneAt } from './duties';
 import { givesOf, underLoad } from './under-load';
 import { joinedOf, type Joined, type Part } from './joined';
-import { joinedLoad } from './joined-weight';
+import { joinedLoad, middleOf } from './joined-weight';
 import { liftedBy, standOf, type Lifted } from './lookups';
 import { Missing } from './missing';
 import { pieceWeight, type PieceWeight } from './piece-weight';
@@ -76,21 +76,27 @@ interface Load {
   joined: Spliced | null;
 }
 
-/** Pieces spliced end to end, where they are to be together. */
-function joinedTarget({ parts }: Joined, main: string): Target {
+/** Where what hangs as one is to be: its line, of a pair the middle between the two, from its left end to its right. */
+function joinedTarget(joined: Joined, main: string): Target {
+  const { parts: all, length } = joined;
+  const parts = all.filter(({ line }) => line === 0);
   const ends = ({ beam, flipped }: Part) => {
     const { from, to } = placeOf(beam)!;
     return flipped ? { left: to, right: from } : { left: from, right: to };
   };
-  const [{ left }, { right }] = [ends(parts[0]!), ends(parts.at(-1)!)];
+  const [first, last] = [parts[0]!, parts.at(-1)!];
   const along = ends(parts.find(({ beam }) => beam.id === main)!);
   const azimuthDeg = angleOf(sub(along.right, along.left));
+  const way = direction(azimuthDeg);
+  const aside = scale(leftOf(way), middleOf(joined));
+  const left = add(sub(ends(first).left, scale(way, first.from)), aside);
+  const right = add(add(ends(last).right, scale(way, length - last.to)), aside);
   return {
-    leftEnd: { x: left.x, y: left.y },
+    leftEnd: left,
     azimuthDeg,
     span: Math.hypot(right.x - left.x, right.y - left.y),
-    left: { at: { x: left.x, y: left.y }, level: left.z },
-    right: { at: { x: right.x, y: right.y }, level: right.z },
+    left: { at: left, level: ends(first).left.z },
+    right: { at: right, level: ends(last).right.z },
   };
 }
 
@@ -208,6 +214,11 @@ function hangingOf(
       share: { most: tail, least, level: tail, traces: [trace] },
     };
   }
+  if (pick.second && weight.pair)
+    return {
+      hanging: new Missing(`${piece.mark} hang side by side on two hooks: what is between each hook and its two lines is not worked out here. Who has?`),
+      share: null,
+    };
   if (!pick.second) return { hanging: hangBy(piece, pick, weight, rules), share: null };
   const shares = sharesOf(piece, pick, weight, rules);
   return { hanging: hangOnTwo(piece, pick, weight, shares, hook), share: 'impossible' in shares ? shares : shares[hook] };

@@ -25,6 +25,13 @@ export interface Lump {
   cg: { x: number; z: number };
 }
 
+/** Two lines that hang side by side: outer edge to outer edge, middle to middle, and how far their balance point is off the middle between them. */
+export interface Pair {
+  broad: number;
+  apart: number;
+  offCentre: number;
+}
+
 export interface PieceWeight extends Lump {
   section: SectionRow;
   /** every figure anybody gave for the bare steel */
@@ -38,11 +45,16 @@ export interface PieceWeight extends Lump {
   /** how far packing reaches below and above the steel */
   below: number;
   above: number;
+  /** of two lines side by side */
+  pair?: Pair;
   /** what bends it as it hangs, allowance and all */
   runs: { weightPerLength: number; from: number; to: number }[];
   lumps: { weight: number; at: number }[];
   trace: Trace;
 }
+
+/** How broad a load is as it hangs upright. */
+export const breadthOf = ({ pair, section }: PieceWeight): number => pair?.broad ?? section.width;
 
 /** A choice between the figures stands only with a name and a reason under it, and only for a figure somebody gave. */
 export function chosenWeight(piece: Piece, statements: readonly Statement[]): Statement | null {

@@ -152,7 +152,7 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
     case 'brace.fix':
     case 'brace.free': {
       const brace = braceOf(plan, move.brace);
-      return [brace, hoods.get(brace.a.piece), brace.b === null ? null : hoods.get(brace.b.piece)];
+      return [brace, hoods.get(brace.a.piece), ...(brace.b === null ? [] : [hoods.get(brace.b.piece), liftedAsOne(plan, brace.a.piece, brace.b.piece)])];
     }
     case 'load.on':
     case 'load.off': {

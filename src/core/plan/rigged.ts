@@ -13,12 +13,18 @@ import type { PieceWeight } from './piece-weight';
 import type { Pick, Piece, Rig } from './schema';
 
 const degrees = 180 / Math.PI;
+/** A leg is on its line of a pair when it is no further off than this [m]. */
+const ON_LINE = 0.15;
 /** Slings said to be of one length may differ by so much [m]. */
 const SAME = 0.02;
 
 /** How a piece hangs from one hook, by whatever is between the two. */
 export function hangBy(piece: Piece, pick: Pick, weight: PieceWeight, rules: Rules): HangingResult {
   const { rig } = pick;
+  if (weight.pair && rig?.kind !== 'legs')
+    return new Missing(
+      `${piece.mark} hang side by side: what is worked out here is one leg at either pick of each line, all to one hook. Say they hang by four legs.`,
+    );
   if (!rig) return hangPiece(piece, pick, weight);
   return rig.kind === 'legs' ? onLegs(piece, pick, weight, rig, rules) : underABar(piece, pick, weight, rig);
 }
@@ -100,6 +106,12 @@ function onLegs(piece: Piece, pick: Pick, weight: PieceWeight, rig: Extract<Rig,
   const { leftApart, rightApart } = rig;
   if (leftApart === null || rightApart === null)
     return new Missing(`How far apart across ${piece.mark} are its two legs at each pick? Where there is one leg: 0.`);
+  const { pair } = weight;
+  const off = pair && [leftApart, rightApart].find((apart) => Math.abs(apart - pair.apart) > ON_LINE);
+  if (pair && off !== undefined)
+    return new Missing(
+      `The legs of ${piece.mark} are said to be ${off} m apart across, and the two lines are ${pair.apart.toFixed(2)} m apart. Which is it? Each line has its own leg.`,
+    );
   if (leftApart === 0 && rightApart === 0) return hangPiece(piece, pick, weight);
   const halves = [leftApart / 2, rightApart / 2] as const;
   const legs = [pick.legs.left, pick.legs.right] as const;
@@ -112,7 +124,9 @@ function onLegs(piece: Piece, pick: Pick, weight: PieceWeight, rig: Extract<Rig,
   const { tension, angleDeg, tiltDeg, hookAbovePick } = outcome.output;
   const four = leftApart > 0 && rightApart > 0;
   const counted = four ? Math.min(4, rules.value('legsCounted')) / 2 : 2;
-  const share = [0, 1].map((n) => (halves[n]! > 0 ? (tension[n]! / counted) * (legs[n]! / flat[n]!) : tension[n]!));
+  // Of a pair the heavier line takes more of each pick, however many legs are counted.
+  const most = Math.max(1 / counted, pair ? 1 / 2 + pair.offCentre / pair.apart : 0);
+  const share = [0, 1].map((n) => (halves[n]! > 0 ? tension[n]! * most * (legs[n]! / flat[n]!) : tension[n]!));
   const slopes = [0, 1].map((n) => Math.asin((Math.sin(angleDeg[n]! / degrees) * flat[n]!) / legs[n]!) * degrees);
   return {
     way: 'slung',

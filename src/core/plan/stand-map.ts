@@ -9,6 +9,7 @@ import { namesPerson } from './records';
 import { craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
+import { breadthOf } from './piece-weight';
 import { boomToLine, linesAsking, nearestTo, type PlacedLine } from './evaluate/power-lines';
 import { SLEW_STEPS, slewAngle } from './lift-path';
 import type { PickContext } from './evaluate/context';
@@ -114,7 +115,7 @@ function nearLines(plan: SettledPlan, picked: PickContext, rules: Rules, lines: 
   const standing = standingBefore(plan, rules, pick);
   const hooks = path.stations.map(({ hook }) => hook);
   // No part of the load is further from its hook than this, as far as wind may push it on the longest fall.
-  const reach = Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + Math.hypot(seen.length, weight.section.width) / 2));
+  const reach = Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + Math.hypot(seen.length, breadthOf(weight)) / 2));
   const blown = driftOf(plan, picked, path, weight, rules)?.angleDeg ?? 0;
   const round = reach + (crane.pivotHeight + pick.boom) * Math.tan((blown * Math.PI) / 180) + Math.abs(crane.pivotBack) + crane.boomDepth;
   const straight = picked.turned ? [hooks[0]!, { x: picked.turned.low.x, y: picked.turned.low.y }] : [];

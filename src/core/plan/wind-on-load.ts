@@ -12,11 +12,13 @@ import { GRAVITY } from '../units';
 import { AIR_DENSITY } from './wind';
 
 /** What of a load on this hook stands in the wind. */
-export function sailOf({ piece, turned, share }: PickContext, weight: PieceWeight): number {
+export function sailOf({ piece, turned, share, joined }: PickContext, weight: PieceWeight): number {
   const depth = weight.section.depth + weight.below + weight.above;
   // Standing upright it shows the wind its broader side, whichever way it turns.
   const broad = turned ? Math.max(depth, weight.section.width) : depth;
-  return piece.length * broad * (share ? share.level / weight.weight : 1);
+  // Of two lines side by side the one behind is not taken to be sheltered.
+  const long = joined?.lines.reduce((sum, { from, to }) => sum + to - from, 0) ?? piece.length;
+  return long * broad * (share ? share.level / weight.weight : 1);
 }
 
 export interface Drift {

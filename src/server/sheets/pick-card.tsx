@@ -92,17 +92,30 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
 }
 
 /** Which pieces hang as one, in their order from the left, and what the splices between them come to feel. */
-function splicedLines(show: (value: number | null, kind: QuantityKind) => string, { members, splices }: Spliced, checks: readonly Check[]): Entry[] {
+function splicedLines(
+  show: (value: number | null, kind: QuantityKind) => string,
+  { members, splices, lines, ties }: Spliced,
+  checks: readonly Check[],
+): Entry[] {
   const feels = (id: string) => {
     const row = checks.find((one) => one.id === 'pick.splice' && one.about.id === id && one.about.part === 'moment');
     return row?.capacity == null ? UNKNOWN : `${show(row.demand, 'moment')} of ${show(row.capacity, 'moment')}`;
   };
   return [
     {
-      label: 'Spliced on the ground, from the left',
+      label: lines.length > 1 ? 'Joined on the ground, side by side' : 'Spliced on the ground, from the left',
       value: members.map(({ beam, from, to, weight }) => `${beam.mark}, ${show(to - from, 'length')}, ${show(weight.mass, 'mass')}`).join('; '),
       strong: true,
     },
+    ...(lines.length > 1
+      ? [
+          {
+            label: 'In before they are lifted',
+            value: ties.map(({ brace, at }) => `${brace.name} at ${show(at, 'length')}`).join('; ') || UNKNOWN,
+            strong: true,
+          },
+        ]
+      : []),
     ...splices.map(({ joint }) => ({ label: `${joint.name}, filled and tight, bends`, value: feels(joint.id) })),
   ];
 }

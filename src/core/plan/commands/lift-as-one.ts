@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import { endToEnd, liesInLine, loadOf } from '../joined';
+import { asOne, liesInLine, loadOf, tiesWithin } from '../joined';
 import { Missing } from '../missing';
 import type { Move, Pick, Plan } from '../schema';
 
@@ -11,13 +11,13 @@ export interface LiftAsOne {
 }
 
 /**
- * Pieces are lifted with the one a pick is named for: they have no lift and no moves of their own, and what joins them is made before
- * they are lifted. Those that are lifted by themselves again are hung and let go after it. Where the slings take what now hangs is asked.
+ * Pieces are lifted with the one a pick is named for: they have no lift and no moves of their own, and what joins them, splices and the
+ * cross-frames of a pair, is made before they are lifted. Those that are lifted by themselves again are hung and let go after it. Where the slings take what now hangs is asked.
  */
 export function liftAsOne(plan: Draft<Plan>, { pick: id, joined, freed }: LiftAsOne): void {
   const pick = plan.picks.find((one) => one.id === id)!;
-  // Spliced to it a piece lies in line with it, which is said by where that lies; apart again it lies where it lay then.
-  const told = freed.length > 0 ? endToEnd(plan as Plan, pick as Pick) : null;
+  // Joined to it a piece lies in line with it or beside it, which is said by where that lies; apart again it lies where it lay then.
+  const told = freed.length > 0 ? asOne(plan as Plan, pick as Pick) : null;
   const line = told instanceof Missing ? null : told;
   const beams = new Map(plan.structure.pieces.map((one) => [one.id, one]));
   const { level = null, onSide = null } = beams.get(pick.piece)?.lies ?? {};
@@ -37,13 +37,15 @@ export function liftAsOne(plan: Draft<Plan>, { pick: id, joined, freed }: LiftAs
   plan.picks = plan.picks.filter((one) => one.id === id || !along.has(one.piece));
   if (plan.raises) plan.raises = plan.raises.filter(({ load }) => !along.has(load));
   const all = new Set(loadOf(pick));
-  const within = new Set(plan.structure.joints.filter(({ kind, a, b }) => kind === 'splice' && all.has(a.piece) && all.has(b.piece)).map((joint) => joint.id));
+  const spliced = plan.structure.joints.filter(({ kind, a, b }) => kind === 'splice' && all.has(a.piece) && all.has(b.piece));
+  const within = new Set([...spliced, ...tiesWithin(plan as Plan, all)].map((one) => one.id));
   const left = plan.moves.filter((move) => !((move.kind === 'piece.hang' || move.kind === 'piece.letGo') && along.has(move.beam)));
   const hangs = (move: Draft<Move>) => (move.kind === 'piece.hang' && move.beam === pick.piece) || (move.kind === 'pick.trial' && move.pick === id);
   const at = left.findIndex(hangs);
-  const splices = at < 0 ? [] : left.slice(at).filter((move) => move.kind === 'joint.make' && within.has(move.joint));
-  const rest = left.filter((move) => !splices.includes(move));
-  if (splices.length > 0) rest.splice(rest.findIndex(hangs), 0, ...splices);
+  const joins = (move: Draft<Move>) => (move.kind === 'joint.make' && within.has(move.joint)) || (move.kind === 'brace.fix' && within.has(move.brace));
+  const made = at < 0 ? [] : left.slice(at).filter(joins);
+  const rest = left.filter((move) => !made.includes(move));
+  if (made.length > 0) rest.splice(rest.findIndex(hangs), 0, ...made);
   const last = rest.findLastIndex((move) => move.kind === 'piece.letGo' && move.beam === pick.piece);
   const own = freed.flatMap(({ piece, hang, letGo }): Move[] => [
     { id: hang, kind: 'piece.hang', beam: piece, by: '' },

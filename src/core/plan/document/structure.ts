@@ -155,6 +155,7 @@ const braceSchema = closed({
   stays: Type.Optional(nullable(Type.Boolean({ description: 'part of the finished work; false: for the erection only' }))),
   capacity: nullable(positive('N')),
   stiffness: nullable(positive('N/m')),
+  mass: Type.Optional(nullable(positive('kg', 'all of it, with its bolts'))),
 });
 
 /** What is put on a piece while it is built: bundles of deck, packs, gear, people. */

@@ -12,7 +12,7 @@ import { dayFault, namesPerson } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
-import type { PieceWeight } from '../piece-weight';
+import { breadthOf, type PieceWeight } from '../piece-weight';
 import { chartsOf, dutiesAt, readOnWay } from '../duties';
 import { workedUnderLoad } from '../under-load';
 import { chartAuditChecks } from './chart-audit';
@@ -163,7 +163,7 @@ export function travelHeight(
   const underside = Math.max(seats + pick.liftOver, piece.start.level);
   // What wind may push it over counts as passed over.
   const drift = driftOf(plan, picked, path, weight, rules)?.drift ?? 0;
-  const tallest = tallestUnder(plan, path, weight.section.width, drift, standing);
+  const tallest = tallestUnder(plan, path, breadthOf(weight), drift, standing);
   if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
   return { underside, over: null };
 }
@@ -257,7 +257,7 @@ function boomGapChecks(
   const { piece, crane, pick } = picked;
   const least = rules.value('boomClearance');
   const top = travel.underside + hanging.height;
-  const load = leastGap((station) => outlineAt(station, weight.section.width), top, picked, path.stations);
+  const load = leastGap((station) => outlineAt(station, breadthOf(weight)), top, picked, path.stations);
   const sweep = closeStations(path, crane.boomWidth);
   const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({ id, what, height, nearest: leastGap(() => outline, height, picked, sweep) });
   const things = plan.site.obstructions.map((o) => gapTo(o.id, o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg)));

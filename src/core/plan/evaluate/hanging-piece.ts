@@ -68,34 +68,10 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined }:
         moment: greatest![n]! * factor,
       }))
     : [{ part: null, mark: piece.mark, section, fy: reckonedYield(piece), moment }];
-  const squeeze = hanging.squeeze * factor;
-  const between = piece.length - left - right;
+  const squeeze = { force: hanging.squeeze * factor, over: piece.length - left - right };
   for (const one of bent) {
     const where: Place = one.part === null ? bendingAt : { ...bendingAt, ...on('pick', pick, one.mark, one.part) };
-    const bending = bendingCapacity(one.section, one.fy, rules, null);
-    const squeezed = squeezedOf(one.section, one.fy, between, rules);
-    if (bending instanceof Missing) checks.push(missingCheck(where, 'moment', bending.questions.join(' '), moments.traces));
-    else if (squeezed instanceof Missing)
-      checks.push(missingCheck(where, 'moment', `The squeeze on ${one.mark} between its picks cannot be worked out. ${squeezed.questions.join(' ')}`));
-    else {
-      const both = traced(combined, {
-        moment: one.moment,
-        momentCapacity: bending.capacity,
-        axial: squeeze,
-        axialCapacity: squeezed.capacity,
-        rule: american ? 'aisc' : 'en',
-      });
-      const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
-      const capacity = ratio > 0 ? one.moment / ratio : bending.capacity;
-      checks.push(
-        ratioCheck(
-          where,
-          { demand: one.moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
-          { code: 'pick.bending', mark: one.mark, moment: one.moment, capacity, ratio },
-          [...moments.traces, ...bending.traces, ...squeezed.traces, ...both.traces],
-        ),
-      );
-    }
+    checks.push(bendingCheck(where, one, squeeze, rules, moments.traces));
   }
   if (joined && felt)
     checks.push(
@@ -140,10 +116,42 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined }:
   return checks;
 }
 
-const SPLICED = 'Statics of the pieces that hang as one; what the splice may carry, filled and tight, by the engineer';
+/** One piece that hangs, by what is in it. */
+export interface Bent {
+  mark: string;
+  section: SectionRow;
+  fy: number;
+  moment: number;
+}
+
+/** Bending of a piece with what the legs press it with between its picks. */
+export function bendingCheck(where: Place, one: Bent, squeeze: { force: number; over: number }, rules: Rules, traces: Trace[]): Check {
+  const bending = bendingCapacity(one.section, one.fy, rules, null);
+  if (bending instanceof Missing) return missingCheck(where, 'moment', bending.questions.join(' '), traces);
+  const squeezed = squeezedOf(one.section, one.fy, squeeze.over, rules);
+  if (squeezed instanceof Missing)
+    return missingCheck(where, 'moment', `The squeeze on ${one.mark} between its picks cannot be worked out. ${squeezed.questions.join(' ')}`);
+  const both = traced(combined, {
+    moment: one.moment,
+    momentCapacity: bending.capacity,
+    axial: squeeze.force,
+    axialCapacity: squeezed.capacity,
+    rule: rules.id === 'us-asd' ? 'aisc' : 'en',
+  });
+  const ratio = both.outcome.ok ? both.outcome.output.ratio : NaN;
+  const capacity = ratio > 0 ? one.moment / ratio : bending.capacity;
+  return ratioCheck(
+    where,
+    { demand: one.moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution'), ratio },
+    { code: 'pick.bending', mark: one.mark, moment: one.moment, capacity, ratio },
+    [...traces, ...bending.traces, ...squeezed.traces, ...both.traces],
+  );
+}
+
+export const SPLICED = 'Statics of the pieces that hang as one; what the splice may carry, filled and tight, by the engineer';
 
 /** What a splice made on the ground feels as what it joins hangs in the slings. */
-function hangingSplice(joint: Joint, feels: { moment: number; shear: number }, factor: number, place: Place, rules: Rules, traces: Trace[]): Check[] {
+export function hangingSplice(joint: Joint, feels: { moment: number; shear: number }, factor: number, place: Place, rules: Rules, traces: Trace[]): Check[] {
   return (['moment', 'shear'] as const).map((part) => {
     const where: Place = {
       ...place,

@@ -6,7 +6,7 @@ import { segmentDistance, type Vec3 } from '../../geometry/space';
 import type { Check } from '../check';
 import { outlineAt, type LiftPath, type Station } from '../lift-path';
 import { Missing } from '../missing';
-import type { PieceWeight } from '../piece-weight';
+import { breadthOf, type PieceWeight } from '../piece-weight';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import type { Body } from '../bodies';
@@ -212,7 +212,7 @@ function stationToLine(picked: PickContext, weight: PieceWeight, underside: numb
   const { piece, turned } = picked;
   const [a, b] = endsOf(line);
   const { tip } = boomAt(picked, station);
-  const outline = outlineAt(station, weight.section.width);
+  const outline = outlineAt(station, breadthOf(weight));
   const top = underside + (turned ? piece.length : weight.section.depth);
   const edges = outline.map((p, i): [Vec3, Vec3] => {
     const next = outline[(i + 1) % outline.length]!;

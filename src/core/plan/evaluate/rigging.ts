@@ -18,6 +18,7 @@ import { barChecks } from './bar';
 import { hitchChecks, ratingAsPut } from './hitch';
 import { oneEndChecks } from './one-end';
 import { hangingChecks } from './hanging-piece';
+import { pairChecks } from './hanging-pair';
 import { rollChecks } from './roll';
 import { rigWords } from '../document/rig';
 
@@ -100,7 +101,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     return [...asked, flatStop(place('rigging.closes', calc.id, source), 'length', { code: 'sling.impossible', reason: hanging.impossible }, [])];
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
   const body =
-    hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...hangingChecks(context, picked, weight, hanging)] : [];
+    hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
   const held = hitchChecks(context, picked, hanging, place);
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
     return [
@@ -130,8 +131,35 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
       [hanging.trace],
     ),
   );
+  if (!(weight instanceof Missing) && weight.pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
   return [...asked, ...checks, ...held, ...body];
 }
+
+/** Two lines of unlike weight hang with the heavier one low: legs of one length, the balance point plumb below the hook. */
+function acrossCheck(
+  { rules }: Context,
+  { piece }: PickContext,
+  weight: PieceWeight,
+  hanging: Hanging,
+  place: (id: string, calc: string, source: string) => Place,
+): Check {
+  const { offCentre, apart } = weight.pair!;
+  const tiltDeg = (Math.atan2(offCentre, hanging.hookAbovePick + weight.section.depth - weight.cg.z) * 180) / Math.PI;
+  return ratioCheck(
+    place('rigging.across', hanging.trace.calc, sourced(riggingHook.source.text, rules, 'tiltMost', 'tiltCaution')),
+    { demand: tiltDeg, capacity: rules.value('tiltMost'), quantity: 'angle', caution: rules.value('tiltCaution') / rules.value('tiltMost'), inclusive: true },
+    told(
+      phrase`${piece.mark} balance ${q(offCentre, 'dimension')} off the middle between their lines, ${q(apart, 'length')} apart: across they hang ${q(tiltDeg, 'angle')} out of level; ${q(rules.value('tiltMost'), 'angle')} may be.`,
+    ),
+    [hanging.trace],
+  );
+}
+
+/** The strength of what hangs: of one line, or of two that cross-frames tie to each other. */
+const bodyChecks = (context: Context, picked: PickContext, weight: PieceWeight, hanging: Hanging): Check[] =>
+  weight.pair && picked.joined
+    ? pairChecks(context, { ...picked, joined: picked.joined }, weight.pair, hanging)
+    : hangingChecks(context, picked, weight, hanging);
 
 /** The flattest of the legs. */
 function angleCheck({ rules }: Context, hanging: Hanging, place: Place): Check {

@@ -13,13 +13,22 @@ const DEEPER = 1.05;
 const STEP = 5;
 
 /** A piece that lies on its side is rolled upright on one edge before it is lifted. */
-export function rollChecks(context: Context, { drawn, piece, turned, hook, lifted }: PickContext, weight: PieceWeight, move: string | null): Check[] {
+export function rollChecks(context: Context, { drawn, piece, turned, hook, lifted, joined }: PickContext, weight: PieceWeight, move: string | null): Check[] {
   const { rules } = context;
   const { depth, width } = weight.section;
   if (hook === 'second' || turned || depth < DEEPER * width) return [];
   const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', drawn, piece.mark), station: 'picks', move, calc, source });
   const onSide = lifted.kind === 'piece' ? piece.start.onSide : lifted.beam.lies?.onSide;
   const { text } = liftTurn.source;
+  const flat = weight.pair ? joined!.members.find(({ beam }) => beam.id !== drawn.piece && beam.lies?.onSide === true) : undefined;
+  if (weight.pair && (onSide === true || flat))
+    return [
+      missingCheck(
+        at('pick.lies', liftTurn.id, text),
+        'count',
+        `${flat?.beam.mark ?? piece.mark} is said to lie on its side, and is tied to what stands beside it. Which is it?`,
+      ),
+    ];
   if (onSide === undefined || onSide === null)
     return [missingCheck(at('pick.lies', liftTurn.id, text), 'count', `Does ${piece.mark} lie on its side before the lift, or stand upright?`)];
   if (!onSide) return [];

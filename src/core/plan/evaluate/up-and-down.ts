@@ -4,7 +4,7 @@ import { shrunk, standingAt, standingBefore, TOUCH, type Body } from '../bodies'
 import type { Check } from '../check';
 import { lyingEnd, boxOf, meets } from '../lift-path';
 import { Missing } from '../missing';
-import type { PieceWeight } from '../piece-weight';
+import { breadthOf, type PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import type { Plan } from '../schema';
 import type { Target } from '../seat-geometry';
@@ -64,14 +64,16 @@ const things = (plan: Plan): Body[] =>
 function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Body {
   const { azimuthDeg, level, onSide } = piece.start;
   const middle = add(lyingEnd(piece), scale(direction(azimuthDeg), piece.length / 2));
-  const { depth, width } = weight.section;
+  const { depth } = weight.section;
+  const width = breadthOf(weight);
   const across = onSide ? Math.max(depth, width) : width;
   return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, across, azimuthDeg), from: level, to: Math.max(top, level) + depth };
 }
 
 /** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
 function settingBody({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body {
-  const { depth, width } = weight.section;
+  const { depth } = weight.section;
+  const width = breadthOf(weight);
   const level = Math.max(seat.left.level, seat.right.level);
   const stands = turned ? piece.length : depth;
   const middle: Vec = turned ? seat.left.at : add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));

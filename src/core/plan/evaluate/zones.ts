@@ -5,6 +5,7 @@ import { dayFault } from '../records';
 import { sweptBy } from '../lift-path';
 import { driftOf } from '../wind-on-load';
 import { Missing } from '../missing';
+import { breadthOf } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import type { Zone } from '../schema';
 import { flatStop, liftMove, missingCheck, onHook, ratioCheck, told, type Context, type PickContext, type Place } from './context';
@@ -32,7 +33,7 @@ export function zoneChecks({ plan, today, rules }: Context, picked: PickContext)
   // Over a pit it may go: what stands beside one is asked of the stand.
   const zones = (plan.site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
   if (zones.length === 0 || path instanceof Missing || weight instanceof Missing) return [];
-  const swept = sweptBy(path, weight.section.width, driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
+  const swept = sweptBy(path, breadthOf(weight), driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
   const under = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
   // From one station to the next it sweeps what lies between.
   const booms = under.length < 2 ? under : under.slice(1).map((to, i) => hull([...under[i]!, ...to]));

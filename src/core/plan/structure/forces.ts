@@ -6,7 +6,8 @@ import { answerOf } from './answers';
 import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { type Load, type SettledBeam } from './model';
 import { heightAt, isInclined } from './place';
-import { beamAt, loadAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './moment';
+import { putsOf } from './put-on';
+import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './moment';
 import { isStructureMove } from './state';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
@@ -63,8 +64,8 @@ interface Net {
   hangs: Map<string, Joint[]>;
   carries: Map<string, Joint[]>;
   seats: Map<string, { key: string; support: Support; at: number }[]>;
-  /** what may be put on each piece, and on which */
-  puts: Map<string, PutLoad[]>;
+  /** what may be put on each piece */
+  puts: ReturnType<typeof putsOf>;
   loads: Map<string, PutLoad>;
   braces: Map<string, Brace>;
   picks: Map<string, Pick>;
@@ -87,14 +88,13 @@ function netOf(plan: Plan, beams: Map<string, SettledBeam>, rules: Rules): Net {
     hangs: new Map(),
     carries: new Map(),
     seats: new Map(),
-    puts: new Map(),
+    puts: putsOf(plan),
     loads: new Map(structure.loads.map((one) => [one.id, one])),
     braces: new Map(structure.braces.map((one) => [one.id, one])),
     picks: new Map(picks.map((one) => [one.id, one])),
     with: (piece) => hangsWith(plan, piece),
     launches: new Map(launches.map(({ id, pieces }) => [id, pieces.map(({ piece }) => piece)])),
   };
-  for (const load of structure.loads) void (net.puts.get(load.piece)?.push(load) ?? net.puts.set(load.piece, [load]));
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
   for (const support of structure.supports) {
     net.supports.set(support.id, support);
@@ -153,10 +153,11 @@ export class Stages {
     };
     const dirty = this.touches(move);
     if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
-      // A brace changes how a line is held, not what it carries: the same line, newly looked at.
-      const lines = [...new Set(dirty.flatMap((id) => lineOf.get(id) ?? []))].map((line) => ({ ...line }));
-      for (const line of lines) for (const id of line.beams) put(id, line);
-      return { lines, was, angle: null };
+      // A brace changes how a line is held, and by its weight what it carries: the same line, newly looked at, and what it rests on.
+      const solved = net.braces.get(move.brace)!.mass ? resolve(net, moment, dirty, lineOf, put, angles) : [];
+      const held = [...new Set(dirty.flatMap((id) => lineOf.get(id) ?? []))].filter((line) => !solved.includes(line)).map((line) => ({ ...line }));
+      for (const line of held) for (const id of line.beams) put(id, line);
+      return { lines: [...solved, ...held], was, angle: null };
     }
     // The angle is held from the move on that fills enough holes; until then the ends turn about their pins.
     let angle: Taken['angle'] = null;
@@ -395,8 +396,7 @@ function lineFrom(
       const hung = (net.carries.get(one.id) ?? []).filter(({ id, a }) => isMade(jointAt(moment, id)) && inForce(moment, a.piece));
       const loads = load.points.map(({ x, force }) => ({ x: spot(x), force: force * times }));
       // What is put on is there or not: for what weight holds down it is left out.
-      if (which !== 'light')
-        for (const put of net.puts.get(one.id) ?? []) if (loadAt(moment, put.id)) loads.push({ x: spot(put.at), force: put.force * times });
+      if (which !== 'light') for (const put of net.puts.get(one.id) ?? []) if (put.there(moment)) loads.push({ x: spot(put.at), force: put.force * times });
       for (const joint of hung) {
         const above = lineOf.get(joint.a.piece);
         const force = above?.carried[which].get(joint.id);
@@ -461,6 +461,15 @@ function hookPulls(
   const held = pieces.filter(({ beam }) => all.includes(beam.beam.id));
   const [from, to] = [Math.min(...held.map((one) => one.from)), Math.max(...held.map((one) => one.to))];
   let [total, turning] = [0, 0];
+  // What hangs with it in a line of its own takes its share of what the hook still pulls; that line itself is not eased by it.
+  const beside = all.filter((id) => !held.some(({ beam }) => beam.beam.id === id));
+  let apart = 0;
+  for (const id of beside) {
+    const one = net.beams.get(id);
+    const load = which === 'light' ? one?.light : one?.heavy;
+    if (!load || load instanceof Missing) return [];
+    apart += load.total;
+  }
   for (const one of held) {
     const load = which === 'light' ? one.beam.light : one.beam.heavy;
     if (load instanceof Missing) return [];
@@ -473,7 +482,7 @@ function hookPulls(
   return pullsOf(pick, to - from, centre).map(({ x, share }) => {
     const at = main.flipped ? to - x : from + x;
     const on = held.find((one) => at >= one.from && at <= one.to) ?? main;
-    return { on: on.beam.beam.id, x: at, force: share * Math.min(kept, total * times) };
+    return { on: on.beam.beam.id, x: at, force: share * Math.min((kept * total) / (total + apart), total * times) };
   });
 }
 
@@ -520,7 +529,7 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
     const times = which === 'factored' ? net.factor : 1;
     const own = load.total * times;
     let sum = own - Math.min(beamAt(moment, beam.beam.id).kept, own);
-    if (which !== 'light') for (const put of net.puts.get(beam.beam.id) ?? []) if (loadAt(moment, put.id)) sum += put.force * times;
+    if (which !== 'light') for (const put of net.puts.get(beam.beam.id) ?? []) if (put.there(moment)) sum += put.force * times;
     for (const joint of net.carries.get(beam.beam.id) ?? []) {
       if (!isMade(jointAt(moment, joint.id)) || !inForce(moment, joint.a.piece)) continue;
       const force = lineOf.get(joint.a.piece)?.carried[which].get(joint.id);

@@ -6,7 +6,7 @@ import { isStiff, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from './model';
 import { pointAt, type Placed, type Point } from './place';
-import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './moment';
+import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from './moment';
 
 /** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
 const NEAR = 0.2;
@@ -398,7 +398,7 @@ class Frame {
       const { heavy, place } = this.settled(id);
       if (heavy instanceof Missing) ask('beam', this.ground.beams.get(id)!.beam, this.ground.beams.get(id)!.beam.mark, 'frame.sway', heavy.questions.join(' '));
       else for (const at of [0, place.length]) put(this.onColumn(id, at), (heavy.total * times) / 2);
-      for (const one of by.puts.get(id) ?? []) if (loadAt(this.moment, one.id)) put(this.onColumn(id, one.at), one.force * times);
+      for (const one of by.puts.get(id) ?? []) if (one.there(this.moment)) put(this.onColumn(id, one.at), one.force * times);
       for (const { joint, at } of by.joints.get(id) ?? [])
         if (joint.kind !== 'splice' && joint.b.piece === id && isMade(jointAt(this.moment, joint.id)) && this.isSet(joint.a.piece))
           put(this.onColumn(id, at), latest.get(joint.a.piece)?.carried[this.which].get(joint.id) ?? 0);

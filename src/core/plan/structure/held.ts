@@ -1,4 +1,5 @@
-import type { Brace, Joint, Plan, PutLoad, Support } from '../schema';
+import type { Brace, Joint, Plan, Support } from '../schema';
+import { putsOf } from './put-on';
 import type { Line } from './forces';
 import { beamAt, isMade, standsAt, jointAt, braceAt, type StructureMoment } from './moment';
 
@@ -74,12 +75,13 @@ export interface Holds {
   joints: Map<string, { joint: Joint; at: number; other: string }[]>;
   braces: Map<string, { brace: Brace; at: number; other: string | null }[]>;
   /** what may be put on it */
-  puts: Map<string, PutLoad[]>;
+  puts: ReturnType<typeof putsOf>;
 }
 
 /** What sits at each piece, by its id. */
-export function holdsOf({ structure }: Plan): Holds {
-  const holds: Holds = { seats: new Map(), joints: new Map(), braces: new Map(), puts: new Map() };
+export function holdsOf(plan: Plan): Holds {
+  const { structure } = plan;
+  const holds: Holds = { seats: new Map(), joints: new Map(), braces: new Map(), puts: putsOf(plan) };
   const push = <T>(map: Map<string, T[]>, key: string, one: T) => void (map.get(key)?.push(one) ?? map.set(key, [one]));
   for (const support of structure.supports) support.seats.forEach(({ piece, at }, n) => push(holds.seats, piece, { support, at, key: `${support.id}/${n}` }));
   for (const joint of structure.joints) {
@@ -90,6 +92,5 @@ export function holdsOf({ structure }: Plan): Holds {
     push(holds.braces, brace.a.piece, { brace, at: brace.a.at, other: brace.b?.piece ?? null });
     if (brace.b) push(holds.braces, brace.b.piece, { brace, at: brace.b.at, other: brace.a.piece });
   }
-  for (const load of structure.loads) push(holds.puts, load.piece, load);
   return holds;
 }

@@ -190,8 +190,11 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       return [{ what: `${joints.get(move.joint)!.name} is made`, done: isMade(jointAt(now, move.joint)), by: [{ kind: 'joint.make', joint: move.joint }] }];
     case 'brace.fix': {
       const brace = braceOf(plan, move.brace);
+      const ends = [brace.a, ...(brace.b ? [brace.b] : [])];
+      // A pair that is lifted as one is tied while both lie on their blocks.
+      const lying = brace.b !== null && ends.every(({ piece }) => beamAt(now, piece).where === 'away') && liftedAsOne(plan, brace.a.piece, brace.b.piece);
       return [
-        ...[brace.a, ...(brace.b ? [brace.b] : [])].map(({ piece }) => ({
+        ...(lying ? [] : ends).map(({ piece }) => ({
           what: `${mark(piece)} is in place`,
           done: beamAt(now, piece).where !== 'away',
           by: [{ kind: 'piece.hang' as const, beam: piece }],

@@ -7,7 +7,7 @@ import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';
 import { heldOf } from './held';
 import type { Load } from './model';
-import { beamAt, isMade, jointAt, loadAt, standsAt, type StructureMoment } from './moment';
+import { beamAt, isMade, jointAt, standsAt, type StructureMoment } from './moment';
 
 const place = (id: string, about: ReturnType<typeof on>, move: string | null, source: string): Place => ({
   id,
@@ -37,7 +37,7 @@ function loadsOn(ground: Ground, line: Line, moment: StructureMoment): { from: n
       const above = latest.get(joint.a.piece);
       return [{ x: spot(at), heavy: above?.carried.plain.get(joint.id) ?? 0, light: above?.carried.light.get(joint.id) ?? 0 }];
     });
-    const put = (by.puts.get(id) ?? []).flatMap((one) => (loadAt(moment, one.id) ? [{ x: spot(one.at), heavy: one.force, light: 0 }] : []));
+    const put = (by.puts.get(id) ?? []).flatMap((one) => (one.there(moment) ? [{ x: spot(one.at), heavy: one.force, light: 0 }] : []));
     const fixed = heavy.points.map(({ x, force }, n) => ({ x: spot(x), heavy: force, light: light.points[n]?.force ?? 0 }));
     return [
       { from, to, x: (from + to) / 2, heavy: spread(heavy), light: spread(light) },
