@@ -136,6 +136,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'joint.filled': at('steel', 'Holes in all'),
   'joint.strength': at('steel', 'Holes in all', 'Moment it may carry', 'Shear it may carry', 'One bolt may carry'),
   'brace.force': at('steel', 'It may carry'),
+  'brace.weight': at('steel', 'It weighs'),
+  'pick.strut': at('steel', 'It may carry'),
   'brace.stiffness': at('steel', 'Stiffness'),
   'brace.sway': at('steel', 'It may carry'),
   'brace.towards': at('steel', 'Seen from above it pulls towards'),

@@ -304,6 +304,15 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     expect(evaluate(plan, TODAY).counts.missing).toBeGreaterThan(evaluate(pair(), TODAY).counts.missing);
   });
 
+  test('the weight of a cross-frame is asked of that cross-frame', () => {
+    const asked = rows(
+      pair((plan) => (plan.structure.braces[1]!.mass = null)),
+      'brace.weight',
+    );
+    expect(asked.map(({ about, verdict }) => [about.kind, about.id, verdict])).toEqual([['brace', 'x2', 'missing']]);
+    expect(rows(pair(), 'brace.weight')).toEqual([]);
+  });
+
   test('on two hooks it is asked', () => {
     const plan = pair((one) => (one.picks[0]!.second = { stand: 'w2', boom: 27, slingRating: 9000, riggingMass: 95 }));
     const asked = evaluate(plan, TODAY).checks.map(text);

@@ -8,7 +8,7 @@ import type { PieceWeight } from '../piece-weight';
 import { wrapDeg } from '../../geometry/plane';
 import { liftTail } from '../../lift/tail.calc';
 import { liftTurn } from '../../lift/turn.calc';
-import { liesInLine } from '../joined';
+import { joinedOf, liesInLine } from '../joined';
 import { craneTandem } from '../../cranes/tandem.calc';
 import { phrase, q } from '../../calc/work';
 import { isTurned, standOf } from '../lookups';
@@ -86,6 +86,18 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
         ),
       );
     }
+  // The weight that is not known says so wherever it counts; here it is asked of the brace itself.
+  const tied = hook === 'main' && drawn.joined ? joinedOf(plan, drawn) : null;
+  if (tied && !(tied instanceof Missing))
+    for (const { brace } of tied.ties)
+      if (!brace.mass)
+        asked.push(
+          missingCheck(
+            { ...place('brace.weight', steelWeight.id, steelWeight.source.text), ...on('brace', brace, brace.name, drawn.id) },
+            'mass',
+            `What does ${brace.name} weigh? It hangs with what it ties.`,
+          ),
+        );
   // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece.
   if (drawn.rig && hook === 'main' && (drawn.second || turned || isTurned(plan, drawn)))
     asked.push(
