@@ -218,3 +218,13 @@ describe('stages, guys, wind and days', () => {
     ).toBe(true);
   });
 });
+
+test('posts with flanges of 77 mm in S355 yield at 335 MPa', () => {
+  const of = (section: string) => {
+    const post = { section, grade: 'S355', height: 3, braces: 0 };
+    const { traces } = evaluate(planOf({ post })).checks.find(({ id }) => id === 'shore.post')!;
+    return traces.flatMap(({ input }) => (input as { yield?: number }).yield ?? []);
+  };
+  expect(new Set(of('UC 356x406x634'))).toEqual(new Set([335e6]));
+  expect(new Set(of('UC 203x203x46'))).toEqual(new Set([355e6]));
+});
