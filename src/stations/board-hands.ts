@@ -12,6 +12,8 @@ import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import type { JobStore } from './job-store';
 import { settle } from '@/core/plan/settle';
+import { pathGrip, pathTo } from '@/core/plan/path-hands';
+import { pickContext } from '@/core/plan/pick-context';
 
 /** Where a thing stands on the plan before it is moved. */
 function placeOf(plan: Plan, ref: Ref): Vec | null {
@@ -39,6 +41,8 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       const start = plan.pieces.find((one) => one.id === ref.id)?.start ?? (beam && startOf(beam));
       return start ? { x: start.x, y: start.y } : null;
     }
+    case 'path':
+      return pathGrip(pickContext(settle(plan), pickOf(plan, ref.id)));
     default:
       return null;
   }
@@ -58,6 +62,7 @@ const stationOf: Record<Ref['kind'], StationId> = {
   leg: 'wayIn',
   opening: 'measure',
   shore: 'shores',
+  path: 'picks',
 };
 
 /** What the pointer and the arrow keys do to the things on the drawings. `step` is the snap, in metres. */
@@ -80,6 +85,9 @@ export function boardHands(store: JobStore, step: number) {
       if (!line?.from || !line.to) return;
       const to = { x: line.to.x + at.x - line.from.x, y: line.to.y + at.y - line.from.y };
       act({ name: 'editPowerLine', args: { id: ref.id, changes: { from: at, to } } }, group);
+    } else if (ref.kind === 'path') {
+      const changes = pathTo(pickContext(settle(plan()), pickOf(plan(), ref.id)), at, (value) => value);
+      if (changes) act({ name: 'editPick', args: { id: ref.id, changes } }, group);
     } else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'shore') {
       const move = shoreTo(plan(), ref.id, at, 0);

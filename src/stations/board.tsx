@@ -26,7 +26,8 @@ const movesAbove = (ref: Ref) =>
   ref.kind === 'powerLine' ||
   ref.kind === 'powerLineEnd' ||
   ref.kind === 'leg' ||
-  ref.kind === 'shore';
+  ref.kind === 'shore' ||
+  ref.kind === 'path';
 const movesSide = (ref: Ref) => ref.kind === 'pickPoint';
 
 /** Plan and elevation of the moment, with hands to move what stands in them. */

@@ -12,6 +12,7 @@ import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import type { Stand } from '@/core/plan/structure/worst';
+import type { Walk } from '@/core/plan/walk-way';
 import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/surveyed';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import type * as EditingModule from './editing';
@@ -50,6 +51,8 @@ export interface JobState {
   halfTyped: Readonly<Record<string, unknown>>;
   /** the piece list in place of the drawing at Steel; null: as the job asks for */
   listed: boolean | null;
+  /** a lift that is looked at on its way; null: as the move has it */
+  walk: Walk | null;
 }
 
 export interface JobActions {
@@ -59,6 +62,7 @@ export interface JobActions {
   redo(): void;
   goTo(cursor: number): void;
   lookAlong(look: Look): void;
+  walkTo(walk: Walk | null): void;
   openStation(station: StationId): void;
   choose(ref: Ref | null): void;
   chooseLine(line: string): void;
@@ -141,10 +145,11 @@ export interface FirstState {
 }
 
 /** Whether the drawings are still those of another plan, moment or view than the one that is asked for. */
-export const drawnBehind = ({ drawn, history, cursor, look, station, line }: JobState): boolean =>
-  drawn === null || drawn.plan !== history.plan || !sameLook(drawn, { cursor, look, about: station, line });
+export const drawnBehind = ({ drawn, history, cursor, look, station, line, walk }: JobState): boolean =>
+  drawn === null || drawn.plan !== history.plan || !sameLook(drawn, { cursor, look, about: station, line, walk });
 
-const sameLook = (a: Looking, b: Looking): boolean => a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line;
+const sameLook = (a: Looking, b: Looking): boolean =>
+  a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line && a.walk?.pick === b.walk?.pick && a.walk?.at === b.walk?.at;
 
 /**
  * The state of one open job: the plan with its history, what the worker made of it, and where saving stands.
@@ -180,8 +185,8 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
 
   const store = createStore<JobState & JobActions>()((set, get) => {
     const looking = (): Looking => {
-      const { cursor, look, station: about, line } = get();
-      return { cursor, look, about, line };
+      const { cursor, look, station: about, line, walk } = get();
+      return { cursor, look, about, line, walk };
     };
     /** Ask the worker; an answer overtaken by a newer question is dropped. */
     const resurvey = async (plan: Plan) => {
@@ -289,6 +294,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       line: null,
       way: null,
       listed: null,
+      walk: null,
       offer: null,
       halfTyped: {},
       act(command, group) {
@@ -303,11 +309,16 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       redo: () => editing && changed(editing.redo(get().history)),
       goTo(cursor) {
         went = true;
-        set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)) });
+        set({ cursor: Math.max(-1, Math.min(cursor, get().history.plan.moves.length - 1)), walk: null });
         void redraw();
       },
       lookAlong(look) {
         set({ look });
+        void redraw();
+      },
+      walkTo(walk) {
+        if (walk === null && get().walk === null) return;
+        set({ walk });
         void redraw();
       },
       resurvey: () => void resurvey(get().history.plan),
@@ -321,7 +332,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       },
       openStation(station) {
         if (get().station === station) return;
-        set({ station });
+        set({ station, walk: null });
         void redraw();
       },
       choose: (chosen) => set({ chosen }),

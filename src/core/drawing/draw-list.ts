@@ -30,6 +30,8 @@ export type Ref =
   | { kind: 'leg'; id: string }
   | { kind: 'opening'; id: string }
   | { kind: 'shore'; id: string }
+  /** the way of a pick, by where it is drawn aside */
+  | { kind: 'path'; id: string }
   | { kind: 'pickPoint'; id: string; end: 'left' | 'right' };
 
 export const sameRef = (a: Ref | null, b: Ref | null): boolean =>

@@ -15,6 +15,7 @@ import { hasShores, shoresBeside } from './shore-shapes';
 import { openingsBeside } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../plan/settle';
+import type { Walk } from '../plan/walk-way';
 import { structureBeside, type StructurePose, LIFTED } from './structure-shapes';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
@@ -28,8 +29,9 @@ export function elevationScene(
   shores: ShoresMoment,
   about: StationId = 'runSheet',
   structure: StructurePose | null = null,
+  walk: Walk | null = null,
 ): Drawing {
-  const poses = posesAt(plan, moment);
+  const poses = posesAt(plan, moment, walk);
   // Of several lines the shores of one are looked at: along it, and without what stands at the others.
   const one = about === 'shores' && plan.shoring.lines.length > 1 && shores.lines.length === 1 ? shores.lines[0]! : null;
   const axis = (one && shoredLine(one.line)?.along) ?? lookAxis(plan, poses, look);
@@ -248,6 +250,20 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const { depth, flange, width } = weight.section;
   const of = { kind: 'piece' as const, id: piece.id };
   const corner = (x: number, z: number) => onPiece(pose, along, x, z);
+  if (at.upright) {
+    const range = span([at.leftEnd, add(at.leftEnd, scale(direction(at.azimuthDeg), at.seen ?? width))], along);
+    const half = Math.max(range[1] - range[0], width) / 2;
+    const middle = (range[0] + range[1]) / 2;
+    return [
+      {
+        shape: 'polygon',
+        points: upright([middle - half, middle + half], at.underside, at.underside + piece.length),
+        style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
+        of,
+        solid: true,
+      },
+    ];
+  }
   const ends = span([at.leftEnd, add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length))], along);
   if (ends[1] - ends[0] < width) {
     const middle = (ends[0] + ends[1]) / 2;
@@ -321,7 +337,7 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     const spots = [pick.left, piece.length - pick.right].map((x) => onPiece(over, along, x, weight.section.depth));
     shapes.push(...slingShapes(pose, along, { x: u, y: hook.height }, spots));
   }
-  if (hook.loaded && pose.piece && !(weight instanceof Missing)) {
+  if (hook.loaded && pose.piece && pose.piece.seen === undefined && !(weight instanceof Missing)) {
     const ends = [
       ['left', pick.left],
       ['right', piece.length - pick.right],

@@ -1,6 +1,6 @@
 import { add, direction, scale, type Vec } from '../geometry/plane';
 import { startOf } from '../plan/lies';
-import { hookContext } from '../plan/pick-context';
+import { depthOf, hookContext } from '../plan/pick-context';
 import type { HookOf } from '../plan/lift-two';
 import type { PickContext } from '../plan/evaluate/context';
 import { travelHeight, type Travel } from '../plan/evaluate/crane';
@@ -12,13 +12,21 @@ import type { Pick } from '../plan/schema';
 import type { SettledPlan } from '../plan/settle';
 import { standOf, standsOfPick } from '../plan/lookups';
 import { beamAt } from '../plan/structure/moment';
+import { walkAt, type Walk } from '../plan/walk-way';
 
 /** Where a piece and its crane are at a moment, for drawing. */
 export interface Pose {
   context: PickContext;
   state: PieceState;
   /** the piece: left end, direction, underside above ground */
-  piece: { leftEnd: Vec; azimuthDeg: number; underside: number; tiltDeg: number } | null;
+  piece: {
+    leftEnd: Vec;
+    azimuthDeg: number;
+    underside: number;
+    tiltDeg: number;
+    /** how long it is seen from above, where it is being turned up */ seen?: number;
+    upright?: boolean;
+  } | null;
   /** the hook and the station of the path it stands at; null when the way is not known */
   hook: { station: Station; height: number; loaded: boolean } | null;
   travel: Travel | null;
@@ -31,21 +39,21 @@ export interface Pose {
  * One pose for each crane, of the pick it has in hand or comes to next, and one of each piece that a crane has set before. A piece of the
  * structure that hangs in place or is set is drawn with the structure.
  */
-export function posesAt(plan: SettledPlan, moment: Moment): Pose[] {
+export function posesAt(plan: SettledPlan, moment: Moment, walk: Walk | null = null): Pose[] {
   const byCrane = new Map<string, Hooked[]>();
   for (const pick of plan.picks)
     for (const [n, stand] of standsOfPick(pick).entries()) {
       const { crane } = standOf(plan, stand);
       byCrane.set(crane, [...(byCrane.get(crane) ?? []), { pick, stand, hook: n === 0 ? 'main' : 'second' }]);
     }
-  const inHand = [...byCrane.values()].map((hooks) => inHandOf(hooks, moment));
+  const inHand = [...byCrane.values()].map((hooks) => hooks.find(({ pick }) => pick.id === walk?.pick) ?? inHandOf(hooks, moment));
   const drawn = new Set(inHand.map(({ pick }) => pick.piece));
   // A piece on two hooks is drawn once, with the first.
   const shown = new Set<string>();
   const poses = inHand
     .sort((a, b) => Number(a.hook === 'second') - Number(b.hook === 'second'))
     .map((hooked) => {
-      const pose = poseOf(plan, hooked, moment);
+      const pose = hooked.pick.id === walk?.pick ? walkPose(plan, hooked, moment, walk.at) : poseOf(plan, hooked, moment);
       const twice = shown.has(hooked.pick.piece);
       shown.add(hooked.pick.piece);
       const one = twice ? { ...pose, piece: null } : pose;
@@ -92,6 +100,43 @@ function poseOf(plan: SettledPlan, hooked: Hooked, moment: Moment): Pose {
   const { lifted } = pose.context;
   const lies = lifted.kind === 'piece' || startOf(lifted.beam) !== null;
   return pose.state.where === 'delivered' && lies ? pose : { ...pose, piece: null };
+}
+
+/** A lift somewhere on its way, as its crane has it there. */
+function walkPose(plan: SettledPlan, hooked: Hooked, moment: Moment, at: number): Pose {
+  const context = hookContext(plan, hooked.pick, hooked.hook);
+  const { piece, path, seat, weight, hanging, turned } = context;
+  if (path instanceof Missing || weight instanceof Missing || seat instanceof Missing) return poseOf(plan, hooked, moment);
+  const travel = travelHeight(plan, context, path, weight, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  const { station, high, lowering } = walkAt(path, at);
+  const tail = turned !== null && hooked.hook === 'second';
+  const level = lowering && !tail ? Math.max(seat.left.level, seat.right.level) : piece.start.level;
+  const underside = level + (travel.underside - level) * high;
+  const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
+  const { hook, pieceDeg, seen } = station;
+  const end = (long: number) => add(hook, scale(direction(pieceDeg), seen.toMiddle - long / 2));
+  const over = hung ? hung.loadDepth + hung.hookAbovePick : 3;
+  const common = { context, state: { ...UNTOUCHED, where: 'hanging' as const }, travel, craneThere: true };
+  if (turned !== null && (station.phase === 'raise' || station.phase === 'turn')) {
+    // It turns about its lower end, which stays where it lies.
+    const share = Math.min(1, Math.max(0, (seen.length - depthOf(weight)) / piece.length));
+    const tiltDeg = (Math.acos(share) * 180) / Math.PI;
+    const ground = piece.start.level;
+    const height = ground + Math.sin((tiltDeg * Math.PI) / 180) * (tail ? turned.tail : turned.slung) + 2;
+    return {
+      ...common,
+      piece: tail ? null : { leftEnd: end(piece.length * share), azimuthDeg: pieceDeg, underside: ground, tiltDeg, seen: seen.length },
+      hook: { station, height, loaded: true },
+    };
+  }
+  const upright = turned !== null ? { upright: true, seen: seen.length } : {};
+  return {
+    ...common,
+    piece: tail
+      ? null
+      : { leftEnd: end(turned ? seen.length : piece.length), azimuthDeg: pieceDeg, underside, tiltDeg: turned ? 0 : (hung?.tiltDeg ?? 0), ...upright },
+    hook: { station, height: underside + over, loaded: true },
+  };
 }
 
 function piecePose(plan: SettledPlan, { pick, stand, hook }: Hooked, moment: Moment): Pose {

@@ -2,6 +2,7 @@ import { boomLine } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { dutiesAt, readOnWay } from '../plan/duties';
 import { Missing } from '../plan/missing';
+import { pathGrip } from '../plan/path-hands';
 import { breadthOf } from '../plan/piece-weight';
 import type { Check, StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
@@ -15,6 +16,7 @@ import { carriedShapes, openingsAbove, wayShapes } from './way-shapes';
 import { posesAt, type Pose } from './moment-pose';
 import { powerLineShapes } from './power-line-shapes';
 import type { SettledPlan } from '../plan/settle';
+import type { Walk } from '../plan/walk-way';
 import { structureAbove, type StructurePose } from './structure-shapes';
 
 /**
@@ -28,8 +30,9 @@ export function planScene(
   about: StationId = 'runSheet',
   checks: readonly Check[] = [],
   structure: StructurePose | null = null,
+  walk: Walk | null = null,
 ): Drawing {
-  const poses = posesAt(plan, moment);
+  const poses = posesAt(plan, moment, walk);
   const close = about === 'shores' && hasShores(plan);
   const onWay = about === 'wayIn' && plan.ways.some((way) => way.legs.length > 0);
   const standing = [...shoresAbove(shores), ...bentsAbove(plan, shores), ...openingsAbove(plan, shores)];
@@ -40,7 +43,7 @@ export function planScene(
   ];
   const shapes: Shape[] = [
     ...siteShapes(plan, onWay),
-    ...poses.flatMap((pose) => (pose.pieceOnly ? [] : pathShapes(plan, pose))),
+    ...poses.flatMap((pose) => (pose.pieceOnly ? [] : pathShapes(plan, pose, about))),
     ...poses.flatMap((pose) => (pose.pieceOnly ? [] : craneShapes(pose))),
     ...poses.flatMap((pose) => pieceShapes(pose)),
     ...poses.flatMap((pose) => (pose.pieceOnly ? [] : measureShapes(plan, pose))),
@@ -185,7 +188,7 @@ function pieceShapes(pose: Pose): Shape[] {
   if (at) {
     shapes.push({
       shape: 'polygon',
-      points: outline(at.leftEnd, at.azimuthDeg, piece.length, width),
+      points: outline(at.leftEnd, at.azimuthDeg, at.seen ?? piece.length, width),
       style: { fill: 'steel', stroke: 'steelEdge', width: 1.2 },
       of: onTruck ? { kind: 'start', id: piece.id } : ofPiece,
       solid: true,
@@ -193,7 +196,7 @@ function pieceShapes(pose: Pose): Shape[] {
     if (!onTruck)
       shapes.push({
         shape: 'label',
-        at: add(at.leftEnd, scale(direction(at.azimuthDeg), piece.length * 0.28)),
+        at: add(at.leftEnd, scale(direction(at.azimuthDeg), (at.seen ?? piece.length) * 0.28)),
         text: state.where === 'hanging' ? `${piece.mark} on the hook` : piece.mark,
         ink: 'steel',
         bold: true,
@@ -281,7 +284,7 @@ function craneShapes(pose: Pose): Shape[] {
   return shapes;
 }
 
-function pathShapes(plan: SettledPlan, pose: Pose): Shape[] {
+function pathShapes(plan: SettledPlan, pose: Pose, about: StationId): Shape[] {
   const { path } = pose.context;
   if (path instanceof Missing) return [];
   const first = path.stations[0]!;
@@ -292,6 +295,9 @@ function pathShapes(plan: SettledPlan, pose: Pose): Shape[] {
     { shape: 'dot', centre: first.hook, size: 3, style: { fill: 'ink' } },
     { shape: 'dot', centre: last.hook, size: 3, style: { fill: 'ink' } },
   ];
+  const grip = about === 'picks' ? pathGrip(pose.context) : null;
+  if (grip)
+    shapes.push({ shape: 'dot', centre: grip, size: 6, style: { fill: 'paper', stroke: 'ink', width: 2 }, of: { kind: 'path', id: pose.context.drawn.id } });
   const worst = worstRadius(plan, pose);
   if (worst) {
     const arc = arcPoints(path.stand.at, worst.loaded, first.bearingDeg - 12, first.bearingDeg + path.slewDeg + Math.sign(path.slewDeg || 1) * 12);

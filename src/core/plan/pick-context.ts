@@ -191,7 +191,8 @@ export function pathFrom({ pick, piece, stand: here, weight, seat, turned, path 
   return turned ? turnedPath(pick, stand, piece, turned, depthOf(weight), seat.left.at) : liftPath(stand, pick, piece, weight.cg.x, seat);
 }
 
-const depthOf = ({ section }: PieceWeight): number => Math.max(section.depth, section.width);
+/** What a piece takes up across once it stands. */
+export const depthOf = ({ section }: PieceWeight): number => Math.max(section.depth, section.width);
 
 /** How the load hangs, and what of it this hook carries: null where that is all of it. */
 function hangingOf(

@@ -11,7 +11,7 @@ import { settle } from './settle';
 import type { Looking, Scenes, Survey } from './surveyed';
 import { lineOf } from './views';
 
-export function scenesAt(drawn: Plan, whole: Whole, { cursor, look, about, line = null }: Looking): Scenes {
+export function scenesAt(drawn: Plan, whole: Whole, { cursor, look, about, line = null, walk = null }: Looking): Scenes {
   const plan = settle(drawn);
   const { evaluation } = whole;
   const { replay } = evaluation;
@@ -23,8 +23,8 @@ export function scenesAt(drawn: Plan, whole: Whole, { cursor, look, about, line 
   const one = shores.lines.find((each) => each.line.shoring.id === chosen);
   const structure = structurePose(plan, replay, cursor);
   const beside = about === 'shores' && one ? { ...shores, lines: [one] } : shores;
-  const side = look === 'across' && one ? acrossScene(one) : elevationScene(plan, moment, look, beside, about, structure);
-  return { above: planScene(plan, moment, shores, about, evaluation.checks, structure), side, here: { move, checks: checksAt(whole, move) } };
+  const side = look === 'across' && one ? acrossScene(one) : elevationScene(plan, moment, look, beside, about, structure, walk);
+  return { above: planScene(plan, moment, shores, about, evaluation.checks, structure, walk), side, here: { move, checks: checksAt(whole, move) } };
 }
 
 /** The line to look at: the one chosen, else that of the move, else the first that has storeys; null where there is none. */

@@ -4,6 +4,7 @@ import { verdicts, type Check, type StationId, type Verdict } from './check';
 import type { Evaluation } from './evaluate';
 import { replay } from './replay';
 import type { Plan } from './schema';
+import type { Walk } from './walk-way';
 
 /** Everything a screen shows of a plan at a moment: the checks and both drawings. */
 export interface Survey extends Scenes {
@@ -24,6 +25,8 @@ export interface Looking {
   about: StationId;
   /** the shored line a person has chosen to look at */
   line?: string | null;
+  /** a lift that is looked at on its way */
+  walk?: Walk | null;
 }
 
 /** Before anything is worked out: nothing checked, nothing drawn, and therefore not clear. */

@@ -78,7 +78,7 @@ export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view
       return (
         <g {...data}>
           <circle cx={c.x} cy={c.y} r={shape.size} {...look} />
-          {shape.of?.kind === 'pickPoint' && <circle cx={c.x} cy={c.y} r={12} fill="transparent" />}
+          {(shape.of?.kind === 'pickPoint' || shape.of?.kind === 'path') && <circle cx={c.x} cy={c.y} r={12} fill="transparent" />}
         </g>
       );
     }

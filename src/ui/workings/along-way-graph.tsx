@@ -7,7 +7,18 @@ interface Point {
 }
 
 /** Share of the chart from step to step of a way, with where it slews, booms and lowers, and its worst place. */
-export default function AlongWayGraph({ points, caution }: { points: readonly Point[]; caution: number }) {
+export default function AlongWayGraph({
+  points,
+  caution,
+  here,
+  onHere,
+}: {
+  points: readonly Point[];
+  caution: number;
+  /** the step looked at */
+  here: number | null;
+  onHere: (at: number) => void;
+}) {
   const rows = points.map(({ share, phase }, i) => ({ at: i, share, phase }));
   const begins = rows.filter(({ phase }, i) => i > 0 && rows[i - 1]!.phase !== phase);
   const worst = rows.reduce((a, b) => ((b.share ?? 0) >= (a.share ?? 0) ? b : a));
@@ -15,7 +26,12 @@ export default function AlongWayGraph({ points, caution }: { points: readonly Po
   return (
     <div className="h-[130px]" aria-hidden>
       <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 14, right: 10, bottom: 0, left: -24 }}>
+        <ComposedChart
+          accessibilityLayer={false}
+          data={rows}
+          onClick={({ activeLabel }) => activeLabel !== undefined && onHere(Number(activeLabel))}
+          margin={{ top: 14, right: 10, bottom: 0, left: -24 }}
+        >
           <CartesianGrid vertical={false} stroke="#e2dbcb" />
           <XAxis dataKey="at" type="number" domain={[0, rows.length - 1]} tick={false} height={6} stroke="#5c6367" />
           <YAxis
@@ -36,6 +52,7 @@ export default function AlongWayGraph({ points, caution }: { points: readonly Po
             />
           ))}
           <Line dataKey="share" stroke="#3d5a6c" strokeWidth={2} dot={false} activeDot={false} isAnimationActive={false} connectNulls={false} />
+          {here !== null && <ReferenceLine x={here} stroke="#8a3b12" strokeWidth={2} />}
           {worst.share !== null && <ReferenceDot x={worst.at} y={worst.share} r={4} fill={worst.share > 1 ? '#b3261e' : '#22282c'} stroke="#fbf9f4" />}
         </ComposedChart>
       </ResponsiveContainer>

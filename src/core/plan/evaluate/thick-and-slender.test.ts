@@ -22,7 +22,10 @@ const inputOf = (traces: readonly Traced[], calc: string) => traces.find((one) =
 /** The footbridge with its long girders made of something else. */
 function made(of: Plan['structure']['makes'][number]['made'], grade = 'S355'): Plan {
   const plan = quayFootbridge();
-  Object.assign(plan.structure.makes.find(({ id }) => id === 'long')!, { made: of, grade, yield: null });
+  Object.assign(
+    plan.structure.makes.find(({ id }) => id === 'long')!,
+    { made: of, grade, yield: null },
+  );
   return plan;
 }
 const row = (plan: Plan, id: string, about: string) => evaluate(plan, TODAY).checks.find((one) => one.id === id && one.about.id === about)!;
