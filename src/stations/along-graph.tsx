@@ -1,7 +1,7 @@
 'use client';
 import { Play, Square } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { alongWay } from '@/core/plan/along-way';
+import { alongWay, worstOf } from '@/core/plan/along-way';
 import { Missing } from '@/core/plan/missing';
 import { hooksOf } from '@/core/plan/pick-context';
 import type { Pick } from '@/core/plan/schema';
@@ -67,7 +67,7 @@ function Graphs({ pick }: { pick: Pick }) {
             </p>
           );
         const off = found.find(({ share }) => share === null);
-        const worst = found.reduce((a, b) => ((b.share ?? 0) >= (a.share ?? 0) ? b : a));
+        const worst = found[worstOf(found)]!;
         const here = at === null ? null : walkAt(path, at).index;
         const point = here === null ? null : found[here]!;
         return (

@@ -27,3 +27,10 @@ export function alongWay(plan: SettledPlan, picked: PickContext, rules: Rules): 
     return { phase, radius, share: reading?.kind === 'capacity' ? gross.mass / (reading.capacity * usable) : null };
   });
 }
+
+/** The place that takes most of the chart; of equals the one furthest out. */
+export const worstOf = (points: readonly AlongPoint[]): number =>
+  points.reduce((worst, { share, radius }, i) => {
+    const [most, now] = [points[worst]!.share ?? 0, share ?? 0];
+    return now > most || (now === most && radius > points[worst]!.radius) ? i : worst;
+  }, 0);

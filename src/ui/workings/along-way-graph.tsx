@@ -1,10 +1,8 @@
 'use client';
+import { worstOf, type AlongPoint } from '@/core/plan/along-way';
 import { CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 
-interface Point {
-  phase: string;
-  share: number | null;
-}
+
 
 /** Share of the chart from step to step of a way, with where it slews, booms and lowers, and its worst place. */
 export default function AlongWayGraph({
@@ -13,7 +11,7 @@ export default function AlongWayGraph({
   here,
   onHere,
 }: {
-  points: readonly Point[];
+  points: readonly AlongPoint[];
   caution: number;
   /** the step looked at */
   here: number | null;
@@ -21,7 +19,7 @@ export default function AlongWayGraph({
 }) {
   const rows = points.map(({ share, phase }, i) => ({ at: i, share, phase }));
   const begins = rows.filter(({ phase }, i) => i > 0 && rows[i - 1]!.phase !== phase);
-  const worst = rows.reduce((a, b) => ((b.share ?? 0) >= (a.share ?? 0) ? b : a));
+  const worst = rows[worstOf(points)]!;
   const most = Math.max(1.1, (worst.share ?? 0) * 1.1);
   return (
     <div className="h-[130px]" aria-hidden>
