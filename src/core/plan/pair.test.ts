@@ -12,6 +12,8 @@ import type { PieceWeight } from './piece-weight';
 import { replay } from './replay';
 import { rulesOf } from '../rules/rule-sets';
 import type { Plan } from './schema';
+import { forcesOf } from './structure/forces';
+import { settleBeams } from './structure/model';
 import { beamAt } from './structure/moment';
 import { settle } from './settle';
 import { sailOf } from './wind-on-load';
@@ -317,6 +319,143 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     const plan = pair((one) => (one.picks[0]!.second = { stand: 'w2', boom: 27, slingRating: 9000, riggingMass: 95 }));
     const asked = evaluate(plan, TODAY).checks.map(text);
     expect(asked.some((one) => one.includes('side by side on two hooks'))).toBe(true);
+  });
+
+  test('a cross-frame taken out again before the lift does not count', () => {
+    const plan = pair((one) =>
+      one.moves.splice(
+        one.moves.findIndex(({ id }) => id === 'm7'),
+        0,
+        { id: 'out', kind: 'brace.free', brace: 'x2' },
+      ),
+    );
+    expect(text(row(plan, 'pick.ties'))).toContain('only Cross-frame 1 ties them');
+  });
+
+  test('two lines on top of each other are not side by side', () => {
+    const plan = pair((one) => {
+      for (const id of ['g2a', 'g2b']) {
+        const beam = one.structure.pieces.find((piece) => piece.id === id)!;
+        beam.from!.y = 0.05;
+        beam.to!.y = 0.05;
+      }
+    });
+    expect(joinedOf(settle(plan), plan.picks[0]!)).toMatchObject({ questions: [expect.stringContaining('is not to lie beside G1a')] });
+  });
+
+  test('said to lie where it is tied, its mate lies to the left of it; anywhere else is asked', () => {
+    const at = (y: number, onSide = false) =>
+      pair((plan) => (plan.structure.pieces.find(({ id }) => id === 'g2a')!.lies = { x: 9, y, azimuthDeg: 0, level: 1.3, onSide }));
+    expect(rows(at(-19 + 2.4), 'pick.lies')).toEqual([]);
+    expect(
+      rows(at(-19 - 2.4), 'pick.lies')
+        .map(text)
+        .join(),
+    ).toContain('G2a is said to lie elsewhere');
+    expect(
+      rows(at(-19 + 2.4, true), 'pick.lies')
+        .map(text)
+        .join('\n'),
+    ).toContain('G2a is said to lie on its side, and is tied to what stands beside it');
+  });
+
+  test('the allowance is on the steel and not on cross-frames that were weighed; they are as high as what they tie', () => {
+    const weight = context(pair()).weight as PieceWeight;
+    const bare = 2 * (0.0384 * 7850 * 14 + 60) + 280;
+    expect(weight.allowance).toBeCloseTo((2 * LINE + 280) / bare - 1, 9);
+    const alone = pickContext(settle(opened(quayFootbridge())), quayFootbridge().picks[0]!).weight as PieceWeight;
+    expect(weight.cg.z).toBeCloseTo(alone.cg.z, 9);
+    expect(weight.lumps.filter(({ weight: force }) => Math.abs(force - 140 * GRAVITY) < 1e-6).map(({ at }) => at)).toEqual([6, 12]);
+    const sum = weight.runs.reduce((all, one) => all + one.weightPerLength * (one.to - one.from), 0) + weight.lumps.reduce((all, one) => all + one.weight, 0);
+    expect(sum).toBeCloseTo(weight.weight, 3);
+  });
+
+  test('where all four legs count, the heavier line still has more of each pick', () => {
+    const heavier = (plan: Plan) => {
+      plan.job.thresholds.legsCounted = 4;
+      plan.structure.makes.push({ ...plan.structure.makes[0]!, id: 'other', attachments: [{ id: 'cat', what: 'Walkway', mass: 2000, at: 7 }] });
+      plan.structure.pieces.find(({ id }) => id === 'g2a')!.make = 'other';
+    };
+    const of = (plan: Plan) => {
+      const { hanging, weight } = context(plan);
+      if (hanging instanceof Missing || 'impossible' in hanging || weight instanceof Missing) throw new Error('hangs');
+      return { tension: hanging.tension, trace: hanging.trace.output as { tension: number[] }, pair: weight.pair! };
+    };
+    const found = of(pair(heavier));
+    const flat = Math.sqrt(6 ** 2 - 1.2 ** 2);
+    const share = 1 / 2 + found.pair.offCentre / 2.4;
+    expect(share).toBeGreaterThan(0.55);
+    expect(found.tension[0]).toBeCloseTo(found.trace.tension[0]! * share * (6 / flat), 3);
+  });
+
+  test('a free end counts twice at the right as at the left', () => {
+    const plan = pair((one) => {
+      for (const [n, x] of [1, 8].entries()) Object.assign(one.structure.braces[n]!, { a: { piece: 'g1a', at: x }, b: { piece: 'g2a', at: x } });
+    });
+    expect(text(row(plan, 'pick.hanging', 'g1a'))).toContain('over 12.00 m between');
+  });
+
+  test('a line that begins further on is slung nearer its own left end and further from its right', () => {
+    const shifted = pair((plan) => {
+      for (const id of ['g2a', 'g2b']) {
+        const beam = plan.structure.pieces.find((piece) => piece.id === id)!;
+        beam.from!.x += 1;
+        beam.to!.x += 1;
+      }
+      for (const brace of plan.structure.braces) brace.b!.at -= 1;
+    });
+    const input = (part: string) =>
+      row(shifted, 'pick.bending', part).traces.find(({ calc }) => calc === 'rigging.pickMoments')!.input as {
+        left: number;
+        right: number;
+        lumps: { weight: number; at: number }[];
+      };
+    expect(input('g1a')).toMatchObject({ left: 3.4, right: expect.closeTo(2.4, 9) });
+    expect(input('g2a')).toMatchObject({ left: expect.closeTo(2.4, 9), right: 3.4 });
+    const ties = (part: string) =>
+      input(part)
+        .lumps.filter(({ weight }) => Math.abs(weight - 70 * GRAVITY) < 1e-6)
+        .map(({ at }) => at);
+    expect(ties('g1a')).toEqual([6, 12]);
+    expect(ties('g2a')).toEqual([5, 11]);
+  });
+
+  test('in allowable stress what the pair feels is held against its limit at strength level', () => {
+    const plan = pair((one) => (one.job.ruleSet = 'us-asd'));
+    expect(row(plan, 'pick.pair').demand).toBeCloseTo(1.67 * 2 * row(plan, 'pick.bending', 'g1a').demand!, 2);
+  });
+
+  test('a hook that eases off in parts takes from either line its share', () => {
+    const ground = (keeps: number) => {
+      const plan = settle(
+        pair((one) => {
+          const go = one.moves.find(({ id }) => id === 'm8')!;
+          if (go.kind === 'piece.letGo') go.keeps = keeps;
+        }),
+      );
+      const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+      const { changes } = forcesOf(
+        plan,
+        settleBeams(plan, rules),
+        replay(plan).steps.map(({ after }) => after.structure),
+        rules,
+      );
+      const { lines } = changes.find(({ move }) => move?.id === 'm8')!;
+      return (piece: string) =>
+        [...lines.find(({ beams }) => beams.includes(piece))!.carried.plain].reduce((sum, [key, force]) => sum + (key.includes('/') ? force : 0), 0);
+    };
+    const [all, eased] = [ground(0), ground(20e3)];
+    expect(all('g1a') - eased('g1a')).toBeCloseTo(10e3, 3);
+    // The other line is not relieved: what stands under it carries all of it.
+    expect(all('g2a')).toBeCloseTo(eased('g2a'), 6);
+  });
+
+  test('a cross-frame to a piece that hangs already by itself waits for the other', () => {
+    const plan = pair((one) => one.moves.unshift({ id: 'own', kind: 'piece.hang', beam: 'g2a', by: 'Curlew 50' }));
+    const needs = replay(settle(plan))
+      .steps.find(({ move }) => move.id === 'm10')!
+      .needs.filter(({ done }) => !done);
+    expect(needs.map(({ what }) => what)).toEqual(['G1a is in place']);
   });
 });
 
