@@ -249,7 +249,7 @@ test.describe('spliced on the ground and lifted as one', () => {
     await workings(page)
       .getByRole('button', { name: /^Splice G1b to it on the ground/ })
       .click();
-    await expect(workings(page).getByText('Spliced on the ground and lifted as one: G1a, G1b')).toBeVisible();
+    await expect(workings(page).getByText('Joined on the ground and lifted as one: G1a, G1b')).toBeVisible();
     await expect(page.locator('[data-move="m7"]')).toContainText('Hang G1a + G1b');
     await workings(page)
       .getByRole('button', { name: /^Sling it/ })
@@ -270,6 +270,78 @@ test.describe('spliced on the ground and lifted as one', () => {
     for (let n = 0; n < 3; n += 1) await page.keyboard.press('Control+z');
     await saved(page);
     expect(await planOf(request, job)).toEqual(before);
+  });
+});
+
+test.describe('two girders tied side by side', () => {
+  test.use({ demo: 'quay footbridge' });
+  test('lifted as a pair: what its cross-frames weigh is asked and answered, four legs, and it is checked as a pair', async ({ page, job, request }) => {
+    const before = await planOf(request, job);
+    await station(page, 'Picks');
+    await workings(page).getByRole('button', { name: /^G1a/ }).click();
+    await workings(page)
+      .getByRole('button', { name: /^Tie G2a beside it on the ground/ })
+      .click();
+    await expect(page.locator('[data-move="m7"]')).toContainText('Hang G1a + G2a');
+    // Both cross-frames come before the lift, and each is asked what it weighs: the question opens its own field.
+    for (const name of ['Cross-frame 1', 'Cross-frame 2']) {
+      const asked = check(page, 'brace.weight').filter({ hasText: name });
+      await asked.first().click();
+      await field(page, 'It weighs').fill('140 kg');
+      await field(page, 'It weighs').press('Enter');
+      await expect(check(page, 'brace.weight').filter({ hasText: name })).toHaveCount(0);
+      await station(page, 'Picks');
+    }
+    await workings(page).getByRole('button', { name: /^G1a/ }).click();
+    await workings(page)
+      .getByRole('button', { name: /^Sling it/ })
+      .first()
+      .click();
+    await expect(check(page, 'pick.pair').first()).toContainText('Tied to each other over 14.00');
+    await accessible(page);
+    await saved(page);
+    const plan = await planOf(request, job);
+    const pick = plan.picks.find(({ id }) => id === 'k1')!;
+    expect(pick).toMatchObject({ joined: ['g2a'], rig: { kind: 'legs', leftApart: 2.4, rightApart: 2.4 } });
+    const ids = plan.moves.map(({ id }) => id);
+    expect(ids.indexOf('m11')).toBeLessThan(ids.indexOf('m7'));
+    expect(before.moves.map(({ id }) => id).indexOf('m11')).toBeGreaterThan(before.moves.map(({ id }) => id).indexOf('m7'));
+  });
+});
+
+test.describe('the way of a lift', () => {
+  test('is drawn by hand, by keys too, and played on the drawings', async ({ page, job, request }) => {
+    await station(page, 'Picks');
+    const grip = page.locator('[aria-label="Plan"] [data-ref^="path:"]').first();
+    await expect(grip).toBeVisible();
+    const box = (await grip.boundingBox())!;
+    const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    await page.mouse.move(at.x + 4, at.y + 12, { steps: 3 });
+    await page.mouse.move(at.x + 8, at.y + 25, { steps: 3 });
+    await page.mouse.up();
+    await saved(page);
+    const held = (await planOf(request, job)).picks[0]!.swingRadius!;
+    expect(held).toBeGreaterThan(4);
+    await page.keyboard.press('ArrowUp');
+    await saved(page);
+    const nudged = (await planOf(request, job)).picks[0]!.swingRadius!;
+    expect(nudged).toBeGreaterThan(held);
+    await workings(page).getByRole('button', { name: 'Of the chart, along its way' }).click();
+    const along = page.getByLabel('Along its way');
+    await along.fill('50');
+    await expect(page.getByText(/^Here: slew, \d+\.\d\d\sm, \d/)).toBeVisible();
+    await expect(page.locator('[aria-label="Plan"] [data-sheet="Plan"] text').filter({ hasText: 'on the hook' })).toBeVisible();
+    await accessible(page);
+    await along.fill('90');
+    await page.getByRole('button', { name: 'Play the lift' }).click();
+    await expect(along).toHaveValue('100');
+    await expect(page.getByRole('button', { name: 'Play the lift' })).toBeVisible();
+    await expect(page.getByText(/^Here: lower/)).toBeVisible();
+    // Closed, the drawing is of the move again.
+    await workings(page).getByRole('button', { name: 'Close the graph of its way' }).click();
+    await expect(along).toHaveCount(0);
   });
 });
 

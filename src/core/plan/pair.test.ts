@@ -9,6 +9,7 @@ import { joinedOf } from './joined';
 import { Missing } from './missing';
 import { pickContext } from './pick-context';
 import type { PieceWeight } from './piece-weight';
+import { usualSlinging } from './plan-lifts';
 import { replay } from './replay';
 import { rulesOf } from '../rules/rule-sets';
 import type { Plan } from './schema';
@@ -313,6 +314,17 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     );
     expect(asked.map(({ about, verdict }) => [about.kind, about.id, verdict])).toEqual([['brace', 'x2', 'missing']]);
     expect(rows(pair(), 'brace.weight')).toEqual([]);
+  });
+
+  test('slung as usual each line has its own leg at either pick, at 60° from the balance point', () => {
+    const plan = pairedBy(quayFootbridge(), ['g2a']);
+    expect(usualSlinging(plan, plan.picks[0]!, 7)).toEqual({
+      left: 3.08,
+      right: 3.08,
+      // √(3.92² + 1.2²) / cos 60°, to the next 0.1 m.
+      legs: { left: 8.2, right: 8.2 },
+      rig: { kind: 'legs', leftApart: 2.4, rightApart: 2.4 },
+    });
   });
 
   test('on two hooks it is asked', () => {

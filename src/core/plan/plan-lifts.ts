@@ -102,14 +102,17 @@ export function usualSlinging(plan: Plan, pick: Pick, balance: number): Slinging
   if (joined instanceof Missing) return null;
   const length = joined?.length ?? (lifted.kind === 'piece' ? lifted.piece.length : lifted.make.length);
   if (isTurned(plan, pick)) return { turned: { top: cm(Math.min(0.3, length * 0.1)), tail: cm(Math.min(0.2, length * 0.05)), sling: 2 } };
+  // Of two lines side by side each has its own leg at either pick.
+  const apart = joined && joined.lines.length > 1 ? cm(Math.abs(joined.lines[1]!.aside)) : null;
   // Under a bar they are as far apart as the bar is long.
-  const bar = pick.rig && pick.rig.kind !== 'legs' && !pick.second ? pick.rig.length : null;
+  const bar = apart === null && pick.rig && pick.rig.kind !== 'legs' && !pick.second ? pick.rig.length : null;
   const half = cm((bar ?? (pick.second ? APART : BETWEEN) * length) / 2);
   const left = cm(balance - half);
   const right = cm(length - balance - half);
   if (left < 0 || right < 0) return null;
-  const leg = pick.second ? 3 : bar !== null ? 2 : Math.ceil((half / Math.cos((LEG_DEG * Math.PI) / 180)) * 10 - 1e-9) / 10;
-  return { left, right, legs: { left: leg, right: leg } };
+  const out = Math.hypot(half, (apart ?? 0) / 2);
+  const leg = pick.second ? 3 : bar !== null ? 2 : Math.ceil((out / Math.cos((LEG_DEG * Math.PI) / 180)) * 10 - 1e-9) / 10;
+  return { left, right, legs: { left: leg, right: leg }, ...(apart === null ? {} : { rig: { kind: 'legs', leftApart: apart, rightApart: apart } }) };
 }
 
 /** Whether nobody has said yet where slings take it. */

@@ -109,4 +109,17 @@ describe('in a lift', () => {
     expect(row(soft, 'lift.headRoom').capacity!).toBeLessThan(row(made(), 'lift.headRoom').capacity!);
     expect(row(soft, 'stand.ground').demand!).toBeGreaterThan(row(made(), 'stand.ground').demand!);
   });
+
+  test('what stands under the boom is nearer with the load on; the lesser of both is told', () => {
+    const gap = (plan: Plan, part: string) => evaluate(plan, TODAY).checks.find(({ id, about }) => id === 'lift.boomGap' && about.id === 'k1' && about.part === part)!;
+    const wall = (plan: Plan) =>
+      void plan.site.obstructions.push({ id: 'shed', name: 'Shed', at: { x: 9, y: -5 }, length: 1, width: 1, azimuthDeg: 0, height: 3 });
+    const soft = made((plan) => ((plan.cranes[0]!.gives = { bend: 0.05, level: 0 }), (plan.stands[0]!.settles = 0), wall(plan)));
+    const hard = made((plan) => (stiff(plan), wall(plan)));
+    expect(gap(soft, 'shed').capacity!).toBeLessThan(gap(hard, 'shed').capacity! - 0.1);
+    const at = (plan: Plan) => (gap(plan, 'shed').traces[0]!.input as { radius: number }).radius;
+    expect(at(soft)).toBeGreaterThan(at(hard));
+    // A long piece under a boom that lies flatter may have more room: then the boom as it is set governs.
+    expect(gap(soft, 'g1a').capacity!).toBeCloseTo(gap(hard, 'g1a').capacity!, 9);
+  });
 });

@@ -209,26 +209,39 @@ function overSeatsCheck({ rules }: Context, { drawn, piece, hook }: PickContext,
 
 interface Nearest {
   gap: number;
-  station: Station;
+  radius: number;
   x: number;
 }
 
-/** Least gap between the underside of the boom and whatever of an outline lies in the boom's own upright strip, at a height. */
-function leastGap(outlines: (station: Station) => Vec[], height: number, picked: PickContext, stations: readonly Station[]): Nearest | null {
-  const { crane, pick, stand } = picked;
+/**
+ * Least gap between the underside of the boom and whatever of an outline lies in the boom's own upright strip, at a height: with the boom as
+ * it is set, and lower, as far out as it comes with the load on. What hangs on it goes out with it.
+ */
+function leastGap(
+  outlines: (station: Station) => Vec[],
+  height: number,
+  picked: PickContext,
+  stations: readonly Station[],
+  what: 'hangs' | 'stands',
+): Nearest | null {
+  const { crane, pick, stand, loaded } = picked;
   let nearest: Nearest | null = null;
   for (const station of stations) {
-    const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius);
-    if (!line) continue;
-    const strip = inStrip(
-      outlines(station).map((point) => boomFrame(station, stand, point)),
-      crane.boomWidth / 2,
-      -crane.pivotBack,
-      station.radius,
-    );
-    for (const point of strip) {
-      const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
-      if (nearest === null || gap < nearest.gap) nearest = { gap, station, x: point.x };
+    const outline = outlines(station).map((point) => boomFrame(station, stand, point));
+    for (const radius of new Set([station.radius, loaded(station.radius)])) {
+      const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, radius);
+      if (!line) continue;
+      const out = what === 'hangs' ? radius - station.radius : 0;
+      const strip = inStrip(
+        outline.map(({ x, y }) => ({ x: x + out, y })),
+        crane.boomWidth / 2,
+        -crane.pivotBack,
+        radius,
+      );
+      for (const point of strip) {
+        const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
+        if (nearest === null || gap < nearest.gap) nearest = { gap, radius, x: point.x };
+      }
     }
   }
   return nearest;
@@ -257,9 +270,9 @@ function boomGapChecks(
   const { piece, crane, pick } = picked;
   const least = rules.value('boomClearance');
   const top = travel.underside + hanging.height;
-  const load = leastGap((station) => outlineAt(station, breadthOf(weight)), top, picked, path.stations);
+  const load = leastGap((station) => outlineAt(station, breadthOf(weight)), top, picked, path.stations, 'hangs');
   const sweep = closeStations(path, crane.boomWidth);
-  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({ id, what, height, nearest: leastGap(() => outline, height, picked, sweep) });
+  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({ id, what, height, nearest: leastGap(() => outline, height, picked, sweep, 'stands') });
   const things = plan.site.obstructions.map((o) => gapTo(o.id, o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg)));
   // Of the steel that stands by then, the piece the boom comes nearest to. All of the boom is above its foot.
   const foot = crane.pivotHeight - crane.boomDepth / 2 - 2 * least;
@@ -275,7 +288,7 @@ function boomGapChecks(
         pivotBack: crane.pivotBack,
         pivotHeight: crane.pivotHeight,
         boom: pick.boom,
-        radius: nearest.station.radius,
+        radius: nearest.radius,
         point: { x: nearest.x, z: height },
       });
       return [
@@ -297,7 +310,7 @@ function barGap(picked: PickContext, { bar, loadDepth }: Hanging, { underside }:
   const steel = findSection(rig.section);
   const height = underside + loadDepth + bar.above + (steel?.depth ?? BAR);
   const seen = { length: bar.length, toMiddle: 0 };
-  const nearest = leastGap((station) => outlineAt({ ...station, seen }, steel?.width ?? BAR), height, picked, path.stations);
+  const nearest = leastGap((station) => outlineAt({ ...station, seen }, steel?.width ?? BAR), height, picked, path.stations, 'hangs');
   return [{ id: 'bar', what: rig.name.trim() || `the ${rigWords[rig.kind]}`, height, nearest }];
 }
 /** Depth and width of a bar of which nobody says what it is made of [m]. */
