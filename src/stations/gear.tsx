@@ -3,6 +3,7 @@ import { Fragment, useState } from 'react';
 import dynamic from 'next/dynamic';
 import { Forklift, MapPinned, Plus } from 'lucide-react';
 import { chartsOf, counterweightOf } from '@/core/plan/duties';
+import { newTower, type Tower } from '@/core/plan/document/tower';
 import type { Fault } from '@/core/calc/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
@@ -156,7 +157,9 @@ function StandFields({ stand }: { stand: Stand }) {
     return edit({ base: next.length === null && next.width === null ? null : next }, 'base');
   };
   const asCrane = { placeholder: 'as the crane' };
-  const tracks = plan.cranes.find(({ id }) => id === stand.crane)?.tracks != null;
+  const own = plan.cranes.find(({ id }) => id === stand.crane);
+  const tracks = own?.tracks != null;
+  const mast = own?.tower != null;
   return (
     <Group title={`Stand ${stand.name}`}>
       {figure('East', 'length', saidOf(stand, 'at', stand.at.x), (x) => edit({ at: { ...stand.at, x } }, 'stand x'))}
@@ -172,34 +175,48 @@ function StandFields({ stand }: { stand: Stand }) {
       {picks.length <= FEW &&
         picks.map((pick) => (
           <Fragment key={pick.id}>
-            {figure(picks.length > 1 ? `Boom for ${markLifted(plan, pick)}` : 'Boom', 'length', saidOf(pick, 'boom', pick.boom), (boom) =>
-              act('editPick', { id: pick.id, changes: { boom } }, `boom ${pick.id}`),
+            {figure(
+              picks.length > 1 ? `${mast ? 'Jib' : 'Boom'} for ${markLifted(plan, pick)}` : mast ? 'Jib' : 'Boom',
+              'length',
+              saidOf(pick, 'boom', pick.boom),
+              (boom) => act('editPick', { id: pick.id, changes: { boom } }, `boom ${pick.id}`),
             )}
           </Fragment>
         ))}
-      {!tracks && open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
-      {open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
-      {open(
-        tracks ? 'Tracks here, front to rear' : 'Outriggers here, front to rear',
-        'length',
-        stand.base?.length ?? null,
-        (length) => base({ length }),
-        asCrane,
+      {!tracks && !mast && open('Mat under each outrigger', 'floorArea', stand.padArea, (padArea) => edit({ padArea }, 'pad'))}
+      {!mast && open('Ground may take', 'pressure', stand.groundAllowable, (groundAllowable) => edit({ groundAllowable }, 'ground'))}
+      {!mast && (
+        <>
+          {open(
+            tracks ? 'Tracks here, front to rear' : 'Outriggers here, front to rear',
+            'length',
+            stand.base?.length ?? null,
+            (length) => base({ length }),
+            asCrane,
+          )}
+          {open(
+            tracks ? 'Tracks here, side to side' : 'Outriggers here, side to side',
+            'length',
+            stand.base?.width ?? null,
+            (width) => base({ width }),
+            asCrane,
+          )}
+        </>
       )}
-      {open(tracks ? 'Tracks here, side to side' : 'Outriggers here, side to side', 'length', stand.base?.width ?? null, (width) => base({ width }), asCrane)}
       {open('Counterweight on it here', 'mass', stand.counterweight ?? null, (counterweight) => edit({ counterweight }, 'counterweight'), asCrane)}
       {open('Parts of line', 'count', stand.falls ?? null, (falls) => edit({ falls: falls === null ? null : Math.max(1, Math.round(falls)) }, 'falls'), {
         placeholder: 'not said',
       })}
-      {open(
-        tracks ? 'Worst track settles under load' : 'Worst mat settles under load',
-        'dimension',
-        stand.settles ?? null,
-        (settles) => edit({ settles }, 'settles'),
-        {
-          placeholder: 'as the rules',
-        },
-      )}
+      {!mast &&
+        open(
+          tracks ? 'Worst track settles under load' : 'Worst mat settles under load',
+          'dimension',
+          stand.settles ?? null,
+          (settles) => edit({ settles }, 'settles'),
+          {
+            placeholder: 'as the rules',
+          },
+        )}
     </Group>
   );
 }
@@ -222,6 +239,7 @@ function CraneFields({ crane }: { crane: Crane }) {
     const next = { bend: null, level: null, ...crane.gives, ...changes };
     return edit({ gives: next.bend === null && next.level === null ? null : next }, 'gives');
   };
+  const tower = crane.tower ?? null;
   const length = (label: string, key: 'pivotBack' | 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop' | 'baseLength' | 'baseWidth' | 'tailRadius') =>
     figure(label, 'length', saidOf(crane, key, crane[key]), (value) => edit({ [key]: value }, key));
   const part = (index: number, mass: number) => edit({ parts: crane.parts.map((one, i) => (i === index ? { ...one, mass } : one)) }, `part ${index}`);
@@ -230,25 +248,32 @@ function CraneFields({ crane }: { crane: Crane }) {
       <Group title="The crane">
         {words('Name', crane.name, (name) => edit({ name }, 'name'))}
         {open('Hook block weighs', 'mass', crane.hookBlockMass, (hookBlockMass) => edit({ hookBlockMass }, 'block'))}
-        {length('Boom tip to hook, block up', 'hookDrop')}
-        {length('Foot pin behind slew centre', 'pivotBack')}
-        {length('Foot pin above ground', 'pivotHeight')}
-        {length('Boom depth', 'boomDepth')}
-        {length('Boom width', 'boomWidth')}
-        {length('Tail swing radius', 'tailRadius')}
-        {choice<'outriggers' | 'tracks'>(
+        {choice<'outriggers' | 'tracks' | 'mast'>(
           'Stands on',
-          crane.tracks ? 'tracks' : 'outriggers',
+          tower ? 'mast' : crane.tracks ? 'tracks' : 'outriggers',
           [
             ['outriggers', 'outriggers'],
             ['tracks', 'two crawler tracks'],
+            ['mast', 'a mast, its jib level'],
           ],
-          (feet) => edit({ tracks: feet === 'tracks' ? { shoe: null } : null }, 'tracks'),
+          (feet) =>
+            edit(
+              { tracks: feet === 'tracks' ? { shoe: null } : null, tower: feet === 'mast' ? newTower() : null, ...(feet === 'mast' ? { pivotBack: 0 } : {}) },
+              'tracks',
+            ),
         )}
-        {length(crane.tracks ? 'Tracks, length on the ground' : 'Outriggers, front to rear', 'baseLength')}
-        {length(crane.tracks ? 'Tracks, centre to centre' : 'Outriggers, side to side', 'baseWidth')}
+        {length(tower ? 'Jib to hook, block up' : 'Boom tip to hook, block up', 'hookDrop')}
+        {!tower && length('Foot pin behind slew centre', 'pivotBack')}
+        {length(tower ? 'Jib above ground' : 'Foot pin above ground', 'pivotHeight')}
+        {length(tower ? 'Jib depth' : 'Boom depth', 'boomDepth')}
+        {length(tower ? 'Jib width' : 'Boom width', 'boomWidth')}
+        {length(tower ? 'Counter-jib reaches' : 'Tail swing radius', 'tailRadius')}
+        {length(tower ? 'Foot of the mast, one way' : crane.tracks ? 'Tracks, length on the ground' : 'Outriggers, front to rear', 'baseLength')}
+        {length(tower ? 'Foot of the mast, other way' : crane.tracks ? 'Tracks, centre to centre' : 'Outriggers, side to side', 'baseWidth')}
         {crane.tracks && open('Width of one track', 'length', crane.tracks.shoe, (shoe) => edit({ tracks: { shoe } }, 'shoe'))}
-        {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'as the foot pin' })}
+        {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), {
+          placeholder: tower ? 'as the jib' : 'as the foot pin',
+        })}
         {crane.cab && figure('Eyes ahead of slew centre', 'length', crane.cab.ahead, (ahead) => cab({ ahead }))}
         {crane.cab && figure('Eyes to the left', 'length', crane.cab.left, (left) => cab({ left }))}
         {words('Crane inspected by', crane.inspected?.by ?? '', (by) => edit({ inspected: inspectedOf(crane.inspected, { by }) }, 'inspected by'), {
@@ -258,45 +283,76 @@ function CraneFields({ crane }: { crane: Crane }) {
           type: 'date',
         })}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
-        {open('Boom bends out by', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
-        {open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
+        {!tower && open('Boom bends out by', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
+        {!tower && open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
       </Group>
-      <Group title="What its parts weigh, and where from the slew centre">
-        {crane.parts.map((one, i) => (
-          <Fragment key={`${i} ${one.what}`}>
-            {figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass))}
-            <PartPlace part={one} onPart={(next) => edit({ parts: crane.parts.with(i, next) }, `part ${i} place`)} />
-          </Fragment>
-        ))}
-        {counted &&
-          crane.parts.map((one, i) =>
-            one.on === 'slewing'
-              ? choice(`${one.what} is counterweight`, one.counterweight ? 'yes' : 'no', same(['yes', 'no']), (said) =>
-                  edit({ parts: crane.parts.map((each, j) => (i === j ? { ...one, counterweight: said === 'yes' } : each)) }, `counterweight ${i}`),
+      {tower && <TowerFields tower={tower} onTower={(changes, field) => edit({ tower: { ...tower, ...changes } }, `tower ${field}`)} />}
+      {!tower && (
+        <Group title="What its parts weigh, and where from the slew centre">
+          {crane.parts.map((one, i) => (
+            <Fragment key={`${i} ${one.what}`}>
+              {figure(`${one.what} weighs`, 'mass', one.mass, (mass) => part(i, mass))}
+              <PartPlace part={one} onPart={(next) => edit({ parts: crane.parts.with(i, next) }, `part ${i} place`)} />
+            </Fragment>
+          ))}
+          {counted &&
+            crane.parts.map((one, i) =>
+              one.on === 'slewing'
+                ? choice(`${one.what} is counterweight`, one.counterweight ? 'yes' : 'no', same(['yes', 'no']), (said) =>
+                    edit({ parts: crane.parts.map((each, j) => (i === j ? { ...one, counterweight: said === 'yes' } : each)) }, `counterweight ${i}`),
+                  )
+                : null,
+            )}
+          {crane.parts.length === 0 && (
+            <SmallButton
+              onClick={() =>
+                edit(
+                  {
+                    parts: [
+                      { what: 'Carrier', mass: 0, on: 'chassis', x: null, y: 0 },
+                      { what: 'Upper works', mass: 0, on: 'slewing', r: null },
+                      { what: 'Counterweight', mass: 0, on: 'slewing', r: null, counterweight: true },
+                      { what: 'Boom', mass: 0, on: 'boom', along: null },
+                    ],
+                  },
+                  'parts',
                 )
-              : null,
+              }
+            >
+              <Plus size={13} aria-hidden /> Carrier, upper, counterweight, boom
+            </SmallButton>
           )}
-        {crane.parts.length === 0 && (
-          <SmallButton
-            onClick={() =>
-              edit(
-                {
-                  parts: [
-                    { what: 'Carrier', mass: 0, on: 'chassis', x: null, y: 0 },
-                    { what: 'Upper works', mass: 0, on: 'slewing', r: null },
-                    { what: 'Counterweight', mass: 0, on: 'slewing', r: null, counterweight: true },
-                    { what: 'Boom', mass: 0, on: 'boom', along: null },
-                  ],
-                },
-                'parts',
-              )
-            }
-          >
-            <Plus size={13} aria-hidden /> Carrier, upper, counterweight, boom
-          </SmallButton>
-        )}
-      </Group>
+        </Group>
+      )}
     </>
+  );
+}
+
+/** What a mast stands on, how its jib is left, and how it comes down again. */
+function TowerFields({ tower, onTower }: { tower: Tower; onTower: (changes: Partial<Tower>, field: string) => Fault[] | null }) {
+  const { open, words, choice } = useInputs();
+  return (
+    <Group title="Its mast">
+      {words('Mast stands on', tower.standsOn, (standsOn) => onTower({ standsOn }, 'on'), { placeholder: 'not said' })}
+      {open('One leg brings down, at most', 'force', tower.corner, (corner) => onTower({ corner }, 'corner'))}
+      {open('A leg may bring down', 'force', tower.carries, (carries) => onTower({ carries }, 'carries'))}
+      {open('One leg pulls up, at most', 'force', tower.uplift, (uplift) => onTower({ uplift }, 'uplift'))}
+      {open('A leg is held down against', 'force', tower.holds, (holds) => onTower({ holds }, 'holds'))}
+      {words('Base worked out by', tower.by, (by) => onTower({ by }, 'by'), { placeholder: 'nobody yet' })}
+      {words('Base worked out on', tower.on, (on) => onTower({ on }, 'on date'), { type: 'date' })}
+      {choice<'open' | 'free' | 'held'>(
+        'Jib, when nobody works it',
+        tower.slewsFree === null ? 'open' : tower.slewsFree ? 'free' : 'held',
+        [
+          ['open', 'not said'],
+          ['free', 'turns with the wind'],
+          ['held', 'is held'],
+        ],
+        (said) => onTower({ slewsFree: said === 'open' ? null : said === 'free' }, 'free'),
+      )}
+      {tower.slewsFree === false && words('May be held, says', tower.tied, (tied) => onTower({ tied }, 'tied'), { placeholder: 'nobody yet' })}
+      {words('Taken down by', tower.down, (down) => onTower({ down }, 'down'), { placeholder: 'not said' })}
+    </Group>
   );
 }
 

@@ -17,3 +17,17 @@ export function boomLine(pivotBack: number, pivotHeight: number, boom: number, r
 export function belowBoom(line: BoomLine, point: { x: number; z: number }): number {
   return (point.x - line.pivot.x) * Math.sin(line.angleRad) - (point.z - line.pivot.z) * Math.cos(line.angleRad);
 }
+
+/** Of a crane, what its boom or jib is drawn and checked by. */
+export interface Machine {
+  pivotBack: number;
+  pivotHeight: number;
+  /** its jib is level, on a mast, and a trolley runs on it */
+  tower?: object | null;
+}
+
+/** The boom of a crane with its hook at a radius; of a tower crane its jib, level however far out the trolley is. */
+export function lineOver({ pivotBack, pivotHeight, tower }: Machine, boom: number, radius: number): BoomLine | null {
+  if (!tower) return boomLine(pivotBack, pivotHeight, boom, radius);
+  return radius <= boom ? { angleRad: 0, tipHeight: pivotHeight, pivot: { x: 0, z: pivotHeight } } : null;
+}

@@ -17,8 +17,10 @@ export interface ModelCrane {
   hookBlockMass: number;
   hookDrop: number;
   shoe: number | null;
+  /** a level jib on a mast */
+  mast?: true;
   /** of carrier, upper works, counterweight and boom, each with its place */
-  weights: { carrier: [number, number]; upper: [number, number]; counterweight: [number, number]; boom: [number, number] };
+  weights: { carrier: [number, number]; upper: [number, number]; counterweight: [number, number]; boom: [number, number] } | null;
   chart: Chart;
 }
 
@@ -32,6 +34,18 @@ function chartOf(radii: number[], booms: number[], most: number, at: number, per
     booms.map((boom, n) => {
       if (radius < STEEPEST * boom || radius > FLATTEST * boom) return null;
       const value = most * (at / radius) ** 1.35 * (1 - perBoom * n);
+      return Math.max(50, Math.floor(value / 50) * 50);
+    }),
+  );
+  return { radii, booms, capacity };
+}
+
+/** Under a jib the moment is what counts, past what its rope carries. Rounded down to 50 kg, blank past its end and at the mast. */
+function jibChartOf(radii: number[], booms: number[], most: number, moment: number, perJib: number): Chart {
+  const capacity = radii.map((radius) =>
+    booms.map((jib, n) => {
+      if (radius < 3 || radius > jib) return null;
+      const value = Math.min(most, (moment * (1 - perJib * n)) / (radius + 1.5));
       return Math.max(50, Math.floor(value / 50) * 50);
     }),
   );
@@ -102,5 +116,22 @@ export const modelCranes: readonly ModelCrane[] = [
     shoe: 1.2,
     weights: { carrier: [62000, 0], upper: [38000, -0.8], counterweight: [75000, -4.6], boom: [21000, 0.45] },
     chart: chartOf([5, 6, 7, 8, 9, 10, 12, 14, 16, 18, 20, 24, 28, 32, 36, 40, 44, 48], [18, 24, 30, 36, 42, 48, 54], 200000, 5, 0.04),
+  },
+  {
+    name: 'Stilt 10',
+    kind: 'tower crane, level jib, 10 t',
+    baseLength: 4.6,
+    baseWidth: 4.6,
+    tailRadius: 14.5,
+    pivotBack: 0,
+    pivotHeight: 42,
+    boomDepth: 1.5,
+    boomWidth: 1.4,
+    hookBlockMass: 350,
+    hookDrop: 2.6,
+    shoe: null,
+    mast: true,
+    weights: null,
+    chart: jibChartOf([3, 5, 8, 10, 12, 15, 18, 20, 25, 30, 35, 40, 45, 50, 55], [30, 40, 50, 55], 10000, 160000, 0.04),
   },
 ];

@@ -1,7 +1,7 @@
 import { lookAxis } from './look-axis';
 import { shoredLine } from '../plan/shore-place';
 import { shoredOpening } from '../plan/shore-layout';
-import { boomLine } from '../cranes/boom-geometry';
+import { lineOver } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../plan/missing';
 import type { StationId } from '../plan/check';
@@ -164,6 +164,7 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const there = pose.craneThere;
   const stroke = there ? ('gear' as const) : ('pencil' as const);
   const dash = there ? undefined : ('dash' as const);
+  if (crane.tower) return towerShapes(pose, along);
   const front = direction(stand.azimuthDeg);
   const body = span(
     crane.tracks
@@ -216,7 +217,7 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     of,
     solid: true,
   });
-  const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
+  const line = lineOver(crane, pick.boom, hook.station.radius);
   if (!line) return shapes;
   const foot = along(add(stand.at, scale(out, -crane.pivotBack)));
   const tip = along(add(stand.at, scale(out, hook.station.radius)));
@@ -227,6 +228,48 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
       { x: tip, y: line.tipHeight },
     ],
     style: { stroke, width: there ? 6 : 2, dash },
+    of,
+  });
+  return shapes;
+}
+
+/** A mast, its jib and counter-jib at a height, and its trolley over the hook. */
+function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose, along: (p: Vec) => number): Shape[] {
+  const of = { kind: 'stand' as const, id: stand.id };
+  const [stroke, dash] = craneThere ? (['gear', undefined] as const) : (['pencil', 'dash'] as const);
+  const u = along(stand.at);
+  const half = Math.max(0.4, crane.boomWidth / 2);
+  const shapes: Shape[] = [
+    {
+      shape: 'polygon',
+      points: upright([u - crane.baseWidth / 2, u + crane.baseWidth / 2], 0, 0.4),
+      style: { fill: 'faint', stroke, width: 1, dash },
+      of,
+      solid: true,
+    },
+    {
+      shape: 'polygon',
+      points: upright([u - half, u + half], 0.4, crane.pivotHeight),
+      style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash },
+      of,
+    },
+    {
+      shape: 'label',
+      at: { x: u, y: 0 },
+      text: `${stand.name} · ${crane.name}`,
+      ink: craneThere ? 'ink' : 'pencil',
+      bold: true,
+      sides: ['below', 'above'],
+      of,
+    },
+  ];
+  if (!hook) return shapes;
+  const out = direction(hook.station.bearingDeg);
+  const ends = [-crane.tailRadius, pick.boom].map((reach) => along(add(stand.at, scale(out, reach))));
+  shapes.push({
+    shape: 'polygon',
+    points: upright([Math.min(...ends), Math.max(...ends)], crane.pivotHeight - crane.boomDepth / 2, crane.pivotHeight + crane.boomDepth / 2),
+    style: { fill: craneThere ? 'gear' : 'paper', stroke, width: 1, dash },
     of,
   });
   return shapes;
@@ -311,7 +354,7 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   if (!hook || !craneThere) return [];
   const { crane, pick, piece, weight, seat } = context;
   const u = along(hook.station.hook);
-  const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
+  const line = lineOver(crane, pick.boom, hook.station.radius);
   const shapes: Shape[] = [];
   if (line)
     shapes.push({
@@ -394,7 +437,7 @@ function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape
     });
   }
   const { hook } = pose;
-  const line = hook ? boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius) : null;
+  const line = hook ? lineOver(crane, pick.boom, hook.station.radius) : null;
   if (hook && line && pose.craneThere && hook.loaded) {
     const u = along(hook.station.hook);
     const highest = line.tipHeight - crane.hookDrop;

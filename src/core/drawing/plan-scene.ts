@@ -1,4 +1,4 @@
-import { boomLine } from '../cranes/boom-geometry';
+import { lineOver } from '../cranes/boom-geometry';
 import { add, direction, leftOf, mix, rectangle, scale, sub, type Vec } from '../geometry/plane';
 import { dutiesAt, readOnWay } from '../plan/duties';
 import { Missing } from '../plan/missing';
@@ -215,6 +215,7 @@ function craneShapes(pose: Pose): Shape[] {
   const stroke = craneThere ? ('gear' as const) : ('pencil' as const);
   const of = { kind: 'stand' as const, id: stand.id };
   const dash = craneThere ? undefined : ('dash' as const);
+  if (crane.tower) return towerShapes(pose);
   const corners = [1, -1].flatMap((f) =>
     [1, -1].map((s) => add(stand.at, add(scale(front, (f * crane.baseLength) / 2), scale(side, (s * crane.baseWidth) / 2)))),
   );
@@ -254,7 +255,7 @@ function craneShapes(pose: Pose): Shape[] {
   shapes.push({ shape: 'circle', centre: stand.at, radius: crane.tailRadius, style: { stroke: 'stop', width: 1, dash: 'dash', opacity: 0.7 }, of });
   if (hook) {
     const out = direction(hook.station.bearingDeg);
-    const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, hook.station.radius);
+    const line = lineOver(crane, pick.boom, hook.station.radius);
     const tailEnd = add(stand.at, scale(out, -crane.tailRadius + 0.1));
     shapes.push({
       shape: 'polygon',
@@ -271,6 +272,42 @@ function craneShapes(pose: Pose): Shape[] {
         of,
         solid: false,
       });
+  }
+  shapes.push({
+    shape: 'label',
+    at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)),
+    text: `${stand.name} · ${crane.name}`,
+    ink: craneThere ? 'ink' : 'pencil',
+    bold: true,
+    sides: ['below', 'right', 'above', 'left'],
+    of,
+  });
+  return shapes;
+}
+
+/** A mast on its base, its jib to its end and its counter-jib, and the circle of both when they turn free. */
+function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose): Shape[] {
+  const of = { kind: 'stand' as const, id: stand.id };
+  const [stroke, dash] = craneThere ? (['gear', undefined] as const) : (['pencil', 'dash'] as const);
+  const shapes: Shape[] = [
+    {
+      shape: 'polygon',
+      points: rectangle(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg),
+      style: { fill: craneThere ? 'gearPale' : 'paper', stroke, width: 1.4, dash },
+      of,
+      solid: true,
+    },
+    { shape: 'circle', centre: stand.at, radius: Math.max(pick.boom, crane.tailRadius), style: { stroke: 'stop', width: 1, dash: 'dash', opacity: 0.7 }, of },
+  ];
+  if (hook) {
+    const out = direction(hook.station.bearingDeg);
+    const reaches = lineOver(crane, pick.boom, hook.station.radius) !== null;
+    shapes.push({
+      shape: 'line',
+      points: [add(stand.at, scale(out, -crane.tailRadius)), add(stand.at, scale(out, pick.boom))],
+      style: { stroke: reaches ? stroke : 'stop', width: craneThere ? 4 : 2, dash },
+      of,
+    });
   }
   shapes.push({
     shape: 'label',

@@ -27,6 +27,7 @@ const STEP = 5;
 
 /** What stands under the crane of a lift with its boom any way round at the greatest radius, and on the way it really goes. */
 export function allRound({ crane, stand, pick, path, gross, loaded }: PickContext): AllRound | Missing {
+  if (crane.tower) return new Missing(`${crane.name} stands on a mast: what comes down at its legs is its maker’s figure.`);
   if (path instanceof Missing) return path;
   if (gross instanceof Missing) return gross;
   const tracked = (crane.tracks ?? null) !== null;

@@ -172,15 +172,15 @@ type Box = ReturnType<typeof boxOf>;
 export const meets = (a: Box, b: Box): boolean => a.x0 <= b.x1 && b.x0 <= a.x1 && a.y0 <= b.y1 && b.y0 <= a.y1;
 
 /**
- * The stations of a way, with so many between them that strips of this width from the crane to the hook leave nothing out between two of
- * them.
+ * The stations of a way, with so many between them that strips of this width from the crane to the hook, or as far out as a jib reaches,
+ * leave nothing out between two of them.
  */
-export function closeStations({ stand, stations }: LiftPath, width: number): Station[] {
+export function closeStations({ stand, stations }: LiftPath, width: number, reach = 0): Station[] {
   return stations.flatMap((to, i) => {
     const from = stations[i - 1];
     if (!from) return [to];
     const turn = wrapDeg(to.bearingDeg - from.bearingDeg);
-    const swept = ((Math.abs(turn) * Math.PI) / 180) * Math.max(from.radius, to.radius);
+    const swept = ((Math.abs(turn) * Math.PI) / 180) * Math.max(from.radius, to.radius, reach);
     const parts = Math.max(1, Math.ceil(swept / width));
     return Array.from({ length: parts }, (_, k): Station => {
       const t = (k + 1) / parts;

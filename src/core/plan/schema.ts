@@ -15,6 +15,7 @@ import { fromYard, inspectedSchema, yardSchema } from './document/yard';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
+import { towerSchema } from './document/tower';
 import { unsaid } from './document/unsaid';
 import { footing } from './document/footing';
 import { wayInSchema } from './document/way-in';
@@ -165,7 +166,7 @@ const craneSchema = closed({
   name: text(),
   ...chartFields,
   pivotBack: real('m', { description: 'foot pin behind the slew centre', minimum: -10, maximum: 10 }),
-  pivotHeight: nonNegative('m', undefined, { maximum: 30 }),
+  pivotHeight: nonNegative('m', 'foot pin of the boom; of a tower crane its jib, above the ground its mast stands on', { maximum: 300 }),
   boomDepth: positive('m', undefined, { maximum: 10 }),
   boomWidth: positive('m', undefined, { maximum: 10 }),
   hookBlockMass: nullable(nonNegative('kg')),
@@ -173,6 +174,7 @@ const craneSchema = closed({
   baseLength: positive('m', 'outriggers, front to rear; of tracks, their length on the ground', { maximum: 40 }),
   baseWidth: positive('m', 'outriggers, left to right; of tracks, centre to centre', { maximum: 40 }),
   tracks: Type.Optional(nullable(closed({ shoe: nullable(positive('m', 'width of one track', { maximum: 5 })) }))),
+  tower: Type.Optional(nullable(towerSchema)),
   tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
   cab: Type.Optional(

@@ -1,4 +1,5 @@
 import { MADE_UP_CHART, modelCranes, type ModelCrane } from '../cranes/models';
+import { newTower } from './document/tower';
 import type { Crane, Duty, Plan, YardThing } from './schema';
 
 /** The cranes of a job with their charts, and the lifting gear of its yard: what another job may take over. */
@@ -48,24 +49,26 @@ export const hasCrane = (plan: Plan, crane: Crane): boolean => plan.cranes.some(
 export const hasThing = (plan: Plan, thing: YardThing): boolean =>
   (plan.yard ?? []).some(({ name, kind }) => kind === thing.kind && blank(name) === blank(thing.name));
 
+const partsOf = ({ carrier, upper, counterweight, boom }: NonNullable<ModelCrane['weights']>): Crane['parts'] => [
+  { what: 'Carrier', mass: carrier[0], on: 'chassis', x: carrier[1], y: 0 },
+  { what: 'Upper works', mass: upper[0], on: 'slewing', r: upper[1] },
+  { what: 'Counterweight', mass: counterweight[0], on: 'slewing', r: counterweight[1] },
+  { what: 'Boom', mass: boom[0], on: 'boom', along: boom[1] },
+];
+
 /** A made-up crane as a plan has one: nobody inspected it, and whose chart it is is asked. */
-function asCrane({ name, kind: _, shoe, weights, chart, ...sizes }: ModelCrane, n: number): Crane {
-  const { carrier, upper, counterweight, boom } = weights;
+function asCrane({ name, kind: _, shoe, mast, weights, chart, ...sizes }: ModelCrane, n: number): Crane {
   return {
     id: `model-${n}`,
     name,
     ...sizes,
     chart,
     chartSource: MADE_UP_CHART,
-    chartGust: 9.8,
+    chartGust: mast ? 20 : 9.8,
     chartBase: { length: sizes.baseLength, width: sizes.baseWidth },
     ...(shoe === null ? {} : { tracks: { shoe } }),
-    parts: [
-      { what: 'Carrier', mass: carrier[0], on: 'chassis', x: carrier[1], y: 0 },
-      { what: 'Upper works', mass: upper[0], on: 'slewing', r: upper[1] },
-      { what: 'Counterweight', mass: counterweight[0], on: 'slewing', r: counterweight[1] },
-      { what: 'Boom', mass: boom[0], on: 'boom', along: boom[1] },
-    ],
+    ...(mast ? { tower: newTower() } : {}),
+    parts: weights ? partsOf(weights) : [],
   };
 }
 

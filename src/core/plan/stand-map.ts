@@ -258,6 +258,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const bare = duties.find(({ usable }) => usable.every(({ chart }) => chart.chart === null));
   if (bare && bare.refused.length > 0) return new Missing(`No chart of ${machine.name} is for how it stands at one of its stands.`);
   if (charts.length === 0 || bare) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
+  if (machine.tower) return new Missing(`${machine.name} is a tower crane: it stands where its base is. Give its place in Gear.`);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const lines = linesAsking(plan, rules);
   const { lifts, left } = liftsOf(plan, crane, stand, rules, lines.known);

@@ -111,7 +111,8 @@ describe('in a lift', () => {
   });
 
   test('what stands under the boom is nearer with the load on; the lesser of both is told', () => {
-    const gap = (plan: Plan, part: string) => evaluate(plan, TODAY).checks.find(({ id, about }) => id === 'lift.boomGap' && about.id === 'k1' && about.part === part)!;
+    const gap = (plan: Plan, part: string) =>
+      evaluate(plan, TODAY).checks.find(({ id, about }) => id === 'lift.boomGap' && about.id === 'k1' && about.part === part)!;
     const wall = (plan: Plan) =>
       void plan.site.obstructions.push({ id: 'shed', name: 'Shed', at: { x: 9, y: -5 }, length: 1, width: 1, azimuthDeg: 0, height: 3 });
     const soft = made((plan) => ((plan.cranes[0]!.gives = { bend: 0.05, level: 0 }), (plan.stands[0]!.settles = 0), wall(plan)));

@@ -16,8 +16,10 @@ export interface Gives {
 }
 
 /** What the maker or the ground’s own figure says, or else the rule set. */
-export function givesOf({ job }: Plan, { pivotBack, pivotHeight, baseLength, baseWidth, gives }: Crane, stand: Stand): Gives {
+export function givesOf({ job }: Plan, { pivotBack, pivotHeight, baseLength, baseWidth, gives, tower }: Crane, stand: Stand): Gives {
   const rules = rulesOf(job.ruleSet, job.thresholds);
+  // The trolley of a tower crane is where it is: how its mast leans is in the maker’s chart.
+  if (tower) return { pivotBack: 0, pivotHeight, bend: 0, level: 0, settles: 0, base: Math.min(baseLength, baseWidth) };
   return {
     pivotBack,
     pivotHeight,

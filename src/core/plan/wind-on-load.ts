@@ -1,4 +1,4 @@
-import { craneBoom } from '../cranes/boom.calc';
+import { lineOver } from '../cranes/boom-geometry';
 import { attempt } from '../calc/attempt';
 import { liftDrift } from '../lift/drift.calc';
 import type { Rules } from '../rules/rule-sets';
@@ -33,9 +33,9 @@ export function driftOf(plan: SettledPlan, picked: PickContext, path: LiftPath, 
   const { gross, crane, pick, piece, hanging } = picked;
   const gust = plan.site.forecastGust;
   if (gust === null || gross instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return null;
-  const boom = attempt(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius: path.least });
-  if (!boom.ok) return null;
-  const drop = boom.output.tipHeight - (piece.start.level + hanging.loadDepth / 2);
+  const line = lineOver(crane, pick.boom, path.least);
+  if (!line) return null;
+  const drop = line.tipHeight - (piece.start.level + hanging.loadDepth / 2);
   if (!(drop > 0)) return null;
   // The lighter it is the further it goes.
   const input = { weight: gross.least * GRAVITY, area: sailOf(picked, weight), drag: rules.value('windDrag'), gust, drop, airDensity: AIR_DENSITY };

@@ -291,13 +291,16 @@ function StandList({ plan }: { plan: ReturnType<typeof settle> }) {
               <Text style={styles.bold}>
                 {stand.name}: {crane.name}
               </Text>
-              , {crane.tracks ? 'tracks' : 'outriggers'} {show(crane.baseLength, 'length')} × {show(crane.baseWidth, 'length')}
+              , {crane.tower ? 'foot of its mast' : crane.tracks ? 'tracks' : 'outriggers'} {show(crane.baseLength, 'length')} ×{' '}
+              {show(crane.baseWidth, 'length')}
               {counterweight === null ? '' : `, counterweight ${show(counterweight, 'mass')}`}
               {stand.falls ? `, ${stand.falls} parts of line` : ''};{' '}
-              {crane.tracks
-                ? `each ${show(crane.tracks.shoe, 'length')} wide`
-                : `mat ${stand.padArea === null ? UNKNOWN : show(stand.padArea, 'floorArea')} under each`}
-              , ground may take {show(stand.groundAllowable, 'pressure')}
+              {crane.tower
+                ? `one leg brings down ${show(crane.tower.corner, 'force')}, may bring down ${show(crane.tower.carries, 'force')}`
+                : crane.tracks
+                  ? `each ${show(crane.tracks.shoe, 'length')} wide`
+                  : `mat ${stand.padArea === null ? UNKNOWN : show(stand.padArea, 'floorArea')} under each`}
+              {crane.tower ? '' : `, ground may take ${show(stand.groundAllowable, 'pressure')}`}
             </Text>
             <Text style={styles.small}>Chart: {charts.length === 0 ? 'NONE FOR HOW IT STANDS' : charts.join('; ')}</Text>
           </View>

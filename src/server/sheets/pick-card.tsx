@@ -51,7 +51,7 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const parts = gross instanceof Missing ? [] : (gross.trace.input as { parts: { what: string; mass: number }[] }).parts;
   const ground =
-    path instanceof Missing || gross instanceof Missing
+    crane.tower || path instanceof Missing || gross instanceof Missing
       ? null
       : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross, picked.loaded);
   const load: Entry[] = [
@@ -61,8 +61,9 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     { label: 'Balance point from the left end', value: weight instanceof Missing ? UNKNOWN : show(weight.cg.x, 'length') },
   ];
   const counterweight = counterweightOf(crane);
-  const corner =
-    ground === null || ground instanceof Missing
+  const corner = crane.tower
+    ? show(crane.tower.corner, 'force')
+    : ground === null || ground instanceof Missing
       ? UNKNOWN
       : 'tipsAtDeg' in ground
         ? 'TIPS'
@@ -71,17 +72,20 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
           : `${ground.side}, ${show(ground.pressure, 'pressure')}`;
   const craneLines: Entry[] = [
     { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
-    { label: 'Boom', value: show(pick.boom, 'length') },
+    { label: crane.tower ? 'Jib' : 'Boom', value: show(pick.boom, 'length') },
     { label: 'Radius as set, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
     { label: 'Radius with the load on, at most', value: path instanceof Missing ? UNKNOWN : show(picked.loaded(path.most), 'length') },
     { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
     { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
     { label: 'Chart', value: (chart?.finding.code === 'lift.chart' && chart.finding.chart) || crane.chartSource || UNKNOWN },
-    { label: crane.tracks ? 'Tracks' : 'Outriggers', value: `${show(crane.baseLength, 'length')} × ${show(crane.baseWidth, 'length')}` },
+    {
+      label: crane.tower ? 'Foot of its mast' : crane.tracks ? 'Tracks' : 'Outriggers',
+      value: `${show(crane.baseLength, 'length')} × ${show(crane.baseWidth, 'length')}`,
+    },
     ...(counterweight === null ? [] : [{ label: 'Counterweight on it', value: show(counterweight, 'mass') }]),
     ...(stand.falls ? [{ label: 'Parts of line', value: String(stand.falls) }] : []),
     { label: 'Chart read', value: plan.job.chartRule === 'step' ? 'next longer radius, lower boom' : 'straight line between cells' },
-    { label: crane.tracks ? 'Worst track' : 'Worst outrigger', value: corner },
+    { label: crane.tower ? 'One leg of its mast, by its maker' : crane.tracks ? 'Worst track' : 'Worst outrigger', value: corner },
     { label: 'Stop lifting at gusts of', value: wind?.capacity == null ? UNKNOWN : show(wind.capacity, 'speed'), strong: true },
   ];
   const rigging = hung ? rigged(show, picked, hung, factor) : [{ label: 'How it hangs', value: UNKNOWN }];

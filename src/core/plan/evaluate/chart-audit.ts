@@ -68,6 +68,7 @@ function cellChecks({ chart, chartChecked }: ChartOf, name: string, today: strin
 const SAME_BASE = 0.02;
 
 function baseCheck(crane: PickContext['crane'], { chartBase }: ChartOf, place: Place): Check[] {
+  if (crane.tower) return [];
   if (!chartBase)
     return [
       missingCheck(

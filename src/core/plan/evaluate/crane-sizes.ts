@@ -13,6 +13,14 @@ const BETWEEN: readonly { of: 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookD
   { of: 'boomWidth', what: 'its boom is wide', least: 0.15, most: 3.5 },
   { of: 'hookDrop', what: 'the hook hangs below the tip at its highest', least: 0.2, most: 12 },
 ];
+/** The same of a tower crane, and how far its counter-jib reaches. */
+const TOWER: typeof BETWEEN = [
+  { of: 'pivotHeight', what: 'its jib is above the ground', least: 8, most: 200 },
+  { of: 'boomDepth', what: 'its jib is deep', least: 0.3, most: 4 },
+  { of: 'boomWidth', what: 'its jib is wide', least: 0.3, most: 4 },
+  { of: 'hookDrop', what: 'the hook hangs below the jib at its highest', least: 0.5, most: 12 },
+];
+const COUNTER_JIB = { least: 3, most: 40 } as const;
 /** The tail against the longer side of the base it stands on. */
 const TAIL = { least: 0.2, most: 1.5 } as const;
 
@@ -34,8 +42,10 @@ const place = (crane: Crane, id: string, part?: string) => ({
 function sizesOf(crane: Crane): Check[] {
   const base = Math.max(crane.baseLength, crane.baseWidth);
   const odd = [
-    ...BETWEEN.map(({ of, ...rest }) => ({ of, value: crane[of], ...rest })),
-    { of: 'tailRadius', what: `its tail swings, on a base of that size,`, value: crane.tailRadius, least: TAIL.least * base, most: TAIL.most * base },
+    ...(crane.tower ? TOWER : BETWEEN).map(({ of, ...rest }) => ({ of, value: crane[of], ...rest })),
+    crane.tower
+      ? { of: 'tailRadius', what: 'its counter-jib reaches', value: crane.tailRadius, ...COUNTER_JIB }
+      : { of: 'tailRadius', what: `its tail swings, on a base of that size,`, value: crane.tailRadius, least: TAIL.least * base, most: TAIL.most * base },
   ].filter(({ value, least, most }) => value < least || value > most);
   return odd.map(({ of, what, value, least, most }) => ({
     ...missingCheck(place(crane, 'crane.size', of), 'length', ''),

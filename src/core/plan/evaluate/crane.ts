@@ -1,4 +1,4 @@
-import { boomLine, belowBoom } from '../../cranes/boom-geometry';
+import { belowBoom, lineOver } from '../../cranes/boom-geometry';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { headRoom } from '../../cranes/head-room.calc';
@@ -25,6 +25,8 @@ import { driftOf, sailOf } from '../wind-on-load';
 import { liftDrift } from '../../lift/drift.calc';
 import { tagChecks } from './tag-lines';
 import type { SettledPlan } from '../settle';
+import type { Crane } from '../schema';
+import type { Trace } from '../../calc/evidence';
 
 type Place = Parameters<typeof missingCheck>[0];
 
@@ -42,7 +44,7 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   });
   const chart = chartCheck(context, picked, at('lift.chart', craneChart, 'chartCaution', 'boomBend', 'craneLevel', 'padSettles'));
   // A boom that cannot get there is the reason; what the chart says of it would only repeat it.
-  if (!(path instanceof Missing) && !path.stations.every((station) => boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, station.radius) !== null)) {
+  if (!(path instanceof Missing) && !path.stations.every((station) => lineOver(crane, pick.boom, station.radius) !== null)) {
     const short = flatStop(at('lift.boomReach', craneBoom), 'length', { code: 'lift.boomShort', boom: pick.boom, radius: path.most }, []);
     return [...(chart.verdict === 'missing' ? [chart, short] : [short]), ...dutyChecks(context, picked, at), ...chartAuditChecks(context, picked, at)];
   }
@@ -171,13 +173,13 @@ export function travelHeight(
 function headRoomCheck({ rules }: Context, { pick, crane, loaded }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {
   // The tip is lowest where the radius is longest, with the load on.
   const radius = loaded(path.most);
-  const boom = traced(craneBoom, { pivotBack: crane.pivotBack, pivotHeight: crane.pivotHeight, boom: pick.boom, radius });
-  if (!boom.outcome.ok) return missingCheck(place, 'length', boom.outcome.error);
+  const line = lineOver(crane, pick.boom, radius);
+  if (!line) return missingCheck(place, 'length', `The boom of ${crane.name} does not reach that far with the load on.`);
   const { outcome, traces } = traced(headRoom, {
     underside: travel.underside,
     loadDepth: hanging.loadDepth,
     hookAbovePick: hanging.hookAbovePick,
-    tipHeight: boom.outcome.output.tipHeight,
+    tipHeight: line.tipHeight,
     hookDrop: crane.hookDrop,
     reserve: rules.value('headRoomReserve'),
   });
@@ -187,9 +189,13 @@ function headRoomCheck({ rules }: Context, { pick, crane, loaded }: PickContext,
     place,
     { demand: needed, capacity: available, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
     { code: 'lift.headRoom', needed, available, radius, over: travel.over },
-    [...boom.traces, ...traces],
+    [...boomTraces(crane, { boom: pick.boom, radius }), ...traces],
   );
 }
+
+/** The working of a boom; a level jib has none. */
+const boomTraces = ({ pivotBack, pivotHeight, tower }: Crane, at: { boom: number; radius: number; point?: { x: number; z: number } }): Trace[] =>
+  tower ? [] : traced(craneBoom, { pivotBack, pivotHeight, ...at }).traces;
 
 /** Over its seats it is carried as far clear as over anything else. */
 function overSeatsCheck({ rules }: Context, { drawn, piece, hook }: PickContext, place: Place): Check[] {
@@ -229,14 +235,15 @@ function leastGap(
   for (const station of stations) {
     const outline = outlines(station).map((point) => boomFrame(station, stand, point));
     for (const radius of new Set([station.radius, loaded(station.radius)])) {
-      const line = boomLine(crane.pivotBack, crane.pivotHeight, pick.boom, radius);
+      const line = lineOver(crane, pick.boom, radius);
       if (!line) continue;
       const out = what === 'hangs' ? radius - station.radius : 0;
       const strip = inStrip(
         outline.map(({ x, y }) => ({ x: x + out, y })),
         crane.boomWidth / 2,
-        -crane.pivotBack,
-        radius,
+        // A jib reaches past its trolley to its end, and behind its mast.
+        crane.tower ? -crane.tailRadius : -crane.pivotBack,
+        crane.tower ? pick.boom : radius,
       );
       for (const point of strip) {
         const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
@@ -271,12 +278,18 @@ function boomGapChecks(
   const least = rules.value('boomClearance');
   const top = travel.underside + hanging.height;
   const load = leastGap((station) => outlineAt(station, breadthOf(weight)), top, picked, path.stations, 'hangs');
-  const sweep = closeStations(path, crane.boomWidth);
-  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({ id, what, height, nearest: leastGap(() => outline, height, picked, sweep, 'stands') });
+  const sweep = closeStations(path, crane.boomWidth, crane.tower ? Math.max(pick.boom, crane.tailRadius) : 0);
+  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({
+    id,
+    what,
+    height,
+    nearest: leastGap(() => outline, height, picked, sweep, 'stands'),
+  });
   const things = plan.site.obstructions.map((o) => gapTo(o.id, o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg)));
   // Of the steel that stands by then, the piece the boom comes nearest to. All of the boom is above its foot.
   const foot = crane.pivotHeight - crane.boomDepth / 2 - 2 * least;
-  const near = boxOf([path.stand.at, ...path.stations.map(({ hook }) => hook)], crane.boomWidth + Math.abs(crane.pivotBack));
+  const reach = crane.tower ? Math.max(pick.boom, crane.tailRadius) : Math.abs(crane.pivotBack);
+  const near = boxOf([path.stand.at, ...path.stations.map(({ hook }) => hook)], crane.boomWidth + reach);
   const steel = standingAt(plan, rules, picked.drawn)
     .filter(({ to, outline }) => to > foot && meets(near, boxOf(outline)))
     .map(({ id, name, to, outline }) => gapTo(id, name, to, outline))
@@ -284,13 +297,7 @@ function boomGapChecks(
   return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...barGap(picked, hanging, travel, path), ...things, ...steel].flatMap(
     ({ id, what, height, nearest }) => {
       if (nearest === null) return [];
-      const { traces } = traced(craneBoom, {
-        pivotBack: crane.pivotBack,
-        pivotHeight: crane.pivotHeight,
-        boom: pick.boom,
-        radius: nearest.radius,
-        point: { x: nearest.x, z: height },
-      });
+      const traces = boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } });
       return [
         ratioCheck(
           { ...place, ...onHook(picked, what, id) },

@@ -12,7 +12,7 @@ import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced,
 /** All that a crane presses the ground within, seen from above: its mats, or its tracks. */
 function pressedBy(plan: Plan, stand: Stand): Vec[] | null {
   const crane = craneAt(plan, stand);
-  const wider = crane.tracks ? crane.tracks.shoe : stand.padArea === null ? null : Math.sqrt(stand.padArea);
+  const wider = crane.tower ? 0 : crane.tracks ? crane.tracks.shoe : stand.padArea === null ? null : Math.sqrt(stand.padArea);
   if (wider === null) return null;
   return rectangle(stand.at, crane.baseLength + (crane.tracks ? 0 : wider), crane.baseWidth + wider, stand.azimuthDeg);
 }

@@ -10,6 +10,7 @@ import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { moveFor, type Context } from './context';
 import { craneSizeChecks } from './crane-sizes';
+import { towerChecks } from './tower';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { launchChecks } from '../launch/checks';
 import { raiseChecks } from './raise';
@@ -159,6 +160,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...raiseChecks(context),
     ...launchChecks(context),
     ...craneSizeChecks(context),
+    ...towerChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context, structure.onward),

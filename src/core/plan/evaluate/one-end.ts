@@ -1,5 +1,5 @@
 import { phrase, q } from '../../calc/work';
-import { boomLine } from '../../cranes/boom-geometry';
+import { lineOver } from '../../cranes/boom-geometry';
 import { oneEndLanded } from '../../cranes/one-end.calc';
 import { pickMoments } from '../../rigging/pick-moments.calc';
 import type { Check } from '../check';
@@ -147,7 +147,7 @@ function lineCheck({ plan, rules }: Context, { drawn, piece, seat }: PickContext
   const along = landed.hook === 'second' ? drawn.left + span : drawn.left;
   const turn = (seat.azimuthDeg * Math.PI) / 180;
   const over = { x: seat.leftEnd.x + along * Math.cos(turn), y: seat.leftEnd.y + along * Math.sin(turn) };
-  const line = boomLine(crane.pivotBack, crane.pivotHeight, boom, Math.hypot(over.x - stand.at.x, over.y - stand.at.y));
+  const line = lineOver(crane, boom, Math.hypot(over.x - stand.at.x, over.y - stand.at.y));
   const level = landed.hook === 'second' ? seat.right.level : seat.left.level;
   const fall = line === null ? 0 : line.tipHeight - (level + weight.section.depth + landed.high);
   const steep = fall > 0 ? oneEndOf(piece, drawn, weight, fall) : null;

@@ -150,8 +150,8 @@ export function fullRadius(crane: Crane, pick: Lift): number {
 /** Distance from a line to all that a crane can reach at a radius, whichever way it slews: a drum over the stand. */
 function reachToLine(crane: Crane, at: Vec, pick: Lift, line: PlacedLine, radius: number): number {
   const flat = (p: Vec): Vec3 => ({ ...p, z: 0 });
-  const beside = segmentDistance(flat(at), flat(at), flat(line.from), flat(line.to)) - radius;
-  const over = line.height - (crane.pivotHeight + pick.boom);
+  const beside = segmentDistance(flat(at), flat(at), flat(line.from), flat(line.to)) - (crane.tower ? Math.max(pick.boom, crane.tailRadius) : radius);
+  const over = line.height - (crane.tower ? crane.pivotHeight + crane.boomDepth / 2 : crane.pivotHeight + pick.boom);
   return Math.hypot(Math.max(0, beside), Math.max(0, over));
 }
 
@@ -190,6 +190,8 @@ function nearest(picked: PickContext, weight: PieceWeight, underside: number, pa
 /** The boom at a station, from its foot to its tip. */
 function boomAt({ crane, pick, stand }: PickContext, station: Station): { foot: Vec3; tip: Vec3 } {
   const out = direction(station.bearingDeg);
+  const high = (at: number): Vec3 => ({ ...add(stand.at, scale(out, at)), z: crane.pivotHeight });
+  if (crane.tower) return { foot: high(-crane.tailRadius), tip: high(pick.boom) };
   const rise = Math.sqrt(Math.max(0, pick.boom ** 2 - (station.radius + crane.pivotBack) ** 2));
   return {
     foot: { ...add(stand.at, scale(out, -crane.pivotBack)), z: crane.pivotHeight },
@@ -211,7 +213,7 @@ export function boomToLine(picked: PickContext, station: Station, line: PlacedLi
 function stationToLine(picked: PickContext, weight: PieceWeight, underside: number, station: Station, line: PlacedLine, drift: number): number {
   const { piece, turned } = picked;
   const [a, b] = endsOf(line);
-  const { tip } = boomAt(picked, station);
+  const tip = picked.crane.tower ? { ...station.hook, z: picked.crane.pivotHeight } : boomAt(picked, station).tip;
   const outline = outlineAt(station, breadthOf(weight));
   const top = underside + (turned ? piece.length : weight.section.depth);
   const edges = outline.map((p, i): [Vec3, Vec3] => {

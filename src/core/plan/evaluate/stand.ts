@@ -27,6 +27,8 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
     source: calc.source.text,
   });
   const ground = { ...place('stand.ground', padPressure), source: sourced(padPressure.source.text, rules, 'strengthCaution') };
+  // What a mast stands on is asked of the crane, once for all its picks.
+  if (crane.tower) return roundIt(context, picked, place);
   const checks: Check[] = widerThanItIs(context, picked, place('stand.base', craneOutriggers));
   const stands = crane.tracks ? 'tracks' : 'outriggers';
   if (path instanceof Missing || gross instanceof Missing)
@@ -39,14 +41,17 @@ export function standChecks(context: Context, picked: PickContext): Check[] {
       checks.push(flatStop({ ...place('stand.tips', craneOutriggers) }, 'force', { code: 'crane.tips', stand: stand.name, overDeg: load.tipsAtDeg }, []));
     else checks.push(matCheck(context, stand, load, ground));
   }
-  checks.push(
-    ...tailChecks(context, picked, {
-      ...place('stand.tail', { id: 'crane.boom', source: { text: 'Geometry of the slewing tail' } }),
-      source: sourced('Geometry of the slewing tail', rules, 'tailClearance', 'clearanceCaution'),
-    }),
-  );
-  return [...checks, ...powerLineChecks(context, picked)];
+  return [...checks, ...roundIt(context, picked, place)];
 }
+
+/** What the crane comes near to as it slews. */
+const roundIt = (context: Context, picked: PickContext, place: (id: string, calc: { id: string; source: { text: string } }) => Place): Check[] => [
+  ...tailChecks(context, picked, {
+    ...place('stand.tail', { id: 'crane.boom', source: { text: 'Geometry of the slewing tail' } }),
+    source: sourced('Geometry of the slewing tail', context.rules, 'tailClearance', 'clearanceCaution'),
+  }),
+  ...powerLineChecks(context, picked),
+];
 
 /** The mat under the worst outrigger. */
 function matCheck({ rules }: Context, stand: Stand, load: StandLoad, ground: Place): Check {
@@ -127,9 +132,11 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
   }));
   // Of the steel that stands by then only what comes down as far as a tail reaches up.
   const steel = standingAt(plan, rules, pick)
-    .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP)
+    .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP + (crane.tower ? crane.boomDepth : 0))
     .map(({ name, to, outline }) => ({ name, height: to, outline }));
-  const things = [...posts, ...walls, ...steel].filter((thing) => thing.height > TAIL_UNDERSIDE && inTailSweep(thing.outline, stand, crane, path));
+  const things = [...posts, ...walls, ...steel].filter(
+    (thing) => thing.height > (crane.tower ? crane.pivotHeight - COUNTERWEIGHT : TAIL_UNDERSIDE) && inTailSweep(thing.outline, stand, crane, path),
+  );
   const nearest = things.map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.outline) - crane.tailRadius })).sort((a, b) => a.gap - b.gap)[0];
   if (!nearest) return [];
   return [
@@ -144,6 +151,8 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
 
 /** Things lower than this pass under a slewing tail (common practice: deck height of a mobile crane). */
 const TAIL_UNDERSIDE = 1;
+/** So far under a counter-jib its weights hang (common practice) [m]. */
+const COUNTERWEIGHT = 3;
 /** So far above the foot pin of the boom a counterweight reaches (common practice) [m]. */
 const TAIL_TOP = 1.5;
 /** Degrees either side of the tail's centreline that the counterweight covers. */

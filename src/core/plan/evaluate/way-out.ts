@@ -27,6 +27,8 @@ export function wayOutChecks({ plan, replayed }: Context, standing: (at: number)
     if (move.kind !== 'crane.leave') return [];
     const stand = plan.stands.find((one) => one.id === move.stand)!;
     const crane = craneAt(plan, stand);
+    // A tower crane does not drive out: how it comes down is asked of it.
+    if (crane.tower) return [];
     const things = standing(at);
     const wide = WIDE + 2 * SPARE;
     const place: Place = {
