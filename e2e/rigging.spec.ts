@@ -143,6 +143,34 @@ test('a crane on tracks is asked for the width of one, and never for mats', asyn
   expect((await planOf(request, job)).cranes[0]!.tracks).toEqual({ shoe: 0.7 });
 });
 
+test('a crane on a mast is asked for its base and its jib, and for nothing of a mobile one', async ({ page, job, request }) => {
+  await station(page, 'Gear');
+  await choose(page, 'Stands on', 'a mast, its jib level');
+  await expect(field(page, 'Mat under each outrigger')).toHaveCount(0);
+  await expect(field(page, 'Foot pin behind slew centre')).toHaveCount(0);
+  await expect(check(page, 'stand.ground')).toHaveCount(0);
+  await expect(check(page, 'crane.size').first()).toContainText('its jib is above the ground');
+  // A question opens its own field.
+  await check(page, 'stand.mast').filter({ hasText: 'What comes down at one leg' }).first().click();
+  await expect(field(page, 'One leg brings down, at most')).toBeFocused();
+  await field(page, 'One leg brings down, at most').fill('450');
+  await field(page, 'A leg may bring down').fill('600');
+  await field(page, 'One leg pulls up, at most').fill('0');
+  await field(page, 'Mast stands on').fill('Base block B1');
+  await field(page, 'Base worked out by').fill('P. Novak');
+  await workings(page).getByLabel('Base worked out on').fill('2026-10-01');
+  await field(page, 'Taken down by').fill('a mobile crane from the quay');
+  await choose(page, 'Jib, when nobody works it', 'turns with the wind');
+  await field(page, 'Jib above ground').fill('22');
+  await expect(check(page, 'stand.mast')).toHaveAttribute('data-verdict', 'clear');
+  await expect(check(page, 'stand.takenDown')).toHaveAttribute('data-verdict', 'clear');
+  await expect(check(page, 'stand.slewsFree')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  const [crane] = (await planOf(request, job)).cranes;
+  expect(crane).toMatchObject({ pivotHeight: 22, pivotBack: 0, tracks: null, tower: { corner: 450000, carries: 600000, uplift: 0, slewsFree: true } });
+});
+
 test('a trench as deep as it is near is a stop until somebody says that it holds; with no power line drawn it is asked who looked', async ({
   page,
   job,

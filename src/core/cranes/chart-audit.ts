@@ -68,9 +68,10 @@ export function auditChart({ radii, booms, capacity }: Chart): ChartAudit {
       if (nearer !== null && here > nearer * (1 + ROUNDED)) put(i, j, 'rises');
       if (nearer !== null && further !== null) {
         const off = againstNeighbours(nearer, here, further, [radii[i - 1]!, radii[i]!, radii[i + 1]!]);
-        rowDeviation[i]!.push(off);
-        // A flat top that ends here is the limit of the hook or of the reeving.
-        if ((off > OVER && nearer > here * (1 + ROUNDED)) || off < UNDER) put(i, j, 'jumps');
+        // A flat top that ends here is the limit of the hook or of the reeving, whatever the row.
+        const ends = off > 1 && nearer <= here * (1 + ROUNDED);
+        if (!ends) rowDeviation[i]!.push(off);
+        if ((off > OVER && !ends) || off < UNDER) put(i, j, 'jumps');
       }
       const shorter = at(capacity, i, j - 1);
       const longer = at(capacity, i, j + 1);

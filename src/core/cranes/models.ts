@@ -41,11 +41,11 @@ function chartOf(radii: number[], booms: number[], most: number, at: number, per
 }
 
 /** Under a jib the moment is what counts, past what its rope carries. Rounded down to 50 kg, blank past its end and at the mast. */
-function jibChartOf(radii: number[], booms: number[], most: number, moment: number, perJib: number): Chart {
+function jibChartOf(radii: number[], booms: number[], most: number, moment: number): Chart {
   const capacity = radii.map((radius) =>
-    booms.map((jib, n) => {
+    booms.map((jib) => {
       if (radius < 3 || radius > jib) return null;
-      const value = Math.min(most, (moment * (1 - perJib * n)) / (radius + 1.5));
+      const value = Math.min(most, moment / (radius + 1.5));
       return Math.max(50, Math.floor(value / 50) * 50);
     }),
   );
@@ -132,6 +132,6 @@ export const modelCranes: readonly ModelCrane[] = [
     shoe: null,
     mast: true,
     weights: null,
-    chart: jibChartOf([3, 5, 8, 10, 12, 15, 18, 20, 25, 30, 35, 40, 45, 50, 55], [30, 40, 50, 55], 10000, 160000, 0.04),
+    chart: jibChartOf([3, 5, 8, 10, 12, 14.5, 17, 20, 25, 30, 35, 40, 45, 50, 55], [30, 40, 50, 55], 10000, 160000),
   },
 ];
