@@ -51,9 +51,17 @@ export function planScene(
     ...(about === 'wayIn' ? carriedShapes(plan) : []),
     ...(close ? [] : wayShapes(plan, onWay, checks)),
   ];
-  const points = (close ? near : shapes).flatMap((shape) => (shape.shape === 'polygon' ? shape.points : shape.shape === 'line' ? shape.points : []));
+  const points = (close ? near : shapes).flatMap((shape) =>
+    shape.shape === 'polygon' || shape.shape === 'line' ? shape.points : shape.shape === 'circle' ? roundOf(shape) : [],
+  );
   return { shapes, extent: extentOf(points, close ? 0.9 : 0.5) };
 }
+
+/** What a circle reaches to on all four sides. */
+const roundOf = ({ centre, radius }: { centre: Vec; radius: number }): Vec[] => [
+  { x: centre.x - radius, y: centre.y - radius },
+  { x: centre.x + radius, y: centre.y + radius },
+];
 
 function siteShapes(plan: Plan, onWay: boolean): Shape[] {
   const { units } = plan.job;

@@ -327,6 +327,15 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     });
   });
 
+  test.each([0.14, 140e3])('a cross-frame of %d kg is asked: which unit was meant', (mass) => {
+    const asked = rows(
+      pair((plan) => (plan.structure.braces[0]!.mass = mass)),
+      'said.size',
+    );
+    expect(asked.map(({ about, verdict }) => [about.id, verdict])).toEqual([['x1', 'missing']]);
+    expect(rows(pair(), 'said.size')).toEqual([]);
+  });
+
   test('on two hooks it is asked', () => {
     const plan = pair((one) => (one.picks[0]!.second = { stand: 'w2', boom: 27, slingRating: 9000, riggingMass: 95 }));
     const asked = evaluate(plan, TODAY).checks.map(text);

@@ -184,6 +184,14 @@ function thingsOf(plan: Plan): Thing[] {
     ...all(plan.cranes, 'crane', 'gear', named, (crane) => [
       own(crane.hookBlockMass, 10, 'the weight of its hook block'),
       figure('the width of one of its tracks', crane.tracks?.shoe, 'length', 0.15, 3),
+      ...(crane.tower
+        ? [
+            figure('what one leg of its mast brings down', crane.tower.corner, 'force', 30e3, 10e6),
+            figure('what may come down at a leg of its mast', crane.tower.carries, 'force', 30e3, 30e6),
+            figure('what one leg of its mast pulls up', crane.tower.uplift || null, 'force', 5e3, 10e6),
+            figure('what a leg of its mast is held down against', crane.tower.holds, 'force', 5e3, 30e6),
+          ]
+        : []),
       ...crane.parts.filter(({ mass }) => mass !== 0).map((part) => own(part.mass, 50, `the weight of its ${part.what.toLowerCase()}`)),
       ...crane.parts.map((part) =>
         figure(
@@ -270,7 +278,11 @@ function thingsOf(plan: Plan): Thing[] {
       figure('the moment it may carry', one.moment, 'moment', 100, 500e6),
       figure('the shear it may carry', one.shear, 'force', 500, 100e6),
     ]),
-    ...all(structure.braces, 'brace', 'steel', named, (one) => [carries(one.capacity), figure('its stiffness', one.stiffness, 'stiffness', 1e3, 1e12)]),
+    ...all(structure.braces, 'brace', 'steel', named, (one) => [
+      carries(one.capacity),
+      figure('its stiffness', one.stiffness, 'stiffness', 1e3, 1e12),
+      figure('its weight', one.mass, 'mass', 3, 8000),
+    ]),
     ...all(
       structure.loads,
       'beam',

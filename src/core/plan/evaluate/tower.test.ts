@@ -194,6 +194,23 @@ describe('a tower crane', () => {
     ).toContain('its counter-jib reaches');
   });
 
+  test.each<[keyof Tower, number]>([
+    ['corner', 600],
+    ['corner', 600e6],
+    ['carries', 900],
+    ['carries', 900e6],
+    ['uplift', 120],
+    ['holds', 300],
+  ])('%s of %d N is asked: which unit was meant', (key, value) => {
+    expect(
+      rows(
+        tower((plan) => Object.assign(crane(plan).tower!, { [key]: value })),
+        'said.size',
+      ).filter(({ verdict }) => verdict === 'missing'),
+    ).toHaveLength(1);
+    expect(rows(tower(), 'said.size')).toEqual([]);
+  });
+
   test('a power line is kept off by the jib to its end, whichever way it turns', () => {
     const line = (y: number, height: number) =>
       tower((plan) => void (plan.site.powerLines = [{ id: 'pl', name: 'Feeder', from: { x: -60, y }, to: { x: 80, y }, height, volts: 11000 }]));
