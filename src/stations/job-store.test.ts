@@ -289,7 +289,7 @@ describe('in a browser', () => {
     worker.asked[2]!.answer(answerOf('five'));
     await settle();
     expect(store.getState().survey.evaluation.checks.map((one) => one.subject)).toEqual(['five']);
-    expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel', line: null }]);
+    expect(worker.drawn).toEqual([{ cursor: -1, look: 'beam', about: 'steel', line: null, walk: null }]);
     expect(drawnBehind(store.getState())).toBe(false);
     store.getState().openStation('shores');
     expect(drawnBehind(store.getState())).toBe(true);
@@ -297,10 +297,26 @@ describe('in a browser', () => {
     store.getState().openStation('shores');
     await settle();
     expect(worker.drawn.slice(1)).toEqual([
-      { cursor: -1, look: 'beam', about: 'shores', line: null },
-      { cursor: -1, look: 'across', about: 'shores', line: null },
+      { cursor: -1, look: 'beam', about: 'shores', line: null, walk: null },
+      { cursor: -1, look: 'across', about: 'shores', line: null, walk: null },
     ]);
     expect(drawnBehind(store.getState())).toBe(false);
+    // A lift on its way is drawn at each place it is put; at another move, or at another station, nothing is on its way.
+    store.getState().walkTo({ pick: 'k1', at: 0.5 });
+    expect(drawnBehind(store.getState())).toBe(true);
+    await settle();
+    expect(drawnBehind(store.getState())).toBe(false);
+    store.getState().walkTo({ pick: 'k1', at: 0.6 });
+    expect(drawnBehind(store.getState())).toBe(true);
+    await settle();
+    expect(worker.drawn.at(-1)).toMatchObject({ walk: { pick: 'k1', at: 0.6 } });
+    store.getState().openStation('picks');
+    expect(store.getState().walk).toBeNull();
+    store.getState().walkTo({ pick: 'k1', at: 0.6 });
+    store.getState().goTo(1);
+    expect(store.getState().walk).toBeNull();
+    await settle();
+    expect(worker.drawn.at(-1)).toMatchObject({ walk: null });
     rename(store, 'six');
     store.getState().goTo(3);
     await settle();
