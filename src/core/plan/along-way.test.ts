@@ -1,6 +1,6 @@
 import { demoPlan, passengerCanopy, quayFootbridge, stiff } from '../../../tests/demo-plan';
 import { rulesOf } from '../rules/rule-sets';
-import { alongWay } from './along-way';
+import { alongWay, worstOf } from './along-way';
 import { evaluate } from './evaluate';
 import { Missing } from './missing';
 import { hooksOf } from './pick-context';
@@ -48,4 +48,10 @@ test('where the chart gives nothing there is no share, and the rest of the way k
   expect(along(plan)).toBeInstanceOf(Missing);
   plan.picks[0]!.riggingMass = null;
   expect((along(plan) as Missing).questions[0]).toContain('slings');
+});
+
+test('the worst place takes most of the chart; of places that take as much, the one furthest out', () => {
+  const at = (share: number | null, radius: number) => ({ phase: 'slew' as const, radius, share });
+  expect(worstOf([at(0.5, 9), at(0.7, 10), at(0.7, 12), at(0.7, 11), at(0.2, 14)])).toBe(2);
+  expect(worstOf([at(null, 20), at(0.1, 9)])).toBe(1);
 });

@@ -30,7 +30,7 @@ const ofLine = (plan: SettledPlan, id: string, name: string): string => {
   return line ? `${name} (${line.name})` : name;
 };
 
-/** The things of a plan a hold point reads: each pour, each span, each shore, each pocket, each step of the strike. */
+/** The things of a plan a hold point reads: each pour, each span, each shore, each pocket, each step of the strike, the shift. */
 export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of']): HoldThing[] {
   const bearing = (id: string) => plan.bearings.find((one) => one.id === id);
   switch (of) {
@@ -77,6 +77,9 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
         const packed = member && size && !(size instanceof Missing) ? size.width + member.packing.sides : null;
         return [{ id: opening.id, name: opening.name, says: opening.bay.width, least: packed }];
       });
+    case 'shift':
+      // What is raised without a crane is raised indoors, or by what says so itself.
+      return plan.picks.length === 0 ? [] : [{ id: 'shift', name: 'the shift of the lifts', says: null, least: null }];
     case 'strikeSteps':
       return [...allStrikeGroups(plan), ...temporaryOf(plan)].map(({ id, name }) => ({ id, name: ofLine(plan, id, name), says: null, least: null }));
   }

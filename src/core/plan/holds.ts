@@ -9,7 +9,7 @@ export interface HoldReading {
   what: string;
   kind: QuantityKind;
   /** the things it is read of */
-  of: 'pours' | 'spans' | 'shores' | 'lineShores' | 'pockets' | 'strikeSteps';
+  of: 'pours' | 'spans' | 'shores' | 'lineShores' | 'pockets' | 'strikeSteps' | 'shift';
 }
 
 /** A hold point: work below it does not begin until a named person has recorded a pass with its evidence and time. */
@@ -123,6 +123,16 @@ export const holds: readonly Hold[] = [
     asked: 'lifts',
     reading: null,
     after: ['HP1'],
+    before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
+  },
+  {
+    id: 'HP11',
+    title: 'Go for the day',
+    evidence: 'wind against the limit of each lift, rain, water and light; hours the crew has been awake; the area shut and empty; supports still passed',
+    signs: 'lift leader, foreman',
+    asked: 'lifts',
+    reading: { what: 'strongest gust measured', kind: 'speed', of: 'shift' },
+    after: ['HP9', 'HP10'],
     before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
   },
   {

@@ -13,7 +13,7 @@ import type { Onward } from '../structure/ground';
 const SOURCE = 'Record: a named person’s pass with its evidence, its readings and its date';
 
 /** Hold points of the work before the lift: each missing until someone has recorded it with all it asks for. */
-export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>): Check[] {
+export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>, lifts: readonly Check[]): Check[] {
   const { plan } = context;
   return holdsOf(plan).map((hold) => {
     const place = {
@@ -40,7 +40,7 @@ export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>
         hold.reading.kind,
         `${head}: no number for ${open.map((thing) => thing.name).join(', ')}. It asks for the ${hold.reading.what}.${halt}`,
       );
-    const wrong = readingFault(context, hold, record, onward);
+    const wrong = readingFault(context, hold, record, onward) ?? (hold.id === 'HP11' ? dayOff(context, record, lifts) : null);
     if (wrong?.stop) return flatStop(place, 'count', told([`${head}: `, ...wrong.words, halt]), []);
     if (wrong) return { ...missingCheck(place, 'count', ''), finding: told([`${head}: `, ...wrong.words, halt]) };
     return {
@@ -91,6 +91,7 @@ function follows(plan: Context['plan'], hold: Hold): { on: string; what: string 
     case 'HP8':
       return [...signed, ...measured];
     case 'HP10':
+    case 'HP11':
       return [...signed, { on: plan.survey.changedOn, what: 'the last change of the layout' }];
     default:
       return signed;
@@ -121,6 +122,20 @@ function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: 
       return { stop: false, words: phrase`${what} of ${thing.name} is ${q(value, kind)} here, and ${q(thing.says, kind)} in the plan. Which is right?` };
   }
   return contradicts(context, hold, record);
+}
+
+/** A day that is not the one of the shift, and a gust that a lift of this plan stops at. */
+function dayOff({ plan }: Context, record: HoldRecord, lifts: readonly Check[]): { stop: boolean; words: Phrase } | null {
+  const day = plan.site.shift?.from.slice(0, 10);
+  if (day !== undefined && day !== record.on)
+    return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
+  const gust = readingOf(record, 'shift');
+  const first = lifts
+    .filter((one) => one.id === 'lift.wind' && one.capacity !== null)
+    .sort((a, b) => a.capacity! - b.capacity!)
+    .find(({ capacity }) => gust !== null && gust > capacity!);
+  if (!first || gust === null) return null;
+  return { stop: true, words: phrase`gusts of ${q(gust, 'speed')} were measured; ${first.subject} may be lifted up to ${q(first.capacity!, 'speed')}. Wait.` };
 }
 
 const pascals: Record<string, number> = { mpa: 1e6, 'n/mm²': 1e6, 'n/mm2': 1e6, psi: pascalsPer.psi, ksi: pascalsPer.ksi };

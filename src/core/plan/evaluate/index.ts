@@ -149,10 +149,11 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
   const shores = shoreChecks({ ...context, plan: bentsUnder(plan, structure.onward) });
   // A piece on a second way is asked about there and worked out on its first.
   const ways = wayViews(plan).filter(({ wayIn }) => wayIn.member === null || wayOfMember(plan, wayIn.member)?.id === wayIn.id);
+  const lifts = plan.picks.flatMap((pick) => pickChecks(context, pick));
   const checks = [
     ...plan.pieces.flatMap((piece) => pieceChecks(context, piece)),
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
-    ...plan.picks.flatMap((pick) => pickChecks(context, pick)),
+    ...lifts,
     ...lookedForChecks(context),
     ...edgeChecks(context),
     ...callerChecks(context),
@@ -172,7 +173,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...ways.flatMap((view) => spliceBoltChecks({ ...context, plan: view })),
     ...structure.checks,
     ...shores.checks,
-    ...holdChecks(context, structure.onward),
+    ...holdChecks(context, structure.onward, lifts),
     ...leftOutChecks(context),
     ...unsaidChecks(context),
     ...believableChecks(context),

@@ -1,6 +1,6 @@
 import { wayIn } from '../../../../tests/of-plan';
 import fc from 'fast-check';
-import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
+import { demoPlan, quayFootbridge, ticketHall } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
 import { runCalc } from '../../calc/run';
 import { formatForInput, formatQuantity, parseQuantity } from '../../units';
@@ -254,6 +254,50 @@ test.each([
 });
 test('with no piece over an opening nobody is asked for a revision', () =>
   expect(evaluate(edited((p) => (opening(p).member = null))).checks.some((one) => one.id === 'measure.revision')).toBe(false));
+
+describe('HP11, go for the day', () => {
+  const hp11 = (edit: (plan: Plan) => unknown = () => undefined, from = demoPlan()) => {
+    edit(from);
+    const [row] = evaluate(from, '2026-11-29').checks.filter(({ id }) => id === 'hold.HP11');
+    return row ? `${row.verdict} ${say(row, 'metric').replace(/\u00a0/g, ' ')}` : 'none';
+  };
+  const record = (plan: Plan) => plan.holds.find(({ id }) => id === 'HP11')!;
+
+  test('said in the demo; without it the first move that lifts waits, and where nothing is lifted nobody asks', () => {
+    expect(hp11()).toMatch(/^clear HP11 Go for the day: passed by R. Adeyemi/);
+    expect(hp11((plan) => (plan.holds = plan.holds.filter(({ id }) => id !== 'HP11')))).toMatch(
+      /^missing HP11 Go for the day: not recorded.*Sling TB1, waits for it/,
+    );
+    expect(hp11((plan) => delete plan.raises, ticketHall())).toBe('none');
+  });
+
+  test('the gust that was measured: asked for, and no more than the lift that stops first', () => {
+    expect(hp11((plan) => (record(plan).readings = []))).toMatch(/^missing .*no number for the shift of the lifts/);
+    // TB1 stops at 4.76 m/s.
+    expect(hp11((plan) => (record(plan).readings = [{ of: 'shift', value: 4.75 }]))).toMatch(/^clear/);
+    expect(hp11((plan) => (record(plan).readings = [{ of: 'shift', value: 4.76 }]))).toMatch(
+      /^stop .*gusts of 4.8 m\/s were measured; TB1 may be lifted up to 4.8 m\/s. Wait/,
+    );
+    // Of several lifts the one that stops first, wherever in the list it is.
+    const many = (value: number) =>
+      hp11((plan) => {
+        plan.holds.push({ id: 'HP10', by: 'R. Adeyemi', evidence: 'LP-9 rev A, all lifts', value: '', on: '2026-11-24' });
+        plan.holds.push({ id: 'HP11', by: 'R. Adeyemi', evidence: 'dry, light, rested', value: '', on: '2026-11-25', readings: [{ of: 'shift', value }] });
+      }, quayFootbridge());
+    expect(many(5.4)).toMatch(/^clear/);
+    expect(many(5.6)).toMatch(/^stop/);
+    // Without a crane nobody asks for the wind.
+    expect(hp11(() => undefined, ticketHall())).toMatch(/^clear/);
+  });
+
+  test('it is of the day of the shift, and after the plan of the lift and the temporary works were passed', () => {
+    const shift = (day: string) => (plan: Plan) => (plan.site.shift = { from: `${day}T07:00`, to: `${day}T15:00` });
+    expect(hp11(shift('2026-11-25'))).toMatch(/^clear/);
+    expect(hp11(shift('2026-11-26'))).toMatch(/^missing .*it is of 2026-11-25, and the shift is on 2026-11-26/);
+    expect(hp11((plan) => (record(plan).on = '2026-11-23'))).toMatch(/^stop .*HP10/);
+    expect(hp11((plan) => (plan.survey.changedOn = '2026-11-26'))).toMatch(/^stop .*last change of the layout/);
+  });
+});
 
 describe('HP10, the lift plan signed', () => {
   const hp10 = (plan: Plan) => evaluate(plan, '2026-11-28').checks.filter(({ id }) => id === 'hold.HP10');

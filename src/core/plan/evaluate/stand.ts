@@ -132,7 +132,7 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
   }));
   // Of the steel that stands by then only what comes down as far as a tail reaches up.
   const steel = standingAt(plan, rules, pick)
-    .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP + (crane.tower ? crane.boomDepth : 0))
+    .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP)
     .map(({ name, to, outline }) => ({ name, height: to, outline }));
   const things = [...posts, ...walls, ...steel].filter(
     (thing) => thing.height > (crane.tower ? crane.pivotHeight - COUNTERWEIGHT : TAIL_UNDERSIDE) && inTailSweep(thing.outline, stand, crane, path),

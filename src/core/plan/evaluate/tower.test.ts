@@ -118,8 +118,14 @@ describe('a tower crane', () => {
     const [under] = gap(shed(far.x, far.y, 15));
     expect(under!.capacity).toBeCloseTo(20 - 0.75 - 15, 6);
     expect(gap(shed(far.x, far.y, 19.5))[0]!.verdict).toBe('stop');
-    const behind = { x: mastAt.x - 8 * Math.cos(turn), y: mastAt.y - 8 * Math.sin(turn) };
-    expect(gap(shed(behind.x, behind.y, 15))[0]!.capacity).toBeCloseTo(20 - 0.75 - 15, 6);
+    const beyond = { x: mastAt.x + 42 * Math.cos(turn), y: mastAt.y + 42 * Math.sin(turn) };
+    expect(gap(shed(beyond.x, beyond.y, 15))).toEqual([]);
+    // Half way over, the counter-jib is on the side the jib never comes to: 12 m of it.
+    const half = path.stations[Math.floor(path.stations.length / 2)]!;
+    const back = ((half.bearingDeg + 180) * Math.PI) / 180;
+    const at = (out: number) => gap(shed(mastAt.x + out * Math.cos(back), mastAt.y + out * Math.sin(back), 15)).filter(({ about }) => about.id === 'k1');
+    expect(at(8)[0]!.capacity).toBeCloseTo(20 - 0.75 - 15, 6);
+    expect(at(15)).toEqual([]);
   });
 
   test('out of service it turns with the wind over everything in its circle', () => {
@@ -218,6 +224,31 @@ describe('a tower crane', () => {
     expect(asked(line(-38, 20))).toContain('could come within 0.00 m of Feeder');
     expect(asked(line(-100, 20))).not.toContain('of Feeder');
     expect(asked(line(-38, 60))).not.toContain('could come within');
+    // The end of the jib is there though its chart gives nothing past 15 m.
+    const short = tower((plan) => {
+      plan.site.powerLines = [{ id: 'pl', name: 'Feeder', from: { x: -60, y: -38 }, to: { x: 80, y: -38 }, height: 20, volts: 11000 }];
+      crane(plan).chart!.capacity.forEach((cells, i) => (crane(plan).chart!.radii[i]! > 15 ? cells.fill(null) : cells));
+    });
+    expect(asked(short)).toContain('could come within 0.00 m of Feeder');
+  });
+
+  test('on its way the jib to its end and the counter-jib come near a line that its hook does not', () => {
+    const nearTo = (bearing: number, out: number) => {
+      const { path } = pickContext(settle(tower()), tower().picks[0]!);
+      if (path instanceof Missing) throw new Error('path');
+      const turn = ((path.stations.at(-1)!.bearingDeg + bearing) * Math.PI) / 180;
+      const middle = { x: 9 + out * Math.cos(turn), y: -8 + out * Math.sin(turn) };
+      const along = { x: -Math.sin(turn), y: Math.cos(turn) };
+      const end = (by: number) => ({ x: middle.x + by * along.x, y: middle.y + by * along.y });
+      const plan = tower((one) => void (one.site.powerLines = [{ id: 'pl', name: 'Feeder', from: end(-3), to: end(3), height: 21, volts: 11000 }]));
+      return evaluate(plan, TODAY)
+        .checks.filter(({ id, about }) => id === 'stand.powerLine' && about.part === 'k1')
+        .map(({ verdict }) => verdict);
+    };
+    // 34 m out past the hook, and 10 m behind the mast; 60 m out it is no matter of this lift.
+    expect(nearTo(0, 34)).toEqual(['stop']);
+    expect(nearTo(180, 10)).toEqual(['stop']);
+    expect(nearTo(0, 60)).not.toContain('stop');
   });
 
   test('drawn with its jib to the end and its counter-jib behind, level from the side', () => {
@@ -231,6 +262,49 @@ describe('a tower crane', () => {
     const tops = side.shapes.flatMap((one) => (one.shape === 'polygon' && one.of?.kind === 'stand' ? [Math.max(...one.points.map(({ y }) => y))] : []));
     expect(tops).toContain(20.75);
     expect(tops).toContain(20);
+  });
+
+  test('its counter-jib passes over what is lower than its weights hang, and by nothing that is as high', () => {
+    const { path } = pickContext(settle(tower()), tower().picks[0]!);
+    if (path instanceof Missing) throw new Error('path');
+    const back = ((path.stations[Math.floor(path.stations.length / 2)]!.bearingDeg + 180) * Math.PI) / 180;
+    const at = { x: 9 + 9 * Math.cos(back), y: -8 + 9 * Math.sin(back) };
+    const shed = (height: number) =>
+      tower((plan) => void plan.site.obstructions.push({ id: 'shed', name: 'Shed', at, length: 1, width: 1, azimuthDeg: 0, height }));
+    const tails = (plan: Plan) => rows(plan, 'stand.tail').filter((one) => text(one).includes('Shed'));
+    expect(tails(shed(15))).toEqual([]);
+    expect(tails(shed(18)).map(({ verdict }) => verdict)).toContain('stop');
+  });
+
+  test('beside a pit its foot counts, and no mats are asked for', () => {
+    const plan = tower((one) => {
+      one.site.zones = [{ id: 'pit', name: 'Trench', kind: 'pit', at: { x: 9, y: -14 }, length: 4, width: 1, azimuthDeg: 0, depth: 1, closed: null }];
+    });
+    expect(rows(plan, 'stand.edge').map(text).join()).not.toContain('mats');
+    expect(rows(plan, 'stand.edge').map(({ verdict }) => verdict)).toEqual(['clear']);
+  });
+
+  test('of several picks the longest jib counts, of a short jib its counter-jib, and of two cranes the second too', () => {
+    const mill = { id: 'mill', name: 'Mill', at: { x: -26, y: -8 }, length: 1, width: 1, azimuthDeg: 0, height: 25 };
+    const verdict = (edit: (plan: Plan) => unknown) =>
+      rows(
+        tower((plan) => {
+          plan.site.obstructions.push(mill);
+          edit(plan);
+        }),
+        'stand.slewsFree',
+      ).map((one) => one.verdict);
+    const jibs = (plan: Plan, of: readonly number[]) => plan.picks.forEach((pick, n) => (pick.boom = of[n]!));
+    expect(verdict((plan) => jibs(plan, [30, 30, 30, 30]))).toEqual(['clear']);
+    expect(verdict((plan) => jibs(plan, [30, 40, 30, 30]))).toEqual(['stop']);
+    expect(verdict((plan) => (jibs(plan, [30, 30, 30, 30]), (crane(plan).tailRadius = 36)))).toEqual(['stop']);
+    const second = (plan: Plan) => {
+      plan.cranes.push({ ...quayFootbridge().cranes[0]!, id: 'c2', name: 'Curlew 51' });
+      plan.stands.push({ ...quayFootbridge().stands[0]!, id: 'w9', name: 'W9', crane: 'c2', at: { x: 20, y: -8 } });
+      for (const pick of plan.picks) pick.stand = 'w9';
+      Object.assign(plan.picks[0]!, { rig: null, second: { stand: 'w1', boom: 40, slingRating: 9000, riggingMass: 95 } });
+    };
+    expect(verdict(second)).toEqual(['stop']);
   });
 
   test('there is no map of stands for it, and nothing under outriggers all round', () => {
