@@ -109,8 +109,7 @@ function walkPose(plan: SettledPlan, hooked: Hooked, moment: Moment, at: number)
   if (path instanceof Missing || weight instanceof Missing || seat instanceof Missing) return poseOf(plan, hooked, moment);
   const travel = travelHeight(plan, context, path, weight, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   const { station, high, lowering } = walkAt(path, at);
-  const tail = turned !== null && hooked.hook === 'second';
-  const level = lowering && !tail ? Math.max(seat.left.level, seat.right.level) : piece.start.level;
+  const level = lowering ? Math.max(seat.left.level, seat.right.level) : piece.start.level;
   const underside = level + (travel.underside - level) * high;
   const hung = hanging instanceof Missing || 'impossible' in hanging ? null : hanging;
   const { hook, pieceDeg, seen } = station;
@@ -118,7 +117,8 @@ function walkPose(plan: SettledPlan, hooked: Hooked, moment: Moment, at: number)
   const over = hung ? hung.loadDepth + hung.hookAbovePick : 3;
   const common = { context, state: { ...UNTOUCHED, where: 'hanging' as const }, travel, craneThere: true };
   if (turned !== null && (station.phase === 'raise' || station.phase === 'turn')) {
-    // It turns about its lower end, which stays where it lies.
+    // It turns about its lower end, which stays where it lies; a second hook has its tail, and lets go of it there.
+    const tail = hooked.hook === 'second';
     const share = Math.min(1, Math.max(0, (seen.length - depthOf(weight)) / piece.length));
     const tiltDeg = (Math.acos(share) * 180) / Math.PI;
     const ground = piece.start.level;
@@ -132,9 +132,7 @@ function walkPose(plan: SettledPlan, hooked: Hooked, moment: Moment, at: number)
   const upright = turned !== null ? { upright: true, seen: seen.length } : {};
   return {
     ...common,
-    piece: tail
-      ? null
-      : { leftEnd: end(turned ? seen.length : piece.length), azimuthDeg: pieceDeg, underside, tiltDeg: turned ? 0 : (hung?.tiltDeg ?? 0), ...upright },
+    piece: { leftEnd: end(turned ? seen.length : piece.length), azimuthDeg: pieceDeg, underside, tiltDeg: turned ? 0 : (hung?.tiltDeg ?? 0), ...upright },
     hook: { station, height: underside + over, loaded: true },
   };
 }

@@ -380,6 +380,18 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     ).toContain('G2a is said to lie on its side, and is tied to what stands beside it');
   });
 
+  test('turned a quarter, its mate lies a quarter round too', () => {
+    const at = (x: number, y: number) =>
+      pair((plan) => {
+        plan.structure.pieces.find(({ id }) => id === 'g1a')!.lies!.azimuthDeg = 90;
+        plan.structure.pieces.find(({ id }) => id === 'g2a')!.lies = { x, y, azimuthDeg: 90, level: 1.3, onSide: false };
+      });
+    expect(rows(at(9 - 2.4, -19), 'pick.lies')).toEqual([]);
+    expect(rows(at(9 + 2.4, -19), 'pick.lies')).toHaveLength(1);
+    const { piece } = context(at(9 - 2.4, -19));
+    expect(piece.start).toMatchObject({ x: expect.closeTo(9 - 1.2, 9), y: expect.closeTo(-19, 9) });
+  });
+
   test('the allowance is on the steel and not on cross-frames that were weighed; they are as high as what they tie', () => {
     const weight = context(pair()).weight as PieceWeight;
     const bare = 2 * (0.0384 * 7850 * 14 + 60) + 280;

@@ -149,6 +149,22 @@ describe('a lift looked at on its way', () => {
     expect(poseOf(plan, null).hook?.loaded ?? false).toBe(false);
   });
 
+  test('the tail of a column is let go of where it lies, the second hook never lowers it to its foot', () => {
+    const plan = passengerCanopy();
+    const n = plan.picks.findIndex((pick) => pick.turned);
+    plan.cranes.push({ ...plan.cranes[0]!, id: 'c9', name: 'Curlew 51' });
+    plan.stands.push({ ...plan.stands.find(({ id }) => id === plan.picks[n]!.stand)!, id: 'tail', crane: 'c9' });
+    Object.assign(plan.picks[n]!, { rig: null, second: { stand: 'tail', boom: 20, slingRating: 2000, riggingMass: 40 } });
+    const settled = settle(plan);
+    const poses = posesAt(settled, replay(settled).before, { pick: plan.picks[n]!.id, at: 0.95 }).filter(
+      ({ context }) => context.drawn.id === plan.picks[n]!.id,
+    );
+    const tail = poses.find(({ context }) => context.hook === 'second')!;
+    expect(tail.piece).toBeNull();
+    expect(tail.hook!.station.phase).toBe('turn');
+    expect(tail.hook!.height).toBeLessThan(plan.picks[n]!.turned!.tail! + tail.context.piece.start.level + 3);
+  });
+
   test('a column stands up about its lower end, and travels upright', () => {
     const plan = passengerCanopy();
     const n = plan.picks.findIndex((pick) => pick.turned);

@@ -22,7 +22,9 @@ const of = (plan: Plan, id: string) => evaluate(plan, TODAY).checks.filter((chec
 test('a calm shift: the plan stays as it was, and the hours that keep every limit are told', () => {
   const plan = forecast((site) => void (site.forecastGust = 3));
   expect(openPlan(structuredClone(plan))).toMatchObject({ ok: true });
-  expect(evaluate(plan, TODAY).counts).toMatchObject({ stop: 0, missing: 0 });
+  expect(evaluate(plan, TODAY).counts).toMatchObject({ stop: 0, missing: 1 });
+  // Nobody has said go for that day yet.
+  expect(of(plan, 'hold.HP11')).toMatchObject([{ verdict: 'missing' }]);
   expect(of(plan, 'weather.window')).toMatchObject([{ verdict: 'clear', demand: 6, capacity: 48 }]);
 });
 
