@@ -264,6 +264,41 @@ describe('a tower crane', () => {
     expect(tops).toContain(20);
   });
 
+  test('its rope hangs plumb from its trolley: a line lower down further out is none of its', () => {
+    const { path } = pickContext(settle(tower()), tower().picks[0]!);
+    if (path instanceof Missing) throw new Error('path');
+    const turn = (path.stations.at(-1)!.bearingDeg * Math.PI) / 180;
+    const out = (path.stations.at(-1)!.radius + 40) / 2;
+    const middle = { x: 9 + out * Math.cos(turn), y: -8 + out * Math.sin(turn) };
+    // Half way from the hook to the end of the jib, and half way up: a rope from the end of the jib would pass through it.
+    const plan = tower((one) => {
+      one.site.powerLines = [
+        { id: 'pl', name: 'Feeder', from: { x: middle.x - 3, y: middle.y }, to: { x: middle.x + 3, y: middle.y }, height: 13, volts: 11000 },
+      ];
+    });
+    const found = rows(plan, 'stand.powerLine').filter(({ about }) => about.part === 'k1');
+    expect(found.map(({ verdict }) => verdict)).not.toContain('stop');
+    expect(found).toHaveLength(1);
+  });
+
+  test('steel that stands under the jib past the hook is seen', () => {
+    const bearing = (n: number, plan: Plan) => {
+      const { path } = pickContext(settle(plan), plan.picks[n]!);
+      if (path instanceof Missing) throw new Error('path');
+      return (path.stations.at(-1)!.bearingDeg * Math.PI) / 180;
+    };
+    const turn = bearing(3, tower());
+    const far = tower((plan) => {
+      const at = { x: 9 + 32 * Math.cos(turn), y: -8 + 32 * Math.sin(turn) };
+      const beam = plan.structure.pieces.find(({ id }) => id === 'g1a')!;
+      beam.from = { x: at.x - 7, y: at.y, z: 18.5 };
+      beam.to = { x: at.x + 7, y: at.y, z: 18.5 };
+    });
+    const [gap] = rows(far, 'lift.boomGap').filter(({ about }) => about.id === 'k4' && about.part === 'g1a');
+    expect(gap!.verdict).toBe('stop');
+    expect(gap!.capacity).toBeCloseTo(20 - 0.75 - 18.5 - 0.96, 6);
+  });
+
   test('its counter-jib passes over what is lower than its weights hang, and by nothing that is as high', () => {
     const { path } = pickContext(settle(tower()), tower().picks[0]!);
     if (path instanceof Missing) throw new Error('path');
