@@ -127,8 +127,7 @@ function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: 
 /** A day that is not the one of the shift, and a gust that a lift of this plan stops at. */
 function dayOff({ plan }: Context, record: HoldRecord, lifts: readonly Check[]): { stop: boolean; words: Phrase } | null {
   const day = plan.site.shift?.from.slice(0, 10);
-  if (day !== undefined && day !== record.on)
-    return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
+  if (day !== undefined && day !== record.on) return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
   const gust = readingOf(record, 'shift');
   const first = lifts
     .filter((one) => one.id === 'lift.wind' && one.capacity !== null)
