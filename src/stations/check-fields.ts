@@ -143,6 +143,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'stand.mast/carries': at('gear', 'A leg may bring down'),
   'stand.mast/uplift': at('gear', 'One leg pulls up, at most'),
   'stand.mast/holds': at('gear', 'A leg is held down against'),
+  'stand.jib': at('picks', 'Boom'),
   'stand.slewsFree': at('gear', 'Jib, when nobody works it', 'May be held, says'),
   'stand.takenDown': at('gear', 'Taken down by'),
   'pick.strut': at('steel', 'It may carry'),

@@ -342,6 +342,14 @@ describe('a tower crane', () => {
     expect(verdict(second)).toEqual(['stop']);
   });
 
+  test('it has one jib: picks that say two are asked which', () => {
+    expect(rows(tower(), 'stand.jib')).toEqual([]);
+    const two = tower((plan) => (plan.picks[2]!.boom = 30));
+    expect(rows(two, 'stand.jib').map((one) => `${one.verdict} ${text(one)}`)).toEqual([
+      expect.stringMatching(/^missing Its picks at W1 say that the jib of .* is 30.00 m long, and 40.00 m. Which is it\?$/),
+    ]);
+  });
+
   test('there is no map of stands for it, and nothing under outriggers all round', () => {
     const plan = settle(tower());
     expect(wholeStandMap(plan, 'c1')).toMatchObject({ questions: [expect.stringContaining('it stands where its base is')] });

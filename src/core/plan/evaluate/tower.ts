@@ -13,16 +13,18 @@ const TOWER_SOURCE =
 /** Of each tower crane that lifts: what it stands on, whether its jib may turn with the wind, and how it comes down again. */
 export function towerChecks(context: Context): Check[] {
   const { plan } = context;
-  const jibs = new Map<string, number>();
+  const jibs = new Map<string, number[]>();
+  const put = (stand: string, jib: number) => void jibs.set(stand, [...(jibs.get(stand) ?? []), jib]);
   for (const { stand, boom, second } of plan.picks) {
-    jibs.set(stand, Math.max(jibs.get(stand) ?? 0, boom));
-    if (second) jibs.set(second.stand, Math.max(jibs.get(second.stand) ?? 0, second.boom ?? 0));
+    put(stand, boom);
+    if (second) put(second.stand, second.boom ?? 0);
   }
   return plan.stands.flatMap((stand) => {
     const crane = plan.cranes.find(({ id }) => id === stand.crane)!;
     const { tower } = crane;
-    const jib = jibs.get(stand.id);
-    if (!tower || jib === undefined) return [];
+    const lengths = jibs.get(stand.id);
+    if (!tower || !lengths) return [];
+    const jib = Math.max(...lengths);
     const at = (id: string): Place => ({
       id,
       ...on('stand', stand, stand.name),
@@ -33,6 +35,7 @@ export function towerChecks(context: Context): Check[] {
     });
     const its = { crane, stand };
     return [
+      ...jibCheck(its, lengths, at('stand.jib')),
       ...baseChecks(context, its, tower, at),
       freeCheck(context, { ...its, jib }, tower, at('stand.slewsFree')),
       downCheck(its, tower, at('stand.takenDown')),
@@ -44,6 +47,20 @@ interface Its {
   crane: Crane;
   stand: Stand;
 }
+
+/** A mast has one jib, whatever it lifts: of two lengths one is wrong. */
+function jibCheck({ crane, stand }: Its, lengths: readonly number[], place: Place): Check[] {
+  const [least, most] = [Math.min(...lengths), Math.max(...lengths)];
+  if (most - least < SAME) return [];
+  return [
+    {
+      ...missingCheck(place, 'length', ''),
+      finding: told(phrase`Its picks at ${stand.name} say that the jib of ${crane.name} is ${q(least, 'length')} long, and ${q(most, 'length')}. Which is it?`),
+    },
+  ];
+}
+/** Lengths that differ by less are the same [m]. */
+const SAME = 0.05;
 
 function baseChecks({ rules, today }: Context, { crane, stand }: Its, tower: Tower, at: (id: string) => Place): Check[] {
   const place = { ...at('stand.mast'), source: sourced(TOWER_SOURCE, rules, 'strengthCaution') };
