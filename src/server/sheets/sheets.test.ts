@@ -187,7 +187,7 @@ describe('the whole set', () => {
       expect([title, pages[first - 2]!.includes(heading)]).toEqual([title, false]);
     }
     expect(pages[0]).toContain('rescue of a person from height');
-    expect(pages[0]).toMatch(/Missing: not known is not clear 12/);
+    expect(pages[0]).toMatch(/Missing: not known is not clear 13/);
     expect(pages[0]).toContain('MISSING. This job may not go ahead');
     expect(pages.every((page, i) => page.includes(`page ${i + 1} of ${pages.length}`))).toBe(true);
     expect(text).not.toContain('Shoring ·');
