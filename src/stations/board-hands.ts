@@ -1,6 +1,6 @@
 import { lineOf, wayOf } from '@/core/plan/views';
 import { startOf } from '@/core/plan/lies';
-import type { Ref } from '@/core/drawing/draw-list';
+import { sameRef, type Ref } from '@/core/drawing/draw-list';
 import { lookAxis } from '@/core/drawing/look-axis';
 import { snap } from '@/core/drawing/view';
 import type { Vec } from '@/core/geometry/plane';
@@ -12,8 +12,6 @@ import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import type { JobStore } from './job-store';
 import { settle } from '@/core/plan/settle';
-import { pathGrip, pathTo } from '@/core/plan/path-hands';
-import { pickContext } from '@/core/plan/pick-context';
 
 /** Where a thing stands on the plan before it is moved. */
 function placeOf(plan: Plan, ref: Ref): Vec | null {
@@ -41,8 +39,6 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
       const start = plan.pieces.find((one) => one.id === ref.id)?.start ?? (beam && startOf(beam));
       return start ? { x: start.x, y: start.y } : null;
     }
-    case 'path':
-      return pathGrip(pickContext(settle(plan), pickOf(plan, ref.id)));
     default:
       return null;
   }
@@ -70,6 +66,12 @@ export function boardHands(store: JobStore, step: number) {
   let hold: Vec | null = null;
   let grip = 0;
   const plan = () => store.getState().history.plan;
+  /** The grip of a way is where it is drawn. */
+  const placeNow = (ref: Ref): Vec | null => {
+    if (ref.kind !== 'path') return placeOf(plan(), ref);
+    const grip = store.getState().survey.above.shapes.find((one) => one.shape === 'dot' && one.of !== undefined && sameRef(one.of, ref));
+    return grip?.shape === 'dot' ? grip.centre : null;
+  };
 
   const put = (ref: Ref, at: Vec, group: string): void => {
     const { act } = store.getState();
@@ -86,8 +88,7 @@ export function boardHands(store: JobStore, step: number) {
       const to = { x: line.to.x + at.x - line.from.x, y: line.to.y + at.y - line.from.y };
       act({ name: 'editPowerLine', args: { id: ref.id, changes: { from: at, to } } }, group);
     } else if (ref.kind === 'path') {
-      const changes = pathTo(pickContext(settle(plan()), pickOf(plan(), ref.id)), at, (value) => value);
-      if (changes) act({ name: 'editPick', args: { id: ref.id, changes } }, group);
+      act({ name: 'drawPath', args: { pick: ref.id, to: at } }, group);
     } else if (ref.kind === 'leg') act({ name: 'editIn', args: { list: 'legs', id: ref.id, changes: { at } } }, group);
     else if (ref.kind === 'shore') {
       const move = shoreTo(plan(), ref.id, at, 0);
@@ -111,7 +112,7 @@ export function boardHands(store: JobStore, step: number) {
   return {
     dragAbove({ ref, from, to, free, first }: Drag): void {
       if (first) {
-        hold = placeOf(plan(), ref);
+        hold = placeNow(ref);
         grip += 1;
       }
       if (!hold) return;
@@ -124,7 +125,7 @@ export function boardHands(store: JobStore, step: number) {
       put(ref, free ? at : { x: snap(at.x, step), y: snap(at.y, step) }, `drag ${grip}`);
     },
     nudgeAbove(ref: Ref, by: Vec): void {
-      const at = placeOf(plan(), ref);
+      const at = placeNow(ref);
       if (at) put(ref, { x: snap(at.x + by.x, 0.0001), y: snap(at.y + by.y, 0.0001) }, `nudge ${ref.kind} ${ref.id}`);
     },
     dragSide({ ref, from, to, free, first }: Drag): void {

@@ -28,8 +28,7 @@ const swung = (changes: Partial<Pick> = {}): Plan => {
 };
 /** What the plan says once the way is drawn to a place. */
 const drawn = (plan: Plan, to: { x: number; y: number }): Plan => {
-  const changes = pathTo(of(plan), to, cm)!;
-  const done = applyCommand(plan, { name: 'editPick', args: { id: plan.picks[0]!.id, changes } });
+  const done = applyCommand(plan, { name: 'drawPath', args: { pick: plan.picks[0]!.id, to } });
   if (!done.ok) throw new Error(done.faults[0]?.error);
   return done.plan;
 };

@@ -105,6 +105,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editStand: { id: 's1', changes: { azimuthDeg: 90 } },
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   liftAsOne: { pick: 'k1', joined: [], freed: [] },
+  drawPath: { pick: 'k1', to: { x: 3, y: 4 } },
   setForecast: { gust: null },
   setStandingGust: { gust: 18 },
   setForecastHours: { forecast: { source: 'M. Aas', issued: '2026-11-20', hours: [{ at: '2026-11-21T06:00', gust: 4, rain: null, temp: null }] } },

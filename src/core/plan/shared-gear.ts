@@ -1,5 +1,5 @@
 import { MADE_UP_CHART, modelCranes, type ModelCrane } from '../cranes/models';
-import { newTower } from './document/tower';
+import { newTower } from './new-tower';
 import type { Crane, Duty, Plan, YardThing } from './schema';
 
 /** The cranes of a job with their charts, and the lifting gear of its yard: what another job may take over. */

@@ -1,3 +1,4 @@
+import { drawPath, type DrawPath } from './draw-path';
 import { liftAsOne, type LiftAsOne } from './lift-as-one';
 import { noCosts, type Costs } from '../document/costs';
 import { refsOfMove, type Kind } from '../document/references';
@@ -131,6 +132,8 @@ export interface CommandArguments {
   editPick: { id: string; changes: Changes<Pick> };
   /** what is spliced on the ground to the piece of a pick and lifted with it */
   liftAsOne: LiftAsOne;
+  /** the way of a pick goes by a place it is drawn to */
+  drawPath: DrawPath;
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
   /** a forecast by the hour, or none; a shift that it does not have goes */
@@ -436,6 +439,10 @@ export const runs: { [N in CommandName]: Run<N> } = {
     void Object.assign(within<Crane | Duty>([...plan.cranes, ...(plan.duties ?? [])], id, 'crane or chart'), { chart, chartSource: source }),
   editStand: (plan, { id, changes }) => change(within(plan.stands, id, 'stand'), changes),
   editPick: (plan, { id, changes }) => change(within(plan.picks, id, 'pick'), changes),
+  drawPath: (plan, args) => {
+    within(plan.picks, args.pick, 'pick');
+    drawPath(plan, args);
+  },
   liftAsOne: (plan, args) => {
     within(plan.picks, args.pick, 'pick');
     liftAsOne(plan, args);
@@ -511,6 +518,7 @@ export const commandTitle: Record<CommandName, string> = {
   editStand: 'Move the stand',
   editPick: 'Change the pick',
   liftAsOne: 'Change what is lifted as one',
+  drawPath: 'Draw the way of the lift',
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
   setForecastHours: 'Take a forecast',

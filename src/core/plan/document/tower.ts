@@ -16,17 +16,3 @@ export const towerSchema = closed({
   down: text('how and by what it is taken down once what it has built stands'),
 });
 export type Tower = Static<typeof towerSchema>;
-
-/** A mast of which nothing is said yet. */
-export const newTower = (): Tower => ({
-  standsOn: '',
-  corner: null,
-  carries: null,
-  uplift: null,
-  holds: null,
-  by: '',
-  on: '',
-  slewsFree: null,
-  tied: '',
-  down: '',
-});
