@@ -69,7 +69,7 @@ export function auditChart({ radii, booms, capacity }: Chart): ChartAudit {
       if (nearer !== null && further !== null) {
         const off = againstNeighbours(nearer, here, further, [radii[i - 1]!, radii[i]!, radii[i + 1]!]);
         // A flat top that ends here is the limit of the hook or of the reeving, whatever the row.
-        const ends = off > 1 && nearer <= here * (1 + ROUNDED);
+        const ends = off > 1 && Math.abs(nearer - here) <= here * ROUNDED;
         if (!ends) rowDeviation[i]!.push(off);
         if ((off > OVER && !ends) || off < UNDER) put(i, j, 'jumps');
       }

@@ -281,17 +281,18 @@ function craneShapes(pose: Pose): Shape[] {
         solid: false,
       });
   }
-  shapes.push({
-    shape: 'label',
-    at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)),
-    text: `${stand.name} · ${crane.name}`,
-    ink: craneThere ? 'ink' : 'pencil',
-    bold: true,
-    sides: ['below', 'right', 'above', 'left'],
-    of,
-  });
-  return shapes;
+  return [...shapes, standLabel(stand, crane, craneThere)];
 }
+
+const standLabel = (stand: Pose['context']['stand'], crane: Pose['context']['crane'], craneThere: boolean): Shape => ({
+  shape: 'label',
+  at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)),
+  text: `${stand.name} · ${crane.name}`,
+  ink: craneThere ? 'ink' : 'pencil',
+  bold: true,
+  sides: ['below', 'right', 'above', 'left'],
+  of: { kind: 'stand', id: stand.id },
+});
 
 /** A mast on its base, its jib to its end and its counter-jib, and the circle of both when they turn free. */
 function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose): Shape[] {
@@ -317,16 +318,7 @@ function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose
       of,
     });
   }
-  shapes.push({
-    shape: 'label',
-    at: add(stand.at, scale(direction(stand.azimuthDeg), -crane.baseLength / 2 - 0.9)),
-    text: `${stand.name} · ${crane.name}`,
-    ink: craneThere ? 'ink' : 'pencil',
-    bold: true,
-    sides: ['below', 'right', 'above', 'left'],
-    of,
-  });
-  return shapes;
+  return [...shapes, standLabel(stand, crane, craneThere)];
 }
 
 function pathShapes(plan: SettledPlan, pose: Pose, about: StationId): Shape[] {

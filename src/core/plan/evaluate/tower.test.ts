@@ -343,6 +343,34 @@ describe('a tower crane', () => {
     expect(verdict(second)).toEqual(['stop']);
   });
 
+  test('what stands or is built where its mast is, is a stop; beside it, or over its jib, it is not', () => {
+    const at = (x: number, z: number) =>
+      rows(
+        tower((plan) => {
+          const beam = plan.structure.pieces.find(({ id }) => id === 'g2b')!;
+          beam.from = { x: x - 5, y: -8, z };
+          beam.to = { x: x + 5, y: -8, z };
+        }),
+        'stand.mastRoom',
+      ).map((one) => `${one.verdict} ${text(one)}`);
+    expect(at(9, 5)).toEqual([expect.stringMatching(/^stop G2b stands where the mast of .* does, at W1/)]);
+    expect(at(16, 5)).toEqual([]);
+    expect(at(9, 30)).toEqual([]);
+    const shed = tower(
+      (plan) => void plan.site.obstructions.push({ id: 'shed', name: 'Shed', at: { x: 9.5, y: -8 }, length: 1, width: 1, azimuthDeg: 0, height: 3 }),
+    );
+    expect(rows(shed, 'stand.mastRoom')).toHaveLength(1);
+  });
+
+  test('of a second hook whose jib nobody said only that is asked', () => {
+    const plan = tower((one) => {
+      one.cranes.push({ ...quayFootbridge().cranes[0]!, id: 'c2', name: 'Curlew 51' });
+      one.stands.push({ ...quayFootbridge().stands[0]!, id: 'w9', name: 'W9', crane: 'c2', at: { x: 20, y: -8 } });
+      Object.assign(one.picks[0]!, { stand: 'w9', rig: null, second: { stand: 'w1', boom: null, slingRating: 9000, riggingMass: 95 } });
+    });
+    expect(rows(plan, 'stand.jib')).toEqual([]);
+  });
+
   test('it has one jib: picks that say two are asked which', () => {
     expect(rows(tower(), 'stand.jib')).toEqual([]);
     const two = tower((plan) => (plan.picks[2]!.boom = 30));

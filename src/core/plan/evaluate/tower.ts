@@ -1,5 +1,5 @@
 import { phrase, q } from '../../calc/work';
-import { toOutline, rectangle } from '../../geometry/plane';
+import { gapBetween, rectangle, toOutline } from '../../geometry/plane';
 import { beamBodies } from '../bodies';
 import type { Check } from '../check';
 import type { Tower } from '../document/tower';
@@ -17,7 +17,7 @@ export function towerChecks(context: Context): Check[] {
   const put = (stand: string, jib: number) => void jibs.set(stand, [...(jibs.get(stand) ?? []), jib]);
   for (const { stand, boom, second } of plan.picks) {
     put(stand, boom);
-    if (second) put(second.stand, second.boom ?? 0);
+    if (second && second.boom !== null) put(second.stand, second.boom);
   }
   return plan.stands.flatMap((stand) => {
     const crane = plan.cranes.find(({ id }) => id === stand.crane)!;
@@ -37,6 +37,7 @@ export function towerChecks(context: Context): Check[] {
     return [
       ...jibCheck(its, lengths, at('stand.jib')),
       ...baseChecks(context, its, tower, at),
+      ...roomCheck(context, its, at('stand.mastRoom')),
       freeCheck(context, { ...its, jib }, tower, at('stand.slewsFree')),
       downCheck(its, tower, at('stand.takenDown')),
     ];
@@ -47,6 +48,18 @@ interface Its {
   crane: Crane;
   stand: Stand;
 }
+
+/** Nothing that stands there already, and nothing that is built, goes through a mast. */
+function roomCheck({ plan, rules }: Context, { crane, stand }: Its, place: Place): Check[] {
+  const mast = rectangle(stand.at, crane.boomWidth, crane.boomWidth, stand.azimuthDeg);
+  const through = [...standing(plan), ...beamBodies(plan, rules)].find(({ from, outline }) => from < crane.pivotHeight && gapBetween(mast, outline) <= 0);
+  return through
+    ? [flatStop(place, 'length', told([`${through.name} stands where the mast of ${crane.name} does, at ${stand.name}. Move one of them.`]), [])]
+    : [];
+}
+
+const standing = ({ site }: Context['plan']) =>
+  site.obstructions.map((one) => ({ name: one.name, from: 0, to: one.height, outline: rectangle(one.at, one.length, one.width, one.azimuthDeg) }));
 
 /** A mast has one jib, whatever it lifts: of two lengths one is wrong. */
 function jibCheck({ crane, stand }: Its, lengths: readonly number[], place: Place): Check[] {
@@ -117,10 +130,7 @@ function freeCheck({ plan, rules }: Context, { crane, stand, jib }: Its & { jib:
   const reach = Math.max(jib, crane.tailRadius);
   const least = rules.value('boomClearance');
   const under = crane.pivotHeight - crane.boomDepth / 2 - least;
-  const things = [
-    ...plan.site.obstructions.map((one) => ({ name: one.name, to: one.height, outline: rectangle(one.at, one.length, one.width, one.azimuthDeg) })),
-    ...beamBodies(plan, rules),
-  ];
+  const things = [...standing(plan), ...beamBodies(plan, rules)];
   const high = things.filter(({ to, outline }) => to > under && toOutline(stand.at, outline) < reach).sort((a, b) => b.to - a.to);
   const [tallest] = high;
   if (tallest)
