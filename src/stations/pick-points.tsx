@@ -2,7 +2,8 @@
 import { useMemo, useState } from 'react';
 import { dayOf } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
-import { bestPicks, levelled, type PickPoints } from '@/core/plan/evaluate/best-picks';
+import { bestPicks, type PickPoints } from '@/core/plan/evaluate/best-picks';
+import { levelled } from '@/core/plan/evaluate/tilt';
 import { Missing } from '@/core/plan/missing';
 import { pickContext } from '@/core/plan/pick-context';
 import { replay } from '@/core/plan/replay';

@@ -3,12 +3,13 @@ import type { Rules } from '../rules/rule-sets';
 import { hungWith, loadOf } from './joined';
 import { keepOne } from './keep';
 import { Missing } from './missing';
+import type { SectionRow } from '../steel/section-row';
 import { pieceWeight } from './piece-weight';
 import type { Pick, Piece, Plan } from './schema';
 import { seatOf } from './seat-geometry';
 import type { SettledPlan } from './settle';
 import { settleBeams } from './structure/model';
-import { isInclined } from './structure/place';
+import { pointAt, type Placed } from './structure/place';
 
 /** What a thing takes up: its outline from above, and from where to where it reaches in height. */
 export interface Body {
@@ -30,23 +31,43 @@ export const beamBodies = (plan: Plan, rules: Rules): readonly Body[] =>
 
 function bodiesOf(plan: Plan, rules: Rules): Body[] {
   return [...settleBeams(plan, rules).values()].flatMap(({ beam, place, section }): Body[] => {
-    if (!place || section instanceof Missing || isInclined(place)) return [];
-    if (place.upright)
-      return [
-        {
-          id: beam.id,
-          name: beam.mark,
-          outline: shrunk(place.from, section.depth, section.width, 0),
-          from: Math.min(place.from.z, place.to.z),
-          to: Math.max(place.from.z, place.to.z),
-        },
-      ];
-    const middle = { x: (place.from.x + place.to.x) / 2, y: (place.from.y + place.to.y) / 2 };
-    const level = Math.max(place.from.z, place.to.z);
-    return [
-      { id: beam.id, name: beam.mark, outline: shrunk(middle, place.length, section.width, angleOf(place.along)), from: level, to: level + section.depth },
-    ];
+    if (!place || section instanceof Missing) return [];
+    return slices(place).map(({ from, to }) => sliceOf({ id: beam.id, name: beam.mark }, place, section, from, to));
   });
+}
+
+/** Of what is in several boxes the first that is met: it is told once. */
+export const oncePerThing = (bodies: readonly Body[]): Body[] => [...new Map([...bodies].reverse().map((one) => [one.id, one])).values()].reverse();
+
+/** A body is upright boxes: a piece that slopes or leans is cut so that none of them reaches further out of it than this [m]. */
+const SLICE = 0.25;
+const MOST_SLICES = 60;
+/** In how many boxes a thing is cut that is so far out of level or plumb from end to end. */
+export const slicesFor = (off: number): number => Math.min(MOST_SLICES, Math.max(1, Math.ceil(off / SLICE)));
+
+/** Where a piece is cut, from its first end: a level beam and a plumb column are one. */
+function slices({ from, to, length, upright }: Placed): { from: number; to: number }[] {
+  const off = upright ? Math.hypot(to.x - from.x, to.y - from.y) : Math.abs(to.z - from.z);
+  const count = slicesFor(off);
+  return Array.from({ length: count }, (_, n) => ({ from: (length * n) / count, to: (length * (n + 1)) / count }));
+}
+
+/** What a stretch of a piece takes up: upright boxes round all of it, whichever way it slopes. */
+function sliceOf(of: { id: string; name: string }, place: Placed, section: SectionRow, from: number, to: number): Body {
+  const [a, b] = [pointAt(place, from), pointAt(place, to)];
+  const middle: Vec = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  const run = Math.hypot(b.x - a.x, b.y - a.y);
+  const [low, high] = [Math.min(a.z, b.z), Math.max(a.z, b.z)];
+  if (place.upright) {
+    const lean = run / (to - from);
+    const azimuth = lean > 1e-3 ? angleOf(place.along) : 0;
+    return { ...of, outline: shrunk(middle, section.depth + run, section.width, azimuth), from: low, to: high };
+  }
+  // Its depth is square to its length: its top stands back from its underside, towards the lower end.
+  const rise = (place.to.z - place.from.z) / place.length;
+  const back = section.depth * rise;
+  const outline = shrunk(add(middle, scale(place.along, -back / 2)), run + Math.abs(back), section.width, angleOf(place.along));
+  return { ...of, outline, from: low, to: high + section.depth * Math.sqrt(1 - rise ** 2) };
 }
 
 /** What steel stands when a pick is made. */

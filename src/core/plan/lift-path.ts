@@ -106,7 +106,7 @@ export function liftPath(stand: Stand, pick: Pick, piece: Piece, cgX: number, se
   const { azimuthDeg } = piece.start;
   const seen: Seen = { length: piece.length, toMiddle: piece.length / 2 - cgX };
   const from = hookOver(lyingEnd(piece), azimuthDeg, cgX);
-  const to = hookOver(seat.leftEnd, seat.azimuthDeg, cgX);
+  const to = hookOver(seat.leftEnd, seat.azimuthDeg, cgX * (seat.flat ?? 1));
   const { stations, slewDeg } = slewStations(pick, stand, [from, to], [azimuthDeg, wrapDeg(seat.azimuthDeg - azimuthDeg)], seen);
   return pathOf(stand, [stationAt(stand, 'raise', from, azimuthDeg, seen), ...stations], slewDeg);
 }

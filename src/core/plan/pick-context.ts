@@ -20,6 +20,7 @@ import { seatOf, type Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
 import { sectionOf, yieldOfMake } from './structure/model';
 import { isInclined, placeOf } from './structure/place';
+import { flatOf } from './structure/sloping';
 import { rulesOf, type Rules } from '../rules/rule-sets';
 
 /** A piece of the structure as a crane sees it: its steel, what hangs on it, where it lies. */
@@ -60,6 +61,7 @@ function targetOf(beam: Beam, piece: Piece, cgX: number): Target | Missing {
     span: Math.hypot(b.x - a.x, b.y - a.y),
     left: { at: a, level: from.z },
     right: { at: b, level: to.z },
+    flat: flatOf(place),
   };
 }
 
@@ -97,6 +99,7 @@ function joinedTarget(joined: Joined, main: string): Target {
     span: Math.hypot(right.x - left.x, right.y - left.y),
     left: { at: left, level: ends(first).left.z },
     right: { at: right, level: ends(last).right.z },
+    flat: Math.min(1, Math.hypot(right.x - left.x, right.y - left.y) / length),
   };
 }
 
@@ -136,7 +139,10 @@ function loadOf(plan: SettledPlan, pick: Pick, lifted: Lifted, rules: Rules): Lo
     weight,
     seat: weight instanceof Missing ? weight : targetOf(beam, piece, weight.cg.x),
     upright: place?.upright && low ? { foot: { x: low.x, y: low.y }, firstUp: place.from.z > place.to.z } : null,
-    unclear: place !== null && isInclined(place) ? `${beam.mark} is set inclined: how it hangs is not worked out here. Who has checked it?` : null,
+    unclear:
+      pick.second && place !== null && isInclined(place)
+        ? `${beam.mark} is set inclined, by two hooks: how it hangs from one to the other is not worked out here. Who has checked it?`
+        : null,
     lies: startOf(beam) !== null,
     joined: null,
   };

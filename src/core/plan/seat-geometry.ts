@@ -67,4 +67,9 @@ export interface Target {
   span: number;
   left: { at: Vec; level: number };
   right: { at: Vec; level: number };
+  /** of a piece set on a slope, what of its length is seen from above; left out: all of it */
+  flat?: number;
 }
+
+/** How steep what is under a piece rises from left to right [°]. */
+export const slopeToSet = ({ span, left, right }: Target): number => (span > 0 ? (Math.atan2(right.level - left.level, span) * 180) / Math.PI : 0);

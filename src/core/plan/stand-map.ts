@@ -234,7 +234,7 @@ function shareAt(place: Vec, lift: Lift, booms: Booms, gives: Gives): number {
 /** What takes up room on the site when the last lift from it is made: nothing of the crane may reach into it. */
 function thingsOf(plan: SettledPlan, picks: readonly Pick[], upTo: number): Vec[][] {
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
-  const steel = new Map(picks.flatMap((pick) => standingAt(plan, rules, pick)).map((body) => [body.id, body]));
+  const steel = new Map(picks.flatMap((pick) => standingAt(plan, rules, pick)).map((body) => [`${body.id} ${body.from} ${body.outline[0]!.x}`, body]));
   return [
     ...plan.site.obstructions.map((one) => rectangle(one.at, one.length, one.width, one.azimuthDeg)),
     ...plan.bearings.map((one) => rectangle(one.at, one.seatLength, one.seatWidth, 0)),

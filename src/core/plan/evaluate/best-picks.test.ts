@@ -1,6 +1,7 @@
 import { demoPlan, stiff, passengerCanopy } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
-import { bestPicks, levelled } from './best-picks';
+import { bestPicks } from './best-picks';
+import { levelled } from './tilt';
 import type { Hanging } from '../hanging';
 import { pickContext } from '../pick-context';
 import { replay } from '../replay';

@@ -1,12 +1,10 @@
-import { levelLegs } from '../../rigging/level-legs.calc';
-import { attempt } from '../../calc/attempt';
 import { verdicts, type Check, type Verdict } from '../check';
 import { isTurned } from '../lookups';
 import { Missing } from '../missing';
 import { pickContext } from '../pick-context';
 import type { Pick } from '../schema';
 import { worstFirst } from '../worst-first';
-import type { Context, PickContext } from './context';
+import type { Context } from './context';
 import { craneChecks } from './crane';
 import { riggingChecks } from './rigging';
 
@@ -99,19 +97,4 @@ export function bestPicks(context: Context, pick: Pick): BestPicks | null {
   const tried = [...first, ...closer].sort((a, b) => a.between - b.between);
   const best = bestOf(tried);
   return { now: fares(context, pick, length), tried, best: best && best.verdict !== 'stop' ? best : null };
-}
-
-/** Legs with which a piece hangs level from the hook height it has now, its picks where they are; null where that is not known. */
-export function levelled({ pick, piece, weight, hanging }: PickContext): Pick['legs'] | null {
-  if (weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging || hanging.way !== 'slung') return null;
-  const z = weight.section.depth;
-  const off = pick.rig?.kind === 'legs' ? [(pick.rig.leftApart ?? 0) / 2, (pick.rig.rightApart ?? 0) / 2] : [0, 0];
-  const picks = [
-    { x: pick.left, y: off[0]!, z },
-    { x: piece.length - pick.right, y: off[1]!, z },
-  ];
-  const outcome = attempt(levelLegs, { picks, cg: { ...weight.cg, y: 0 }, hookAboveCg: z + hanging.hookAbovePick - weight.cg.z });
-  if (!outcome.ok) return null;
-  const [left, right] = outcome.output.legs;
-  return { left: cm(left!), right: cm(right!) };
 }

@@ -2,7 +2,7 @@ import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
 import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
-import { beamBodies, pieceBody, shrunk, TOUCH, type Body } from '../bodies';
+import { beamBodies, oncePerThing, pieceBody, shrunk, TOUCH, type Body } from '../bodies';
 import { craneAt } from '../duties';
 import { hangsBy, hungWith } from '../joined';
 import { pickOfPiece } from '../lookups';
@@ -50,18 +50,18 @@ export function inTheWayChecks(context: Context): Check[] {
   const left = new Map(plan.moves.flatMap((move) => (move.kind === 'crane.set' ? [[move.stand, Infinity]] : [])));
   plan.moves.forEach((move, at) => move.kind === 'crane.leave' && left.set(move.stand, at));
   const clash = (body: Body, place: Place, among: readonly Body[], does: string): Check[] =>
-    among
-      .filter((one) => one.id !== body.id && one.from < body.to - TOUCH && one.to > body.from + TOUCH && overlap(body.outline, one.outline))
-      .map((one) =>
-        flatStop(
-          { ...place, about: { ...place.about, part: one.id } },
-          'length',
-          told(
-            phrase`${body.name} ${does} ${one.name}, which reaches from ${q(one.from, 'length')} to ${q(one.to, 'length')}. One of the two is elsewhere: move it, or measure it again.`,
-          ),
-          [],
+    oncePerThing(
+      among.filter((one) => one.id !== body.id && one.from < body.to - TOUCH && one.to > body.from + TOUCH && overlap(body.outline, one.outline)),
+    ).map((one) =>
+      flatStop(
+        { ...place, about: { ...place.about, part: one.id } },
+        'length',
+        told(
+          phrase`${body.name} ${does} ${one.name}, which reaches from ${q(one.from, 'length')} to ${q(one.to, 'length')}. One of the two is elsewhere: move it, or measure it again.`,
         ),
-      );
+        [],
+      ),
+    );
   return [
     ...set.flatMap((body, i) => {
       const piece = plan.pieces.find((one) => one.id === body.id)!;
@@ -119,13 +119,18 @@ function beamsInTheWay(
     return mine !== undefined && (mine.has(other) || (theirs !== undefined && [...mine].some((id) => theirs.has(id))));
   };
   const placed = [...bodies].sort((a, b) => reach(a)[0] - reach(b)[0]);
+  // Two sloping pieces meet box by box: each pair is told once.
+  const met = new Set<string>();
   return placed.flatMap((body, i) => {
     const [, right] = reach(body);
     // In the order of x: whatever begins past this one's end cannot be in it, nor can what comes after that.
     const near: Body[] = [];
     for (let n = i + 1; n < placed.length && reach(placed[n]!)[0] <= right; n += 1) if (!meet(body.id, placed[n]!.id)) near.push(placed[n]!);
     const place = placeOf('beam.inTheWay', on('beam', { id: body.id }, body.name), 'steel', moveFor(plan, 'piece.hang', hangsBy(plan, body.id)));
-    return clash(body, place, [...things, ...set, ...near], 'is set into');
+    return clash(body, place, [...things, ...set, ...near], 'is set into').filter(({ about }) => {
+      const pair = [about.id, about.part].sort().join(' ');
+      return !met.has(pair) && met.add(pair);
+    });
   });
 }
 

@@ -20,6 +20,7 @@ import { oneEndChecks } from './one-end';
 import { hangingChecks } from './hanging-piece';
 import { pairChecks } from './hanging-pair';
 import { rollChecks } from './roll';
+import { tiltCheck } from './tilt';
 import { rigWords } from '../document/rig';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
@@ -130,18 +131,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
       ? [angleCheck(context, hanging, place('rigging.angle', riggingHook.id, sourced(source, rules, 'slingLeastAngle', 'slingCautionAngle')))]
       : []),
     ...barChecks(context, picked, hanging, place),
-    ratioCheck(
-      place('rigging.tilt', hanging.trace.calc, sourced(source, rules, 'tiltMost', 'tiltCaution')),
-      {
-        demand: Math.abs(hanging.tiltDeg),
-        capacity: rules.value('tiltMost'),
-        quantity: 'angle',
-        caution: rules.value('tiltCaution') / rules.value('tiltMost'),
-        inclusive: true,
-      },
-      { code: 'sling.tilt', mark: piece.mark, lowEnd: hanging.tiltDeg > 0 ? 'left' : 'right', tiltDeg: hanging.tiltDeg, mostDeg: rules.value('tiltMost') },
-      [hanging.trace],
-    ),
+    tiltCheck(context, picked, hanging, place),
   );
   if (!(weight instanceof Missing) && weight.pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
   return [...asked, ...checks, ...held, ...body];

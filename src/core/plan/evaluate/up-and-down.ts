@@ -1,6 +1,6 @@
 import { phrase, q, type Phrase } from '../../calc/work';
 import { add, direction, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
-import { shrunk, standingAt, standingBefore, TOUCH, type Body } from '../bodies';
+import { oncePerThing, shrunk, slicesFor, standingAt, standingBefore, TOUCH, type Body } from '../bodies';
 import type { Check } from '../check';
 import { lyingEnd, boxOf, meets } from '../lift-path';
 import { Missing } from '../missing';
@@ -21,10 +21,10 @@ export function upAndDownChecks(context: Context, picked: PickContext): Check[] 
   const top = travelHeight(plan, picked, path, weight, rules).underside;
   const place = (id: string): Place => ({ id, ...onHook(picked, piece.mark), station: 'picks', move: liftMove(plan, drawn), calc: 'record', source: SOURCE });
   const lying = lyingBody(picked, weight, top);
-  const setting = settingBody(picked, seat, weight, top);
+  const setting = settingBodies(picked, seat, weight, top);
   return [
     ...through(
-      lying,
+      [lying],
       place('lift.up'),
       [...things(plan), ...standingAt(plan, rules, drawn)],
       (one) =>
@@ -71,14 +71,21 @@ function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Bo
 }
 
 /** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
-function settingBody({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body {
+function settingBodies({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body[] {
   const { depth } = weight.section;
   const width = breadthOf(weight);
-  const level = Math.max(seat.left.level, seat.right.level);
-  const stands = turned ? piece.length : depth;
-  const middle: Vec = turned ? seat.left.at : add(seat.leftEnd, scale(direction(seat.azimuthDeg), piece.length / 2));
-  const outline = turned ? shrunk(middle, depth, width, seat.azimuthDeg) : shrunk(middle, piece.length, width, seat.azimuthDeg);
-  return { id: piece.id, name: piece.mark, outline, from: level + stands, to: Math.max(top, level) + stands };
+  const { id, mark: name } = piece;
+  const body = (outline: Vec[], level: number, stands: number): Body => ({ id, name, outline, from: level + stands, to: Math.max(top, level) + stands });
+  const { left, right, azimuthDeg } = seat;
+  if (turned) return [body(shrunk(left.at, depth, width, azimuthDeg), Math.max(left.level, right.level), piece.length)];
+  // Where it slopes the room over it begins lower at its lower end.
+  const rise = right.level - left.level;
+  const count = slicesFor(Math.abs(rise));
+  const each = piece.length / count;
+  return Array.from({ length: count }, (_, n) => {
+    const middle = add(seat.leftEnd, scale(direction(azimuthDeg), each * (n + 1 / 2)));
+    return body(shrunk(middle, each, width, azimuthDeg), left.level + (rise * (n + (rise > 0 ? 1 : 0))) / count, depth);
+  });
 }
 
 const boxes = new WeakMap<Body, ReturnType<typeof boxOf>>();
@@ -89,8 +96,10 @@ function boxOfBody(body: Body): ReturnType<typeof boxOf> {
 }
 
 /** Everything that reaches into the room a load takes on its way. */
-function through(room: Body, place: Place, among: readonly Body[], words: (one: Body) => Phrase): Check[] {
-  const box = boxOf(room.outline);
-  const isIn = (one: Body) => one.from < room.to - TOUCH && one.to > room.from + TOUCH && meets(box, boxOfBody(one)) && overlap(room.outline, one.outline);
-  return among.filter(isIn).map((one) => flatStop({ ...place, about: { ...place.about, part: one.id } }, 'length', told(words(one)), []));
+function through(rooms: readonly Body[], place: Place, among: readonly Body[], words: (one: Body) => Phrase): Check[] {
+  const isIn = (one: Body) =>
+    rooms.some(
+      (room) => one.from < room.to - TOUCH && one.to > room.from + TOUCH && meets(boxOfBody(room), boxOfBody(one)) && overlap(room.outline, one.outline),
+    );
+  return oncePerThing(among.filter(isIn)).map((one) => flatStop({ ...place, about: { ...place.about, part: one.id } }, 'length', told(words(one)), []));
 }

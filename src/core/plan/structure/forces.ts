@@ -5,7 +5,8 @@ import { Missing } from '../missing';
 import { answerOf } from './answers';
 import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { type Load, type SettledBeam } from './model';
-import { heightAt, isInclined } from './place';
+import { heightAt } from './place';
+import { bentAt, flatOf, onSlope } from './sloping';
 import { putsOf } from './put-on';
 import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from './moment';
 import { isStructureMove } from './state';
@@ -365,7 +366,6 @@ function lineFrom(
     const { place } = beam;
     if (!place) return ask(`Where is ${beam.beam.mark} to be? Give the places of its two ends.`);
     if (place.upright) return column(net, moment, line, beam, lineOf);
-    if (isInclined(place)) return ask(`${beam.beam.mark} is inclined: its forces are not worked out here. Who has checked it?`);
     if (n === 0) {
       // The first end of a chain is the one that meets nothing.
       const next = chain[1]?.by;
@@ -381,6 +381,15 @@ function lineFrom(
     joints.push({ x: start, angle: stiff ? (angles.get(by!.id) ?? 0) : null });
     pieces.push({ beam, from: start, to: start + place.length, flipped: spot.at > place.length / 2 });
   }
+  const placed = pieces.map(({ beam, flipped }) => ({ place: beam.place!, flipped }));
+  const bent = bentAt(placed);
+  if (bent !== null) {
+    const [one, other] = [pieces[bent - 1]!, pieces[bent]!].map(({ beam }) => beam.beam.mark);
+    return ask(
+      `${one} and ${other} are joined end to end and do not lie in one line: what pushes or twists such a line is not worked out here. Who has checked it?`,
+    );
+  }
+  const flat = flatOf(placed[0]!.place);
   const run = (which: LoadCase): { answer: LineAnswer; carried: Map<string, number> } | string => {
     const seats: LineSupport[] = [];
     const line: LinePiece[] = [];
@@ -404,7 +413,7 @@ function lineFrom(
         loads.push({ x: spot(joint.b.at), force });
       }
       for (const { on, x, force } of pulls) if (on === one.id) loads.push({ x, force: -force });
-      line.push({ id: one.id, from, to, stretches: [{ to, stiffness: net.modulus * section.iStrong, load: load.perLength * times }], loads });
+      line.push({ id: one.id, from, to, stretches: [{ to, stiffness: (net.modulus * section.iStrong) / flat ** 2, load: load.perLength * times }], loads });
       for (const { key, support, at } of net.seats.get(one.id) ?? []) {
         if (!standsAt(moment, support.id)) continue;
         const drawn = heightAt(place, at);
@@ -423,7 +432,7 @@ function lineFrom(
   for (const which of cases) {
     const done = which === 'factored' && net.factor === 1 ? null : run(which);
     if (typeof done === 'string') return ask(done);
-    answers[which] = done?.answer ?? answers.plain!;
+    answers[which] = done ? onSlope(done.answer, flat) : answers.plain!;
     carried[which] = done?.carried ?? carried.plain;
   }
   return {

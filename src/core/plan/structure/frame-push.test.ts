@@ -187,9 +187,14 @@ describe('braces that lift and press feet', () => {
     );
   });
 
-  test('an inclined piece in a frame is asked about', () => {
-    const plan = edited((p) => Object.assign(p.structure.pieces[3]!, { to: { x: 3, y: 3.5, z: 7.2 } }));
-    expect(bad(plan).join('\n')).toMatch(/missing frame.sway What J1 brings to B1 at n3 is not known/);
+  test('an inclined piece in a frame brings its share of what it weighs, wherever its other end is', () => {
+    const plan = edited((p) => {
+      Object.assign(p.structure.pieces[3]!, { to: { x: 3, y: 4, z: 6.7 } });
+      base(p, 'w').measured!.level = 6.7;
+    });
+    expect(bad(plan)).toEqual([]);
+    expect(row(plan, 'joint.bolts', 'n3').demand).toBeCloseTo(row(portal(), 'joint.bolts', 'n3').demand!, 3);
+    expect(row(plan, 'beam.bending', 'j1').demand! / row(portal(), 'beam.bending', 'j1').demand!).toBeCloseTo(4 / 5, 6);
   });
 
   test('a column carries what its braces press it with too', () => {

@@ -12,6 +12,7 @@ import { AIR_DENSITY, asksStandingGust, standingGust } from '../wind';
 import { isStiff, type Line, type StageChange } from './forces';
 import { baseUnderCheck } from './base';
 import { heldOf } from './held';
+import { flatOf, riseOf } from './sloping';
 import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './moment';
 import type { Ground } from './ground';
@@ -123,6 +124,7 @@ function strengthChecks(ground: Ground, settled: SettledBeam, section: SectionRo
       ),
     );
   }
+  pressedCheck(ground, settled, section, { bends, bending, shear: forces.shear, free }, moveId);
   if (shear instanceof Missing) rows.put(missingCheck(piece('beam.shear', 'member.shearAisc'), 'force', shear.questions.join(' ')));
   else {
     const numbers = { demand: forces.shear, capacity: shear.capacity, quantity: 'force' as const, caution: ground.caution };
@@ -136,6 +138,39 @@ function strengthChecks(ground: Ground, settled: SettledBeam, section: SectionRo
     );
   }
 }
+
+/** Flatter than this what presses a piece along its own slope is nothing [rise over length]. */
+const LEVEL = 0.05;
+
+/** A piece that slopes is pressed along it by what comes down on it, besides being bent. */
+function pressedCheck(
+  { rows, context, caution }: Ground,
+  { beam, place: stands, fy }: SettledBeam,
+  section: SectionRow,
+  { bends, bending, shear, free }: { bends: number; bending: { capacity: number } | Missing; shear: number; free: number },
+  move: string | null,
+): void {
+  if (!stands || stands.upright || bending instanceof Missing) return;
+  const rise = Math.abs(riseOf(stands));
+  if (rise < LEVEL) return;
+  const { rules } = context;
+  const where = place('beam.pressed', about('beam', beam, beam.mark), move, 'member.columnAisc', sourced(SLOPES, rules, 'strengthCaution'));
+  const post = postCapacity(section, fy, { strong: stands.length, weak: free }, rules);
+  if (post instanceof Missing) return rows.put(missingCheck(where, 'force', post.questions.join(' ')));
+  const axial = (shear * rise) / flatOf(stands);
+  const numbers = { demand: axial / post.capacity + bends / bending.capacity, capacity: 1, quantity: 'fraction' as const, caution };
+  rows.ratio('beam.pressed', 'beam', beam.id, undefined, move, numbers, () =>
+    ratioCheck(
+      where,
+      numbers,
+      told(
+        phrase`${beam.mark} slopes: it is pressed along by ${q(axial, 'force')} of ${q(post.capacity, 'force')} and bends ${q(bends, 'moment')} of ${q(bending.capacity, 'moment')}, together ${q(numbers.demand, 'fraction')}.`,
+      ),
+      post.traces,
+    ),
+  );
+}
+const SLOPES = 'Statics: of what shears a piece that slopes, tan of its slope presses or pulls it along; both are added in a line';
 
 /**
  * A piece in the wind that may come while it stands with nothing that keeps it from rolling over but its own weight on its seats, or

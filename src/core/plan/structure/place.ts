@@ -37,6 +37,9 @@ export function placeOf({ from, to }: Beam): Placed | null {
 /** Neither beam nor column: forces of inclined pieces are not worked out. */
 export const isInclined = (place: Placed): boolean => !place.upright && Math.abs(place.to.z - place.from.z) / place.length > FLAT;
 
+/** A column may lean one in five hundred, AISC 303 7.13.1.1, from memory. */
+export const LEAN = 500;
+
 /** Height of the underside at a place along the piece. */
 export const heightAt = ({ from, to, length }: Placed, at: number): number => from.z + ((to.z - from.z) * at) / length;
 export const pointAt = ({ from, to, length }: Placed, at: number): Point => ({

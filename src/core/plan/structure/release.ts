@@ -12,6 +12,7 @@ import type { SettledBeam } from './model';
 import { beamAt, isMade, standsAt, jointAt, type StructureMoment } from './moment';
 import type { Said } from './worst';
 import type { Ground } from './ground';
+import { LEAN } from './place';
 import { about, place } from './places';
 
 /** 300 lb [N] and 18 in [m], 29 CFR 1926.755(a)(2). */
@@ -257,9 +258,6 @@ export function easedCheck(
     ),
   });
 }
-
-/** A column may lean one in five hundred, AISC 303 7.13.1.1, from memory. */
-const LEAN = 500;
 
 /** What the plumbing of a piece found. */
 export function plumbCheck({ beams, rows }: Ground, id: string, off: number | null, move: string): void {

@@ -10,7 +10,7 @@ import { dayFault, namesPerson, saysSomething } from '../records';
 import { footingChecks } from '../evaluate/order';
 import { MEET } from './forces';
 import { thickestOf, weightsSaid, type SettledBeam } from './model';
-import { heightAt, pointAt, type Point } from './place';
+import { heightAt, LEAN, pointAt, type Point } from './place';
 import type { Ground } from './ground';
 import { boltShearOf, shearWords } from './joint-bolts';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
@@ -74,6 +74,17 @@ function beamChecks({ context }: Ground, settled: SettledBeam, carried: boolean)
       ]),
     });
   if (said.length === 0) checks.push(missingCheck(before('beam.weight', of, 'Common practice'), 'mass', `What does ${beam.mark} weigh?`));
+  if (stands.upright) {
+    const lean = Math.hypot(stands.to.x - stands.from.x, stands.to.y - stands.from.y);
+    if (lean > stands.length / LEAN)
+      checks.push({
+        ...missingCheck(before('column.leans', of, 'Geometry: a column is reckoned plumb, to 1/500 (AISC 303 7.13.1.1, from memory)'), 'length', ''),
+        demand: lean,
+        finding: told(
+          phrase`${beam.mark} is drawn leaning ${q(lean, 'length')} on its height. What a column that leans brings to its foot is not worked out here: is one of its ends in the wrong place?`,
+        ),
+      });
+  }
   if (!carried)
     checks.push(
       missingCheck(
@@ -357,7 +368,7 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
   // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
   const gap = Math.hypot(a.x - b.x, a.y - b.y);
   const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
-  const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : 0;
+  const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : dropOf(joint, beams);
   if (gap > reach || drop > MEET)
     checks.push({
       ...missingCheck(before('joint.meets', about('joint', joint, joint.name), 'Geometry: what is joined meets'), 'length', ''),
@@ -377,6 +388,22 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
         );
     }
   return checks;
+}
+
+/** What lies on, hangs in or comes to another reaches its height, whatever plate is between them: so far from each other they do not meet [m]. */
+const HEIGHTS_OFF = 0.1;
+
+/** From the height of one to that of the other, where they meet; 0 where they are at one height, or nobody knows how deep one is. */
+function dropOf({ a, b }: Joint, beams: Ground['beams']): number {
+  const [one, other] = [a, b].map(({ piece, at }) => {
+    const settled = beams.get(piece)!;
+    const { z } = pointAt(settled.place!, at);
+    if (settled.place!.upright) return { from: z, to: z };
+    return settled.section instanceof Missing ? null : { from: z, to: z + settled.section.depth };
+  });
+  if (!one || !other) return 0;
+  const gap = Math.max(0, one.from - other.to, other.from - one.to);
+  return gap > HEIGHTS_OFF ? gap : 0;
 }
 
 /** A cross-frame further from square than this, as a slope, is askew: 20°. */
