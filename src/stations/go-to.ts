@@ -37,23 +37,27 @@ async function light(check: Check, openStation: (station: StationId) => void): P
     openStation(station);
     await frame();
     await frame();
-    const thing = openThing(check);
-    await frame();
-    const field = findField(label, thing);
-    if (field && (field.value === '' || wanted.length === 1)) return glow(field);
+    // What is asked of a piece may stand with what it is made of: its part.
+    for (const id of [check.about.id, check.about.part]) {
+      const thing = id === undefined ? null : openThing(id);
+      if (id !== check.about.id && !thing) continue;
+      await frame();
+      const field = findField(label, thing);
+      if (field && (field.value === '' || wanted.length === 1)) return glow(field);
+    }
   }
   openStation(check.station);
   await frame();
   await frame();
-  const thing = openThing(check);
+  const thing = openThing(check.about.id);
   await frame();
   const empty = [...(thing ?? document).querySelectorAll<HTMLInputElement>('aside input, input')].find((one) => one.closest('aside') && one.value === '');
   if (thing) glow(empty && thing.contains(empty) ? empty : thing);
 }
 
-/** Unfolds what stands for the thing a check is about. */
-function openThing({ about }: Check): HTMLElement | null {
-  const thing = document.querySelector<HTMLElement>(`aside [data-thing="${CSS.escape(about.id)}"]`);
+/** Unfolds what stands for a thing that a check is about. */
+function openThing(id: string): HTMLElement | null {
+  const thing = document.querySelector<HTMLElement>(`aside [data-thing="${CSS.escape(id)}"]`);
   // Its own fold, not a choice among its fields: that is a button that opens too.
   thing?.querySelector<HTMLButtonElement>('h3 button[aria-expanded="false"]')?.click();
   return thing;

@@ -8,6 +8,7 @@ import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton, AlikeMovesButton } from './alike-button';
+import { MakeFields } from './make-fields';
 import { useAct, usePlan } from './job-context';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';
@@ -33,42 +34,6 @@ export function SteelOfStructure() {
         <BraceFields key={one.id} brace={one} />
       ))}
     </div>
-  );
-}
-
-function MakeFields({ make }: { make: Make }) {
-  const edit = useEdit('makes', make.id);
-  const { open, figure, words, section, choice } = useInputs();
-  const { made } = make;
-  return (
-    <Fold thing={make.id} title={`Make ${make.mark}`} note={made.kind === 'section' ? made.section : made.kind === 'girder' ? 'welded plates' : made.what}>
-      <Pair>
-        {words('Mark', make.mark, (mark) => edit({ mark }, 'mark'))}
-        {figure('Length', 'length', make.length, (length) => edit({ length }, 'length'))}
-        {made.kind === 'section' && section('Section', made.section, (value) => edit({ made: { kind: 'section', section: value } }, 'section'))}
-        {words('Grade', make.grade, (grade) => edit({ grade }, 'grade'))}
-        {open('Yield strength', 'stress', make.yield, (strength) => edit({ yield: strength }, 'yield'), { placeholder: 'by its grade' })}
-        {open('Bare weight by drawing', 'mass', make.mass, (mass) => edit({ mass }, 'mass'))}
-        {choice<'yes' | 'no'>(
-          'An open web steel joist',
-          make.joist ? 'yes' : 'no',
-          [
-            ['no', 'no'],
-            ['yes', 'yes: bridged by its span'],
-          ],
-          (answer) => edit({ joist: answer === 'yes' }, 'joist'),
-        )}
-        {make.joist &&
-          words('Set another way, designed by', make.otherWayBy ?? '', (otherWayBy) => edit({ otherWayBy }, 'other way'), { placeholder: 'in tandem' })}
-        {make.attachments.map((one) => (
-          <Fragment key={one.id}>
-            {figure(`${one.what} weigh`, 'mass', one.mass, (mass) =>
-              edit({ attachments: make.attachments.map((other) => (other.id === one.id ? { ...other, mass } : other)) }, `attachment ${one.id}`),
-            )}
-          </Fragment>
-        ))}
-      </Pair>
-    </Fold>
   );
 }
 

@@ -6,6 +6,7 @@ import { forcesOf, type Line } from '../plan/structure/forces';
 import { Carried } from '../plan/structure/carried';
 import { settleBeams, type SettledBeam } from '../plan/structure/model';
 import { heightAt, pointAt, type Point } from '../plan/structure/place';
+import { flatOf, riseOf } from '../plan/structure/sloping';
 import { rollingPose, type RollingPose } from '../plan/launch/pose';
 import { beamAt, braceAt, isMade, jointAt, supportAt, type StructureMoment } from '../plan/structure/moment';
 import { rulesOf } from '../rules/rule-sets';
@@ -206,6 +207,10 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
     const up = hangs ? LIFTED : 0;
     const [a, b] = [along(place.from), along(place.to)];
     const deep = depthOf(settled);
+    // Its depth is square to its length, also where it slopes.
+    const rise = riseOf(place);
+    const thick = deep * flatOf(place);
+    const back = along({ x: place.from.x - place.along.x * rise * deep, y: place.from.y - place.along.y * rise * deep }) - a;
     const points = place.upright
       ? [
           { x: a - deep / 2, y: place.from.z + up },
@@ -216,8 +221,8 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
       : [
           { x: a, y: place.from.z + up },
           { x: b, y: place.to.z + up },
-          { x: b, y: place.to.z + deep + up },
-          { x: a, y: place.from.z + deep + up },
+          { x: b + back, y: place.to.z + thick + up },
+          { x: a + back, y: place.from.z + thick + up },
         ];
     shapes.push({ shape: 'polygon', points, style, solid: true });
     const top = Math.max(place.from.z, place.to.z) + (place.upright ? 0 : deep) + up;

@@ -3,7 +3,7 @@ import type { Rules } from '../rules/rule-sets';
 import type { SectionRow } from '../steel/section-row';
 import { steelWeight } from '../steel/weight.calc';
 import { GRAVITY } from '../units';
-import { isOpenI, WELDED } from './evaluate/section-strength';
+import { isGiven, isOpenI, WELDED } from './evaluate/section-strength';
 import type { Joined, Part, Tie } from './joined';
 import { startOf } from './lies';
 import { Missing } from './missing';
@@ -35,6 +35,7 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
     const weight = section instanceof Missing ? section : pieceWeight(asPiece(part), rules, section);
     if (section instanceof Missing) return section;
     if (weight instanceof Missing) return weight;
+    if (isGiven(section)) return new Missing(`${part.beam.mark} is no section: how it hangs together with others is not worked out here. Who has checked it?`);
     members.push({ ...part, section, fy: yieldOfMake(part.make), weight });
   }
   const of = members.find(({ beam }) => beam.id === main)!;

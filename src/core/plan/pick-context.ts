@@ -18,7 +18,7 @@ import type { PickContext, Spliced } from './evaluate/context';
 import { grossOf } from './evaluate/gross';
 import { seatOf, type Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
-import { sectionOf, yieldOfMake } from './structure/model';
+import { balanceSaid, sectionOf, yieldOfMake } from './structure/model';
 import { isInclined, placeOf } from './structure/place';
 import { flatOf } from './structure/sloping';
 import { rulesOf, type Rules } from '../rules/rule-sets';
@@ -131,7 +131,7 @@ function loadOf(plan: SettledPlan, pick: Pick, lifted: Lifted, rules: Rules): Lo
   const { beam, make } = lifted;
   const piece = asLoad(lifted);
   const section = sectionOf(make);
-  const weight = section instanceof Missing ? section : pieceWeight(piece, rules, section);
+  const weight = section instanceof Missing ? section : pieceWeight(piece, rules, section, balanceSaid(make));
   const place = placeOf(beam);
   const low = place && (place.from.z < place.to.z ? place.from : place.to);
   return {

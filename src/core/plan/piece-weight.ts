@@ -68,13 +68,20 @@ export function chosenWeight(piece: Piece, statements: readonly Statement[]): St
  * heaviest with the allowance is what must be carried, and the lightest without allowance is what holds down. A weighing that was
  * chosen needs no allowance. Missing when the section is not known.
  */
-export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | undefined = findSection(piece.section)): PieceWeight | Missing {
+export function pieceWeight(
+  piece: Piece,
+  rules: Rules,
+  section: SectionRow | undefined = findSection(piece.section),
+  balance?: number | null,
+): PieceWeight | Missing {
   if (!section) return new Missing(`“${piece.section}” is not in the section tables. What is ${piece.mark} made of?`);
+  if (balance === null) return new Missing(`Where does ${piece.mark} balance, from its first end?`);
   const statements: Statement[] = [
-    { by: 'computed', mass: section.massPerLength * piece.length },
+    ...(balance === undefined ? [{ by: 'computed' as const, mass: section.massPerLength * piece.length }] : []),
     ...(piece.stated.mass === null ? [] : [{ by: 'drawing' as const, mass: piece.stated.mass }]),
     ...(piece.stated.weighed === null || piece.stated.weighed === undefined ? [] : [{ by: 'weighed' as const, mass: piece.stated.weighed }]),
   ];
+  if (statements.length === 0) return new Missing(`What does ${piece.mark} weigh?`);
   const chosen = chosenWeight(piece, statements);
   const heaviest = chosen ?? statements.reduce((a, b) => (b.mass > a.mass ? b : a));
   const lightest = chosen ?? statements.reduce((a, b) => (b.mass < a.mass ? b : a));
@@ -89,7 +96,7 @@ export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | un
     const perLength = bareMass / piece.length;
     const input = {
       items: [
-        { massPerLength: perLength, from: 0, to: piece.length },
+        balance === undefined ? { massPerLength: perLength, from: 0, to: piece.length } : { mass: bareMass, at: balance },
         ...piece.packing.map(({ massPerLength, from, to }) => ({ massPerLength, from, to })),
         ...piece.attachments.map(({ mass, at }) => ({ mass, at })),
       ],
@@ -124,10 +131,13 @@ export function pieceWeight(piece: Piece, rules: Rules, section: SectionRow | un
     below: deepest('bottom'),
     above: deepest('top'),
     runs: [
-      { weightPerLength: newtons(heavy.lump.bareMass / piece.length), from: 0, to: piece.length },
+      ...(balance === undefined ? [{ weightPerLength: newtons(heavy.lump.bareMass / piece.length), from: 0, to: piece.length }] : []),
       ...packed.map((one) => ({ weightPerLength: newtons(one.massPerLength), from: one.from, to: one.to })),
     ],
-    lumps: piece.attachments.map(({ mass, at }) => ({ weight: newtons(mass), at })),
+    lumps: [
+      ...piece.attachments.map(({ mass, at }) => ({ weight: newtons(mass), at })),
+      ...(balance === undefined ? [] : [{ weight: newtons(heavy.lump.bareMass), at: balance }]),
+    ],
     trace: heavy.trace,
   };
 }

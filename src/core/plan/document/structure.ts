@@ -15,7 +15,16 @@ const makeSchema = closed({
   made: Type.Union([
     closed({ kind: Type.Literal('section'), section: text('designation as in the section tables') }),
     closed({ kind: Type.Literal('girder'), webDepth: positive('m'), web: size(), topFlange: plate(), bottomFlange: plate() }),
-    closed({ kind: Type.Literal('plain'), what: text() }),
+    closed({
+      kind: Type.Literal('plain'),
+      what: text('a truss, a stair, a slab: what is not one section'),
+      depth: Type.Optional(nullable(positive('m', 'outside to outside'))),
+      width: Type.Optional(nullable(positive('m', 'outside to outside'))),
+      balance: Type.Optional(nullable(positive('m', 'balance point from the first end'))),
+      chords: Type.Optional(nullable(positive('m²', 'area of what runs along it, all together'))),
+      hangsBy: Type.Optional(text('who has checked its strength as it hangs from its picks')),
+      standsBy: Type.Optional(text('who has checked its strength as it stands on its seats, joints and braces')),
+    }),
   ]),
   length: positive('m', undefined, { maximum: 200 }),
   grade: text(),

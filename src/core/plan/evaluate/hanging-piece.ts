@@ -1,5 +1,5 @@
 import type { Trace } from '../../calc/evidence';
-import { phrase, q } from '../../calc/work';
+import { phrase, q, type Phrase } from '../../calc/work';
 import { pickMoments } from '../../rigging/pick-moments.calc';
 import type { Rules } from '../../rules/rule-sets';
 import type { SectionRow } from '../../steel/section-row';
@@ -14,16 +14,17 @@ import type { Turned } from '../lift-turned';
 import { Missing } from '../missing';
 import type { PieceWeight } from '../piece-weight';
 import { reckonedYield } from '../reckoned-yield';
+import { namesPerson } from '../records';
 import type { Joint, Piece } from '../schema';
 import { liftMove, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
-import { bendingCapacity, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from './section-strength';
+import { bendingCapacity, isGiven, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from './section-strength';
 
 /** Where a piece that is turned upright is held while it lies, from its left and right end. */
 const turnedPicks = ({ slung, tail, firstUp }: Turned, { length }: Piece): { left: number; right: number } =>
   firstUp ? { left: length - slung, right: tail } : { left: tail, right: length - slung };
 
 /** Bending with the squeeze of the slings, and sideways buckling, of the piece between and beyond its picks. */
-export function hangingChecks(context: Context, { pick, piece, turned, joined }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
+export function hangingChecks(context: Context, { pick, piece, turned, joined, lifted }: PickContext, weight: PieceWeight, hanging: Hanging): Check[] {
   const { plan, rules } = context;
   const lift = liftMove(plan, pick);
   const { section } = weight;
@@ -39,6 +40,12 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined }:
     ...(joined ? { stretches: joined.members.map(({ from, to }) => ({ from, to })), cuts: joined.splices.map(({ at }) => at) } : {}),
   });
   const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', pick, piece.mark), station: 'picks', move: lift, calc, source });
+  if (isGiven(section)) {
+    const make = lifted.kind === 'beam' ? lifted.make : null;
+    const by = make?.made.kind === 'plain' ? (make.made.hangsBy ?? '') : '';
+    const where: Place = { ...at('pick.checkedBy', 'record', BY_HAND), ...on('pick', pick, piece.mark, make?.id) };
+    return [checkedByHand(where, by, hangsFrom(piece, pick, turned, hanging.squeeze * factor))];
+  }
   const bendingAt = at('pick.bending', combined.id, sourced(combined.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
   const hangingAt = at('pick.hanging', hangingCalc.id, sourced(hangingCalc.source.text, rules, 'hangingSafety', 'dynamicFactor', 'loadFactor'));
   if (!moments.outcome.ok) return [missingCheck(bendingAt, 'moment', moments.outcome.error)];
@@ -114,6 +121,31 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined }:
     ),
   );
   return checks;
+}
+
+export const BY_HAND = 'Common practice: what is no section is checked by an engineer, who says so';
+
+/** How a thing hangs, for whoever checks it: where from, and what its slings press it with. */
+function hangsFrom({ mark }: Piece, { left, right }: PickContext['pick'], turned: Turned | null, squeeze: number): Phrase {
+  if (turned) return phrase`${mark} as it is turned up, from its sling and its tail`;
+  const where = phrase`${mark} as it hangs from ${q(left, 'length')} and ${q(right, 'length')} off its ends`;
+  return squeeze > 1 ? [...where, ...phrase`, pressed between them with ${q(squeeze, 'force')}`] : where;
+}
+
+/** What a named person has checked in place of what is not worked out here. */
+export function checkedByHand(where: Place, by: string, what: Phrase): Check {
+  if (!namesPerson(by))
+    return {
+      ...missingCheck(where, 'count', ''),
+      finding: told([...phrase`The strength of `, ...what, ' is not worked out here. Who has checked it?']),
+    };
+  const row = ratioCheck(
+    where,
+    { demand: 0, capacity: 1, quantity: 'count', caution: null },
+    told([...what, ...phrase`: its strength was checked by ${by.trim()}, not here.`]),
+    [],
+  );
+  return { ...row, demand: null, capacity: null, ratio: null, verdict: 'tight' };
 }
 
 /** One piece that hangs, by what is in it. */

@@ -5,6 +5,7 @@ import type { Check } from '../check';
 import type { PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import { reckonedYield } from '../reckoned-yield';
+import { isGiven } from './section-strength';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
 
 /** A section that is hardly deeper than wide lies as well one way as the other. */
@@ -87,6 +88,8 @@ function flatwise(
   share: number,
   at: (id: string, calc: string, source: string) => Place,
 ): Check[] {
+  // Whoever has checked it as it hangs has checked it on its side too.
+  if (isGiven(weight.section)) return [];
   const place = at('turn.bending', pickMoments.id, sourced(pickMoments.source.text, rules, 'dynamicFactor', 'loadFactor', 'strengthCaution'));
   const { runs, lumps } = weight;
   const { outcome, traces } = traced(pickMoments, { length: piece.length, left: pick.left, right: pick.right, runs, lumps });

@@ -19,6 +19,10 @@ import { traced } from './context';
 export const WELDED = 'WG';
 /** The same with flanges that differ. */
 export const UNEVEN = 'PG';
+/** What is no section: as deep and as wide as somebody says, and of no strength that is worked out here. */
+export const GIVEN = 'given';
+export const isGiven = ({ family }: SectionRow): boolean => family === GIVEN;
+const notWorkedOut = ({ designation }: SectionRow): Missing => new Missing(`The strength of ${designation} is not worked out here. Who has checked it?`);
 const openI = new Set(['W', 'UB', 'UC', 'IPE', 'HEA', 'HEB', 'HEM', WELDED]);
 
 /** Doubly symmetric I-shapes, rolled or welded, for which the buckling formulas hold. */
@@ -69,6 +73,7 @@ export function bendingCapacity(
 ): { capacity: number; traces: Trace[] } | Missing {
   const { modulus, shearModulus } = rules.steel;
   const { sStrong, zStrong } = section;
+  if (isGiven(section)) return notWorkedOut(section);
   if (sStrong === null) return new Missing(`The table has no section modulus for ${section.designation}.`);
   const american = rules.id === 'us-asd';
   if (!isOpenI(section)) {
@@ -123,6 +128,7 @@ export function webCapacity(
   at: { length: number; past: number; atEnd: boolean },
   rules: Rules,
 ): { capacity: number; traces: Trace[] } | Missing {
+  if (isGiven(section)) return notWorkedOut(section);
   if (section.family === 'HSS') return new Missing(`The side walls of ${section.designation} over a bearing are not worked out here. Who has checked them?`);
   const { depth, web, flange, width } = section;
   const { modulus } = rules.steel;
@@ -137,6 +143,7 @@ export function webCapacity(
 
 /** Strong-axis shear strength by the rule set. */
 export function shearCapacity(section: SectionRow, fy: number, rules: Rules): { capacity: number; traces: Trace[] } | Missing {
+  if (isGiven(section)) return notWorkedOut(section);
   const { depth, width, web, flange, area, family } = section;
   const box = family === 'HSS';
   if (rules.id === 'us-asd') {
@@ -163,6 +170,7 @@ export function weakCurve({ family, depth, width, flange }: SectionRow): 'b' | '
 
 /** What of a section counts when it is pressed; of other shapes than an I all of it, their walls being stocky in the tables. */
 export function pressed(section: SectionRow, fy: number, rules: Rules): { area: number; traces: Trace[] } | Missing {
+  if (isGiven(section)) return notWorkedOut(section);
   if (!isOpenI(section) && section.family !== UNEVEN) return { area: section.area, traces: [] };
   const { area, depth, width, flange, web, k, family } = section;
   const { outcome, traces } = traced(pressedArea, {

@@ -1,6 +1,7 @@
 import { lengthOf, momentsAbout, feltBetween, foremost, stationAt, weightOf, type Launched, type Station } from '../../launch/sweep';
 import type { Rules } from '../../rules/rule-sets';
 import { GRAVITY } from '../../units';
+import { isGiven } from '../evaluate/section-strength';
 import { keep } from '../keep';
 import { Missing } from '../missing';
 import type { Joint, Launch, Plan } from '../schema';
@@ -91,6 +92,8 @@ export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Uns
     const { beam, place, section, heavy } = beams.get(piece)!;
     ask(joined === null, 'joined', `Is ${beam.mark} there before the first push, or after how much travel is it joined on behind?`);
     ask(place === null, 'place', `Where is ${beam.mark} to be? Give the places of its two ends.`);
+    if (!(section instanceof Missing) && isGiven(section))
+      asked.push({ of: 'steel', question: `${beam.mark} is no section: what it feels as it is pushed is not worked out here. Who has?` });
     if (section instanceof Missing) for (const question of section.questions) asked.push({ of: 'steel', question });
     if (heavy instanceof Missing) for (const question of heavy.questions) asked.push({ of: 'steel', question });
   }

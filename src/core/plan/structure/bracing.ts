@@ -2,6 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { braceBeam } from '../../strength/brace-beam.calc';
 import { pairGlobal } from '../../strength/pair-global.calc';
 import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
+import { isGiven } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Brace } from '../schema';
 import type { Line } from './forces';
@@ -48,7 +49,8 @@ function braceChecks(ground: Ground, line: Line, moment: StructureMoment, move: 
   const { by, beams, rows, context, caution } = ground;
   for (const id of line.beams) {
     const settled = beams.get(id)!;
-    if (settled.section instanceof Missing) continue;
+    // What braces a thing that is no section is asked to hold is for whoever has checked it as it stands.
+    if (settled.section instanceof Missing || isGiven(settled.section)) continue;
     for (const { brace, other } of by.braces.get(id) ?? []) {
       if (!braceAt(moment, brace.id) || (other !== null && beamAt(moment, other).where !== 'set')) continue;
       const where = () =>
@@ -146,7 +148,7 @@ function groupCheck(ground: Ground, line: Line, moment: StructureMoment, move: s
   const ids = group.flatMap((of) => of.beams);
   const sections = ids.flatMap((id) => {
     const { section } = beams.get(id)!;
-    return section instanceof Missing ? [] : [section];
+    return section instanceof Missing || isGiven(section) ? [] : [section];
   });
   const weakest = sections.reduce<(typeof sections)[number] | null>(
     (least, next) => (least === null || next.iWeak * next.iStrong < least.iWeak * least.iStrong ? next : least),

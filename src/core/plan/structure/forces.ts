@@ -1,6 +1,7 @@
 import type { LineAnswer, LineJoint, LinePiece, LineSupport } from '../../stage/line';
 import type { Rules } from '../../rules/rule-sets';
 import { hangsWith, loadOf as joinedLoad } from '../joined';
+import { isGiven } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import { answerOf } from './answers';
 import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
@@ -424,6 +425,9 @@ function lineFrom(
         if (isMade(jointAt(moment, joint.id)) && inForce(moment, joint.b.piece))
           seats.push({ id: joint.id, x: inside(spot(joint.a.at), from, to, pieces), level: 0, spring: null, tie: joint.kind !== 'seat' });
     }
+    const rigid = pieces.find(({ beam: { section } }) => !(section instanceof Missing) && isGiven(section));
+    if (rigid && (pieces.length > 1 || seats.length > 2))
+      return `${rigid.beam.beam.mark} is no section, and how stiff it is is not known: what each of more than two supports carries, or what a splice feels, is not worked out here. Who has?`;
     const answer = answerOf(line, apart(seats), joints);
     return { answer, carried: answer.stable ? answer.reactions : new Map() };
   };

@@ -310,13 +310,21 @@ class Frame {
       }),
     );
     joints.sort((a, b) => a.x - b.x);
-    const area = Math.min(...line.beams.map((id) => sectionOf(this.settled(id)).area));
+    const area = joints.length < 2 ? 1 : Math.min(...line.beams.map((id) => this.areaOf(id)));
     return joints.slice(1).flatMap((b, i) => {
       const a = joints[i]!;
       if (b.x - a.x < NEAR) return [];
       const gives = (b.x - a.x) / (rules.steel.modulus * area) + (a.give ? 1 / a.give : 0) + (b.give ? 1 / b.give : 0);
       return [{ tie: { id: `${a.joint.joint.id} ${b.joint.joint.id}`, a: a.spot, b: b.spot, stiffness: 1 / gives }, joints: [a.joint, b.joint] }];
     });
+  }
+
+  private areaOf(id: string): number {
+    const one = this.settled(id);
+    const { area } = sectionOf(one);
+    return Number.isFinite(area)
+      ? area
+      : ask('beam', one.beam, one.beam.mark, 'frame.sway', `What area do the chords of ${one.beam.mark} have together? It holds columns to each other.`);
   }
 
   /** A line that a pocket or a fixed seat keeps from moving along. */

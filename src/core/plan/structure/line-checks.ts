@@ -4,7 +4,8 @@ import { stageLine } from '../../stage/line.calc';
 import type { SectionRow } from '../../steel/section-row';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
-import { postCapacity } from '../evaluate/section-strength';
+import { BY_HAND, checkedByHand } from '../evaluate/hanging-piece';
+import { isGiven, postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Check } from '../check';
 import type { Joint, Support } from '../schema';
@@ -48,6 +49,7 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
   );
   if (first.place?.upright) {
     baseUnderCheck(ground, first, line, moveId);
+    if (first.make.made.kind === 'plain') return rows.put(checkedStanding(first, at('beam.checkedBy', 'record', BY_HAND)));
     return columnStrength(ground, first, line, moveId);
   }
   const held = heldOf(line, moment, by);
@@ -92,13 +94,28 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
   if (stood && (!stood.twist || stood.seatsOnly)) rollCheck(ground, named, line, moment, moveId, mark, stood.twist);
 }
 
+/** Who has checked a thing that is no section as it stands. */
+const checkedStanding = ({ beam, make: { id, made } }: SettledBeam, where: Place): Check =>
+  checkedByHand(
+    { ...where, about: { ...where.about, part: id } },
+    made.kind === 'plain' ? (made.standsBy ?? '') : '',
+    phrase`${beam.mark} on its seats, joints and braces`,
+  );
+
 /** A piece bent and sheared as it stands. */
 function strengthChecks(ground: Ground, settled: SettledBeam, section: SectionRow, forces: PieceForces, free: number, moveId: string | null): void {
   const { rows, context } = ground;
   const { rules } = context;
   const { beam, fy } = settled;
   const piece = (id: string, calc: string) =>
-    place(id, about('beam', beam, beam.mark), moveId, calc, sourced('The stage as it stands, and the length it stands free', rules, 'strengthCaution'));
+    place(
+      id,
+      about('beam', beam, beam.mark),
+      moveId,
+      calc,
+      isGiven(section) ? BY_HAND : sourced('The stage as it stands, and the length it stands free', rules, 'strengthCaution'),
+    );
+  if (isGiven(section)) return rows.put(checkedStanding(settled, piece('beam.checkedBy', 'record')));
   if (!(fy > 0)) {
     rows.put(
       missingCheck(

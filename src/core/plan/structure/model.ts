@@ -3,7 +3,7 @@ import type { Rules } from '../../rules/rule-sets';
 import { yieldOf } from '../../steel/grades';
 import { plateGirder } from '../../steel/plate-girder.calc';
 import type { SectionRow } from '../../steel/section-row';
-import { UNEVEN, WELDED } from '../evaluate/section-strength';
+import { GIVEN, isGiven, UNEVEN, WELDED } from '../evaluate/section-strength';
 import { findSection } from '../../steel/sections';
 import { GRAVITY } from '../../units';
 import { keep } from '../keep';
@@ -68,27 +68,71 @@ function girderRow(make: Extract<Make['made'], { kind: 'girder' }>, mark: string
 export function sectionOf({ made, mark }: Make): SectionRow | Missing {
   if (made.kind === 'section') return findSection(made.section) ?? new Missing(`“${made.section}” is not in the section tables. What is ${mark} made of?`);
   if (made.kind === 'girder') return girderRow(made, mark);
-  return new Missing(`${mark} is given as a plain weight: its strength is not worked out. Who has checked it?`);
+  return givenRow(made, mark);
 }
+
+/** What is said of a thing that is no section: its outline, and how stiff it is along. It is taken as rigid: two supports share it by statics. */
+function givenRow({ what, depth = null, width = null, chords = null }: Extract<Make['made'], { kind: 'plain' }>, mark: string): SectionRow | Missing {
+  const name = what.trim() || mark;
+  if (depth === null || width === null) return new Missing(`How deep and how wide is ${mark} (${name}), outside to outside?`);
+  return {
+    designation: name,
+    family: GIVEN,
+    massPerLength: 0,
+    area: chords ?? NaN,
+    depth,
+    width,
+    flange: 0,
+    web: 0,
+    k: null,
+    iStrong: RIGID,
+    iWeak: 0,
+    sStrong: null,
+    zStrong: null,
+    rStrong: null,
+    rWeak: null,
+    torsion: null,
+    warping: null,
+    basis: 'plates',
+  };
+}
+/** Of a thing that is taken as rigid [m⁴]. */
+const RIGID = 1;
+
+/** Where a thing that is no section balances, from its first end; undefined: it is one, and its weight runs along it. */
+export const balanceSaid = ({ made }: Make): number | null | undefined => (made.kind === 'plain' ? (made.balance ?? null) : undefined);
 
 /** The heaviest and the lightest figure anybody gives for the bare steel, with and without the allowance. */
 function loadsOf(beam: Beam, make: Make, section: SectionRow | Missing, rules: Rules): { heavy: Load | Missing; light: Load | Missing } {
-  const said = [section instanceof Missing ? null : section.massPerLength * make.length, make.mass, beam.weighed].filter((one): one is number => one !== null);
+  const said = [ownMass(section, make), make.mass, beam.weighed].filter((one): one is number => one !== null);
   if (said.length === 0) {
     const asked = new Missing(`What does ${beam.mark} weigh?`);
+    return { heavy: asked, light: asked };
+  }
+  const balance = balanceSaid(make);
+  if (balance === null) {
+    const asked = new Missing(`Where does ${beam.mark} balance, from its first end?`);
     return { heavy: asked, light: asked };
   }
   const load = (bare: number, allowance: number): Load => {
     const points = make.attachments.map(({ at, mass }) => ({ x: at, force: mass * GRAVITY * (1 + allowance) }));
     const spread = bare * GRAVITY * (1 + allowance);
+    if (balance !== undefined) {
+      points.push({ x: balance, force: spread });
+      return { perLength: 0, points, total: points.reduce((sum, one) => sum + one.force, 0) };
+    }
     return { perLength: spread / make.length, points, total: spread + points.reduce((sum, one) => sum + one.force, 0) };
   };
   return { heavy: load(Math.max(...said), make.allowance ?? rules.value('weightAllowance')), light: load(Math.min(...said), 0) };
 }
 
+/** What a section of so much a metre comes to over a length; a thing that is no section has nothing of its own. */
+const ownMass = (section: SectionRow | Missing, { length }: Make): number | null =>
+  section instanceof Missing || isGiven(section) ? null : section.massPerLength * length;
+
 /** Everything that was said of the bare steel of a piece [kg]. */
 export const weightsSaid = ({ beam, make, section }: SettledBeam): { by: string; mass: number }[] => [
-  ...(section instanceof Missing ? [] : [{ by: 'its section', mass: section.massPerLength * make.length }]),
+  ...[ownMass(section, make)].flatMap((mass) => (mass === null ? [] : [{ by: 'its section', mass }])),
   ...(make.mass === null ? [] : [{ by: 'the drawing', mass: make.mass }]),
   ...(beam.weighed === null ? [] : [{ by: 'the scale', mass: beam.weighed }]),
 ];
@@ -113,23 +157,23 @@ export function yieldOfMake(make: Make): number {
   return Math.min(make.yield ?? known ?? NaN, known ?? STRONGEST);
 }
 
+function settleBeam(beam: Beam, make: Make, section: SectionRow | Missing, rules: Rules): SettledBeam {
+  const place = placeOf(beam);
+  // How a thing that is no section sways as a column is not known.
+  const stands =
+    place?.upright && !(section instanceof Missing) && isGiven(section)
+      ? new Missing(`${beam.mark} stands upright and is no section: how it sways is not worked out here. Who has checked it?`)
+      : section;
+  return { beam, make, section: stands, fy: yieldOfMake(make), place, ...loadsOf(beam, make, section, rules) };
+}
+
 /** Every piece of the structure, by its id. Makes are worked out once each. */
 export function settleBeams({ structure }: Plan, rules: Rules): Map<string, SettledBeam> {
   const makes = new Map(structure.makes.map((make) => [make.id, { make, section: keep('make.section', make, [], () => sectionOf(make)) }]));
   return new Map(
     structure.pieces.map((beam): [string, SettledBeam] => {
       const { make, section } = makes.get(beam.make)!;
-      return [
-        beam.id,
-        keep('beam.settled', beam, [make, rules], () => ({
-          beam,
-          make,
-          section,
-          fy: yieldOfMake(make),
-          place: placeOf(beam),
-          ...loadsOf(beam, make, section, rules),
-        })),
-      ];
+      return [beam.id, keep('beam.settled', beam, [make, rules], () => settleBeam(beam, make, section, rules))];
     }),
   );
 }

@@ -210,6 +210,28 @@ function makeChecks(make: Make): Check[] {
           `0 kg for ${one.what} on ${make.mark}? What does it weigh?`,
         ),
       );
+  if (make.made.kind === 'plain') {
+    const { made } = make;
+    const what = made.what.trim() === '' || made.what.trim() === make.mark ? make.mark : `${make.mark} (${made.what.trim()})`;
+    if ((made.depth ?? null) === null || (made.width ?? null) === null)
+      checks.push(
+        missingCheck(
+          before('make.size', of, 'Common practice: what stands takes up room'),
+          'dimension',
+          `How deep and how wide is ${what}, outside to outside? What is lifted past it has to clear it.`,
+        ),
+      );
+    if ((made.balance ?? null) === null)
+      checks.push(missingCheck(before('make.balance', of, 'Statics'), 'length', `Where does ${what} balance, from its first end?`));
+    else if (made.balance! > make.length)
+      checks.push({
+        ...missingCheck(before('make.balance', of, 'Geometry'), 'length', ''),
+        demand: made.balance!,
+        finding: told(
+          phrase`${make.mark} is ${q(make.length, 'length')} long and is said to balance ${q(made.balance!, 'length')} from its first end. Which is right?`,
+        ),
+      });
+  }
   const known = yieldOf(make.grade, thickestOf(make));
   if (make.made.kind !== 'plain' && known === null && !saysSomething(make.grade))
     checks.push(missingCheck(before('make.grade', of, 'Common practice'), 'stress', `Of what grade is ${make.mark}?`));
