@@ -7,7 +7,7 @@ import type { Vec } from '@/core/geometry/plane';
 import { pickOf, pieceOf } from '@/core/plan/lookups';
 import type { StationId } from '@/core/plan/check';
 import type { Command } from '@/core/plan/commands/table';
-import type { Plan } from '@/core/plan/schema';
+import type { Beam, Plan } from '@/core/plan/schema';
 import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import type { JobStore } from './job-store';
@@ -44,6 +44,19 @@ function placeOf(plan: Plan, ref: Ref): Vec | null {
   }
 }
 
+type Point = NonNullable<Beam['from']>;
+/** A piece of the structure that is in its place. */
+export type PlacedBeam = Beam & { from: Point; to: Point };
+
+export const isSteel = ({ kind }: Ref): boolean => kind === 'beam' || kind === 'beamEnd';
+
+/** The piece of the structure that is chosen; null: none is, or it has no place. */
+export function steelOf(plan: Plan, ref: Ref | null): PlacedBeam | null {
+  if (ref === null || !isSteel(ref)) return null;
+  const beam = plan.structure.pieces.find((one) => one.id === ref.id);
+  return beam?.from && beam.to ? (beam as PlacedBeam) : null;
+}
+
 const stationOf: Record<Ref['kind'], StationId> = {
   bearing: 'measure',
   piece: 'steel',
@@ -59,11 +72,14 @@ const stationOf: Record<Ref['kind'], StationId> = {
   opening: 'measure',
   shore: 'shores',
   path: 'picks',
+  beam: 'steel',
+  beamEnd: 'steel',
 };
 
 /** What the pointer and the arrow keys do to the things on the drawings. `step` is the snap, in metres. */
 export function boardHands(store: JobStore, step: number) {
   let hold: Vec | null = null;
+  let heldEnd: Point | null = null;
   let grip = 0;
   const plan = () => store.getState().history.plan;
   /** The grip of a way is where it is drawn. */
@@ -107,10 +123,29 @@ export function boardHands(store: JobStore, step: number) {
     const value = Math.max(0, free ? distance : snap(distance, step));
     store.getState().act({ name: 'editPick', args: { id: ref.id, changes: ref.end === 'left' ? { left: value } : { right: value } } }, group);
   };
+  /** What is held of a piece of the structure: one of its ends, or all of it by its first. */
+  const endOf = (ref: Ref): Point | null => {
+    const ends = steelOf(plan(), ref);
+    return ends && (ref.kind === 'beamEnd' ? ends[ref.end] : ends.from);
+  };
+  const place = (ref: Ref, at: Point, seen: 'above' | 'side', group: string, to: number | null): void => {
+    const end = ref.kind === 'beamEnd' ? ref.end : null;
+    store.getState().act({ name: 'placePiece', args: { id: ref.id, end, at, step: to, seen } }, group);
+  };
+  /** So far along the elevation, which stands square to the longest piece, and so far up. */
+  const beside = (at: Point, by: Vec): Point => {
+    const axis = lookAxis(settle(plan()), [], 'beam');
+    return { x: at.x + axis.x * by.x, y: at.y + axis.y * by.x, z: at.z + by.y };
+  };
   const reach = (ref: Extract<Ref, { kind: 'pickPoint' }>): number => pickOf(plan(), ref.id)[ref.end];
 
   return {
     dragAbove({ ref, from, to, free, first }: Drag): void {
+      if (isSteel(ref)) {
+        if (first) [heldEnd, grip] = [endOf(ref), grip + 1];
+        if (heldEnd) place(ref, { ...heldEnd, x: heldEnd.x + to.x - from.x, y: heldEnd.y + to.y - from.y }, 'above', `drag ${grip}`, free ? null : step);
+        return;
+      }
       if (first) {
         hold = placeNow(ref);
         grip += 1;
@@ -125,10 +160,17 @@ export function boardHands(store: JobStore, step: number) {
       put(ref, free ? at : { x: snap(at.x, step), y: snap(at.y, step) }, `drag ${grip}`);
     },
     nudgeAbove(ref: Ref, by: Vec): void {
+      const end = endOf(ref);
+      if (end) return place(ref, { ...end, x: end.x + by.x, y: end.y + by.y }, 'above', `nudge ${ref.kind} ${ref.id}`, null);
       const at = placeNow(ref);
       if (at) put(ref, { x: snap(at.x + by.x, 0.0001), y: snap(at.y + by.y, 0.0001) }, `nudge ${ref.kind} ${ref.id}`);
     },
     dragSide({ ref, from, to, free, first }: Drag): void {
+      if (isSteel(ref)) {
+        if (first) [heldEnd, grip] = [endOf(ref), grip + 1];
+        if (heldEnd) place(ref, beside(heldEnd, { x: to.x - from.x, y: to.y - from.y }), 'side', `drag ${grip}`, free ? null : step);
+        return;
+      }
       if (ref.kind !== 'pickPoint') return;
       if (first) {
         hold = { x: reach(ref), y: 0 };
@@ -137,10 +179,12 @@ export function boardHands(store: JobStore, step: number) {
       if (hold) slide(ref, to.x - from.x, `slide ${grip}`, hold.x, free);
     },
     nudgeSide(ref: Ref, by: Vec): void {
+      const end = endOf(ref);
+      if (end) return place(ref, beside(end, by), 'side', `nudge ${ref.kind} ${ref.id}`, null);
       if (ref.kind === 'pickPoint') slide(ref, by.x, `nudge ${ref.end}`, reach(ref), true);
     },
     drop(): void {
-      hold = null;
+      [hold, heldEnd] = [null, null];
       store.getState().done();
     },
     choose(ref: Ref | null): void {
@@ -152,6 +196,7 @@ export function boardHands(store: JobStore, step: number) {
       if (line) chooseLine(line.id);
       if (way) chooseWay(way.id);
       openStation(stationOf[ref.kind]);
+      if (ref.kind === 'beam') void import('./go-to').then(({ unfold }) => unfold(ref.id));
     },
   };
 }

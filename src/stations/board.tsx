@@ -1,10 +1,13 @@
 'use client';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import type { Ref } from '@/core/drawing/draw-list';
+import { lookAxis } from '@/core/drawing/look-axis';
 import { lookWords, nextLook } from '@/core/drawing/looks';
+import type { Vec } from '@/core/geometry/plane';
+import { settle } from '@/core/plan/settle';
 import { formatQuantity, roundLengths, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
-import { boardHands } from './board-hands';
+import { boardHands, isSteel, steelOf, type PlacedBeam } from './board-hands';
 import { useJob, useJobStore } from './job-context';
 import { drawnBehind } from './job-store';
 
@@ -30,6 +33,15 @@ const movesAbove = (ref: Ref) =>
   ref.kind === 'path';
 const movesSide = (ref: Ref) => ref.kind === 'pickPoint';
 
+/** Both ends of a piece, where they are drawn. */
+const gripsOf = ({ id, from, to }: PlacedBeam, seen: (at: PlacedBeam['from']) => Vec) =>
+  (
+    [
+      ['from', from],
+      ['to', to],
+    ] as const
+  ).map(([end, at]) => ({ ref: { kind: 'beamEnd' as const, id, end }, at: seen(at) }));
+
 /** Plan and elevation of the moment, with hands to move what stands in them. */
 export function Board() {
   const store = useJobStore();
@@ -46,6 +58,18 @@ export function Board() {
   const [wanted, setShown] = useState<Shown>('both');
   const shown = wanted === 'model' && !inSpace ? 'both' : wanted;
   const step = system === 'us' ? metresPer.in * 3 : 0.05;
+  const ends = useJob((state) => steelOf(state.history.plan, state.chosen));
+  const lies = useJob((state) => (steelOf(state.history.plan, state.chosen) ? state.history.plan : null));
+  const axis = useMemo(() => lies && lookAxis(settle(lies), [], 'beam'), [lies]);
+  // What is to be moved is chosen first: a board full of steel is not dragged apart by panning it.
+  const ours = useCallback((ref: Ref) => ends !== null && isSteel(ref) && ref.id === ends.id, [ends]);
+  const draggableAbove = useCallback((ref: Ref) => movesAbove(ref) || ours(ref), [ours]);
+  const draggableSide = useCallback((ref: Ref) => movesSide(ref) || (look === 'beam' && ours(ref)), [ours, look]);
+  const gripsAbove = useMemo(() => (ends ? gripsOf(ends, ({ x, y }) => ({ x, y })) : undefined), [ends]);
+  const gripsSide = useMemo(
+    () => (ends && axis && look === 'beam' ? gripsOf(ends, ({ x, y, z }) => ({ x: x * axis.x + y * axis.y, y: z })) : undefined),
+    [ends, axis, look],
+  );
   const hands = useMemo(() => boardHands(store, step), [store, step]);
   const measureText = useMemo(() => (metres: number) => formatQuantity(metres, 'length', system), [system]);
   const moment = known && cursor >= 0 ? `at move ${cursor + 1}` : 'before the first move';
@@ -105,7 +129,8 @@ export function Board() {
           title={aboveTitle}
           drawing={above}
           margins={ABOVE_MARGINS}
-          draggable={movesAbove}
+          draggable={draggableAbove}
+          grips={gripsAbove}
           onDrag={hands.dragAbove}
           onNudge={hands.nudgeAbove}
           tools={views}
@@ -118,7 +143,8 @@ export function Board() {
           title={sideTitle}
           drawing={side}
           margins={SIDE_MARGINS}
-          draggable={movesSide}
+          draggable={draggableSide}
+          grips={gripsSide}
           onDrag={hands.dragSide}
           onNudge={hands.nudgeSide}
           tools={sideTools}

@@ -63,6 +63,13 @@ function openThing(id: string): HTMLElement | null {
   return thing;
 }
 
+/** Unfolds a thing of the station that was just opened, and brings it into sight. */
+export async function unfold(id: string): Promise<void> {
+  await frame();
+  await frame();
+  openThing(id)?.scrollIntoView({ block: 'nearest' });
+}
+
 function findField(label: string, within: HTMLElement | null): HTMLInputElement | null {
   for (const root of [within, document.querySelector<HTMLElement>('aside')])
     for (const one of root?.querySelectorAll('label') ?? []) {

@@ -6,6 +6,7 @@ import { boltName, boltShearOf } from '@/core/plan/structure/joint-bolts';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';
+import { PlainButton } from '@/ui/plain-button';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton, AlikeMovesButton } from './alike-button';
 import { MakeFields } from './make-fields';
@@ -64,8 +65,36 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
           </Fragment>
         ))}
         <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
+        <PlaceFields beam={beam} />
       </Pair>
     </Fold>
+  );
+}
+
+/** Where its two ends are to be: typed here, dragged on the drawings. */
+function PlaceFields({ beam }: { beam: Beam }) {
+  const edit = useEdit('beams', beam.id);
+  const act = useAct();
+  const { figure } = useInputs();
+  const { from, to } = beam;
+  if (!from || !to)
+    return <PlainButton onClick={() => act('placePiece', { id: beam.id, end: null, at: null, step: null, seen: 'above' })}>Put it on the drawing</PlainButton>;
+  const ends = [
+    ['from', 'First end', from],
+    ['to', 'Second end', to],
+  ] as const;
+  return ends.flatMap(([end, name, point]) =>
+    (
+      [
+        ['x', 'east'],
+        ['y', 'north'],
+        ['z', 'level'],
+      ] as const
+    ).map(([axis, says]) => (
+      <Fragment key={`${end} ${axis}`}>
+        {figure(`${name}, ${says}`, 'length', point[axis], (value) => edit({ [end]: { ...point, [axis]: value } }, `place ${end} ${axis}`))}
+      </Fragment>
+    )),
   );
 }
 

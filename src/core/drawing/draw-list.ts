@@ -30,6 +30,9 @@ export type Ref =
   | { kind: 'leg'; id: string }
   | { kind: 'opening'; id: string }
   | { kind: 'shore'; id: string }
+  | { kind: 'beam'; id: string }
+  /** an end of a piece of the structure, by which it is turned */
+  | { kind: 'beamEnd'; id: string; end: 'from' | 'to' }
   /** the way of a pick, by where it is drawn aside */
   | { kind: 'path'; id: string }
   | { kind: 'pickPoint'; id: string; end: 'left' | 'right' };

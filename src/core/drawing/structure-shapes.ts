@@ -111,7 +111,13 @@ export function structureAbove(plan: SettledPlan, pose: StructurePose): Shape[] 
     const half = widthOf(settled) / 2;
     const side = place.upright ? { x: 0, y: half } : scale(leftOf(place.along), half);
     const [a, b]: [Vec, Vec] = place.upright ? [add(place.from, { x: -half, y: 0 }), add(place.from, { x: half, y: 0 })] : [place.from, place.to];
-    shapes.push({ shape: 'polygon', points: [add(a, side), add(b, side), add(b, scale(side, -1)), add(a, scale(side, -1))], style, solid: true });
+    shapes.push({
+      shape: 'polygon',
+      points: [add(a, side), add(b, side), add(b, scale(side, -1)), add(a, scale(side, -1))],
+      style,
+      solid: true,
+      of: { kind: 'beam', id },
+    });
     shapes.push({
       shape: 'label',
       at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 },
@@ -224,7 +230,7 @@ export function structureBeside(plan: SettledPlan, pose: StructurePose, along: (
           { x: b + back, y: place.to.z + thick + up },
           { x: a + back, y: place.from.z + thick + up },
         ];
-    shapes.push({ shape: 'polygon', points, style, solid: true });
+    shapes.push({ shape: 'polygon', points, style, solid: true, of: { kind: 'beam', id } });
     const top = Math.max(place.from.z, place.to.z) + (place.upright ? 0 : deep) + up;
     if (hangs)
       shapes.push({

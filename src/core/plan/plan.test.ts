@@ -1,7 +1,7 @@
 import { lineIn } from '../../../tests/of-plan';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { demoPlan, ticketHall } from '../../../tests/demo-plan';
+import { demoPlan, passengerCanopy, ticketHall } from '../../../tests/demo-plan';
 import { canonicalJson } from './canonical';
 import { applyCommand, takeBack } from './commands/apply';
 import { commandTitle, runs, type Command, type CommandName } from './commands/table';
@@ -106,6 +106,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
   editPick: { id: 'k1', changes: { boom: 18.5 } },
   liftAsOne: { pick: 'k1', joined: [], freed: [] },
   drawPath: { pick: 'k1', to: { x: 3, y: 4 } },
+  placePiece: { id: 'col-0-0', end: null, at: { x: 0.4, y: 0, z: 0 }, step: 0.05, seen: 'above' },
   setForecast: { gust: null },
   setStandingGust: { gust: 18 },
   setForecastHours: { forecast: { source: 'M. Aas', issued: '2026-11-20', hours: [{ at: '2026-11-21T06:00', gust: 4, rain: null, temp: null }] } },
@@ -168,7 +169,7 @@ describe('commands', () => {
     }
   });
   test.each(each.map((command) => [command.name, command] as const))('%s changes the plan, leaves the old one alone, and is undone exactly', (_, command) => {
-    const plan = command.name === 'shiftIn' ? ticketHall() : demoPlan();
+    const plan = command.name === 'shiftIn' ? ticketHall() : command.name === 'placePiece' ? passengerCanopy() : demoPlan();
     const before = canonicalJson(plan);
     const done = applyCommand(plan, command);
     if (!done.ok) throw new Error(done.faults[0]?.error);

@@ -3,11 +3,11 @@ import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { memo, useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { Drawing, Ref } from '@/core/drawing/draw-list';
+import { sameRef, type Drawing, type Ref } from '@/core/drawing/draw-list';
 import { placeLabels } from '@/core/drawing/labels';
-import { fit, toSite, type Margins, type View } from '@/core/drawing/view';
+import { fit, toScreen, toSite, type Margins, type View } from '@/core/drawing/view';
 import type { Vec } from '@/core/geometry/plane';
-import { LabelView, ShapeView, labelWidth, parseRef } from './shapes';
+import { LabelView, ShapeView, labelWidth, parseRef, refKey } from './shapes';
 import { useSize } from './use-size';
 
 export interface Drag {
@@ -37,6 +37,8 @@ interface SheetProps {
   onNudge: (ref: Ref, by: Vec) => void;
   /** metres for one arrow key */
   nudgeStep: number;
+  /** by which what is chosen is taken hold of */
+  grips?: readonly { ref: Ref; at: Vec }[];
   tools?: ReactNode;
 }
 
@@ -44,6 +46,10 @@ interface SheetProps {
 const TOOLS = 300;
 
 const SCREEN_LABELS = { height: 14, largeHeight: 17, gap: 8, widthOf: labelWidth };
+/** A pointer that moved less than this pressed, and moved nothing [px]. */
+const STILL = 5;
+/** Half of a grip [px]. */
+const GRIP = 5;
 /** Narrower than this a drawing has its tools above its title, this much lower [px]. */
 const PHONE = 520;
 const LOWER = 50;
@@ -56,7 +62,8 @@ const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
 
 /** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
 export const Sheet = memo(function Sheet(props: SheetProps) {
-  const { drawing, behind, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, roundLengths, tools } = props;
+  const { drawing, behind, chosen, title, name, margins, onChoose, draggable, onDrag, onDrop, onNudge, nudgeStep, measureText, roundLengths, tools, grips } =
+    props;
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(frame, FIRST);
@@ -67,6 +74,8 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
   const [measure, setMeasure] = useState<{ from: Vec; to: Vec } | null>(null);
   const [holding, setHolding] = useState(false);
   const held = useRef<{ ref: Ref; from: Vec; moved: boolean } | null>(null);
+  // What cannot be moved is chosen as the pointer lets go, unless it moved the drawing.
+  const pressed = useRef<{ ref: Ref | null; x: number; y: number } | null>(null);
   const zoomer = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
 
   // While nobody has zoomed and nothing is held, the frame follows the drawing.
@@ -130,8 +139,13 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
     }
     const key = (event.target as Element).closest('[data-ref]')?.getAttribute('data-ref');
     const ref = key ? parseRef(key) : null;
+    pressed.current = null;
+    if (!ref || !draggable(ref)) {
+      pressed.current = { ref, x: event.clientX, y: event.clientY };
+      return;
+    }
     onChoose(ref);
-    if (ref && draggable(ref) && !(event.pointerType === 'touch' && narrow())) {
+    if (!(event.pointerType === 'touch' && narrow())) {
       held.current = { ref, from: at, moved: false };
       setHolding(true);
       event.currentTarget.setPointerCapture(event.pointerId);
@@ -144,7 +158,10 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
     onDrag({ ref: grip.ref, from: grip.from, to: place(event), free: event.altKey, first: !grip.moved });
     grip.moved = true;
   };
-  const up = () => {
+  const up = (event: React.PointerEvent) => {
+    const at = pressed.current;
+    pressed.current = null;
+    if (at && event.type === 'pointerup' && Math.hypot(event.clientX - at.x, event.clientY - at.y) < STILL) onChoose(at.ref);
     if (held.current) onDrop();
     held.current = null;
     setHolding(false);
@@ -222,6 +239,23 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
             </g>
           ) : (
             view_
+          );
+        })}
+        {grips?.map(({ ref, at }) => {
+          const { x, y } = toScreen(view, at);
+          return (
+            <g key={refKey(ref)} data-grab="" data-ref={refKey(ref)} className="cursor-move">
+              <circle cx={x} cy={y} r={GRIP * 2.2} fill="transparent" />
+              <rect
+                x={x - GRIP}
+                y={y - GRIP}
+                width={2 * GRIP}
+                height={2 * GRIP}
+                fill={sameRef(ref, chosen) ? 'var(--color-steel)' : 'var(--color-paper)'}
+                stroke="var(--color-ink)"
+                strokeWidth={1.5}
+              />
+            </g>
           );
         })}
         {labels.map((placed, i) => (

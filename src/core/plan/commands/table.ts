@@ -1,4 +1,5 @@
 import { drawPath, type DrawPath } from './draw-path';
+import { placePiece, type PlacePiece } from './place-piece';
 import { liftAsOne, type LiftAsOne } from './lift-as-one';
 import { noCosts, type Costs } from '../document/costs';
 import { refsOfMove, type Kind } from '../document/references';
@@ -134,6 +135,8 @@ export interface CommandArguments {
   liftAsOne: LiftAsOne;
   /** the way of a pick goes by a place it is drawn to */
   drawPath: DrawPath;
+  /** a piece of the structure, put where a hand puts it */
+  placePiece: PlacePiece;
   setForecast: { gust: number | null };
   setStandingGust: { gust: number | null };
   /** a forecast by the hour, or none; a shift that it does not have goes */
@@ -443,6 +446,10 @@ export const runs: { [N in CommandName]: Run<N> } = {
     within(plan.picks, args.pick, 'pick');
     drawPath(plan, args);
   },
+  placePiece: (plan, args) => {
+    within(plan.structure.pieces, args.id, 'piece');
+    runs.editEach(plan, placePiece(plan, args));
+  },
   liftAsOne: (plan, args) => {
     within(plan.picks, args.pick, 'pick');
     liftAsOne(plan, args);
@@ -519,6 +526,7 @@ export const commandTitle: Record<CommandName, string> = {
   editPick: 'Change the pick',
   liftAsOne: 'Change what is lifted as one',
   drawPath: 'Draw the way of the lift',
+  placePiece: 'Put a piece in its place',
   setForecast: 'Change the forecast',
   setStandingGust: 'Change the gust that may come',
   setForecastHours: 'Take a forecast',
