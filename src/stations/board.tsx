@@ -33,14 +33,15 @@ const movesAbove = (ref: Ref) =>
   ref.kind === 'path';
 const movesSide = (ref: Ref) => ref.kind === 'pickPoint';
 
-/** Both ends of a piece, where they are drawn. */
-const gripsOf = ({ id, from, to }: PlacedBeam, seen: (at: PlacedBeam['from']) => Vec) =>
-  (
-    [
-      ['from', from],
-      ['to', to],
-    ] as const
-  ).map(([end, at]) => ({ ref: { kind: 'beamEnd' as const, id, end }, at: seen(at) }));
+/** By its ends a piece is turned, by its middle it is put elsewhere, also where others are drawn over it. */
+function gripsOf({ id, from, to }: PlacedBeam, seen: (at: PlacedBeam['from']) => Vec): { ref: Ref; at: Vec }[] {
+  const [a, b] = [seen(from), seen(to)];
+  return [
+    { ref: { kind: 'beamEnd', id, end: 'from' }, at: a },
+    { ref: { kind: 'beamEnd', id, end: 'to' }, at: b },
+    { ref: { kind: 'beam', id }, at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } },
+  ];
+}
 
 /** Plan and elevation of the moment, with hands to move what stands in them. */
 export function Board() {

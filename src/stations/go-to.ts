@@ -67,7 +67,9 @@ function openThing(id: string): HTMLElement | null {
 export async function unfold(id: string): Promise<void> {
   await frame();
   await frame();
-  openThing(id)?.scrollIntoView({ block: 'nearest' });
+  const thing = openThing(id);
+  await frame();
+  thing?.scrollIntoView({ block: 'start' });
 }
 
 function findField(label: string, within: HTMLElement | null): HTMLInputElement | null {

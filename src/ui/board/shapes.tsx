@@ -44,12 +44,16 @@ const list = (points: readonly Vec[], view: View): string =>
     .map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`)
     .join(' ');
 
+/** Steel is thin on a small drawing: round it so much takes the pointer too [px]. */
+const HOLD = 9;
+
 export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view: View; chosen: Ref | null; hatchId: string }) {
   if (shape.shape === 'label') return null;
   if (shape.shape === 'dimension') return <DimensionView shape={shape} view={view} />;
   const picked = shape.of !== undefined && sameRef(shape.of, chosen);
   const look = paint(shape.style, picked, hatchId);
-  const data = shape.of ? { 'data-ref': refKey(shape.of) } : {};
+  // What cannot be chosen lets the pointer through to what is under it.
+  const data = shape.of ? { 'data-ref': refKey(shape.of) } : { pointerEvents: 'none' as const };
   switch (shape.shape) {
     case 'polygon':
       return (
@@ -57,14 +61,26 @@ export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view
           {shape.style.hatch && (
             <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />
           )}
-          <polygon points={list(shape.points, view)} {...look} pointerEvents="all" />
+          <polygon points={list(shape.points, view)} {...look} pointerEvents={shape.of ? 'all' : 'none'} />
+          {shape.of?.kind === 'beam' && (
+            <polygon points={list(shape.points, view)} fill="none" stroke="transparent" strokeWidth={HOLD} strokeLinejoin="round" pointerEvents="stroke" />
+          )}
         </g>
       );
     case 'line':
       return <polyline points={list(shape.points, view)} {...look} fill="none" strokeLinecap={shape.style.dash ? 'butt' : 'round'} {...data} />;
     case 'circle': {
       const c = toScreen(view, shape.centre);
-      return <circle cx={c.x} cy={c.y} r={shape.radius * view.scale} {...look} pointerEvents={shape.style.fill ? undefined : 'none'} {...data} />;
+      return (
+        <circle
+          cx={c.x}
+          cy={c.y}
+          r={shape.radius * view.scale}
+          {...look}
+          pointerEvents={shape.style.fill && shape.of ? undefined : 'none'}
+          {...(shape.of ? data : {})}
+        />
+      );
     }
     case 'dot': {
       const c = toScreen(view, shape.centre);

@@ -251,6 +251,7 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
                 y={y - GRIP}
                 width={2 * GRIP}
                 height={2 * GRIP}
+                rx={ref.kind === 'beam' ? GRIP : 0}
                 fill={sameRef(ref, chosen) ? 'var(--color-steel)' : 'var(--color-paper)'}
                 stroke="var(--color-ink)"
                 strokeWidth={1.5}
