@@ -83,20 +83,19 @@ function PlaceFields({ beam }: { beam: Beam }) {
     ['from', 'First end', from],
     ['to', 'Second end', to],
   ] as const;
-  return ends.flatMap(([end, name, point]) =>
-    (
-      [
-        ['x', 'east'],
-        ['y', 'north'],
-        ['z', 'level'],
-      ] as const
-    ).map(([axis, says]) => (
+  return axes.flatMap(([axis, says]) =>
+    ends.map(([end, name, point]) => (
       <Fragment key={`${end} ${axis}`}>
         {figure(`${name}, ${says}`, 'length', point[axis], (value) => edit({ [end]: { ...point, [axis]: value } }, `place ${end} ${axis}`))}
       </Fragment>
     )),
   );
 }
+const axes = [
+  ['x', 'east'],
+  ['y', 'north'],
+  ['z', 'level'],
+] as const;
 
 const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 

@@ -241,6 +241,9 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
             view_
           );
         })}
+        {labels.map((placed, i) => (
+          <LabelView key={i} placed={placed} />
+        ))}
         {grips?.map(({ ref, at }) => {
           const { x, y } = toScreen(view, at);
           return (
@@ -259,9 +262,6 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
             </g>
           );
         })}
-        {labels.map((placed, i) => (
-          <LabelView key={i} placed={placed} />
-        ))}
         {measure && <MeasureLine view={view} measure={measure} text={measureText(Math.hypot(measure.to.x - measure.from.x, measure.to.y - measure.from.y))} />}
         <ScaleBar view={view} text={measureText} lengths={roundLengths} />
       </svg>
