@@ -123,6 +123,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'release.bolts': at('runSheet', 'Bolts put in', 'Drawn size and grade'),
   'support.web': at('measure', 'Web stiffened there', 'Seat along the piece'),
   'support.load': at('measure', 'May carry'),
+  'support.sinks': at('measure', 'Gives under load'),
   'support.measured': at('measure', 'Level, surveyed', 'Surveyed by', 'Surveyed on'),
   'anchors.count': at('measure', 'Anchors'),
   'anchors.hold': at('measure', 'Anchors to pressed edge', 'Axis to pressed edge', 'Column depth', 'Those in tension'),

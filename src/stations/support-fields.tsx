@@ -51,6 +51,7 @@ function SupportFields({ support }: { support: Support }) {
           open('Holds against rolling over', 'moment', support.twistHolds ?? null, (twistHolds) => edit({ twistHolds }, 'twist holds'), {
             note: 'its ties, by whoever says so',
           })}
+        {open('Gives under load', 'forcePerLength', support.spring, (spring) => edit({ spring }, 'spring'), { placeholder: 'rigid' })}
         {open('Holds down', 'force', support.holdsDown, (holdsDown) => edit({ holdsDown }, 'holds down'), { placeholder: 'pushes only' })}
         {open('Seat along the piece', 'dimension', support.seatLength, (seatLength) => edit({ seatLength }, 'seat length'))}
         {open('Seat across it', 'dimension', support.seatWidth, (seatWidth) => edit({ seatWidth }, 'seat width'))}

@@ -22,11 +22,11 @@ const limits = (rules: Rules) => ({
 
 /** How far a piece hangs out of level; of one that is set on a slope, out of that slope. */
 export function tiltCheck({ rules }: Context, picked: PickContext, hanging: Hanging, place: (id: string, calc: string, source: string) => Place): Check {
-  const { piece, seat, turned } = picked;
+  const { piece, seat } = picked;
   const { tiltDeg, trace } = hanging;
   const where = place('rigging.tilt', trace.calc, sourced(riggingHook.source.text, rules, 'tiltMost', 'tiltCaution'));
   const mostDeg = rules.value('tiltMost');
-  const slope = seat instanceof Missing || turned ? 0 : slopeToSet(seat);
+  const slope = seat instanceof Missing ? 0 : slopeToSet(seat);
   if (Math.abs(slope) < LEVEL_DEG)
     return ratioCheck(
       where,
@@ -53,7 +53,7 @@ export function tiltCheck({ rules }: Context, picked: PickContext, hanging: Hang
 const cm = (value: number): number => Math.round(value * 100) / 100;
 
 /** Legs with which a piece hangs as it is set from the hook height it has now, its picks where they are; null where that is not known. */
-export function levelled({ pick, piece, weight, hanging, seat, turned }: PickContext): Pick['legs'] | null {
+export function levelled({ pick, piece, weight, hanging, seat }: PickContext): Pick['legs'] | null {
   if (weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging || hanging.way !== 'slung') return null;
   const z = weight.section.depth;
   const off = pick.rig?.kind === 'legs' ? [(pick.rig.leftApart ?? 0) / 2, (pick.rig.rightApart ?? 0) / 2] : [0, 0];
@@ -62,7 +62,7 @@ export function levelled({ pick, piece, weight, hanging, seat, turned }: PickCon
     { x: piece.length - pick.right, y: off[1]!, z },
   ];
   // As it is set: level, or on the slope it comes to lie on.
-  const slope = seat instanceof Missing || turned ? 0 : (slopeToSet(seat) * Math.PI) / 180;
+  const slope = seat instanceof Missing ? 0 : (slopeToSet(seat) * Math.PI) / 180;
   const set = <P extends { x: number; y: number; z: number }>(at: P): P => ({
     ...at,
     x: at.x * Math.cos(slope) - at.z * Math.sin(slope),

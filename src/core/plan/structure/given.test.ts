@@ -98,6 +98,11 @@ describe('what is no section, standing', () => {
     ['a name that is none', { standsBy: 'x' }, /missing beam.checkedBy/],
   ])('%s is asked', (_, changes, words) => expect(bad(onPiers(made(changes as Partial<Plain>))).join('\n')).toMatch(words));
 
+  test('while nobody says where it balances, what its supports carry is not known', () => {
+    const loads = rowsOf(onPiers(made({ balance: null }))).filter(({ id }) => id === 'support.load');
+    expect(loads.map(({ verdict }) => verdict)).toEqual(['missing', 'missing']);
+  });
+
   test('what it weighs is asked', () => expect(bad(onPiers(made({}, null))).join('\n')).toMatch(/missing beam.weight What does T1 weigh\?/));
 
   test('a third support, or a splice, is asked about', () => {
@@ -129,6 +134,12 @@ describe('what is no section, standing', () => {
     // Soft chords let the frame lean further.
     const pulls = (chords: number) => rowsOf(frame(chords)).find(({ id, about }) => id === 'brace.sway' && about.id === 'y1')!.demand!;
     expect(pulls(1e-7)).toBeGreaterThan(pulls(0.005) * 1.5);
+  });
+
+  test('as a column of a frame it is asked about: how it sways is not worked out', () => {
+    const plan = portal();
+    plan.structure.makes[0]! = { ...plan.structure.makes[0]!, made: { ...truss, balance: 2, depth: 0.3 }, mass: 200 };
+    expect(bad(plan).join('\n')).toMatch(/missing frame.sway What is C1 made of\?/);
   });
 
   test('takes up the room of its outline, and none while that is not known', () => {

@@ -1,5 +1,5 @@
 import { portal } from '../../../../tests/portal';
-import { passengerCanopy } from '../../../../tests/demo-plan';
+import { passengerCanopy, quayFootbridge } from '../../../../tests/demo-plan';
 import { splicedGirder } from '../../../../tests/spliced-girder';
 import { solveLine } from '../../stage/line';
 import { rulesOf } from '../../rules/rule-sets';
@@ -8,6 +8,9 @@ import { describe as told } from '../describe';
 import { checksAt, evaluate, evaluateWhole } from '../evaluate';
 import { openPlan } from '../open';
 import type { Plan } from '../schema';
+import { Missing } from '../missing';
+import { pickContext } from '../pick-context';
+import { settle } from '../settle';
 import { settleBeams } from './model';
 import { heightAt, placeOf, pointAt } from './place';
 
@@ -51,6 +54,12 @@ describe('a line that slopes', () => {
     for (const id of ['A', 'T', 'B']) expect(row(steep, 'support.load', id).demand!).toBeCloseTo(row(level, 'support.load', id).demand!, 1);
     for (const id of ['a', 'b']) expect(row(steep, 'beam.bending', id).demand! / row(level, 'beam.bending', id).demand!).toBeCloseTo(flat, 4);
     for (const id of ['a', 'b']) expect(row(steep, 'beam.shear', id).demand! / row(level, 'beam.shear', id).demand!).toBeCloseTo(flat, 4);
+  });
+
+  test('its splice bends and shears cos as much', () => {
+    const feels = (deg: number, part: string) =>
+      rowsOf(risen(deg, strike)).find(({ id, about }) => id === 'joint.strength' && about.id === 's' && about.part === part)!.demand!;
+    for (const part of ['moment', 'shear']) expect(feels(30, part) / feels(0, part)).toBeCloseTo(Math.cos(Math.PI / 6), 4);
   });
 
   test('a seat that is high takes what it takes of the same line seen from above, with EI·cos', () => {
@@ -164,6 +173,23 @@ describe('what is drawn out of its place', () => {
   });
 });
 
+test.each([
+  [0.9, 0],
+  [1.07, 1],
+  [-0.9, 0],
+  [-1.07, 1],
+])('a cross-frame between girders of which one is %d m higher', (by, asked) => {
+  const plan = quayFootbridge();
+  for (const one of plan.structure.pieces.filter(({ id }) => id.startsWith('g2'))) {
+    one.from!.z += by;
+    one.to!.z += by;
+  }
+  const found = words(plan, 'brace.meets');
+  // Each girder is 0.96 m deep, and there are three cross-frames.
+  expect(found).toHaveLength(3 * asked);
+  if (asked) expect(found[0]).toMatch(/is drawn 0\.11 m apart in height/);
+});
+
 describe('what a piece that slopes takes up', () => {
   test.each([
     [0, 8],
@@ -195,6 +221,19 @@ describe('what a piece that slopes takes up', () => {
         expect(inside(under.x, under.y, under.z - 0.3)).toBe(false);
         expect(inside(under.x, under.y, under.z + deep / flat + 0.3)).toBe(false);
       }
+  });
+
+  test('two that are in each other are told once, whichever boxes of theirs meet', () => {
+    const plan = portal();
+    const { pieces } = plan.structure;
+    Object.assign(pieces[3]!, { from: { x: 20, y: 0, z: 6 }, to: { x: 23, y: 0, z: 10 } });
+    pieces.push({ ...pieces[3]!, id: 'j2', mark: 'J2', from: { x: 20.3, y: 0, z: 6.4 }, to: { x: 23.3, y: 0, z: 10.4 } });
+    const found = rowsOf(plan).filter(({ id, about }) => id === 'beam.inTheWay' && [about.id, about.part].sort().join() === 'j1,j2');
+    expect(found).toHaveLength(1);
+    const shed = portal();
+    Object.assign(shed.structure.pieces[3]!, { from: { x: 20, y: 0, z: 1 }, to: { x: 24, y: 0, z: 4 } });
+    shed.site.obstructions.push({ id: 'o9', name: 'a shed', at: { x: 22, y: 0 }, length: 4, width: 2, azimuthDeg: 0, height: 3 });
+    expect(rowsOf(shed).filter(({ id, about }) => id === 'beam.inTheWay' && about.part === 'o9')).toHaveLength(1);
   });
 
   test('a leaning column is where it leans', () => {
@@ -235,6 +274,48 @@ describe('how a piece that is set on a slope hangs', () => {
     // The other way round it is further off than level.
     expect(tilt(sloped(rise, { left: right!, right: left! })).demand!).toBeGreaterThan(45);
     expect(told(tilt(sloped(-rise)), 'metric')).toMatch(/low at the right end/);
+  });
+
+  test('it does not come down past what is over its lower end, however high its upper end is; told once of what slopes too', () => {
+    const over = (rise: number) => {
+      const plan = passengerCanopy();
+      const piece = (id: string) => plan.structure.pieces.find((one) => one.id === id)!;
+      const below = plan.structure.pieces.find(({ mark }) => mark === 'B-AB1')!;
+      below.to!.z += rise;
+      // Over the column head, where the lower end of the other comes.
+      piece('across-0-0-0').from!.z += 1;
+      piece('across-0-0-0').to!.z += 1.6;
+      const pick = plan.picks.find((one) => one.piece === below.id)!.id;
+      return rowsOf(plan).filter(({ id, about }) => id === 'lift.down' && about.id === pick && about.part === 'across-0-0-0').length;
+    };
+    expect([over(0), over(2.6), over(-1)]).toEqual([1, 1, 1]);
+  });
+
+  test('its hook is over its balance point as it lies there', () => {
+    const rise = 5 * Math.tan(Math.PI / 6);
+    const plan = settle(opened(sloped(rise)));
+    const { path, weight } = pickContext(
+      plan,
+      plan.picks.find(({ piece }) => piece === 'along-0-0-0')!,
+    );
+    if (path instanceof Missing || weight instanceof Missing) throw new Error('not known');
+    // From x = 0, 30° up: what of its length up to the balance point is seen from above.
+    expect(path.stations.at(-1)!.hook.x).toBeCloseTo(weight.cg.x * Math.cos(Math.PI / 6), 3);
+  });
+
+  test('on two hooks, set steeper than 20°, it is asked about', () => {
+    const on = (rise: number) => {
+      const plan = sloped(rise);
+      const pick = plan.picks.find((one) => one.piece === 'along-0-0-0')!;
+      const [one, other] = plan.stands as [Plan['stands'][number], Plan['stands'][number]];
+      const second = { stand: pick.stand === one.id ? other.id : one.id, boom: 22, slingRating: 40e3, riggingMass: 60, via: null, lands: null };
+      pick.second = second as never;
+      return words(plan, 'rigging.tension')
+        .filter((one) => /B-AB1/.test(one))
+        .join();
+    };
+    expect(on(2)).toMatch(/missing .*B-AB1 is set inclined, by two hooks/);
+    expect(on(0.5)).not.toMatch(/inclined/);
   });
 
   test('hardly out of level it is held against level', () => {

@@ -301,6 +301,19 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
       finding: told(phrase`The two ends of ${brace.name} are drawn ${q(apart, 'length')} apart. Which of them is in the wrong place?`),
     });
   if (!from || !to || from.upright || to.upright || brace.kind === 'knee' || brace.kind === 'guy') return checks;
+  const apartInHeight = BETWEEN.has(brace.kind) ? heightsApart(brace.a, brace.b, beams) : 0;
+  if (apartInHeight > 0)
+    checks.push({
+      ...missingCheck(
+        { ...before('brace.meets', { ...of, about: { ...of.about, part: 'height' } }, 'Geometry: what is tied across lies at one height') },
+        'length',
+        '',
+      ),
+      demand: apartInHeight,
+      finding: told(
+        phrase`What ${brace.name} ties to each other is drawn ${q(apartInHeight, 'length')} apart in height. Which of the two is in the wrong place?`,
+      ),
+    });
   const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
   const along = Math.abs((b.x - a.x) * from.along.x + (b.y - a.y) * from.along.y);
   const across = Math.abs((b.y - a.y) * from.along.x - (b.x - a.x) * from.along.y);
@@ -390,7 +403,7 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
   // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
   const gap = Math.hypot(a.x - b.x, a.y - b.y);
   const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
-  const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : dropOf(joint, beams);
+  const drop = joint.kind === 'splice' ? Math.abs(a.z - b.z) : heightsApart(joint.a, joint.b, beams);
   if (gap > reach || drop > MEET)
     checks.push({
       ...missingCheck(before('joint.meets', about('joint', joint, joint.name), 'Geometry: what is joined meets'), 'length', ''),
@@ -416,7 +429,7 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
 const HEIGHTS_OFF = 0.1;
 
 /** From the height of one to that of the other, where they meet; 0 where they are at one height, or nobody knows how deep one is. */
-function dropOf({ a, b }: Joint, beams: Ground['beams']): number {
+function heightsApart(a: Joint['a'], b: Joint['b'], beams: Ground['beams']): number {
   const [one, other] = [a, b].map(({ piece, at }) => {
     const settled = beams.get(piece)!;
     const { z } = pointAt(settled.place!, at);

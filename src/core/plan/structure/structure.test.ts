@@ -46,6 +46,15 @@ const without = (plan: Plan, move: unknown) => (plan.moves = plan.moves.filter((
 describe('one girder in two pieces, spliced in the air beside a bent that is then struck', () => {
   test('stands at every move, and nothing is asked but the hold points', () => expect(bad(splicedGirder('us-asd'))).toEqual([]));
 
+  test('a support that gives more than it is packed is asked about', () => {
+    const bent = of(splicedGirder('us-asd'), 'support.load', 'T').demand! / 1.4;
+    const soft = (sinks: number) => bad(edited((p) => (p.structure.supports[1]!.spring = bent / sinks))).join('\n');
+    expect(soft(0.2)).toMatch(/missing support.sinks Bent seat gives [\d.]+ mm under the [\d.]+ kN it carries\. Is that how/);
+    const tells = (sinks: number) =>
+      checksOf(edited((p) => (p.structure.supports[1]!.spring = bent / sinks))).find(({ id }) => id === 'support.sinks')?.verdict;
+    expect([tells(0.02), tells(0.06), tells(0.2)]).toEqual([undefined, 'tight', 'missing']);
+  });
+
   test('the loads at every move are those of statics', () => {
     const plan = splicedGirder('us-asd');
     // 0.9 m × 14 mm of web and two flanges of 400 × 30 mm, 36 600 mm² at 7 850 kg/m³; 5 % on it, 1.4 against a design strength.

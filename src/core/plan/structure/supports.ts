@@ -46,6 +46,10 @@ export function supportChecks(ground: Ground, line: Line, { move, moment }: Stag
   }
 }
 
+/** A support that gives by more than this under its load is packed again; by more than that, its stiffness is mistaken (common practice) [m]. */
+const SINKS = 0.025;
+const MISTAKEN = 0.1;
+
 const isKnown = ({ answers }: Line): boolean => answers !== null && answers.plain.stable && answers.factored.stable && answers.light.stable;
 
 function supportCheck(
@@ -85,6 +89,16 @@ function supportCheck(
       ),
     );
   }
+  if (support.spring !== null && plain / support.spring > SINKS)
+    rows.put({
+      ...missingCheck(where('support.sinks'), 'dimension', ''),
+      verdict: plain / support.spring > MISTAKEN ? 'missing' : 'tight',
+      demand: plain / support.spring,
+      finding: told([
+        ...phrase`${support.name} gives ${q(plain / support.spring, 'dimension')} under the ${q(plain, 'force')} it carries`,
+        plain / support.spring > MISTAKEN ? '. Is that how stiff it is?' : ': what goes on over it is forced by as much, or it is packed up.',
+      ]),
+    });
   if (up > 1 && support.holdsDown !== null)
     rows.put(
       ratioCheck(
