@@ -7,7 +7,7 @@ import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 
 type Made = Make['made'];
-const kinds = { section: 'a listed section', girder: 'three plates', plain: 'no section: a truss, a stair, a slab' } as const;
+const kinds = { section: 'a listed section', girder: 'three plates', plain: 'no section (truss, slab)' } as const;
 
 /** Begun anew when it is made of another thing: nothing is said of that yet. Plates come with the girder lines that have them. */
 const begun = (kind: Made['kind'], made: Made): Made => (kind === 'section' ? { kind, section: '' } : kind === 'plain' ? { kind, what: '' } : made);
@@ -38,15 +38,16 @@ export function MakeFields({ make }: { make: Make }) {
         {made.kind !== 'plain' &&
           open('Yield strength', 'stress', make.yield, (strength) => edit({ yield: strength }, 'yield'), { placeholder: 'by its grade' })}
         {open('Bare weight by drawing', 'mass', make.mass, (mass) => edit({ mass }, 'mass'))}
-        {choice<'yes' | 'no'>(
-          'An open web steel joist',
-          make.joist ? 'yes' : 'no',
-          [
-            ['no', 'no'],
-            ['yes', 'yes: bridged by its span'],
-          ],
-          (answer) => edit({ joist: answer === 'yes' }, 'joist'),
-        )}
+        {made.kind !== 'plain' &&
+          choice<'yes' | 'no'>(
+            'An open web steel joist',
+            make.joist ? 'yes' : 'no',
+            [
+              ['no', 'no'],
+              ['yes', 'yes: bridged by its span'],
+            ],
+            (answer) => edit({ joist: answer === 'yes' }, 'joist'),
+          )}
         {make.joist &&
           words('Set another way, designed by', make.otherWayBy ?? '', (otherWayBy) => edit({ otherWayBy }, 'other way'), { placeholder: 'in tandem' })}
         {make.attachments.map((one) => (
@@ -92,7 +93,7 @@ function MadeFields({ make: { id, made } }: { make: Make }) {
           {open('Deep, outside to outside', 'dimension', made.depth ?? null, (depth) => put({ depth }, 'depth'))}
           {open('Wide, outside to outside', 'dimension', made.width ?? null, (width) => put({ width }, 'width'))}
           {open('Balances, from its first end', 'length', made.balance ?? null, (balance) => put({ balance }, 'balance'))}
-          {open('Chords together, area', 'area', made.chords ?? null, (chords) => put({ chords }, 'chords'), { placeholder: 'where it ties columns' })}
+          {open('Chords together, area', 'area', made.chords ?? null, (chords) => put({ chords }, 'chords'), { placeholder: 'for a frame' })}
           {words('Checked as it hangs by', made.hangsBy ?? '', (hangsBy) => put({ hangsBy }, 'hangs'))}
           {words('Checked as it stands by', made.standsBy ?? '', (standsBy) => put({ standsBy }, 'stands'))}
         </>

@@ -32,10 +32,11 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
   const members: Member[] = [];
   for (const part of joined.parts) {
     const section = sectionOf(part.make);
+    if (!(section instanceof Missing) && isGiven(section))
+      return new Missing(`${part.beam.mark} is no section: how it hangs together with others is not worked out here. Who has checked it?`);
     const weight = section instanceof Missing ? section : pieceWeight(asPiece(part), rules, section);
     if (section instanceof Missing) return section;
     if (weight instanceof Missing) return weight;
-    if (isGiven(section)) return new Missing(`${part.beam.mark} is no section: how it hangs together with others is not worked out here. Who has checked it?`);
     members.push({ ...part, section, fy: yieldOfMake(part.make), weight });
   }
   const of = members.find(({ beam }) => beam.id === main)!;

@@ -368,6 +368,15 @@ describe('what is asked of pieces lifted as one', () => {
     expect(asks((plan) => (plan.structure.makes[1]!.made = { kind: 'plain', what: 'box girder' }))).toBe('');
   });
 
+  test('what is no section is not worked out together with others, however much of it is said', () => {
+    const plan = asOne(({ structure }) =>
+      Object.assign(structure.makes[1]!, { made: { kind: 'plain', what: 'box girder', depth: 1, width: 0.5, balance: 5, hangsBy: 'E. Quarrie' }, mass: 3000 }),
+    );
+    const { weight } = pickContext(settle(plan), plan.picks[0]!);
+    if (!(weight instanceof Missing)) throw new Error('it is worked out');
+    expect(weight.questions.join(' ')).toContain('G1b is no section: how it hangs together with others is not worked out here.');
+  });
+
   test('it lies in line with what it is spliced to, wherever that lies; said to lie elsewhere, askew or another way up it is asked', () => {
     const joined = does(quayFootbridge(), 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
     expect(joined.structure.pieces[1]!.lies).toBeNull();

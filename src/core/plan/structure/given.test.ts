@@ -1,6 +1,6 @@
 import { passengerCanopy } from '../../../../tests/demo-plan';
 import { portal } from '../../../../tests/portal';
-import { bare, moves, support } from '../../../../tests/spliced-girder';
+import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
 import { rulesOf } from '../../rules/rule-sets';
 import { beamBodies } from '../bodies';
 import { describe as told } from '../describe';
@@ -99,8 +99,9 @@ describe('what is no section, standing', () => {
   ])('%s is asked', (_, changes, words) => expect(bad(onPiers(made(changes as Partial<Plain>))).join('\n')).toMatch(words));
 
   test('while nobody says where it balances, what its supports carry is not known', () => {
-    const loads = rowsOf(onPiers(made({ balance: null }))).filter(({ id }) => id === 'support.load');
-    expect(loads.map(({ verdict }) => verdict)).toEqual(['missing', 'missing']);
+    const rows = rowsOf(onPiers(made({ balance: null })));
+    expect(rows.filter(({ id }) => id === 'support.load').map(({ verdict }) => verdict)).toEqual(['missing', 'missing']);
+    expect(say(rows.find(({ id }) => id === 'line.stands')!)).toMatch(/Where does T1 balance, from its first end\?/);
   });
 
   test('what it weighs is asked', () => expect(bad(onPiers(made({}, null))).join('\n')).toMatch(/missing beam.weight What does T1 weigh\?/));
@@ -111,6 +112,22 @@ describe('what is no section, standing', () => {
       p.moves.unshift(...moves({ kind: 'support.ready', support: 'C' }));
     });
     expect(bad(third).join('\n')).toMatch(/missing line.stands T1 is no section, and how stiff it is is not known/);
+  });
+
+  test('spliced to another piece it is asked about, and both are', () => {
+    const plan = splicedGirder('us-asd');
+    plan.structure.makes[0]! = { ...plan.structure.makes[0]!, made: truss, mass: 4000 };
+    expect(
+      bad(plan)
+        .filter((one) => /line.stands/.test(one))
+        .join('\n'),
+    ).toMatch(/missing line.stands G1a is no section, and how stiff it is is not known/);
+  });
+
+  test('where it ties no columns the area of its chords is not asked', () => {
+    const plan = portal();
+    plan.structure.makes[2]! = { ...plan.structure.makes[2]!, made: { ...truss, balance: 2.5, depth: 0.26, chords: null }, mass: 165 };
+    expect(bad(plan)).toEqual([]);
   });
 
   test('stood up, who has checked it is asked and answers for its strength', () => {
@@ -140,6 +157,20 @@ describe('what is no section, standing', () => {
     const plan = portal();
     plan.structure.makes[0]! = { ...plan.structure.makes[0]!, made: { ...truss, balance: 2, depth: 0.3 }, mass: 200 };
     expect(bad(plan).join('\n')).toMatch(/missing frame.sway What is C1 made of\?/);
+  });
+
+  test('what its braces are asked to hold is for whoever has checked it', () => {
+    const braced = onPiers(made(), (p) => {
+      const post = { id: 'y', name: 'Strut', kind: 'strut' as const, a: { piece: 'a', at: 8 }, b: null, anchoredTo: 'pier cap', towardsDeg: 90, slopeDeg: 0 };
+      p.structure.braces.push({ ...post, anchor: null, stops: 'sideways', capacity: 1, stiffness: null } as never);
+      p.moves.splice(3, 0, ...moves({ kind: 'brace.fix', brace: 'y' }));
+    });
+    expect(
+      rowsOf(braced)
+        .filter(({ id }) => id.startsWith('brace.') && id !== 'brace.weight')
+        .map(({ id }) => id),
+    ).not.toContain('brace.force');
+    expect(rowsOf(braced).some(({ id }) => id === 'beam.checkedBy')).toBe(true);
   });
 
   test('takes up the room of its outline, and none while that is not known', () => {
@@ -194,6 +225,14 @@ describe('what is no section, on the hook', () => {
     expect(say(by!)).toMatch(/its strength was checked by E. Quarrie, not here/);
     expect(verdict(lifted(), 'pick.bending')).toEqual([]);
     expect(verdict(lifted(), 'pick.hanging')).toEqual([]);
+  });
+
+  test('rolled upright, it is not bent about a weak axis that nobody knows', () => {
+    const plan = lifted();
+    plan.structure.pieces.find(({ id }) => id === 'along-0-0-0')!.lies!.onSide = true;
+    plan.picks.find((one) => one.piece === 'along-0-0-0')!.roll = { by: 'A. Ferreira', holdBack: 'a lever hoist to a block', edgeCarries: 90e3 };
+    expect(verdict(plan, 'turn.edge')).toHaveLength(1);
+    expect(verdict(plan, 'turn.bending')).toEqual([]);
   });
 
   test.each([
