@@ -1,15 +1,7 @@
 import type { Page } from '@playwright/test';
-import { check, expect, field, planOf, saved, station, standing, test } from './job';
+import { check, drag, expect, field, planOf, saved, standing, station, test } from './job';
 
 const grip = (page: Page, key: string, sheet = 'Plan') => page.locator(`svg[data-sheet="${sheet}"] [data-ref="${key}"]`).first();
-
-async function drag(page: Page, from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
-  await page.mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
-  await page.mouse.up();
-}
 
 async function middle(page: Page, key: string, sheet = 'Plan') {
   const box = await standing(grip(page, key, sheet));

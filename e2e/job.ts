@@ -51,6 +51,15 @@ export async function standing(thing: Locator): Promise<{ x: number; y: number; 
   if (!last) throw new Error('it is not drawn');
   return last;
 }
+/** The pointer takes hold at a place, and lets go so much further. */
+export async function drag(page: Page, from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
+  await page.mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
+  await page.mouse.up();
+}
+
 /** Nothing on the page that the accessibility rules of WCAG 2.2 AA find. */
 export const accessible = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { accessible, check, expect, field, planOf, saved, standing, station, test } from './job';
+import { accessible, check, drag, expect, field, planOf, saved, standing, station, test } from './job';
 
 const sheet = (page: Page, name: string) => page.locator(`svg[data-sheet="${name}"]`);
 const only = (page: Page, name: string) => page.getByRole('group', { name: 'Drawings shown' }).getByRole('button', { name }).click();
@@ -7,14 +7,6 @@ const only = (page: Page, name: string) => page.getByRole('group', { name: 'Draw
 async function middle(page: Page, name: string, ref: string, of = '') {
   const box = await standing(sheet(page, name).locator(`${of}[data-ref="${ref}"] :is(polygon, rect)`).first());
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-}
-
-async function drag(page: Page, from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
-  await page.mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
-  await page.mouse.up();
 }
 
 test.describe('steel put in its place by hand', () => {
