@@ -8,7 +8,7 @@ import { pieceWeight } from './piece-weight';
 import type { Pick, Piece, Plan } from './schema';
 import { seatOf } from './seat-geometry';
 import type { SettledPlan } from './settle';
-import { settleBeams } from './structure/model';
+import { sectionOf, settleBeams } from './structure/model';
 import { pointAt, type Placed } from './structure/place';
 
 /** What a thing takes up: its outline from above, and from where to where it reaches in height. */
@@ -30,7 +30,9 @@ export const beamBodies = (plan: Plan, rules: Rules): readonly Body[] =>
   keepOne('beam.bodies', [plan.structure.pieces, plan.structure.makes, rules.id], () => bodiesOf(plan, rules));
 
 function bodiesOf(plan: Plan, rules: Rules): Body[] {
-  return [...settleBeams(plan, rules).values()].flatMap(({ beam, place, section }): Body[] => {
+  return [...settleBeams(plan, rules).values()].flatMap(({ beam, make, place, section: settled }): Body[] => {
+    // What has no strength here stands in the way all the same.
+    const section = settled instanceof Missing ? sectionOf(make) : settled;
     if (!place || section instanceof Missing) return [];
     return slices(place).map(({ from, to }) => sliceOf({ id: beam.id, name: beam.mark }, place, section, from, to));
   });
@@ -39,7 +41,7 @@ function bodiesOf(plan: Plan, rules: Rules): Body[] {
 /** Of what is in several boxes the first that is met: it is told once. */
 export const oncePerThing = (bodies: readonly Body[]): Body[] => [...new Map([...bodies].reverse().map((one) => [one.id, one])).values()].reverse();
 
-/** A body is upright boxes: a piece that slopes or leans is cut so that none of them reaches further out of it than this [m]. */
+/** A body is upright boxes: a piece that slopes or leans is cut so that none of them reaches further out of it than this, in as many boxes as there may be [m]. */
 const SLICE = 0.25;
 const MOST_SLICES = 60;
 /** In how many boxes a thing is cut that is so far out of level or plumb from end to end. */

@@ -37,6 +37,11 @@ const own = (value: number | null | undefined, least: number, what = 'its own we
 const bolt = (value: number | null | undefined, what = 'the diameter of its bolts') => figure(what, value, 'dimension', 0.005, 0.16);
 
 type Girder = { webDepth: number; web: number; topFlange: { width: number; thickness: number }; bottomFlange: { width: number; thickness: number } };
+const outline = ({ depth, width, chords }: { depth?: number | null; width?: number | null; chords?: number | null }): Figure[] => [
+  figure('its depth, outside to outside', depth, 'dimension', 0.02, 20),
+  figure('its width, outside to outside', width, 'dimension', 0.02, 20),
+  figure('the area of its chords', chords, 'area', 1e-4, 1),
+];
 const girder = ({ webDepth, web, topFlange, bottomFlange }: Girder): Figure[] => [
   figure('the depth of its web', webDepth, 'dimension', 0.1, 8),
   figure('the thickness of its web', web, 'dimension', 0.003, 0.15),
@@ -263,7 +268,7 @@ function thingsOf(plan: Plan): Thing[] {
       'make',
       'steel',
       ({ mark }) => mark,
-      ({ made, mass }) => [...(made.kind === 'girder' ? girder(made) : []), own(mass, 1, 'its weight by drawing')],
+      ({ made, mass }) => [...(made.kind === 'girder' ? girder(made) : made.kind === 'plain' ? outline(made) : []), own(mass, 1, 'its weight by drawing')],
     ),
     ...all(structure.supports, 'support', 'measure', named, (one) => [
       carries(one.capacity),

@@ -35,7 +35,7 @@ export function tiltCheck({ rules }: Context, picked: PickContext, hanging: Hang
       [trace],
     );
   const off = Math.abs(tiltDeg - slope);
-  const legs = off > mostDeg * (rules.value('tiltCaution') / mostDeg) ? levelled(picked) : null;
+  const legs = off > rules.value('tiltCaution') ? levelled(picked) : null;
   const low = (angle: number) => (angle > 0 ? 'left' : 'right');
   return ratioCheck(
     where,

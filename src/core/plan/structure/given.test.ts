@@ -104,6 +104,12 @@ describe('what is no section, standing', () => {
     expect(say(rows.find(({ id }) => id === 'line.stands')!)).toMatch(/Where does T1 balance, from its first end\?/);
   });
 
+  test.each([
+    ['millimetres taken as metres', { depth: 150 }],
+    ['a width in the wrong unit', { width: 0.0003 }],
+    ['an area in mm² taken as m²', { chords: 6000 }],
+  ])('%s is asked about', (_, changes) => expect(bad(onPiers(made(changes))).join('\n')).toMatch(/missing said\.size T1/));
+
   test('what it weighs is asked', () => expect(bad(onPiers(made({}, null))).join('\n')).toMatch(/missing beam.weight What does T1 weigh\?/));
 
   test('a third support, or a splice, is asked about', () => {
@@ -176,6 +182,9 @@ describe('what is no section, standing', () => {
     expect(room({})).toHaveLength(1);
     expect(room({})[0]!.to - room({})[0]!.from).toBeCloseTo(1.5, 6);
     expect(room({ depth: null })).toEqual([]);
+    // Stood up too.
+    const upright = onPiers(made(), (p) => Object.assign(p.structure.pieces[0]!, { to: { x: 0, y: 0, z: 21 } }));
+    expect(beamBodies(upright, rulesOf('us-asd', {})).map(({ to, from }) => to - from)).toEqual([16]);
   });
 });
 
