@@ -9,11 +9,20 @@ const NOTHING: Readonly<Record<string, never>> = {};
 
 export const emptyLedger: Ledger<never> = Array.from({ length: PARTS }, () => NOTHING);
 
+/** Parts worked out before; more ids than this and all are forgotten. */
+const MOST = 100_000;
+const parts = new Map<string, number>();
+
 /** The same id always comes to the same part. */
 function partOf(id: string): number {
+  const known = parts.get(id);
+  if (known !== undefined) return known;
   let hash = 0;
   for (let i = 0; i < id.length; i += 1) hash = (hash * 31 + id.charCodeAt(i)) | 0;
-  return (hash >>> 0) % PARTS;
+  const part = (hash >>> 0) % PARTS;
+  if (parts.size >= MOST) parts.clear();
+  parts.set(id, part);
+  return part;
 }
 
 export const readLedger = <T>(ledger: Ledger<T>, id: string): T | undefined => {

@@ -2,7 +2,7 @@ import { stageLine } from '../../stage/line.calc';
 import { phrase } from '../../calc/work';
 import { flatStop, missingCheck, told } from '../evaluate/context';
 import { hangsWith } from '../joined';
-import type { Brace, Move } from '../schema';
+import type { Brace, Joint, Move } from '../schema';
 import type { Ground } from './ground';
 import { pointAt } from './place';
 import { frameRows, sayRows } from './frame-checks';
@@ -51,6 +51,7 @@ const NOTHING: object = {};
 export class Sway {
   private readonly groups = new Map<string, Group>();
   private readonly braces: Map<string, Brace>;
+  private readonly joints: Map<string, Joint>;
   /** braces that are in, by the piece they are fixed to, before that piece is set */
   private readonly waiting = new Map<string, Way[]>();
 
@@ -59,7 +60,9 @@ export class Sway {
   private start = NOTHING;
 
   constructor(private readonly ground: Ground) {
-    this.braces = new Map(ground.context.plan.structure.braces.map((one) => [one.id, one]));
+    const { structure } = ground.context.plan;
+    this.braces = new Map(structure.braces.map((one) => [one.id, one]));
+    this.joints = new Map(structure.joints.map((one) => [one.id, one]));
     this.hoods = hoodsOf(ground.context.plan);
   }
 
@@ -71,7 +74,12 @@ export class Sway {
   }
 
   private of(pieces: readonly string[]): Set<Group> {
-    return new Set(pieces.flatMap((id) => this.groups.get(id) ?? []));
+    const found = new Set<Group>();
+    for (const id of pieces) {
+      const group = this.groups.get(id);
+      if (group) found.add(group);
+    }
+    return found;
   }
 
   private group(move: Move, moment: StructureMoment): void {
@@ -80,8 +88,8 @@ export class Sway {
         for (const id of this.along(move.beam)) if (beamAt(moment, id).where === 'set') this.add(id, moment);
         return;
       case 'joint.make': {
-        const joint = this.ground.by.joints.get(this.jointEnd(move.joint))?.find((one) => one.joint.id === move.joint)?.joint;
-        if (joint && isMade(jointAt(moment, joint.id))) this.join(joint.a.piece, joint.b.piece);
+        const joint = this.joints.get(move.joint)!;
+        if (isMade(jointAt(moment, joint.id))) this.join(joint.a.piece, joint.b.piece);
         return;
       }
       case 'brace.fix': {
@@ -106,12 +114,6 @@ export class Sway {
   /** A piece and what hangs with it. */
   private along(beam: string): string[] {
     return [beam, ...hangsWith(this.ground.context.plan, beam)];
-  }
-
-  private ends: Map<string, string> | null = null;
-  private jointEnd(joint: string): string {
-    this.ends ??= new Map(this.ground.context.plan.structure.joints.map((one) => [one.id, one.a.piece]));
-    return this.ends.get(joint)!;
   }
 
   private anew(moment: StructureMoment): void {
@@ -227,8 +229,8 @@ export class Sway {
         return this.along(move.beam).flatMap((id) => [id, ...(by.joints.get(id) ?? []).map(({ other }) => other)]);
       case 'joint.make':
       case 'joint.free': {
-        const end = this.jointEnd(move.joint);
-        return [end, ...(by.joints.get(end) ?? []).filter(({ joint }) => joint.id === move.joint).map(({ other }) => other)];
+        const { a, b } = this.joints.get(move.joint)!;
+        return [a.piece, b.piece];
       }
       case 'brace.fix':
       case 'brace.free': {

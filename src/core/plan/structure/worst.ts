@@ -25,10 +25,8 @@ interface Teller {
   rows: Said;
 }
 
-/** The check and what it is about: one thing for each, so that it is found by being the same. */
+/** A check of one thing, or of a part of it: found by being the same. */
 interface Key {
-  id: string;
-  about: string;
   check: string;
 }
 
@@ -61,15 +59,16 @@ const BAD = rankOf.missing;
 
 /** More keys than this and all are forgotten: they come back as they are asked for. */
 const KEYS = 400_000;
-const keys = { count: 0, by: new Map<string, Map<string, Key>>() };
+const keys = { count: 0, by: new Map<string, Map<string, Map<string, Key>>>() };
 function keyOf(id: string, kind: string, thing: string, part: string | undefined): Key {
-  const list = `${id} ${kind}`;
-  let known = keys.by.get(list);
-  if (!known) keys.by.set(list, (known = new Map()));
+  let kinds = keys.by.get(id);
+  if (!kinds) keys.by.set(id, (kinds = new Map()));
+  let things = kinds.get(kind);
+  if (!things) kinds.set(kind, (things = new Map()));
   const about = part === undefined ? thing : `${thing} ${part}`;
-  let key = known.get(about);
+  let key = things.get(about);
   if (!key) {
-    known.set(about, (key = { id: list, about, check: id }));
+    things.set(about, (key = { check: id }));
     keys.count += 1;
   }
   return key;
