@@ -26,6 +26,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
     },
   );
   const { structure } = plan;
+  for (const one of structure.braces) one.mass = 100;
   const launch = plan.launches![0]!;
   Object.assign(launch, {
     slopeDeg: 0,

@@ -88,11 +88,12 @@ describe('what is said of one thing is said of the others', () => {
   });
   test('a guy’s anchor is one for guys, not for a strut between two pieces', () => {
     const plan = frame(({ structure: { braces } }) => {
-      Object.assign(braces[0]!, { capacity: 20e3, anchoredTo: 'block' });
-      braces.push({ ...braces[0]!, id: 'strut', kind: 'strut', b: { piece: 'col-1-0', at: 3 }, capacity: null, anchoredTo: '' });
+      Object.assign(braces[0]!, { capacity: 20e3, mass: 12, anchoredTo: 'block' });
+      braces.push({ ...braces[0]!, id: 'strut', kind: 'strut', b: { piece: 'col-1-0', at: 3 }, capacity: null, mass: null, anchoredTo: '' });
     });
     const { braces } = after(plan, sameForOthers(plan, 'braces', 'guy-1')).structure;
     expect(braces.map(({ capacity, anchoredTo }) => [capacity, anchoredTo])).toEqual([...Array.from({ length: 4 }, () => [20e3, 'block']), [null, '']]);
+    expect(braces.map(({ mass }) => mass ?? null)).toEqual([12, 12, 12, 12, null]);
   });
   test('bolts that hold are said of the joints of its kind when they are first made, not of those that fill', () => {
     const plan = frame();

@@ -34,6 +34,7 @@ function does<N extends CommandName>(plan: Plan, name: N, args: CommandArguments
 function asOne(edit: Edit = () => undefined, main: 'k1' | 'k3' = 'k1'): Plan {
   const joined = does(quayFootbridge(), 'liftAsOne', { pick: main, joined: [main === 'k1' ? 'g1b' : 'g1a'], freed: [] });
   const plan = structuredClone(joined);
+  for (const one of plan.structure.braces) one.mass = null;
   const pick = plan.picks.find(({ id }) => id === main)!;
   Object.assign(pick, { left: 8.5, right: 8.5, legs: { left: 5, right: 5 }, rig: null, unsaid: [], gear: [], slingRating: 9000 });
   edit(plan);
@@ -57,6 +58,7 @@ const orders = (plan: Plan, move: string): string =>
 /** Girder 1 as one piece of 24 m, as if it had come so. */
 function onePiece(): Plan {
   const plan = quayFootbridge();
+  for (const one of plan.structure.braces) one.mass = null;
   const { structure } = plan;
   structure.makes.push({ ...structure.makes[0]!, id: 'whole', length: 24 });
   Object.assign(

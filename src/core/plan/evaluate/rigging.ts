@@ -22,6 +22,7 @@ import { pairChecks } from './hanging-pair';
 import { rollChecks } from './roll';
 import { tiltCheck } from './tilt';
 import { rigWords } from '../document/rig';
+import { isWeighed } from '../structure/unweighed';
 
 export function weightCheck(context: Context, piece: Piece, weight: PieceWeight | Missing, move: string | null): Check {
   const place = {
@@ -91,7 +92,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
   const tied = hook === 'main' && drawn.joined ? joinedOf(plan, drawn) : null;
   if (tied && !(tied instanceof Missing))
     for (const { brace } of tied.ties)
-      if (!brace.mass)
+      if (!brace.mass && !isWeighed(brace))
         asked.push(
           missingCheck(
             { ...place('brace.weight', steelWeight.id, steelWeight.source.text), ...on('brace', brace, brace.name, drawn.id) },

@@ -28,7 +28,7 @@ export function rollingPose(plan: Plan, rules: Rules, moment: StructureMoment): 
   if (open.length === 0) return STILL;
   const pose: RollingPose = { shift: new Map(), noses: [], rollers: [], tips: new Map() };
   for (const launch of open) {
-    const pushed = keep('launch.pushed', launch, [plan.structure, rules], () => pushedOf(plan, launch, rules));
+    const pushed = keep('launch.pushed', launch, [plan.structure, plan.moves, rules], () => pushedOf(plan, launch, rules));
     if (pushed instanceof Missing) continue;
     const { travel } = launchAt(moment, launch.id);
     const climb = Math.tan((launch.slopeDeg ?? 0) * degrees);

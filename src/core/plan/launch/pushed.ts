@@ -23,6 +23,8 @@ export interface PushedPart {
   joined: number;
   /** its first end is ahead */
   turned: boolean;
+  /** half of each cross-frame that ties it while it is pushed: from its first end, downwards [N] */
+  ties: readonly { x: number; force: number }[];
 }
 
 /** One girder line of what is pushed, its pieces from the rear on. */
@@ -100,13 +102,14 @@ export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Uns
   if (asked.length > 0) return new Unsaid(asked);
   const turn = (launch.towardsDeg! * Math.PI) / 180;
   const ahead = { x: Math.cos(turn), y: Math.sin(turn) };
+  const tied = tiesOf(plan, launch);
   const spans = launch.pieces.map(({ piece, joined }) => {
     const settled = beams.get(piece)!;
     const { from, to, along } = settled.place!;
     const [a, b] = [from, to].map((p) => p.x * ahead.x + p.y * ahead.y) as [number, number];
     const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
     const askew = Math.abs(along.x * ahead.x + along.y * ahead.y) < ASKEW || settled.place!.upright;
-    return { settled, joined: joined!, a, b, side: middle.y * ahead.x - middle.x * ahead.y, askew };
+    return { settled, joined: joined!, a, b, side: middle.y * ahead.x - middle.x * ahead.y, askew, ties: tied.get(piece) ?? [] };
   });
   const off = spans.find(({ askew }) => askew);
   if (off) return unlike('towards', `${off.settled.beam.mark} does not lie along the way ${name} is pushed. Which of the two is right?`);
@@ -131,10 +134,26 @@ export function pushedOf(plan: Plan, launch: Launch, rules: Rules): Pushed | Uns
   };
 }
 
-function linesOf(spans: readonly { settled: SettledBeam; joined: number; a: number; b: number; side: number }[], origin: number): PushedLine[] | Missing {
+/** What the cross-frames that are fixed before the last push bring to each piece, half of each to either. */
+function tiesOf(plan: Plan, launch: Launch): ReadonlyMap<string, readonly { x: number; force: number }[]> {
+  const on = new Set(launch.pieces.map(({ piece }) => piece));
+  const last = plan.moves.findLastIndex((move) => move.kind === 'launch.push' && move.launch === launch.id);
+  const fixed = new Set(plan.moves.flatMap((move, at) => (move.kind === 'brace.fix' && (last < 0 || at < last) ? [move.brace] : [])));
+  const ties = new Map<string, { x: number; force: number }[]>();
+  for (const { id, a, b, mass } of plan.structure.braces) {
+    if (!mass || !fixed.has(id)) continue;
+    for (const spot of b ? [a, b] : [a])
+      if (on.has(spot.piece)) ties.set(spot.piece, [...(ties.get(spot.piece) ?? []), { x: spot.at, force: (mass * GRAVITY) / 2 }]);
+  }
+  return ties;
+}
+
+type Span = Pick<PushedPart, 'settled' | 'joined' | 'ties'> & { a: number; b: number; side: number };
+
+function linesOf(spans: readonly Span[], origin: number): PushedLine[] | Missing {
   const found: { side: number; parts: PushedPart[] }[] = [];
-  for (const { settled, joined, a, b, side } of spans) {
-    const part: PushedPart = { settled, joined, rear: Math.min(a, b) - origin, front: Math.max(a, b) - origin, turned: a > b };
+  for (const { settled, joined, ties, a, b, side } of spans) {
+    const part: PushedPart = { settled, joined, ties, rear: Math.min(a, b) - origin, front: Math.max(a, b) - origin, turned: a > b };
     const line = found.find((one) => Math.abs(one.side - side) < BESIDE);
     if (line) line.parts.push(part);
     else found.push({ side, parts: [part] });
@@ -183,7 +202,7 @@ export function launchedOf(pushed: Pushed, on: readonly PushedPart[], modulus: n
   const front = on.at(-1)!.front;
   const pointLoads = [
     ...fronts.flatMap((part) =>
-      loadOf(part, which).points.map(({ x, force }) => {
+      [...loadOf(part, which).points, ...(which === 'heavy' ? part.ties : [])].map(({ x, force }) => {
         const length = part.front - part.rear;
         const fromRear = Math.min(length, part.turned ? length - x : x);
         return { fromTip: Math.max(0, ahead + front - part.rear - fromRear), force: force * factor };
@@ -235,7 +254,8 @@ const HAIR = 1e-3;
 
 /** A girder line pushed over all its travel, at places closer than the rule asks, at each roller it comes to or leaves, and closer still about the worst. */
 export function sweepOf(plan: Plan, pushed: Pushed, line: PushedLine, rules: Rules): SweptLine {
-  const from = [pushed.launch, rules, plan.structure.joints, ...line.parts.map(({ settled }) => settled)];
+  const ties = line.parts.flatMap((part) => part.ties.flatMap(({ x, force }) => [x, force]));
+  const from = [pushed.launch, rules, plan.structure.joints, ...line.parts.map(({ settled }) => settled), ...ties];
   return keep('launch.sweep', line.parts[0]!.settled, from, () => sweep(plan, pushed, line, rules));
 }
 

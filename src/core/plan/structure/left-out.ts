@@ -9,6 +9,7 @@ import { namesPerson, saysSomething } from '../records';
 import type { Brace, Joint, Move, MoveKind, Support } from '../schema';
 import { beamAt, braceAt, jointAt, standsAt, type JointState } from './moment';
 import type { Ground } from './ground';
+import { unweighed } from './unweighed';
 import { about, place } from './places';
 
 /** The same words for what holds a piece, whatever the number of the card. */
@@ -65,9 +66,12 @@ export function leftOutOf(ground: Ground): Check[] {
         about('beam', beams.get(load.piece)!.beam, load.what, load.id),
         `No move puts ${load.what} on. When does it come, or is it not for this job?`,
       );
+  const marks = (piece: string): string => beams.get(piece)?.beam.mark ?? piece;
   for (const brace of structure.braces) {
     const [fixed, held] = [done('brace.fix', brace.id), last ? braceAt(last, brace.id) : false];
     checks.push(...keep('left.brace', brace, [fixed, held], () => braceLeft(brace, fixed, held)));
+    const [a, b] = [marks(brace.a.piece), brace.b && marks(brace.b.piece)];
+    checks.push(...keep('left.weight', brace, [a, b], () => unweighed(brace, marks)));
   }
   return checks;
 }

@@ -13,7 +13,7 @@ export interface PutOn {
 
 const ofLoad = (load: PutLoad): PutOn => ({ at: load.at, force: load.force, there: (moment) => loadAt(moment, load.id) });
 
-/** Half of a brace at either of the pieces it ties; half of one to the ground. A brace nobody weighed adds nothing known. */
+/** Half of a brace at either of the pieces it ties; half of one to the ground. One nobody weighed adds nothing, and is asked about. */
 const ofBrace = ({ id, a, b, mass }: Brace): readonly { piece: string; on: PutOn }[] =>
   mass ? [a, ...(b ? [b] : [])].map(({ piece, at }) => ({ piece, on: { at, force: (mass * GRAVITY) / 2, there: (moment) => braceAt(moment, id) } })) : [];
 

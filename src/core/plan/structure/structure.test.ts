@@ -533,9 +533,15 @@ describe('overhangs, pairs and braces', () => {
     return plan;
   };
 
+  const weighed = (plan: Plan): Plan => {
+    for (const one of plan.structure.braces) one.mass = 120;
+    return plan;
+  };
+
   test('two girders tied to each other are checked as a pair, the nearer the worse', () => {
     const ratio = (spacing: number) => checksOf(pair(spacing)).find(({ id }) => id === 'group.system')!.ratio!;
-    expect(bad(pair(2.4)).join()).toBe('');
+    expect(bad(weighed(pair(2.4))).join()).toBe('');
+    expect(bad(pair(2.4)).join()).toBe('missing brace.weight What does Cross-frame weigh, with its bolts? Half of it rests on G1a and half on G2a.');
     expect(ratio(1.2) / ratio(2.4)).toBeCloseTo(2, 6);
   });
 
@@ -600,7 +606,7 @@ describe('overhangs, pairs and braces', () => {
     expect(three!.demand! / two!.demand!).toBeCloseTo(1.5, 6);
     expect(four!.demand! / two!.demand!).toBeCloseTo(2, 6);
     expect(say(four!, 'metric')).toMatch(/are tied to each other against twist: as 4 side by side/);
-    expect(bad(abreast(4)).join()).toBe('');
+    expect(bad(weighed(abreast(4))).join()).toBe('');
   });
   test('what is tied to a piece that runs another way is asked about', () => {
     const askew = abreast(3, ({ structure }) => (structure.pieces.find(({ id }) => id === 'd3')!.to!.y += 4));
