@@ -57,6 +57,13 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
   'gear.inspected': at('gear', 'Inspected by', 'Inspected on'),
   'gear.named': at('picks', 'Take from the yard'),
+  'gear.named at wayIn': at('wayIn', 'Take from the yard'),
+  'gear.rating at wayIn': at('wayIn', 'Line is rated'),
+  'way.ramp': at('wayIn', 'Slope', 'Line is rated'),
+  'way.rollers': at('wayIn', 'Line is rated'),
+  'way.anchor': at('wayIn', 'Made fast to', 'That may take', 'Pulled by'),
+  'way.push': at('wayIn', 'People'),
+  'way.skates': at('gear', 'Its tag says'),
   'gear.rating': at('picks', 'Rating of one leg', 'Rating of the sling', 'Its plate says'),
   'lift.caller': at('runSheet', 'One caller'),
   'lift.sight': [...at('gear', 'Signals', 'Eyes at level'), ...at('runSheet', 'Radio channel')],
@@ -173,4 +180,5 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
 };
 
 /** The fields of a check, or of the part of a thing it asks about. */
-export const fieldsOf = ({ id, about }: Check): readonly WantedField[] => byCheck[`${id}/${about.part}`] ?? byCheck[id] ?? [];
+export const fieldsOf = ({ id, about, station }: Check): readonly WantedField[] =>
+  byCheck[`${id}/${about.part}`] ?? byCheck[`${id} at ${station}`] ?? byCheck[id] ?? [];

@@ -1,6 +1,7 @@
 'use client';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { legVerdict } from '@/core/plan/leg-verdict';
+import type { Fault } from '@/core/calc/schema';
 import { saidOf, type Unsaid } from '@/core/plan/document/unsaid';
 import type { Leg } from '@/core/plan/schema';
 import type { WayPlan } from '@/core/plan/views';
@@ -12,8 +13,11 @@ import { TextField } from '@/ui/fields/text-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
+import { isPulled, type PulledLeg } from '@/core/plan/yard';
 import { useAct, useJob } from './job-context';
 import { useEdit, useField } from './use-edit';
+import { useInputs } from './use-inputs';
+import { FromYard } from './yard-fields';
 
 export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
   { value: 'truck', label: 'off the truck' },
@@ -115,13 +119,11 @@ const figures: Record<Leg['kind'], Figure[]> = {
   ramp: [
     { key: 'slopeDeg', label: 'Slope', kind: 'angle', open: true },
     { key: 'friction', label: 'Friction', kind: 'fraction' },
-    { key: 'line', label: 'Line is rated', kind: 'force', open: true },
   ],
   rollers: [
     { key: 'slopeDeg', label: 'Slope, up positive', kind: 'angle' },
     { key: 'starting', label: 'Friction to start', kind: 'fraction' },
     { key: 'rolling', label: 'Friction rolling', kind: 'fraction' },
-    { key: 'line', label: 'Pull is rated', kind: 'force', open: true },
   ],
   carry: [
     { key: 'people', label: 'People', kind: 'count', open: true, whole: true },
@@ -250,7 +252,40 @@ export function LegFields({ leg, number }: { leg: Leg; number: number }) {
           onValue={(y) => put({ at: { ...leg.at, y: y ?? 0 } }, 'y')}
         />
       </Pair>
+      {isPulled(leg) && <PullFields leg={leg} put={put} />}
     </Fold>
+  );
+}
+
+type Pull = NonNullable<PulledLeg['pull']>;
+const pullKinds = [
+  ['open', 'not said'],
+  ['line', 'a line'],
+  ['people', 'people'],
+] as const;
+
+/** What pulls the piece along, what that is made fast to, and with which gear of the yard. */
+function PullFields({ leg, put }: { leg: PulledLeg; put: (changes: Partial<PulledLeg>, name: string) => Fault[] | null }) {
+  const { open, words, choice } = useInputs();
+  const { pull = null } = leg;
+  const set = (next: Pull, name: string) => put({ pull: next }, name);
+  return (
+    <>
+      <Pair>
+        {choice<Pull['kind'] | 'open'>('Pulled by', pull?.kind ?? 'open', pullKinds, (kind) =>
+          put({ pull: kind === 'open' ? null : kind === 'line' ? { kind, anchoredTo: '', carries: null } : { kind, people: null } }, 'pulled by'),
+        )}
+        {pull?.kind === 'people' && open('People', 'count', pull.people, (people) => set({ ...pull, people: people === null ? null : Math.round(people) }, 'people'))}
+        {pull?.kind !== 'people' && open('Line is rated', 'force', leg.line, (line) => put({ line }, 'line'))}
+        {pull?.kind === 'line' && (
+          <>
+            {words('Made fast to', pull.anchoredTo, (anchoredTo) => set({ ...pull, anchoredTo }, 'made fast'), { placeholder: 'not known' })}
+            {open('That may take', 'force', pull.carries, (carries) => set({ ...pull, carries }, 'may take'))}
+          </>
+        )}
+      </Pair>
+      <FromYard gear={leg.gear ?? []} onGear={(gear) => put({ gear }, 'gear')} />
+    </>
   );
 }
 

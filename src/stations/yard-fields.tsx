@@ -3,6 +3,7 @@ import { Plus, X } from 'lucide-react';
 import type { Fault } from '@/core/calc/schema';
 import { yardKinds, yardWords } from '@/core/plan/document/yard';
 import type { YardThing } from '@/core/plan/schema';
+import { isPulled } from '@/core/plan/yard';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
@@ -31,7 +32,7 @@ export function YardFields() {
       >
         {yard.length === 0 && (
           <p className="col-span-2 text-[13px] text-soft">
-            Slings, shackles, bars and hoists with their tags and inspections. Each lift then says which of them it is made with.
+            Slings, shackles, bars, hoists, jacks, winches and skates with their tags and inspections. Each lift, and each leg of a way in, then says which of them it is made with.
           </p>
         )}
       </Group>
@@ -51,12 +52,13 @@ function YardThingFields({ thing }: { thing: YardThing }) {
   const { open, words, choice } = useInputs();
   const { inspected, kind, name, rating } = thing;
   const say = (changes: Partial<NonNullable<YardThing['inspected']>>, field: string) => edit({ inspected: inspectedOf(inspected, changes) }, field);
-  const uses = [...plan.picks, ...(plan.raises ?? [])].filter(({ gear }) => gear?.includes(thing.id)).length;
+  const legs = plan.ways.flatMap((way) => way.legs).filter(isPulled);
+  const uses = [...plan.picks, ...(plan.raises ?? []), ...legs].filter(({ gear }) => gear?.includes(thing.id)).length;
   return (
     <Fold
       thing={thing.id}
       title={nameOf(thing)}
-      note={`${yardWords[kind]}${rating === null ? '' : `, ${formatQuantity(rating, 'mass', plan.job.units)}`}, in ${uses === 1 ? 'one lift' : `${uses} lifts`}`}
+      note={`${yardWords[kind]}${rating === null ? '' : `, ${formatQuantity(rating, 'mass', plan.job.units)}`}, used ${uses === 1 ? 'once' : `${uses} times`}`}
       tools={<ThingTools station="gear" list="yard" thing={{ id: thing.id, name: nameOf(thing) }} />}
     >
       <Pair>
@@ -83,7 +85,7 @@ export function FromYard({ gear, onGear }: { gear: readonly string[]; onGear: (g
   if (yard.length === 0) return null;
   return (
     <Group title="With gear of the yard">
-      <ul aria-label="Gear of this lift" className="col-span-2 flex flex-wrap gap-1.5">
+      <ul aria-label="Gear it is done with" className="col-span-2 flex flex-wrap gap-1.5">
         {gear.map((id) => {
           const one = yard.find((thing) => thing.id === id);
           return one ? (

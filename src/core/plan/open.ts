@@ -6,6 +6,7 @@ import { loadOf } from './joined';
 import { migrations } from './migrations';
 import { PLAN_FORMAT, PLAN_VERSION, planSchema, type Plan, type ShoredLine } from './schema';
 import { allShores, lineShores } from './views';
+import { isPulled } from './yard';
 
 export type Opened = { ok: true; plan: Plan } | { ok: false; faults: Fault[] };
 
@@ -221,6 +222,11 @@ function danglingFaults(plan: Plan): Fault[] {
       if (point.kind === 'hoist' && point.hangsOn) need('holdfast', point.hangsOn, `raises[${i}].points[${j}].hangsOn`);
     });
   });
+  plan.ways.forEach((way, i) =>
+    way.legs.forEach((leg, j) => {
+      if (isPulled(leg)) leg.gear?.forEach((id, k) => need('yard', id, `ways[${i}].legs[${j}].gear[${k}]`));
+    }),
+  );
   (plan.launches ?? []).forEach((launch, i) => {
     launch.pieces.forEach(({ piece }, j) => {
       const path = `launches[${i}].pieces[${j}].piece`;

@@ -1,4 +1,9 @@
-import type { Pick, Plan, Raise, YardThing } from './schema';
+import { GRAVITY } from '../units';
+import type { Leg, Pick, Plan, Raise, YardThing } from './schema';
+
+/** A leg of a way in along which a piece is pulled. */
+export type PulledLeg = Extract<Leg, { kind: 'ramp' | 'rollers' }>;
+export const isPulled = (leg: Leg): leg is PulledLeg => leg.kind === 'ramp' || leg.kind === 'rollers';
 
 /** A lift, by a crane or without, and the moves between which its gear is in use: `to` Infinity where nothing lets it go. */
 export interface InUse {
@@ -53,8 +58,8 @@ export function yardOf({ yard = [] }: Plan): ReadonlyMap<string, YardThing> {
   return known;
 }
 
-/** The least that slings, and a bar, of the yard are rated for; null where none of them says. */
-function least(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number | null {
+/** The least that gear of a kind is rated for; null where none of it says. */
+export function leastOf(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number | null {
   const all = yardOf(plan);
   const said = gear.flatMap((id) => {
     const one = all.get(id);
@@ -63,27 +68,60 @@ function least(plan: Plan, gear: readonly string[], kind: YardThing['kind']): nu
   return said.length === 0 ? null : Math.min(...said);
 }
 
-const lower = (a: number | null, b: number | null): number | null => (a === null ? b : b === null ? a : Math.min(a, b));
+export const lowerOf = (a: number | null, b: number | null): number | null => (a === null ? b : b === null ? a : Math.min(a, b));
 
 /** A pick with the gear it is lifted with: of what it says itself and what the tag in the yard says, the lower figure governs. */
 export function withItsGear(plan: Plan, pick: Pick): Pick {
   if (!pick.gear || pick.gear.length === 0) return pick;
   // A tag speaks of a straight pull: what a sling is good for round a piece that is turned up, the pick says.
   const open = pick.slingRating === null && pick.turned;
-  const slingRating = open ? null : lower(pick.slingRating, least(plan, pick.gear, 'slings'));
+  const slingRating = open ? null : lowerOf(pick.slingRating, leastOf(plan, pick.gear, 'slings'));
   const { rig } = pick;
-  return { ...pick, slingRating, ...(rig && rig.kind !== 'legs' ? { rig: { ...rig, rating: lower(rig.rating, least(plan, pick.gear, 'spreader')) } } : {}) };
+  return {
+    ...pick,
+    slingRating,
+    ...(rig && rig.kind !== 'legs' ? { rig: { ...rig, rating: lowerOf(rig.rating, leastOf(plan, pick.gear, 'spreader')) } } : {}),
+  };
 }
 
-/** What is said of the gear of a pick twice, and not alike. */
-export function saidTwice(plan: Plan, pick: Pick): { what: string; here: number; tag: number }[] {
-  const gear = pick.gear ?? [];
-  const { rig } = pick;
-  const pairs = [
-    { what: 'one leg of its slings', here: pick.slingRating, tag: least(plan, gear, 'slings') },
-    { what: 'its bar', here: rig && rig.kind !== 'legs' ? rig.rating : null, tag: least(plan, gear, 'spreader') },
-  ];
-  return pairs.flatMap(({ what, here, tag }) => (here === null || tag === null || Math.abs(here / tag - 1) <= SAME ? [] : [{ what, here, tag }]));
+/** A lift without a crane with its gear: what a plate says and what the tag in the yard says, the lower figure governs. */
+export function raiseWithItsGear(plan: Plan, raise: Raise): Raise {
+  const { gear = [] } = raise;
+  if (gear.length === 0) return raise;
+  return {
+    ...raise,
+    points: raise.points.map((point) => (point.kind === 'hands' ? point : { ...point, rating: lowerOf(point.rating, leastOf(plan, gear, point.kind)) })),
+  };
 }
+
+/** One rating by two statements that are not alike [kg]. */
+export interface TwoRatings {
+  what: string;
+  here: number;
+  tag: number;
+}
+interface Pair {
+  what: string;
+  here: number | null;
+  tag: number | null;
+}
+const unlike = (pairs: readonly Pair[]): TwoRatings[] =>
+  pairs.flatMap(({ what, here, tag }) => (here === null || tag === null || Math.abs(here / tag - 1) <= SAME ? [] : [{ what, here, tag }]));
+
+/** What is said of the gear of a pick twice, and not alike. */
+export function saidTwice(plan: Plan, { gear = [], rig, slingRating }: Pick): TwoRatings[] {
+  return unlike([
+    { what: 'one leg of its slings', here: slingRating, tag: leastOf(plan, gear, 'slings') },
+    { what: 'its bar', here: rig && rig.kind !== 'legs' ? rig.rating : null, tag: leastOf(plan, gear, 'spreader') },
+  ]);
+}
+
+/** The same of a lift without a crane, place by place. */
+export const raiseSaidTwice = (plan: Plan, { gear = [], points }: Raise): TwoRatings[] =>
+  unlike(points.flatMap((point) => (point.kind === 'hands' ? [] : [{ what: point.name, here: point.rating, tag: leastOf(plan, gear, point.kind) }])));
+
+/** The same of a leg of a way in. */
+export const legSaidTwice = (plan: Plan, { gear = [], line }: PulledLeg): TwoRatings[] =>
+  unlike([{ what: 'its line', here: line === null ? null : line / GRAVITY, tag: leastOf(plan, gear, 'winch') }]);
 /** Figures this close are the same but for rounding. */
 const SAME = 0.01;

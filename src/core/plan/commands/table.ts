@@ -52,6 +52,7 @@ import type { Taken } from '../shared-gear';
 import { change } from '../document/unsaid';
 import { standers } from '../standing-on';
 import { allShores } from '../views';
+import { isPulled } from '../yard';
 
 type Changes<T> = Partial<Omit<T, 'id'>>;
 type Packing = Piece['packing'][number];
@@ -319,10 +320,11 @@ function freeHolds(plan: Draft<Plan>): void {
     for (const point of raise.points) if (point.kind === 'hoist' && point.hangsOn && !held.has(point.hangsOn)) point.hangsOn = null;
 }
 
-/** Gear that left the yard is in no lift. */
+/** Gear that left the yard is in no lift and on no way. */
 function freeGear(plan: Draft<Plan>): void {
   const yard = new Set((plan.yard ?? []).map(({ id }) => id));
-  for (const one of [...plan.picks, ...(plan.raises ?? [])]) if (one.gear) one.gear = one.gear.filter((id) => yard.has(id));
+  const legs = plan.ways.flatMap((way) => way.legs).filter(isPulled);
+  for (const one of [...plan.picks, ...(plan.raises ?? []), ...legs]) if (one.gear) one.gear = one.gear.filter((id) => yard.has(id));
 }
 
 const listWord: Record<ListName, string> = {

@@ -3,8 +3,21 @@ import { closed, nullable, oneOf } from '../../calc/fields';
 import { boltGrades } from '../../strength/bolt-en.calc';
 import { id, nonNegative, place, positive, real, text } from './fields';
 import { unsaid } from './unsaid';
+import { fromYard } from './yard';
 
 const leg = { id: id(), unsaid: unsaid(), name: text(), at: place() };
+
+/** What pulls a piece up a ramp or along on rollers, and holds it back. */
+const pullSchema = Type.Union([
+  closed({
+    kind: Type.Literal('line'),
+    anchoredTo: text('what its winch or block is made fast to'),
+    carries: nullable(positive('N', 'what that may take, by whoever says so')),
+  }),
+  closed({ kind: Type.Literal('people'), people: nullable(Type.Integer({ minimum: 1, maximum: 100 })) }),
+]);
+const pulled = { line: nullable(positive('N', 'rating of the pulling and holding line')), pull: Type.Optional(nullable(pullSchema)), gear: fromYard() };
+
 const legSchema = Type.Union([
   closed({ ...leg, kind: Type.Literal('truck'), freeRadius: nullable(positive('m')), pivotShare: nonNegative('1', undefined, { maximum: 1 }) }),
   closed({
@@ -42,7 +55,7 @@ const legSchema = Type.Union([
     kind: Type.Literal('ramp'),
     slopeDeg: nullable(real('deg', { minimum: 0, exclusiveMaximum: 45 })),
     friction: nonNegative('1'),
-    line: nullable(positive('N', 'rating of the pulling and holding line')),
+    ...pulled,
   }),
   closed({
     ...leg,
@@ -50,7 +63,7 @@ const legSchema = Type.Union([
     slopeDeg: real('deg', { exclusiveMinimum: -45, exclusiveMaximum: 45 }),
     starting: nonNegative('1'),
     rolling: nonNegative('1'),
-    line: nullable(positive('N')),
+    ...pulled,
   }),
   closed({
     ...leg,

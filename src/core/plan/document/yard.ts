@@ -2,15 +2,39 @@ import { Type } from 'typebox';
 import { closed, nullable, oneOf } from '../../calc/fields';
 import { id, positive, text } from './fields';
 
-export const yardKinds = ['slings', 'shackles', 'spreader', 'clamp', 'hoist', 'mastLift', 'other'] as const;
+export const yardKinds = [
+  'slings',
+  'shackles',
+  'spreader',
+  'clamp',
+  'tagLine',
+  'hoist',
+  'trolley',
+  'post',
+  'mastLift',
+  'jack',
+  'winch',
+  'rollers',
+  'ramp',
+  'mats',
+  'other',
+] as const;
 export type YardKind = (typeof yardKinds)[number];
 export const yardWords: Record<YardKind, string> = {
   slings: 'slings',
   shackles: 'shackles',
   spreader: 'spreader or lifting beam',
   clamp: 'beam clamps',
+  tagLine: 'tag lines',
   hoist: 'hoist',
+  trolley: 'beam trolley',
+  post: 'gin post or bracket',
   mastLift: 'mast lift',
+  jack: 'jack',
+  winch: 'winch',
+  rollers: 'skates or rollers',
+  ramp: 'ramp',
+  mats: 'mats',
   other: 'other lifting gear',
 };
 
@@ -26,5 +50,5 @@ export const yardSchema = closed({
   inspected: inspectedSchema(),
 });
 
-/** Things of the yard that a lift is made with. */
+/** Things of the yard that a lift, or a leg of a way in, is made with. */
 export const fromYard = () => Type.Optional(Type.Array(id(), { maxItems: 40, description: 'things of the yard it is made with' }));

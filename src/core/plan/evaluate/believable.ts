@@ -8,6 +8,7 @@ import { keep } from '../keep';
 import { markLifted } from '../lookups';
 import type { Leg, Member, Pick as Lift, Plan, Raise, RaisePoint, Rig } from '../schema';
 import { allRows, allWalls } from '../views';
+import type { PulledLeg } from '../yard';
 import { missingCheck, on, told, type Context } from './context';
 
 /** A figure of a thing, and between what it lies wherever it was met (common practice): wide enough that no real one is outside. */
@@ -120,14 +121,19 @@ function ofPoint(point: RaisePoint): Figure[] {
   }
 }
 
+const pulledBy = ({ line, pull }: PulledLeg): Figure[] => [
+  figure('the rating of its line', line, 'force', 100, 1e6),
+  figure('what its line is made fast to', pull?.kind === 'line' ? pull.carries : null, 'force', 200, 5e6),
+];
+
 function ofLeg(leg: Leg): Figure[] {
   switch (leg.kind) {
     case 'floor':
       return [floor(leg.allowable), figure('what it may take at one point', leg.pointAllowable, 'force', 100, 1e6)];
     case 'ramp':
-      return [figure('its friction', leg.friction, 'factor', 0.02, 1.2), figure('the rating of its line', leg.line, 'force', 100, 1e6)];
+      return [figure('its friction', leg.friction, 'factor', 0.02, 1.2), ...pulledBy(leg)];
     case 'rollers':
-      return [figure('its friction while rolling', leg.rolling, 'factor', 0.001, 0.5), figure('the rating of its line', leg.line, 'force', 100, 1e6)];
+      return [figure('its friction while rolling', leg.rolling, 'factor', 0.001, 0.5), ...pulledBy(leg)];
     case 'opening':
       return [side('its width', leg.width), side('its height', leg.height), figure('the thickness of its wall', leg.thickness, 'length', 0.005, 5)];
     case 'props':

@@ -18,6 +18,7 @@ import type { Leg } from '../schema';
 import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
 import { longestBrought } from '../trucks';
 import { sweepOf } from '../way-sweep';
+import { pullChecks } from './way-pull';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
 
 type Ground = Pick<Context<WayPlan<SettledPlan>>, 'plan' | 'rules'>;
@@ -64,13 +65,13 @@ function oneWay({ plan, rules }: Ground): Check[] {
         `How does ${carried.member.mark} get from the truck to its place? Draw the way.`,
       ),
     ];
-  const each = legs.flatMap((leg) => legChecks(leg, legSubject(leg, legs), carried, rules));
+  const each = legs.flatMap((leg) => legChecks(leg, legSubject(leg, legs), carried, { plan, rules }));
   // A leg it cannot pass, or that is not known, is told once, by the leg; the way as a whole is looked at when every leg lets it through.
   const whole = each.some((check) => check.verdict === 'stop' || check.verdict === 'missing') ? [] : sweepCheck(carried, plan);
   return [...each, ...whole, ...pieceChecks(carried, { plan, rules }), ...spliceChecks(carried, { plan, rules })];
 }
 
-function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rules']): Check[] {
+function legChecks(leg: Leg, name: string, carried: Carried, { plan, rules }: Ground): Check[] {
   const { longest, heaviest } = carried;
   const weight = heaviest.mass * GRAVITY;
   const caution = rules.value('contactCaution');
@@ -144,43 +145,22 @@ function legChecks(leg: Leg, name: string, carried: Carried, rules: Ground['rule
       const { outcome, traces } = traced(moveRamp, { weight, slopeDeg: leg.slopeDeg, friction: leg.friction });
       if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
       const { pullUp, holdBack } = outcome.output;
-      const most = Math.max(pullUp, holdBack);
       const words =
         holdBack > 0
           ? phrase`${heaviest.name} runs down ${name} by itself: hold it back with ${q(holdBack, 'force')}; up it takes ${q(pullUp, 'force')}.`
           : phrase`Up ${name}, ${heaviest.name} takes a pull of ${q(pullUp, 'force')}; it stays where it is left.`;
-      return [
-        leg.line === null
-          ? missingCheck(
-              where,
-              'force',
-              `What is the line on ${name} rated for? ${heaviest.name} needs ${(most / 1000).toFixed(1)} kN${holdBack > 0 ? ' and a hold-back' : ''}.`,
-              traces,
-            )
-          : ratioCheck(where, { demand: most, capacity: leg.line, quantity: 'force', caution }, told(words), traces),
-      ];
+      return pullChecks({ plan, rules }, { leg, name, piece: heaviest, pull: pullUp, holdBack, where, words, traces });
     }
     case 'rollers': {
       const where = place('way.rollers', on('leg', leg, name), moveRollers, sourced(moveRollers.source.text, rules, 'contactCaution'));
       const { outcome, traces } = traced(moveRollers, { weight, slopeDeg: leg.slopeDeg, starting: leg.starting, rolling: leg.rolling });
       if (!outcome.ok) return [missingCheck(where, 'force', outcome.error)];
       const { start, holdBack } = outcome.output;
-      if (leg.line === null)
-        return [
-          missingCheck(where, 'force', `What is the pull on ${name} rated for? It takes ${(start / 1000).toFixed(1)} kN to start ${heaviest.name}.`, traces),
-        ];
-      return [
-        ratioCheck(
-          where,
-          { demand: Math.max(start, holdBack), capacity: leg.line, quantity: 'force', caution },
-          told(
-            holdBack > 0
-              ? phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name} and ${q(holdBack, 'force')} to hold it back.`
-              : phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name}; it does not run away.`,
-          ),
-          traces,
-        ),
-      ];
+      const words =
+        holdBack > 0
+          ? phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name} and ${q(holdBack, 'force')} to hold it back.`
+          : phrase`On ${name} it takes ${q(start, 'force')} to start ${heaviest.name}; it does not run away.`;
+      return pullChecks({ plan, rules }, { leg, name, piece: heaviest, pull: start, holdBack, where, words, traces });
     }
     case 'carry': {
       const where = place('way.team', on('leg', leg, name), teamCarry, sourced(teamCarry.source.text, rules, 'personLift'));

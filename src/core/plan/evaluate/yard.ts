@@ -3,10 +3,11 @@ import type { Rules, ThresholdKey } from '../../rules/rule-sets';
 import type { Check } from '../check';
 import { addMonths } from '../day';
 import { yardWords, type YardKind } from '../document/yard';
+import { legSubject } from '../leg-verdict';
 import { markLifted } from '../lookups';
 import { dayFault, namesPerson } from '../records';
 import type { Plan, Raise, YardThing } from '../schema';
-import { gearInUse, saidTwice, yardOf } from '../yard';
+import { gearInUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../yard';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, type Place } from './context';
 
 /** Papers of what lifts, one thing in one place at a time, and a tag that says something else than the pick. */
@@ -64,10 +65,14 @@ const source = (rules: Rules, key: ThresholdKey): string => sourced('Record: an 
 
 const nameOf = ({ name, kind }: YardThing): string => name.trim() || `the ${yardWords[kind]}`;
 
+/** Every leg along which a piece is pulled, with what it is called. */
+const pulledLegs = (plan: Plan): { leg: PulledLeg; name: string }[] =>
+  plan.ways.flatMap(({ legs }) => legs.flatMap((leg) => (isPulled(leg) ? [{ leg, name: legSubject(leg, legs) }] : [])));
+
 /** Of what some lift is made with: what lies in the yard may be out of date. */
 function gearInspections(context: Context): Check[] {
   const { plan, rules } = context;
-  const used = new Set([...plan.picks, ...(plan.raises ?? [])].flatMap(({ gear = [] }) => gear));
+  const used = new Set([...plan.picks, ...(plan.raises ?? []), ...pulledLegs(plan).map(({ leg }) => leg)].flatMap(({ gear = [] }) => gear));
   return (plan.yard ?? []).flatMap((one) =>
     used.has(one.id)
       ? [inspection(context, at('gear.inspected', on('yard', one, nameOf(one)), source(rules, 'inspectGear')), nameOf(one), one.inspected, 'inspectGear')]
@@ -111,24 +116,28 @@ function inTwoPlaces({ plan }: Context): Check[] {
   return checks;
 }
 
-/** What a tag says and what is said in the pick. */
-const tags = ({ plan }: Context): Check[] =>
-  plan.picks.flatMap((pick) =>
-    saidTwice(plan, pick).map(({ what, here, tag }) => ({
-      ...missingCheck(
-        at('gear.rating', on('pick', pick, markLifted(plan, pick), what), 'Two statements of one rating: the lower governs until it is settled', 'picks'),
-        'mass',
-        '',
-      ),
-      demand: here,
-      finding: told(
-        phrase`${markLifted(plan, pick)}: the pick says ${q(here, 'mass')} for ${what}, and its tag in the yard ${q(tag, 'mass')}. The lower one is taken. Which is right?`,
-      ),
-    })),
-  );
+/** What a tag says and what is said where the thing is used. */
+const tags = ({ plan }: Context): Check[] => [
+  ...plan.picks.flatMap((pick) => twice(on('pick', pick, markLifted(plan, pick)), 'the pick', saidTwice(plan, pick), 'picks')),
+  ...(plan.raises ?? []).flatMap((raise) => twice(on('raise', raise, loadName(plan, raise)), 'its plate', raiseSaidTwice(plan, raise), 'picks')),
+  ...pulledLegs(plan).flatMap(({ leg, name }) => twice(on('leg', leg, name), 'the way in', legSaidTwice(plan, leg), 'wayIn')),
+];
+
+const twice = (of: Pick<Place, 'subject' | 'about'>, says: string, both: readonly TwoRatings[], station: Place['station']): Check[] =>
+  both.map(({ what, here, tag }) => ({
+    ...missingCheck(
+      at('gear.rating', { ...of, about: { ...of.about, part: what } }, 'Two statements of one rating: the lower governs until it is settled', station),
+      'mass',
+      '',
+    ),
+    demand: here,
+    finding: told(
+      phrase`${of.subject}: ${says} says ${q(here, 'mass')} for ${what}, and its tag in the yard ${q(tag, 'mass')}. The lower one is taken. Which is right?`,
+    ),
+  }));
 
 interface Made {
-  kind: 'pick' | 'raise';
+  kind: 'pick' | 'raise' | 'leg';
   id: string;
   name: string;
   gear: readonly string[];
@@ -136,9 +145,13 @@ interface Made {
   needs: readonly YardKind[];
   /** kinds that have no place in it */
   never: readonly YardKind[];
+  /** at how many places it is raised by a thing of each kind */
+  places?: Partial<Record<YardKind, number>>;
 }
 
-/** Every lift, and what it is made with by the way it is made. */
+const RAISING = ['hoist', 'mastLift', 'jack'] as const;
+
+/** Every lift and every leg on which something is pulled, and what it is made with by the way it is made. */
 const lifts = (plan: Plan): Made[] => [
   ...plan.picks.map((pick): Made => {
     const { rig, hitch } = pick;
@@ -147,13 +160,23 @@ const lifts = (plan: Plan): Made[] => [
       ...(rig && rig.kind !== 'legs' ? (['spreader'] as const) : []),
       ...(hitch?.kind === 'clamps' ? (['clamp'] as const) : []),
     ];
-    return { kind: 'pick', id: pick.id, name: markLifted(plan, pick), gear: pick.gear ?? [], needs, never: ['mastLift'] };
+    if (pick.tags && pick.tags.lines > 0) needs.push('tagLine');
+    return { kind: 'pick', id: pick.id, name: markLifted(plan, pick), gear: pick.gear ?? [], needs, never: ['mastLift', 'jack', 'winch', 'rollers'] };
   }),
   ...(plan.raises ?? []).map((raise): Made => {
     const kinds = new Set(raise.points.map(({ kind }) => kind));
-    const needs = (['hoist', 'mastLift'] as const).filter((one) => kinds.has(one));
-    const never = raise.points.length === 0 ? [] : (['hoist', 'mastLift'] as const).filter((one) => !kinds.has(one));
-    return { kind: 'raise', id: raise.id, name: loadName(plan, raise), gear: raise.gear ?? [], needs, never };
+    const needs = RAISING.filter((one) => kinds.has(one));
+    const never = raise.points.length === 0 ? [] : RAISING.filter((one) => !kinds.has(one));
+    const places = Object.fromEntries(needs.map((one) => [one, raise.points.filter(({ kind }) => kind === one).length]));
+    return { kind: 'raise', id: raise.id, name: loadName(plan, raise), gear: raise.gear ?? [], needs, never, places };
+  }),
+  ...pulledLegs(plan).map(({ leg, name }): Made => {
+    const needs: YardKind[] = [
+      ...(leg.pull?.kind === 'line' ? (['winch'] as const) : []),
+      ...(leg.kind === 'rollers' ? (['rollers'] as const) : []),
+      ...(leg.kind === 'ramp' ? (['ramp'] as const) : []),
+    ];
+    return { kind: 'leg', id: leg.id, name, gear: leg.gear ?? [], needs, never: leg.pull?.kind === 'people' ? ['winch'] : [] };
   }),
 ];
 
@@ -161,22 +184,34 @@ const lifts = (plan: Plan): Made[] => [
 function unnamed({ plan }: Context): Check[] {
   const yard = yardOf(plan);
   const there = new Set([...yard.values()].map(({ kind }) => kind));
-  return lifts(plan).flatMap(({ kind, id, name, gear, needs, never }) => {
+  return lifts(plan).flatMap(({ kind, id, name, gear, needs, never, places = {} }) => {
     const kinds = new Set(gear.flatMap((one) => yard.get(one)?.kind ?? []));
     const ask = (question: string, part?: string): Check =>
       missingCheck(
-        at('gear.named', on(kind, { id }, name, part), 'Common practice: what is lifted is slung with gear that has its papers', 'picks'),
+        at('gear.named', on(kind, { id }, name, part), 'Common practice: what lifts or pulls has its papers', kind === 'leg' ? 'wayIn' : 'picks'),
         'count',
         question,
       );
+    const [does, without] = kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
     return [
       ...needs.flatMap((one) =>
         kinds.has(one) || !(there.has(one) || (one === 'slings' && gear.length > 0))
           ? []
-          : [ask(`With which ${yardWords[one]} of the yard is ${name} lifted?`, one === 'slings' ? undefined : one)],
+          : [ask(`With which ${yardWords[one]} of the yard ${does}?`, one === 'slings' ? undefined : one)],
       ),
+      ...Object.entries(places).flatMap(([one, count]) => {
+        const named = gear.filter((id) => yard.get(id)?.kind === one).length;
+        return named > 0 && named < count
+          ? [
+              ask(
+                `${name} is raised at ${count} places by a ${yardWords[one as YardKind]} each, and only ${named} of the yard ${named === 1 ? 'is' : 'are'} written down. Which are the others?`,
+                `${one} count`,
+              ),
+            ]
+          : [];
+      }),
       ...never.flatMap((one) =>
-        kinds.has(one) ? [ask(`A ${yardWords[one]} of the yard is written down for ${name}, which is lifted without one. What is it there for?`, one)] : [],
+        kinds.has(one) ? [ask(`A ${yardWords[one]} of the yard is written down for ${name}, ${without}. What is it there for?`, one)] : [],
       ),
     ];
   });

@@ -97,6 +97,16 @@ export const handling = {
     floor: over({ 'us-asd': bound(25, 'HSE L23 guideline, from memory'), 'eu-ls': bound(25, 'HSE L23 guideline, from memory') }),
     source: both(memory('HSE L23 guideline for one man, close at waist height')),
   },
+  personPush: {
+    key: 'personPush',
+    title: 'One person’s push or pull to start a load',
+    kind: 'force',
+    value: alike(200),
+    least: 50,
+    most: 500,
+    floor: over({ 'us-asd': bound(200, 'HSE L23 guideline, from memory'), 'eu-ls': bound(200, 'HSE L23 guideline, from memory') }),
+    source: both(memory('HSE L23 guideline for one man, to start or stop a load')),
+  },
   personMass: {
     key: 'personMass',
     title: 'Weight of a person with tools',

@@ -12,6 +12,7 @@ import { settleBeams } from '../../structure/model';
 import { isInclined } from '../../structure/place';
 import { viewOfWay, wayOfMember } from '../../views';
 import { carriedOf } from '../../way-pieces';
+import { raiseWithItsGear } from '../../yard';
 import { flatStop, missingCheck, moveFor, on, told, traced, type Context, type Place } from '../context';
 import type { Ground, Load, Share } from './ground';
 import { handChecks } from './hands';
@@ -143,8 +144,9 @@ function raisedTwice({ plan, rules }: Context, raise: Raise): Check[] {
 }
 
 /** All that is asked of one lift without a crane. */
-export function raiseChecksOf(context: Context, raise: Raise): Check[] {
+export function raiseChecksOf(context: Context, drawn: Raise): Check[] {
   const { plan, rules, replayed } = context;
+  const raise = raiseWithItsGear(plan, drawn);
   const move = moveFor(plan, 'member.set', raise.load) ?? moveFor(plan, 'piece.hang', raise.load);
   const load = loadOf(plan, raise, rules);
   const name = load instanceof Missing ? 'the load' : load.name;
