@@ -75,6 +75,7 @@ export function PicksStation() {
           );
         })}
       </div>
+      <Strings />
       <Pushed />
       <Raises />
       <NewPick />
@@ -82,6 +83,8 @@ export function PicksStation() {
   );
 }
 
+/** Read where there are several picks. */
+const Strings = dynamic(() => import('./string-fields').then((part) => part.Strings));
 /** Read where something is pushed. */
 const Launches = dynamic(() => import('./launch-fields').then((part) => part.Launches));
 

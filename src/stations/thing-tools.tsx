@@ -36,6 +36,7 @@ const kinds: Record<CommandArguments['removeFrom']['list'], AboutKind> = {
   stands: 'stand',
   picks: 'pick',
   raises: 'raise',
+  strings: 'string',
   launches: 'launch',
   zones: 'zone',
   yard: 'yard',

@@ -22,6 +22,7 @@ export const aboutKinds = [
   'bearing',
   'pick',
   'raise',
+  'string',
   'launch',
   'roller',
   'stand',

@@ -18,6 +18,7 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['stand', plan.stands],
   ['pick', plan.picks],
   ['lift without a crane', plan.raises ?? []],
+  ['string of beams', plan.strings ?? []],
   ['launch', plan.launches ?? []],
   ['thing in the way', plan.site.obstructions],
   ['zone', plan.site.zones ?? []],

@@ -222,6 +222,13 @@ function danglingFaults(plan: Plan): Fault[] {
       if (point.kind === 'hoist' && point.hangsOn) need('holdfast', point.hangsOn, `raises[${i}].points[${j}].hangsOn`);
     });
   });
+  (plan.strings ?? []).forEach((string, i) =>
+    string.picks.forEach((id, j) => {
+      const path = `strings[${i}].picks[${j}]`;
+      if (need('pick', id, path) && string.picks.indexOf(id) < j)
+        faults.push({ path, error: `${path} names “${id}” a second time: a beam hangs in a string once.` });
+    }),
+  );
   plan.ways.forEach((way, i) =>
     way.legs.forEach((leg, j) => {
       if (isPulled(leg)) leg.gear?.forEach((id, k) => need('yard', id, `ways[${i}].legs[${j}].gear[${k}]`));

@@ -2,6 +2,7 @@ import { add, angleOf, direction, leftOf, scale, sub, type Vec } from '../geomet
 import type { HangingResult } from './hanging';
 import { startOf } from './lies';
 import { hangBy } from './rigged';
+import { hangsAbove, stringOf } from './strings';
 import { withItsGear } from './yard';
 import { liftPath, type LiftPath } from './lift-path';
 import { hangTurned, lyingShares, tailPath, turnedOf, turnedPath, type Turned } from './lift-turned';
@@ -14,7 +15,7 @@ import { liftedBy, standOf, type Lifted } from './lookups';
 import { Missing } from './missing';
 import { pieceWeight, type PieceWeight } from './piece-weight';
 import type { Beam, Make, Pick, Piece } from './schema';
-import type { PickContext, Spliced } from './evaluate/context';
+import type { Hung, PickContext, Spliced } from './evaluate/context';
 import { grossOf } from './evaluate/gross';
 import { seatOf, type Target } from './seat-geometry';
 import type { SettledPlan } from './settle';
@@ -169,10 +170,13 @@ export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): Pic
   const crane = craneAt(plan, stand);
   const gives = givesOf(plan, crane, stand);
   const loaded = (radius: number) => underLoad(gives, pick.boom, radius);
-  const common = { pick, drawn, hook, lifted, piece, joined, stand, crane, loaded, weight, seat };
+  const strung = weight instanceof Missing ? null : strungOf(plan, drawn, weight, rules);
+  const above = strung === null || strung instanceof Missing ? [] : strung.above;
+  const common = { pick, drawn, hook, lifted, piece, joined, stand, crane, loaded, weight, seat, above };
   if (weight instanceof Missing) return { ...common, hanging: weight, path: weight, share: null, turned: null, gross: weight };
   const turned = load.upright ? turnedOf(pick, piece, weight, load.upright.firstUp) : null;
-  const { hanging, share } = hangingOf(load, { ...drawn, legs: pick.legs }, weight, turned, hook, rules);
+  const { hanging: alone, share } = hangingOf(load, { ...drawn, legs: pick.legs }, weight, turned, hook, rules);
+  const hanging = strung === null ? alone : inString(alone, strung);
   const known = seen instanceof Missing ? seen : seat instanceof Missing ? seat : null;
   const path =
     known ??
@@ -186,8 +190,52 @@ export function hookContext(plan: SettledPlan, written: Pick, hook: HookOf): Pic
     path,
     share: shares ? share : null,
     turned: turned instanceof Missing ? null : turned,
-    gross: shares ? grossOf({ crane, piece, pick, weight }, share) : new Missing(`What each hook of ${piece.mark} carries cannot be worked out.`),
+    gross:
+      strung instanceof Missing
+        ? strung
+        : shares
+          ? grossOf({ crane, piece, pick, weight, above }, share)
+          : new Missing(`What each hook of ${piece.mark} carries cannot be worked out.`),
   };
+}
+
+interface Over {
+  above: readonly Hung[];
+  /** hook to the underside of the topmost, by its own slings [m] */
+  top: number;
+}
+
+/** What hangs over a beam of a string while that is set; null: nothing does. */
+function strungOf(plan: SettledPlan, drawn: Pick, own: PieceWeight, rules: Rules): Over | Missing | null {
+  const strung = stringOf(plan, drawn);
+  const picks = strung ? hangsAbove(strung, drawn) : [];
+  if (!strung || picks.length === 0) return null;
+  const { apart, name } = strung.string;
+  if (apart === null) return new Missing(`How far apart do the beams of ${name || 'the string'} hang, clear?`);
+  const above: Hung[] = [];
+  let over = tall(own);
+  let top = 0;
+  for (const written of picks) {
+    const pick = withItsGear(plan, written);
+    const { piece, weight } = loadOf(plan, pick, liftedBy(plan, pick), rules);
+    if (weight instanceof Missing) return weight;
+    if (!pick.riggingMass) return new Missing(`What do slings and shackles of ${piece.mark} weigh, which hangs above it? They weigh something.`);
+    const hanging = hangBy(piece, pick, weight, rules);
+    if (hanging instanceof Missing) return hanging;
+    if ('impossible' in hanging) return new Missing(hanging.impossible);
+    over += apart;
+    above.push({ mark: piece.mark, length: piece.length, weight, rigging: pick.riggingMass, over });
+    top = over + hanging.loadDepth + hanging.hookAbovePick;
+    over += tall(weight);
+  }
+  return { above, top };
+}
+const tall = ({ section, below, above }: PieceWeight): number => section.depth + below + above;
+
+/** The hook is over the topmost beam as that hangs, and the beam that is set as far below it as the string is long. */
+function inString(hanging: HangingResult, strung: Over | Missing): HangingResult {
+  if (strung instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return strung instanceof Missing ? strung : hanging;
+  return { ...hanging, hookAbovePick: strung.top - hanging.loadDepth };
 }
 
 /** The way of a lift by one hook with its crane at another place; null where its way is not known. */

@@ -5,6 +5,7 @@ import { weightUses } from '../steel/weight-truth.calc';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './document/fields';
 import { costsSchema, hireSchema } from './document/costs';
 import { shoringSchema } from './document/shoring';
+import { stringSchema } from './document/string';
 import { forecastSchema, shiftSchema } from './document/forecast';
 import { launchMoves, launchSchema } from './document/launch';
 import { raiseSchema } from './document/raise';
@@ -408,6 +409,7 @@ export const planSchema = Type.Object(
     costs: Type.Optional(nullable(costsSchema)),
     yard: Type.Optional(Type.Array(yardSchema, { maxItems: 2000, description: 'lifting gear with its papers' })),
     raises: Type.Optional(Type.Array(raiseSchema, { maxItems: 5000, description: 'lifts without a crane' })),
+    strings: Type.Optional(Type.Array(stringSchema, { maxItems: 1000, description: 'beams that hang one below the other on one hook' })),
     launches: Type.Optional(Type.Array(launchSchema, { maxItems: 200, description: 'what is pushed to its place over rollers' })),
     site: closed({
       obstructions: Type.Array(

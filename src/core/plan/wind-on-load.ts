@@ -12,13 +12,14 @@ import { GRAVITY } from '../units';
 import { AIR_DENSITY } from './wind';
 
 /** What of a load on this hook stands in the wind. */
-export function sailOf({ piece, turned, share, joined }: PickContext, weight: PieceWeight): number {
+export function sailOf({ piece, turned, share, joined, above }: PickContext, weight: PieceWeight): number {
   const depth = weight.section.depth + weight.below + weight.above;
   // Standing upright it shows the wind its broader side, whichever way it turns.
   const broad = turned ? Math.max(depth, weight.section.width) : depth;
   // Of two lines side by side the one behind is not taken to be sheltered.
   const long = joined?.lines.reduce((sum, { from, to }) => sum + to - from, 0) ?? piece.length;
-  return long * broad * (share ? share.level / weight.weight : 1);
+  const strung = above.reduce((sum, one) => sum + one.length * (one.weight.section.depth + one.weight.below + one.weight.above), 0);
+  return strung + long * broad * (share ? share.level / weight.weight : 1);
 }
 
 export interface Drift {

@@ -1,5 +1,6 @@
 import { GRAVITY } from '../units';
 import type { Leg, Pick, Plan, Raise, YardThing } from './schema';
+import { stringOf } from './strings';
 
 /** A leg of a way in along which a piece is pulled. */
 export type PulledLeg = Extract<Leg, { kind: 'ramp' | 'rollers' }>;
@@ -43,7 +44,9 @@ export function gearInUse(plan: Plan): InUse[] {
     }
   });
   const of = (by: Pick | Raise, how: InUse['how'], load: string): InUse[] => {
-    const from = began.get(by.id) ?? (how === 'raise' ? began.get(load) : undefined);
+    // What hangs in a string is slung before the first of it is set.
+    const starts = [by.id, ...(how === 'pick' ? (stringOf(plan, by)?.picks ?? []).map(({ id }) => id) : [])].flatMap((id) => began.get(id) ?? []);
+    const from = starts.length > 0 ? Math.min(...starts) : how === 'raise' ? began.get(load) : undefined;
     const gear = by.gear ?? [];
     return from === undefined || gear.length === 0 ? [] : [{ by, how, gear, from, to: ended.get(by.id) ?? ended.get(load) ?? Infinity }];
   };

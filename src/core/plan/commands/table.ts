@@ -48,6 +48,7 @@ import type {
   Watch,
   WayIn,
 } from '../schema';
+import type { LiftString } from '../document/string';
 import type { Taken } from '../shared-gear';
 import { change } from '../document/unsaid';
 import { standers } from '../standing-on';
@@ -88,6 +89,7 @@ export interface Lists {
   stands: Stand;
   picks: Pick;
   raises: Raise;
+  strings: LiftString;
   launches: Launch;
   zones: Zone;
   yard: YardThing;
@@ -233,6 +235,8 @@ const ownList = (plan: Draft<Plan>, name: Exclude<ListName, PartList>): { id: st
       return plan.transport[name];
     case 'raises':
       return (plan.raises ??= []);
+    case 'strings':
+      return (plan.strings ??= []);
     case 'launches':
       return (plan.launches ??= []);
     case 'duties':
@@ -306,6 +310,9 @@ function dropLoose(plan: Draft<Plan>): void {
   for (const one of plan.picks) if (one.second && !stand(one.second.stand)) one.second = null;
   // What is no piece any more hangs with none.
   for (const one of plan.picks) if (one.joined) one.joined = one.joined.filter((id) => beam(id) && id !== one.piece);
+  // What no pick lifts any more hangs in no string; one beam alone is none.
+  for (const one of plan.strings ?? []) one.picks = one.picks.filter((id) => pick(id));
+  if (plan.strings) plan.strings = plan.strings.filter(({ picks }) => picks.length > 1);
   // A piece whose pick went is still hung: by what, is asked.
   for (const move of moves) if (move.kind === 'piece.hang' && move.pick && !pick(move.pick)) move.pick = null;
   const there: Partial<Record<Kind, (id: string) => boolean>> = { beam, support, joint, brace, load, stand, pick, launch: has(plan.launches ?? []) };
@@ -356,6 +363,7 @@ const listWord: Record<ListName, string> = {
   stands: 'stand',
   picks: 'pick',
   raises: 'lift without a crane',
+  strings: 'string of beams',
   launches: 'launch',
   zones: 'zone',
   yard: 'thing of the yard',

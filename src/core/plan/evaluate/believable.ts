@@ -227,6 +227,11 @@ function thingsOf(plan: Plan): Thing[] {
       ground(one.groundAllowable),
     ]),
     ...all(plan.picks, 'pick', 'picks', (one) => `the pick of ${markLifted(plan, one)}`, ofPick),
+    ...all(plan.strings ?? [], 'string', 'picks', named, (one) => [
+      figure('how far apart its beams hang', one.apart, 'length', 0.5, 8),
+      rating(one.rating, 'what its assembly carries'),
+      rating(one.each, 'what one of its points carries'),
+    ]),
     ...all(plan.yard ?? [], 'yard', 'gear', named, (one) => [rating(one.rating, 'what its tag says')]),
     ...all(
       plan.raises ?? [],

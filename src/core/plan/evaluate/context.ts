@@ -28,6 +28,16 @@ export interface Spliced extends Joined {
   members: readonly Member[];
 }
 
+/** A beam of a string over the one that is set. */
+export interface Hung {
+  mark: string;
+  length: number;
+  weight: PieceWeight;
+  rigging: number;
+  /** from the underside of what is set to its own [m] */
+  over: number;
+}
+
 /** All that the checks of one pick share. */
 export interface PickContext {
   /** as this hook has it: its stand, its boom, its slings */
@@ -51,6 +61,8 @@ export interface PickContext {
   share: Share | null;
   /** set upright: how it is turned */
   turned: Turned | null;
+  /** in a string: what hangs over it while it is set, from the beam up, each by how high its underside is over that of the beam */
+  above: readonly Hung[];
   /** all below the boom tip: what must be carried, and the least it may weigh */
   gross: { mass: number; least: number; trace: Trace } | Missing;
 }

@@ -294,7 +294,7 @@ function boomGapChecks(
     .filter(({ to, outline }) => to > foot && meets(near, boxOf(outline)))
     .map(({ id, name, to, outline }) => gapTo(id, name, to, outline))
     .reduce<ReturnType<typeof gapTo>[]>(([worst], one) => [!worst?.nearest || (one.nearest && one.nearest.gap < worst.nearest.gap) ? one : worst], []);
-  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...barGap(picked, hanging, travel, path), ...things, ...steel].flatMap(
+  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...strungGaps(picked, travel, path), ...barGap(picked, hanging, travel, path), ...things, ...steel].flatMap(
     ({ id, what, height, nearest }) => {
       if (nearest === null) return [];
       const traces = boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } });
@@ -309,6 +309,15 @@ function boomGapChecks(
     },
   );
 }
+
+/** Beams of a string over the one that is set are nearer the boom than it: each across under the hook, at its own height. */
+const strungGaps = (picked: PickContext, { underside }: Travel, path: LiftPath) =>
+  picked.above.map(({ mark, length, weight, over }) => {
+    const height = underside + over + weight.section.depth + weight.above;
+    const seen = { length, toMiddle: 0 };
+    const nearest = leastGap((station) => outlineAt({ ...station, seen }, breadthOf(weight)), height, picked, path.stations, 'hangs');
+    return { id: mark, what: `${mark}, above it in the string`, height, nearest };
+  });
 
 /** A bar over the load is nearer the boom than the load: its middle under the hook, as wide and as deep as its section, or as bars are. */
 function barGap(picked: PickContext, { bar, loadDepth }: Hanging, { underside }: Travel, path: LiftPath) {

@@ -12,8 +12,8 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 const barOver = ({ rig }: Lift): Exclude<Rig, { kind: 'legs' }> | null => (rig && rig.kind !== 'legs' ? rig : null);
 
 /** Everything below the boom tip, each line visible; of a piece on two hooks the most that this one may come to carry. */
-export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight'>, share: Share | null = null): PickContext['gross'] {
-  const { crane, piece, pick, weight } = picked;
+export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | 'weight' | 'above'>, share: Share | null = null): PickContext['gross'] {
+  const { crane, piece, pick, weight, above } = picked;
   if (weight instanceof Missing) return weight;
   if (pick.riggingMass === null || pick.riggingMass === 0) return new Missing('What do slings and shackles weigh together? They weigh something.');
   if (crane.hookBlockMass === null || crane.hookBlockMass === 0) return new Missing(`What does the hook block of ${crane.name} weigh? It weighs something.`);
@@ -37,9 +37,11 @@ export function grossOf(picked: Pick<PickContext, 'crane' | 'piece' | 'pick' | '
       { what: 'Packing', mass: weight.packingMass },
       { what: 'Plates, bolts, brackets left on', mass: weight.attachmentMass },
       { what: 'Allowance', mass: weight.mass - bare },
+      ...above.map((one) => ({ what: `${one.mark} above it in the string, with its slings`, mass: one.weight.mass + one.rigging })),
       ...below,
     ],
   });
-  const least = weight.light.mass + (bar?.own ?? 0) + pick.riggingMass + crane.hookBlockMass;
+  const strung = above.reduce((sum, one) => sum + one.weight.light.mass + one.rigging, 0);
+  const least = weight.light.mass + strung + (bar?.own ?? 0) + pick.riggingMass + crane.hookBlockMass;
   return outcome.ok ? { mass: outcome.output.mass, least, trace: traces[0]! } : new Missing(outcome.error);
 }

@@ -8,6 +8,7 @@ import { pieceWeight } from '../piece-weight';
 import { replay, type Replay } from '../replay';
 import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
+import { stringFrom } from '../strings';
 import { moveFor, type Context } from './context';
 import { craneSizeChecks } from './crane-sizes';
 import { towerChecks } from './tower';
@@ -46,6 +47,7 @@ import { lookedForChecks } from './power-lines';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
+import { stringChecks } from './string';
 import { weatherChecks } from './weather';
 import { yardChecks } from './yard';
 
@@ -101,6 +103,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     rules,
     job.chartRule,
     today,
+    ...stringFrom(plan, pick),
   ];
   return keep('pick.checks', pick, from, () => liftChecks(context, pick));
 }
@@ -158,6 +161,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...edgeChecks(context),
     ...callerChecks(context),
     ...yardChecks(context),
+    ...stringChecks(context),
     ...raiseChecks(context),
     ...launchChecks(context),
     ...craneSizeChecks(context),

@@ -32,6 +32,7 @@ const thingsOf = ({ structure, site, ...plan }: Plan): Called[] => [
   ...all(structure.joints, 'joint', 'steel', 'a joint', named),
   ...all(structure.braces, 'brace', 'steel', 'a brace', named),
   ...all(allShores({ structure, site, ...plan }), 'shore', 'shores', 'a shore', named),
+  ...all(plan.strings ?? [], 'string', 'picks', 'a string of beams', named),
   ...all(plan.launches ?? [], 'launch', 'picks', 'a launch', named),
   ...all(
     (plan.launches ?? []).flatMap(({ rollers }) => rollers),

@@ -1,0 +1,202 @@
+import { passengerCanopy } from '../../../tests/demo-plan';
+import { applyCommand } from './commands/apply';
+import type { CommandArguments, CommandName } from './commands/table';
+import { describe as words } from './describe';
+import type { LiftString } from './document/string';
+import { evaluate } from './evaluate';
+import { rulesOf } from '../rules/rule-sets';
+import { replay } from './replay';
+import { stringChecks } from './evaluate/string';
+import { sailOf } from './wind-on-load';
+import { Missing } from './missing';
+import { openPlan } from './open';
+import { pickContext } from './pick-context';
+import type { Pick, Plan } from './schema';
+import { settle } from './settle';
+
+const TODAY = '2026-11-28';
+/** Three beams of the first bay on one hook: k41 is set first and hangs lowest, k42 over it, a joist on top. */
+const DOWN = ['k43', 'k42', 'k41'];
+type Edit = (string: LiftString, plan: Plan) => unknown;
+function strung(edit: Edit = () => undefined): Plan {
+  const plan = passengerCanopy();
+  plan.strings = [{ id: 'st', name: 'String 1', picks: [...DOWN], apart: 2.6, rating: 3000, each: 900, lowered: true, by: 'P. Varga' }];
+  // Slings for each: what hangs in a string is slung at once.
+  for (const [n, id] of DOWN.entries()) {
+    plan.yard!.push({ ...structuredClone(plan.yard![0]!), id: `own-${n}`, name: `Set ${n}` });
+    pick(plan, id).gear = [`own-${n}`];
+  }
+  edit(plan.strings[0]!, plan);
+  const opened = openPlan(plan);
+  if (!opened.ok) throw new Error(opened.faults[0]?.error);
+  return opened.plan;
+}
+const pick = (plan: Plan, id: string): Pick => plan.picks.find((one) => one.id === id)!;
+const picked = (plan: Plan, id: string) => {
+  const settled = settle(plan);
+  return pickContext(
+    settled,
+    settled.picks.find((one) => one.id === id)!,
+  );
+};
+/** What strings are asked by themselves is asked without all the rest. */
+const checksFor = (plan: Plan, id: string) => {
+  if (!id.startsWith('string.')) return evaluate(plan, TODAY).checks;
+  const settled = settle(plan);
+  const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
+  return stringChecks({ plan: settled, today: TODAY, rules, replayed: replay(settled) });
+};
+const rows = (plan: Plan, id: string) => checksFor(plan, id).filter((one) => one.id === id);
+const say = (plan: Plan, id: string) => rows(plan, id).map((check) => `${check.verdict}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
+const known = <T>(value: T | Missing): T => {
+  if (value instanceof Missing) throw new Error(value.questions.join());
+  return value;
+};
+const hangs = (plan: Plan, id: string) => {
+  const { hanging, weight } = picked(plan, id);
+  const one = known(hanging);
+  if ('impossible' in one) throw new Error(one.impossible);
+  return { ...one, tall: known(weight).section.depth };
+};
+function does<N extends CommandName>(plan: Plan, name: N, args: CommandArguments[N]): Plan {
+  const done = applyCommand(plan, { name, args } as Parameters<typeof applyCommand>[1]);
+  if (!done.ok) throw new Error(done.faults[0]?.error);
+  return done.plan;
+}
+
+describe('beams one below the other on one hook', () => {
+  test('sound, it adds no stop and asks nothing', () => {
+    const bad = (plan: Plan) =>
+      evaluate(plan, TODAY)
+        .checks.filter(({ verdict }) => verdict === 'stop' || verdict === 'missing')
+        .map(({ id }) => id);
+    expect(bad(strung())).toEqual(bad(passengerCanopy()));
+  });
+
+  test('the lowest is lifted with all that hangs over it, the topmost with itself alone', () => {
+    const [plan, apart] = [strung(), passengerCanopy()];
+    const mass = (of: Plan, id: string) => known(picked(of, id).gross).mass;
+    const least = (of: Plan, id: string) => known(picked(of, id).gross).least;
+    const own = (id: string) => known(picked(apart, id).weight).mass + pick(apart, id).riggingMass!;
+    const light = (id: string) => known(picked(apart, id).weight).light.mass + pick(apart, id).riggingMass!;
+    expect(mass(plan, 'k41')).toBeCloseTo(mass(apart, 'k41') + own('k42') + own('k43'), 6);
+    expect(mass(plan, 'k42')).toBeCloseTo(mass(apart, 'k42') + own('k43'), 6);
+    expect(mass(plan, 'k43')).toBeCloseTo(mass(apart, 'k43'), 9);
+    expect(least(plan, 'k41')).toBeCloseTo(least(apart, 'k41') + light('k42') + light('k43'), 6);
+    const chart = rows(plan, 'lift.chart').find(({ about }) => about.id === 'k41')!;
+    expect(chart.demand).toBeCloseTo(mass(plan, 'k41'), 6);
+  });
+
+  test('the hook is as far over the lowest as the string is long', () => {
+    const [plan, apart] = [strung(), passengerCanopy()];
+    const [low, top] = [hangs(plan, 'k41'), hangs(apart, 'k43')];
+    const mid = hangs(apart, 'k42');
+    // Two gaps, the depth of the two over it, and the slings of the topmost; from its own higher pick.
+    const under = low.tall + 2.6 + mid.tall + 2.6 + top.loadDepth + top.hookAbovePick;
+    expect(low.hookAbovePick + low.loadDepth).toBeCloseTo(under, 6);
+    const room = (of: Plan) => rows(of, 'lift.headRoom').find(({ about }) => about.id === 'k41')!.demand!;
+    const alone = hangs(apart, 'k41');
+    expect(room(plan) - room(apart)).toBeCloseTo(low.hookAbovePick - alone.hookAbovePick, 6);
+    expect(hangs(plan, 'k43').hookAbovePick).toBeCloseTo(top.hookAbovePick, 9);
+  });
+
+  test('each beam over it is held clear of the boom at its own height, and all of them stand in the wind', () => {
+    const plan = strung();
+    const gaps = rows(plan, 'lift.boomGap').filter(({ about }) => about.id === 'k41');
+    const of = (what: string) => gaps.find(({ subject }) => subject.includes(what))!.capacity!;
+    const marks = picked(plan, 'k41').above.map(({ mark }) => mark);
+    expect(marks).toHaveLength(2);
+    const [own, ...over] = [gaps[0]!.capacity!, ...marks.map((mark) => of(`${mark}, above it`))];
+    expect(over.every((gap) => gap < own)).toBe(true);
+    const sail = (id: string, p: Plan) => {
+      const one = picked(p, id);
+      return sailOf(one, known(one.weight));
+    };
+    const apart = passengerCanopy();
+    expect(sail('k41', plan)).toBeCloseTo(sail('k41', apart) + sail('k42', apart) + sail('k43', apart), 6);
+  });
+});
+
+const faults: [string, Edit, string, RegExp][] = [
+  ['no distance', (s) => (s.apart = null), 'string.apart', /^missing: How far apart/],
+  ['beams too near each other', (s) => (s.apart = 2), 'string.apart', /^stop: .*2\.00 m apart/],
+  ['slings longer than the gap', (_, p) => (pick(p, 'k41').legs = { left: 6, right: 6 }), 'string.slings', /^stop: The slings of .* come together/],
+  ['an assembly for less', (s) => (s.rating = 700), 'string.rating', /^stop: String 1 weighs/],
+  ['an assembly of unknown rating', (s) => (s.rating = null), 'string.rating', /^missing: What may the whole assembly/],
+  ['a point for less', (s) => (s.each = 200), 'string.each', /^stop: The heaviest beam/],
+  ['a point of unknown rating', (s) => (s.each = null), 'string.each', /^missing: What may one attachment point/],
+  ['nobody who made it up', (s) => (s.by = 'rigger'), 'string.by', /^missing: Who made up/],
+  ['no word of how it is lowered', (s) => (s.lowered = null), 'string.lowered', /^missing: Does the crane lower/],
+  ['lowered on the brake', (s) => (s.lowered = false), 'string.lowered', /^stop: .*on the brake/],
+  ['the topmost set first', (s) => s.picks.reverse(), 'string.order', /^stop: .*the lowest goes first/],
+  ['a column in it', (s) => s.picks.unshift('k38'), 'string.kind', /^stop: .*set upright/],
+  [
+    'a beam under a bar of its own',
+    (_, p) => (pick(p, 'k42').rig = { kind: 'spreader', name: '', length: 3, own: 90, rating: 3000, section: '', grade: '', top: 3, topRating: 3000 } as never),
+    'string.kind',
+    /^missing: .*under a bar/,
+  ],
+  [
+    'six of them',
+    (s, p) =>
+      s.picks.unshift(
+        ...p.picks
+          .filter(({ id }) => ['k44', 'k45', 'k46'].includes(id))
+          .map(({ id }) => id)
+          .reverse(),
+      ),
+    'string.members',
+    /^stop: 6 beams/,
+  ],
+  ['one alone', (s) => (s.picks = ['k41']), 'string.members', /^missing: Which beams hang/],
+  ['beams of two stands', (s) => s.picks.unshift('k71'), 'string.crane', /^stop: .*made from/],
+  [
+    'a beam in two strings',
+    (s, p) => p.strings!.push({ ...structuredClone(s), id: 'st2', name: 'String 2', picks: ['k44', 'k43'] }),
+    'string.twice',
+    /^missing: .*in String 1 and in String 2/,
+  ],
+  ['another lift in between', (s) => (s.picks = ['k44', 'k42', 'k41']), 'string.hook', /^stop: The hook lifts .* while beams of String 1 still hang/],
+  ['one set of slings for two of them', (_, p) => DOWN.forEach((id) => (pick(p, id).gear = ['own-0'])), 'gear.twice', /^stop: .*still holds/],
+  ['a beam of unknown weight over it', (_, p) => (pick(p, 'k43').riggingMass = null), 'lift.chart', /^missing: What do slings and shackles of .* weigh/],
+  ['no name', (s) => (s.name = ' '), 'said.name', /^missing/],
+];
+
+describe('one fault each', () => {
+  test.each(faults)('%s', (_, edit, id, says) => {
+    expect(say(strung(edit), id).filter((one) => says.test(one))).not.toEqual([]);
+  });
+  test('sound, none of these rows stops or asks', () => {
+    const { checks } = evaluate(strung(), TODAY);
+    const said = checks.map((check) => `${check.id} ${check.verdict}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
+    for (const [, , id, says] of faults) expect(said.filter((one) => one.startsWith(`${id} `) && says.test(one.slice(id.length + 1)))).toEqual([]);
+  });
+});
+
+describe('the list of strings', () => {
+  const list = (plan: Plan) => plan.strings!.map(({ picks }) => picks);
+  test('a pick that goes is in no string, and one beam alone is none', () => {
+    const plan = strung();
+    const two = does(plan, 'removeFrom', { list: 'picks', id: 'k42' });
+    expect(list(two)).toEqual([['k43', 'k41']]);
+    expect(list(does(two, 'removeFrom', { list: 'picks', id: 'k41' }))).toEqual([]);
+    // Its crane’s stand goes, and with it all of them.
+    expect(list(does(plan, 'removeFrom', { list: 'stands', id: 's1' }))).toEqual([]);
+  });
+  test('a pick the plan does not have, or one twice, is refused', () => {
+    const refused = (picks: string[]) => {
+      const opened = openPlan({ ...passengerCanopy(), strings: [{ ...strung().strings![0]!, picks }] });
+      return opened.ok ? [] : opened.faults.map(({ path }) => path);
+    };
+    expect(refused(['k43', 'none'])).toEqual(['strings[0].picks[1]']);
+    expect(refused(['k43', 'k41', 'k43'])).toEqual(['strings[0].picks[2]']);
+  });
+  test('what changes of a beam over it changes what the lowest is lifted with', () => {
+    const plan = strung();
+    const before = rows(plan, 'lift.chart').find(({ about }) => about.id === 'k41')!.demand!;
+    const heavier = does(plan, 'editPick', { id: 'k43', changes: { riggingMass: pick(plan, 'k43').riggingMass! + 100 } });
+    expect(rows(heavier, 'lift.chart').find(({ about }) => about.id === 'k41')!.demand).toBeCloseTo(before + 100, 6);
+    const taken = does(plan, 'removeFrom', { list: 'strings', id: 'st' });
+    expect(rows(taken, 'lift.chart').find(({ about }) => about.id === 'k41')!.demand).toBeLessThan(before);
+  });
+});
