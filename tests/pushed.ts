@@ -73,6 +73,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
       level: 6,
       measured: { level: 6, by: 'A. Reed', on: '2026-11-02' },
       standsOn: [{ link: 'pier', share: 1 }],
+      footing: { kind: 'concrete', intended: 30e6, result: 31e6, by: 'A. Reed', on: '2026-11-02' },
     });
   for (const joint of structure.joints) Object.assign(joint, { holes: 48, moment: 4e6, shear: 1.2e6, bolt: { diameter: 0.024, grade: '10.9', planes: 2 } });
   for (const brace of structure.braces) Object.assign(brace, { capacity: 200e3, stiffness: 5e6, stays: true });

@@ -55,6 +55,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'rigging.tension': at('picks', ...bar, ...turned, 'Rating of one leg', 'Rating of a sling below', 'Rating of the sling', 'Rating of its sling'),
   'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
+  'path.footSource': at('measure', 'Figure from'),
   'string.apart': at('picks', 'Beams hang apart, clear'),
   'string.rating': at('picks', 'The assembly may carry'),
   'string.each': at('picks', 'One point may carry'),

@@ -270,12 +270,13 @@ function PullFields({ leg, put }: { leg: PulledLeg; put: (changes: Partial<Pulle
   const { pull = null } = leg;
   const set = (next: Pull, name: string) => put({ pull: next }, name);
   return (
-    <>
+    <div className="space-y-2 border-t border-line pt-2">
       <Pair>
         {choice<Pull['kind'] | 'open'>('Pulled by', pull?.kind ?? 'open', pullKinds, (kind) =>
           put({ pull: kind === 'open' ? null : kind === 'line' ? { kind, anchoredTo: '', carries: null } : { kind, people: null } }, 'pulled by'),
         )}
-        {pull?.kind === 'people' && open('People', 'count', pull.people, (people) => set({ ...pull, people: people === null ? null : Math.round(people) }, 'people'))}
+        {pull?.kind === 'people' &&
+          open('People', 'count', pull.people, (people) => set({ ...pull, people: people === null ? null : Math.round(people) }, 'people'))}
         {pull?.kind !== 'people' && open('Line is rated', 'force', leg.line, (line) => put({ line }, 'line'))}
         {pull?.kind === 'line' && (
           <>
@@ -285,7 +286,7 @@ function PullFields({ leg, put }: { leg: PulledLeg; put: (changes: Partial<Pulle
         )}
       </Pair>
       <FromYard gear={leg.gear ?? []} onGear={(gear) => put({ gear }, 'gear')} />
-    </>
+    </div>
   );
 }
 

@@ -146,13 +146,10 @@ function LinkFields({ link, load }: { link: Link; load: string | null }) {
               {figure('Foot width', 'dimension', saidOf(link, 'foot.width', foot.width), (width) =>
                 edit({ foot: { ...foot, width }, ...nowSaid(link, 'foot.width') }, 'foot width'),
               )}
-              {open(
-                'Pressure allowed under it',
-                'pressure',
-                foot.allowable,
-                (allowable) => edit({ foot: { ...foot, allowable, source: allowable === foot.allowable ? foot.source : '' } }, 'foot allowable'),
-                { note: foot.source || undefined },
+              {open('Pressure allowed under it', 'pressure', foot.allowable, (allowable) =>
+                edit({ foot: { ...foot, allowable, source: allowable === foot.allowable ? foot.source : '' } }, 'foot allowable'),
               )}
+              {words('Figure from', foot.source, (source) => edit({ foot: { ...foot, source } }, 'foot source'), { placeholder: 'nobody yet' })}
               <ChoiceField
                 label="Soil, presumptive"
                 value={soils.find((soil) => soil.allowable === foot.allowable)?.id ?? 'own'}

@@ -71,7 +71,10 @@ function StringFields({ string, free }: { string: LiftString; free: readonly Pic
   const { picks } = string;
   return (
     <div className="space-y-2 pb-3">
-      <ol aria-label="From the top down" className="space-y-1">
+      <p className="text-[13px] text-soft" id={`${string.id}-down`}>
+        From the top down
+      </p>
+      <ol aria-labelledby={`${string.id}-down`} className="space-y-1">
         {picks.map((id, n) => (
           <li key={id} className="flex items-center gap-2">
             <span className="w-6 text-right text-soft tabular-nums">{n + 1}</span>

@@ -32,7 +32,8 @@ export function YardFields() {
       >
         {yard.length === 0 && (
           <p className="col-span-2 text-[13px] text-soft">
-            Slings, shackles, bars, hoists, jacks, winches and skates with their tags and inspections. Each lift, and each leg of a way in, then says which of them it is made with.
+            Slings, shackles, bars, hoists, jacks, winches and skates with their tags and inspections. Each lift, and each leg of a way in, then says which of
+            them it is made with.
           </p>
         )}
       </Group>

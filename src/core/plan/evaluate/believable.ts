@@ -1,6 +1,6 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, q } from '../../calc/work';
-import type { QuantityKind } from '../../units';
+import { GRAVITY, type QuantityKind } from '../../units';
 import type { AboutKind, Check, StationId } from '../check';
 import type { Hitch } from '../document/hitch';
 import { chartsOf } from '../duties';
@@ -29,10 +29,10 @@ const figure = (what: string, value: number | null | undefined, kind: QuantityKi
 
 /** What such figures are, once for all the things that have one. */
 const ground = (value: number | null | undefined) => figure('what the ground or floor under it may take', value, 'pressure', 1e3, 20e6);
-const floor = (value: number | null | undefined) => figure('what the floor may take', value, 'pressure', 500, 5e6);
+const floor = (value: number | null | undefined) => figure('what the floor may take', value, 'pressure', 500, 1.5e6);
 const side = (what: string, value: number | null | undefined) => figure(what, value, 'length', 0.03, 30);
 const seat = (what: string, value: number | null | undefined) => figure(what, value, 'dimension', 0.02, 5);
-const carries = (value: number | null | undefined) => figure('what it may carry', value, 'force', 200, 100e6);
+const carries = (value: number | null | undefined, most = 50e6) => figure('what it may carry', value, 'force', 200, most);
 const rating = (value: number | null | undefined, what = 'its rating') => figure(what, value, 'mass', 20, 1e6);
 const own = (value: number | null | undefined, least: number, what = 'its own weight') => figure(what, value, 'mass', least, 1e6);
 const bolt = (value: number | null | undefined, what = 'the diameter of its bolts') => figure(what, value, 'dimension', 0.005, 0.16);
@@ -57,7 +57,9 @@ function ofRig(rig: Rig): Figure[] {
   return [
     own(rig.own, 2),
     rating(rig.rating, 'what its plate says'),
-    ...(rig.kind === 'spreader' ? [rating(rig.topRating, 'the rating of a sling above it')] : []),
+    ...(rig.kind === 'spreader'
+      ? [rating(rig.topRating, 'the rating of a sling above it')]
+      : [figure('how far the hook is above its slings', rig.eye, 'dimension', 0.02, 5)]),
   ];
 }
 
@@ -67,12 +69,15 @@ const ofHitch = (hitch: Hitch): Figure[] =>
     : [figure('the diameter of its rope', hitch.thick, 'dimension', 0.004, 0.15), figure('what its rope bends round', hitch.round, 'dimension', 0.004, 2)];
 
 const ofPick = (pick: Lift): Figure[] => [
-  rating(pick.slingRating, 'the rating of its slings'),
+  figure('the rating of its slings', pick.slingRating, 'mass', 20, 300e3),
   own(pick.riggingMass, 1, 'the weight of its slings and shackles'),
   ...(pick.rig ? ofRig(pick.rig) : []),
   ...(pick.hitch ? ofHitch(pick.hitch) : []),
   ...(pick.second
-    ? [rating(pick.second.slingRating, 'the rating of its second sling'), own(pick.second.riggingMass, 1, 'the weight below its second hook')]
+    ? [
+        figure('the rating of its second sling', pick.second.slingRating, 'mass', 20, 300e3),
+        own(pick.second.riggingMass, 1, 'the weight below its second hook'),
+      ]
     : []),
   ...(pick.roll ? [figure('what the timber under its edge may take', pick.roll.edgeCarries, 'force', 500, 50e6)] : []),
 ];
@@ -129,7 +134,11 @@ const pulledBy = ({ line, pull }: PulledLeg): Figure[] => [
 function ofLeg(leg: Leg): Figure[] {
   switch (leg.kind) {
     case 'floor':
-      return [floor(leg.allowable), figure('what it may take at one point', leg.pointAllowable, 'force', 100, 1e6)];
+      return [
+        floor(leg.allowable),
+        figure('what it may take at one point', leg.pointAllowable, 'force', 100, 1e6),
+        own(leg.gear || null, 0.5, 'the weight of its skates and trolley'),
+      ];
     case 'ramp':
       return [figure('its friction', leg.friction, 'factor', 0.02, 1.2), ...pulledBy(leg)];
     case 'rollers':
@@ -141,18 +150,35 @@ function ofLeg(leg: Leg): Figure[] {
     case 'corner':
       return [side('one of its corridors', leg.corridorA), side('the other of its corridors', leg.corridorB)];
     case 'stairs':
-      return [side('its width', leg.width), side('its landing', leg.landing), side('its head room', leg.headRoom)];
+      return [
+        side('its width', leg.width),
+        side('its landing', leg.landing),
+        side('its head room', leg.headRoom),
+        figure('its pitch', leg.pitchDeg || null, 'angle', 5, 60),
+      ];
     case 'hatch':
       return [side('its length', leg.length), side('its width', leg.width), side('its height below', leg.heightBelow)];
     case 'truck':
       return [figure('the radius it has free', leg.freeRadius, 'length', 0.3, 100)];
     case 'carry':
-      return [figure('how often a minute it is lifted', leg.perMinute, 'factor', 0.01, 20)];
+      return [
+        figure('how often a minute it is lifted', leg.perMinute, 'factor', 0.01, 20),
+        figure('how far the hands are out', leg.reach, 'dimension', 0.1, 1.2),
+        figure('how far it is raised', leg.travel || null, 'dimension', 0.03, 2.5),
+      ];
   }
 }
 
 const ofMember = ({ make, packing }: Member): Figure[] => [
   ...(make.kind === 'girder' ? girder(make) : []),
+  ...(make.kind === 'parts'
+    ? [
+        side('its depth', make.depth),
+        side('its width', make.width),
+        ...make.parts.map((part) => figure(`the weight of its ${part.what.toLowerCase() || 'part'}`, part.mass || null, 'mass', 0.1, 20e3)),
+      ]
+    : []),
+  own(packing.mass || null, 0.1, 'the weight of its packing'),
   figure('its packing above and below', packing.height || null, 'dimension', 0.003, 1),
   figure('its packing at both sides', packing.sides || null, 'dimension', 0.003, 1),
   figure('its packing against the web', packing.web, 'dimension', 0.01, 3),
@@ -179,7 +205,7 @@ function thingsOf(plan: Plan): Thing[] {
   const opened = (one: { opening: string | null }, what: string) => `${what} over ${survey.openings.find(({ id }) => id === one.opening)?.name ?? 'the line'}`;
   return [
     ...all(plan.bearings, 'bearing', 'measure', named, (one) => [
-      carries(one.capacity),
+      carries(one.capacity, 20e6),
       figure('the stress it may take', one.allowable, 'strength', 50e3, 500e6),
       ...(one.post
         ? [
@@ -190,6 +216,7 @@ function thingsOf(plan: Plan): Thing[] {
     ]),
     ...all(plan.links, 'link', 'measure', named, (one) => [
       carries(one.capacity),
+      own(one.own === 0 ? null : one.own / GRAVITY, 2, 'what it weighs itself'),
       ...(one.foot ? [side('the length of its foot', one.foot.length), side('the width of its foot', one.foot.width), ground(one.foot.allowable)] : []),
     ]),
     ...all(plan.cranes, 'crane', 'gear', named, (crane) => [
@@ -213,14 +240,16 @@ function thingsOf(plan: Plan): Thing[] {
           20,
         ),
       ),
-      ...chartsOf(plan, crane).flatMap(({ name, chartBase }) =>
-        chartBase
+      ...chartsOf(plan, crane).flatMap(({ name, chartBase, chart }) => [
+        figure(`the shortest boom of its chart ${name}`, chart === null ? null : Math.min(...chart.booms), 'length', 2, 200),
+        figure(`the longest boom of its chart ${name}`, chart === null ? null : Math.max(...chart.booms), 'length', 2, 250),
+        ...(chartBase
           ? [
               figure(`the base its chart ${name} is for`, chartBase.length, 'length', 1, 30),
               figure(`the base its chart ${name} is for, across`, chartBase.width, 'length', 1, 30),
             ]
-          : [],
-      ),
+          : []),
+      ]),
     ]),
     ...all(plan.stands, 'stand', 'gear', named, (one) => [
       figure('the mat under each outrigger', one.padArea, 'floorArea', 0.02, 40),
@@ -238,7 +267,11 @@ function thingsOf(plan: Plan): Thing[] {
       'raise',
       'picks',
       (one) => `the lift of ${nameOfLoad(plan, one)}`,
-      (one) => [floor(one.floorCarries), ...one.points.flatMap((point) => ofPoint(point).map((each) => ({ ...each, what: `${each.what}, ${point.name}` })))],
+      (one) => [
+        floor(one.floorCarries),
+        figure('how far one end is ahead', one.uneven || null, 'dimension', 0.002, 2),
+        ...one.points.flatMap((point) => ofPoint(point).map((each) => ({ ...each, what: `${each.what}, ${point.name}` }))),
+      ],
     ),
     ...all(plan.launches ?? [], 'launch', 'picks', named, (one) => [
       figure('how far it is pushed', one.travel, 'length', 0.5, 400),
@@ -269,7 +302,11 @@ function thingsOf(plan: Plan): Thing[] {
       figure('its length', one.length, 'length', 0.02, 500),
       figure('its width', one.width, 'length', 0.02, 500),
     ]),
-    ...all(site.zones ?? [], 'zone', 'gear', named, (one) => [figure('its depth', one.depth, 'length', 0.2, 60)]),
+    ...all(site.zones ?? [], 'zone', 'gear', named, (one) => [
+      figure('its depth', one.depth, 'length', 0.2, 60),
+      figure('its length', one.length, 'length', 0.3, 5000),
+      figure('its width', one.width, 'length', 0.3, 5000),
+    ]),
     ...all(site.powerLines, 'powerLine', 'gear', named, (one) => [
       figure('the height of its lowest wire', one.height, 'length', 3, 250),
       figure('the distance its owner asks for', one.ownerAsks, 'length', 0.3, 60),
@@ -279,13 +316,18 @@ function thingsOf(plan: Plan): Thing[] {
       'make',
       'steel',
       ({ mark }) => mark,
-      ({ made, mass }) => [...(made.kind === 'girder' ? girder(made) : made.kind === 'plain' ? outline(made) : []), own(mass, 1, 'its weight by drawing')],
+      ({ made, mass, attachments }) => [
+        ...(made.kind === 'girder' ? girder(made) : made.kind === 'plain' ? outline(made) : []),
+        own(mass, 1, 'its weight by drawing'),
+        ...attachments.map((one) => figure(`the weight of its ${one.what.toLowerCase()}`, one.mass || null, 'mass', 0.1, 50e3)),
+      ],
     ),
     ...all(structure.supports, 'support', 'measure', named, (one) => [
       carries(one.capacity),
       figure('what holds it down', one.holdsDown, 'force', 100, 100e6),
       seat('its seat along the piece', one.seatLength),
       seat('its seat across it', one.seatWidth),
+      figure('what its ties hold against rolling over', one.twistHolds, 'moment', 500, 50e6),
       figure('what its anchors may pull', one.anchors?.tension, 'force', 500, 20e6),
     ]),
     ...all(structure.joints, 'joint', 'steel', named, (one) => [
@@ -295,8 +337,8 @@ function thingsOf(plan: Plan): Thing[] {
       figure('the shear it may carry', one.shear, 'force', 500, 100e6),
     ]),
     ...all(structure.braces, 'brace', 'steel', named, (one) => [
-      carries(one.capacity),
-      figure('its stiffness', one.stiffness, 'stiffness', 1e3, 1e12),
+      carries(one.capacity, 10e6),
+      figure('its stiffness', one.stiffness, 'forcePerLength', 1e4, 2e9),
       figure('its weight', one.mass, 'mass', 3, 8000),
     ]),
     ...all(
@@ -311,6 +353,8 @@ function thingsOf(plan: Plan): Thing[] {
       figure('what it carries', one.mass, 'mass', 200, 500e3),
       figure('what may stand past its deck', one.overhang || null, 'length', 0.1, 20),
       figure('the length of its deck', one.deckLength, 'length', 1, 60),
+      figure('the width of its deck', one.deckWidth, 'length', 0.8, 12),
+      figure('its wheelbase', one.wheelbase || null, 'length', 1, 40),
     ]),
     ...all(transport.turns, 'job', 'steel', named, (one) => [
       figure('its outer radius', one.outerRadius, 'length', 3, 300),
@@ -328,6 +372,7 @@ function thingsOf(plan: Plan): Thing[] {
       bolt(one.splice.diameter, 'the bolts of its splice'),
       figure('the weight of one splice', one.splice.mass, 'mass', 0.1, 5e3),
       figure('the longest piece that can be brought', one.transport, 'length', 0.5, 120),
+      figure('the shortest piece worth making', one.splice.shortest, 'length', 0.1, 20),
     ]),
     ...all(
       plan.ways.flatMap((way) => way.legs),
@@ -353,6 +398,7 @@ function thingsOf(plan: Plan): Thing[] {
     ),
     ...all(allWalls(plan), 'shore', 'shores', named, (one) => [
       figure('the width of its sole', one.sole.width, 'dimension', 0.03, 1.5),
+      figure('what its bracing holds', one.bracing, 'force', 50, 200e3),
       ground(one.sole.allowable),
     ]),
     ...all(allRows(plan), 'shore', 'shores', named, (one) => [figure('the width of its pads', one.pad.width, 'dimension', 0.03, 5), ground(one.pad.allowable)]),
@@ -364,6 +410,19 @@ function thingsOf(plan: Plan): Thing[] {
       (one) => one.name || opened(one, 'the shores'),
       (one) => [figure('the room its gear needs', one.room, 'length', 0.2, 10)],
     ),
+    ...all(survey.openings, 'opening', 'measure', named, ({ bay, lineLoad, choice, air, clear }) => [
+      figure('its width as drawn', clear.drawn, 'length', 0.2, 60),
+      figure('its width as measured', clear.measured, 'length', 0.2, 60),
+      figure('the width of its bay', bay.width, 'length', 0.03, 6),
+      figure('the height of its bay', bay.height, 'length', 0.03, 6),
+      figure('what it carries along its length', lineLoad || null, 'forcePerLength', 20, 2e6),
+      figure('what comes and goes of it', choice.live || null, 'forcePerLength', 20, 500e3),
+      figure('how far its beam is unbraced', choice.unbraced || null, 'length', 0.05, 60),
+      figure('the height of its ceiling', choice.ceiling, 'length', 1.2, 30),
+      figure('the head room it leaves at the least', choice.headLeast, 'length', 0.8, 10),
+      figure('the air it was measured in', air.measuring, 'airTemperature', 230, 330),
+      figure('the air it is set in', air.setting, 'airTemperature', 230, 330),
+    ]),
     ...all(survey.patterns, 'pattern', 'measure', named, (one) => [bolt(one.bolt), figure('its holes', one.hole, 'dimension', 0.005, 0.2)]),
   ];
 }

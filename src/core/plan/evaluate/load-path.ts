@@ -7,6 +7,7 @@ import { GRAVITY } from '../../units';
 import type { AboutKind, Check, StationId } from '../check';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
+import { saysSomething } from '../records';
 import { clearOf } from '../settle';
 import { pieceWeight } from '../piece-weight';
 import type { Bearing, Link } from '../schema';
@@ -124,8 +125,29 @@ export function loadPathChecks(context: Context, onward: ReadonlyMap<string, Onw
     return [{ kind: 'support', id, name, load: load ?? 0, question, below, traces: [] }];
   });
   // Rollers carry before what they are beside does: they are followed down by themselves.
-  return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure'), ...underRollers(context)];
+  return [...checks, ...walkDown(context, [...sources, ...standing], 'path', 'measure'), ...underRollers(context), ...footSources(context)];
 }
+
+/** What is under a foot may take a figure that somebody gave, or that is taken from somewhere. */
+const footSources = ({ plan }: Context): Check[] =>
+  plan.links.flatMap((link) =>
+    link.foot === null || link.foot.allowable === null || saysSomething(link.foot.source)
+      ? []
+      : [
+          missingCheck(
+            {
+              id: 'path.footSource',
+              ...on('link', link, link.name),
+              station: 'measure',
+              move: null,
+              calc: contactPressure.id,
+              source: 'Common practice: a figure for the ground has somebody who gave it, or a table it is from',
+            },
+            'pressure',
+            `Who says what may press what is under ${link.name}, or where is it taken from?`,
+          ),
+        ],
+  );
 
 /** The loads of rollers, down what is under them and no further. */
 function underRollers(context: Context): Check[] {

@@ -22,6 +22,11 @@ test.each<[string, () => Plan, (plan: Plan) => unknown, RegExp]>([
   ['a piece of the structure', vehicleRamp, (p) => (p.structure.pieces[2]!.mark = '?'), /^missing beam .*but “\?”/],
   ['a support', quayFootbridge, (p) => (p.structure.supports[2]!.name = ''), /^missing support/],
   ['a joint', quayFootbridge, (p) => (p.structure.joints[1]!.name = ''), /^missing joint/],
+  ['a thing of the yard', quayFootbridge, (p) => (p.yard![0]!.name = ''), /^missing yard .*a thing of the yard with no name/],
+  ['a mark of the list', ticketHall, (p) => (p.members[2]!.mark = ''), /^missing member .*a piece of the list with no name/],
+  ['an opening', ticketHall, (p) => (p.survey.openings[0]!.name = ''), /^missing opening/],
+  ['a bolt pattern', ticketHall, (p) => (p.survey.patterns[0]!.name = ''), /^missing pattern/],
+  ['a leg of the way in', ticketHall, (p) => (p.ways[0]!.legs[3]!.name = ''), /^missing leg/],
   ['a brace', quayFootbridge, (p) => (p.structure.braces[1]!.name = 'x'), /^missing brace .*but “x”/],
 ])('%s with no name is asked for one, and nothing else is', (_name, make, edit, sentence) => {
   const plan = make();

@@ -32,6 +32,17 @@ const thingsOf = ({ structure, site, ...plan }: Plan): Called[] => [
   ...all(structure.joints, 'joint', 'steel', 'a joint', named),
   ...all(structure.braces, 'brace', 'steel', 'a brace', named),
   ...all(allShores({ structure, site, ...plan }), 'shore', 'shores', 'a shore', named),
+  ...all(plan.yard ?? [], 'yard', 'gear', 'a thing of the yard', named),
+  ...all(plan.members, 'member', 'steel', 'a piece of the list', marked),
+  ...all(plan.survey.openings, 'opening', 'measure', 'an opening', named),
+  ...all(plan.survey.patterns, 'pattern', 'measure', 'a bolt pattern', named),
+  ...all(
+    plan.ways.flatMap(({ legs }) => legs),
+    'leg',
+    'wayIn',
+    'a leg of the way in',
+    named,
+  ),
   ...all(plan.strings ?? [], 'string', 'picks', 'a string of beams', named),
   ...all(plan.launches ?? [], 'launch', 'picks', 'a launch', named),
   ...all(

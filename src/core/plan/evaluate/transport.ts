@@ -170,8 +170,8 @@ function permitCheck(member: Member, long: readonly Traveller[], rides: readonly
   const fixed = rides.find(({ truck }) => truck.steered === false)?.truck;
   if (permit.steered === true && fixed) return stop(phrase`Permit ${number} asks for steered rear axles; those of ${nameOf(fixed)} are fixed.`);
   const heaviest = Math.max(...long.map((one) => one.mass ?? 0));
-  if (permit.heaviest !== null && heaviest > permit.heaviest)
-    return stop(phrase`${longest.name} weighs ${q(heaviest, 'mass')}; permit ${number} covers ${q(permit.heaviest, 'mass')}.`);
+  const covers = permit.heaviest!;
+  if (heaviest > covers) return stop(phrase`${longest.name} weighs ${q(heaviest, 'mass')}; permit ${number} covers ${q(covers, 'mass')}.`);
   return ratioCheck(
     where,
     { demand: longest.length, capacity: permit.longest ?? 0, quantity: 'length', caution: null, inclusive: true },
@@ -189,6 +189,7 @@ function permitQuestions(permit: Permit, member: Member): string[] {
   else if (isBlank(permit.number)) asked.push(`“${permit.number.trim()}” is no number of a permit for ${member.mark}. What is it?`);
   if (!namesSomebody(permit.by)) asked.push(`Who gave ${name}?`);
   if (permit.longest === null) asked.push(`What length of load does ${name} cover?`);
+  if (permit.heaviest === null) asked.push(`What weight of load does ${name} cover?`);
   if (permit.steered === null) asked.push(`Does ${name} ask for steered rear axles?`);
   if (!isDay(permit.from) || !isDay(permit.until)) asked.push(`From which day to which day is ${name} good?`);
   if (!isDay(member.travel.on)) asked.push(`On which day does ${member.mark} arrive?`);

@@ -118,6 +118,18 @@ function supportStill({ context, beams }: Ground, support: Support): Check[] {
         `What does ${support.name} stand on?`,
       ),
     );
+  else {
+    // A footing is concrete or masonry that has its strength, or not yet: whichever it is, somebody says so.
+    const footing = support.standsOn.flatMap(({ link }) => plan.links.find((one) => one.id === link && one.kind === 'footing') ?? []);
+    if (footing.length > 0)
+      checks.push(
+        missingCheck(
+          { ...before('support.footing', of, '29 CFR 1926.752(a): concrete has its strength before steel stands on it'), station: 'measure' },
+          'count',
+          `${support.name} stands on ${footing.map(({ name }) => name).join(' and ')}. Is that concrete that has its strength, by which test, or what else is it?`,
+        ),
+      );
+  }
   if (support.kind === 'anchors') {
     const bolted = { ...before('support.anchors', of, 'Statics: anchors hold a base where it is'), station: 'measure' as const };
     if (support.anchors === null) checks.push(missingCheck(bolted, 'count', `How many anchors hold ${support.name}, and what may they pull?`));
