@@ -48,6 +48,7 @@ export function girderLines(lines: number, each: number, most = Infinity): Plan 
           a: { piece: `p${line}-${n - 1}`, at: LONG },
           b: { piece: id, at: 0 },
           holes: 24,
+          bolt: { diameter: 0.022225, grade: 'A325', planes: 2 },
           boltShear: null,
           moment: 900e3,
           shear: 400e3,

@@ -4,6 +4,7 @@ import { bare, moves, support } from './spliced-girder';
 export const joint = (changes: Partial<Joint> & Pick<Joint, 'id' | 'kind' | 'a' | 'b'>): Joint => ({
   name: changes.id,
   holes: 4,
+  bolt: { diameter: 0.02, grade: '8.8', planes: 1 },
   boltShear: 50e3,
   moment: null,
   shear: null,

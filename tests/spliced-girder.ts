@@ -63,6 +63,7 @@ export function splicedGirder(ruleSet: Plan['job']['ruleSet'] = 'eu-ls'): Plan {
         a: { piece: 'a', at: 14 },
         b: { piece: 'b', at: 0 },
         holes: 48,
+        bolt: { diameter: 0.022225, grade: 'A325', planes: 2 },
         boltShear: null,
         moment: 2.4e6,
         shear: 900e3,

@@ -44,14 +44,16 @@ describe('what is said of one bolt', () => {
   };
   const rows = (plan: Plan) =>
     evaluate(plan, '2026-11-27').checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === plan.structure.joints[0]!.id);
-  test('more than its size carries is a stop, the same or less is not; nothing is said where no size is', () => {
+  test('more than its size carries is a stop, the same or less is not; where no size is, it is asked', () => {
     const [over] = rows(at(120e3, bolt()));
     expect(over).toMatchObject({ verdict: 'stop', capacity: expect.closeTo(94080, 0), demand: 120e3 });
     expect(words(over!, 'metric')).toMatch(/said to carry 120(\.0)?\skN\. M20 8\.8 in one shear plane carries 94\.1\skN/);
     expect(rows(at(94e3, bolt()))[0]!.verdict).toBe('clear');
     expect(rows(at(95e3, bolt()))[0]!.verdict).toBe('clear');
     expect(rows(at(97e3, bolt()))[0]!.verdict).toBe('stop');
-    expect(rows(at(120e3, null))).toEqual([]);
+    const [unknown] = rows(at(120e3, null));
+    expect(unknown!.verdict).toBe('missing');
+    expect(words(unknown!, 'metric')).toMatch(/^Of which size and grade are the bolts of/);
     expect(rows(at(null, bolt()))).toEqual([]);
     expect(rows(at(50e3, bolt({ grade: 'A325' })))[0]!.verdict).toBe('missing');
   });

@@ -355,7 +355,17 @@ function braceStill({ beams }: Ground, brace: Brace): Check[] {
 /** What is said of one bolt, against what its size and grade carry. */
 function boltSays({ context }: Ground, joint: Joint): Check[] {
   const { bolt, boltShear, name } = joint;
-  if (!bolt || boltShear === null) return [];
+  if (!bolt)
+    return (joint.holes ?? 0) > 0
+      ? [
+          missingCheck(
+            before('joint.boltSays', about('joint', joint, name), 'Common practice: the drawing names the bolts of each joint'),
+            'count',
+            `Of which size and grade are the bolts of ${name}? What goes in has to be what is drawn.`,
+          ),
+        ]
+      : [];
+  if (boltShear === null) return [];
   const { rules, plan } = context;
   const found = boltShearOf(bolt, rules);
   const of = about('joint', joint, name);
