@@ -1,6 +1,7 @@
+import type { Page } from '@playwright/test';
 import { accessible, check, expect, field, planOf, saved, station, test } from './job';
 
-const workings = (page: import('@playwright/test').Page) => page.getByRole('complementary', { name: 'Workings' });
+const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
 
 test.describe('beams one below the other on one hook', () => {
   test.use({ demo: 'passenger canopy' });

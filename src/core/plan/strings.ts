@@ -26,7 +26,12 @@ export const stringsWith = (plan: Plan, pick: { id: string }): readonly Strung[]
 
 /** What still hangs above the beam of a pick while that is set, from the beam up: the lowest goes first. */
 export function hangsAbove({ picks }: Strung, pick: { id: string }): readonly Pick[] {
-  return picks.slice(0, picks.findIndex(({ id }) => id === pick.id)).reverse();
+  return picks
+    .slice(
+      0,
+      picks.findIndex(({ id }) => id === pick.id),
+    )
+    .reverse();
 }
 
 /** Everything of other picks that the checks of one pick are worked out from. */

@@ -294,20 +294,24 @@ function boomGapChecks(
     .filter(({ to, outline }) => to > foot && meets(near, boxOf(outline)))
     .map(({ id, name, to, outline }) => gapTo(id, name, to, outline))
     .reduce<ReturnType<typeof gapTo>[]>(([worst], one) => [!worst?.nearest || (one.nearest && one.nearest.gap < worst.nearest.gap) ? one : worst], []);
-  return [{ id: piece.id, what: piece.mark, height: top, nearest: load }, ...strungGaps(picked, travel, path), ...barGap(picked, hanging, travel, path), ...things, ...steel].flatMap(
-    ({ id, what, height, nearest }) => {
-      if (nearest === null) return [];
-      const traces = boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } });
-      return [
-        ratioCheck(
-          { ...place, ...onHook(picked, what, id) },
-          { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
-          { code: 'lift.boomGap', what, gap: nearest.gap, least },
-          traces,
-        ),
-      ];
-    },
-  );
+  return [
+    { id: piece.id, what: piece.mark, height: top, nearest: load },
+    ...strungGaps(picked, travel, path),
+    ...barGap(picked, hanging, travel, path),
+    ...things,
+    ...steel,
+  ].flatMap(({ id, what, height, nearest }) => {
+    if (nearest === null) return [];
+    const traces = boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } });
+    return [
+      ratioCheck(
+        { ...place, ...onHook(picked, what, id) },
+        { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+        { code: 'lift.boomGap', what, gap: nearest.gap, least },
+        traces,
+      ),
+    ];
+  });
 }
 
 /** Beams of a string over the one that is set are nearer the boom than it: each across under the hook, at its own height. */

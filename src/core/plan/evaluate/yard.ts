@@ -192,7 +192,8 @@ function unnamed({ plan }: Context): Check[] {
         'count',
         question,
       );
-    const [does, without] = kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
+    const [does, without] =
+      kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
     return [
       ...needs.flatMap((one) =>
         kinds.has(one) || !(there.has(one) || (one === 'slings' && gear.length > 0))
