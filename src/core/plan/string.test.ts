@@ -1,4 +1,4 @@
-import { passengerCanopy } from '../../../tests/demo-plan';
+import { demoPlan, passengerCanopy } from '../../../tests/demo-plan';
 import { applyCommand } from './commands/apply';
 import type { CommandArguments, CommandName } from './commands/table';
 import { describe as words } from './describe';
@@ -137,6 +137,50 @@ const faults: [string, Edit, string, RegExp][] = [
     /^missing: .*under a bar/,
   ],
   [
+    'a beam on two hooks',
+    (_, p) => (pick(p, 'k42').second = { stand: 's2', boom: 22, slingRating: 1000, riggingMass: 40 } as never),
+    'string.kind',
+    /^stop: .*on two hooks/,
+  ],
+  ['a beam spliced to another', (_, p) => (pick(p, 'k42').joined = ['along-0-1-1']), 'string.kind', /^missing: .*what is joined to it/],
+  [
+    'a stair in it',
+    (_, p) => {
+      const beam = p.structure.pieces.find(({ id }) => id === 'along-0-0-1')!;
+      p.structure.makes.push({
+        ...structuredClone(p.structure.makes.find(({ id }) => id === beam.make)!),
+        id: 'stair',
+        mark: 'ST',
+        mass: 400,
+        made: { kind: 'plain', what: 'stair', depth: 0.4, width: 1.2, balance: 2.5, chords: 4e-3, hangsBy: 'L. Marsh', standsBy: 'L. Marsh' } as never,
+      });
+      beam.make = 'stair';
+    },
+    'string.kind',
+    /^missing: .*is no section/,
+  ],
+  [
+    'the crane leaving in between',
+    (_, p) =>
+      p.moves.splice(
+        p.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'along-0-0-1'),
+        0,
+        { id: 'off', kind: 'crane.leave', stand: 's1' },
+      ),
+    'string.hook',
+    /^stop: The crane leaves while beams of String 1/,
+  ],
+  [
+    'a beam of unknown weight',
+    (_, p) =>
+      (p.structure.makes.find(({ id }) => id === p.structure.pieces.find((one) => one.id === 'along-0-0-1')!.make)!.made = {
+        kind: 'section',
+        section: 'IPE 999',
+      }),
+    'string.rating',
+    /^missing: (?!What may)/,
+  ],
+  [
     'six of them',
     (s, p) =>
       s.picks.unshift(
@@ -171,6 +215,37 @@ describe('one fault each', () => {
     const said = checks.map((check) => `${check.id} ${check.verdict}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
     for (const [, , id, says] of faults) expect(said.filter((one) => one.startsWith(`${id} `) && says.test(one.slice(id.length + 1)))).toEqual([]);
   });
+});
+
+test('the heaviest beam hangs on its point with its slings; the whole with all of them', () => {
+  const plan = strung();
+  const own = DOWN.map((id) => known(picked(passengerCanopy(), id).weight).mass + pick(plan, id).riggingMass!);
+  expect(rows(plan, 'string.each')[0]!.demand).toBeCloseTo(Math.max(...own), 6);
+  expect(rows(plan, 'string.rating')[0]!.demand).toBeCloseTo(
+    own.reduce((sum, one) => sum + one, 0),
+    6,
+  );
+});
+
+test('another crane may lift meanwhile; a piece on bearings in a string is asked about', () => {
+  const between = strung((_, plan) => {
+    plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's3', name: 'Third', at: { x: 60, y: 60 } });
+    pick(plan, 'k71').stand = 's3';
+    const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === 'k71');
+    const [hang] = plan.moves.splice(at, 1);
+    plan.moves.splice(
+      plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === 'k42'),
+      0,
+      hang!,
+    );
+  });
+  expect(say(between, 'string.hook')).toEqual([]);
+  const hall = demoPlan();
+  const [only] = hall.picks;
+  hall.pieces.push({ ...structuredClone(hall.pieces[0]!), id: 'tb9', mark: 'TB9' });
+  hall.picks.push({ ...structuredClone(only!), id: 'k9', piece: 'tb9' });
+  hall.strings = [{ id: 'st', name: 'String 1', picks: [only!.id, 'k9'], apart: 3, rating: 9000, each: 3000, lowered: true, by: 'P. Varga' }];
+  expect(say(hall, 'string.kind')).toEqual(Array.from({ length: 2 }, () => expect.stringMatching(/^missing: .*is a piece on bearings/)));
 });
 
 describe('the list of strings', () => {
