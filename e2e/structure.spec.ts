@@ -113,3 +113,30 @@ test('the stations of a structure pass the accessibility checks', async ({ page,
     await accessible(page);
   }
 });
+
+test('bolts of a joint: their size says nothing of their grade', async ({ page, request, job }) => {
+  await station(page, 'Steel');
+  const panel = page.getByRole('complementary', { name: 'Workings' });
+  await panel
+    .getByRole('button', { name: /^Splice/ })
+    .first()
+    .click();
+  await field(page, 'Bolts are this thick').fill('');
+  await field(page, 'Bolts are this thick').press('Tab');
+  await expect(check(page, 'joint.boltSays')).toHaveAttribute('data-verdict', 'missing');
+  await check(page, 'joint.boltSays').getByRole('button').first().click();
+  await expect(field(page, 'Bolts are this thick')).toBeFocused();
+  await field(page, 'Bolts are this thick').fill('24');
+  await field(page, 'Bolts are this thick').press('Tab');
+  await expect(check(page, 'said.figure')).toHaveCount(2);
+  await expect(field(page, 'Shear planes through one bolt')).toHaveValue('');
+  await panel.getByRole('combobox', { name: 'Bolts are of grade' }).click();
+  await page.getByRole('option', { name: '10.9' }).click();
+  await field(page, 'Shear planes through one bolt').fill('2');
+  await field(page, 'Shear planes through one bolt').press('Tab');
+  await expect(check(page, 'said.figure')).toHaveCount(0);
+  await saved(page);
+  const [joint] = (await planOf(request, job)).structure.joints;
+  expect(joint).toMatchObject({ bolt: { diameter: 0.024, grade: '10.9', planes: 2 } });
+  expect(joint!.unsaid ?? []).toEqual([]);
+});

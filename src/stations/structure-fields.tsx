@@ -2,7 +2,8 @@
 import { Fragment } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import type { Beam, Brace, Joint, Make, Move, Plan } from '@/core/plan/schema';
-import { boltName, boltShearOf } from '@/core/plan/structure/joint-bolts';
+import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
+import { boltName, boltShearOf, drawnBolt } from '@/core/plan/structure/joint-bolts';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';
@@ -99,11 +100,20 @@ const axes = [
 
 const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 
-const usual = ({ bolt, kind }: Joint, plan: Plan): NonNullable<Joint['bolt']> =>
-  bolt ?? { diameter: 0.02, grade: plan.job.ruleSet === 'us-asd' ? 'A325' : '8.8', planes: kind === 'splice' ? 2 : 1 };
+type BoltGrade = NonNullable<Joint['bolt']>['grade'];
+
+/** Its bolts by their size; of which grade they are, and how often cut, is still to be said. */
+function boltOf({ bolt, kind, unsaid }: Joint, plan: Plan, diameter: number | null): Partial<Joint> {
+  if (bolt && diameter !== null) return { bolt: { ...bolt, diameter } };
+  const rest = (unsaid ?? []).filter((key) => key !== 'bolt.grade' && key !== 'bolt.planes');
+  if (diameter === null) return { bolt: null, unsaid: rest };
+  const grade = plan.job.ruleSet === 'us-asd' ? 'A325' : '8.8';
+  return { bolt: { diameter, grade, planes: kind === 'splice' ? 2 : 1 }, unsaid: [...rest, 'bolt.grade', 'bolt.planes'] };
+}
 
 /** What one of its bolts carries in shear by its size alone. */
-function byItsSize({ bolt }: Joint, plan: Plan): string | undefined {
+function byItsSize(joint: Joint, plan: Plan): string | undefined {
+  const bolt = drawnBolt(joint);
   if (!bolt) return undefined;
   const found = boltShearOf(bolt, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   return 'why' in found ? undefined : `${boltName(bolt, plan.job.units)}: ${formatQuantity(found.shear, 'force', plan.job.units)} in shear`;
@@ -126,14 +136,17 @@ function JointFields({ joint }: { joint: Joint }) {
         ) : (
           open('One bolt may carry', 'force', joint.boltShear, (boltShear) => edit({ boltShear }, 'bolt'), { note: byItsSize(joint, plan) })
         )}
-        {open('Bolts are this thick', 'dimension', joint.bolt?.diameter ?? null, (diameter) =>
-          edit({ bolt: diameter === null ? null : { ...usual(joint, plan), diameter } }, 'bolt size'),
-        )}
+        {open('Bolts are this thick', 'dimension', joint.bolt?.diameter ?? null, (diameter) => edit(boltOf(joint, plan, diameter), 'bolt size'))}
         {joint.bolt &&
-          choice('Bolts are of grade', joint.bolt.grade, same(jointBoltGrades), (grade) => edit({ bolt: { ...joint.bolt!, grade } }, 'bolt grade'))}
+          choice<BoltGrade | 'open'>(
+            'Bolts are of grade',
+            saidOf(joint, 'bolt.grade', joint.bolt.grade) ?? 'open',
+            [...(joint.unsaid?.includes('bolt.grade') ? ([['open', 'not said']] as const) : []), ...same(jointBoltGrades)],
+            (grade) => (grade === 'open' ? null : edit({ bolt: { ...joint.bolt!, grade }, ...nowSaid(joint, 'bolt.grade') }, 'bolt grade')),
+          )}
         {joint.bolt &&
-          open('Shear planes through one bolt', 'count', joint.bolt.planes, (planes) =>
-            edit({ bolt: { ...joint.bolt!, planes: Math.max(1, Math.round(planes ?? 1)) } }, 'bolt planes'),
+          open('Shear planes through one bolt', 'count', saidOf(joint, 'bolt.planes', joint.bolt.planes), (planes) =>
+            edit({ bolt: { ...joint.bolt!, planes: Math.max(1, Math.round(planes ?? 1)) }, ...nowSaid(joint, 'bolt.planes') }, 'bolt planes'),
           )}
         {joint.kind === 'splice' &&
           choice<'yes' | 'no'>(

@@ -1,6 +1,7 @@
 import type { CommandArguments } from './commands/table';
 import { isTurned } from './lookups';
 import { isUnslung, usualSlinging } from './plan-lifts';
+import { drawnBolt } from './structure/joint-bolts';
 import type { Beam, Brace, Joint, Move, Pick, Plan, Support } from './schema';
 
 type Same = CommandArguments['editEach'];
@@ -46,7 +47,11 @@ const supports: Shared<Support> = {
 /** A joint that is no splice and has no moment is a simple one: it is not made another. */
 const joints: Shared<Joint> = {
   alike: (a, b) => a.kind === b.kind,
-  share: (from, to) => unsaidOf(from, to, from.kind === 'splice' ? ['holes', 'bolt', 'boltShear', 'moment', 'shear'] : ['holes', 'bolt', 'boltShear']),
+  share: (from, to) => {
+    // Bolts of which nobody has said the grade yet are not said of others.
+    const bolt = drawnBolt(from) ? (['bolt'] as const) : [];
+    return unsaidOf(from, to, from.kind === 'splice' ? ['holes', ...bolt, 'boltShear', 'moment', 'shear'] : ['holes', ...bolt, 'boltShear']);
+  },
 };
 const braces: Shared<Brace> = {
   alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),

@@ -2,8 +2,8 @@ import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import type { Joint, Plan } from '@/core/plan/schema';
 import { boltCounts, jointsInOrder, type JointMade } from '@/core/plan/structure/bolts-by-size';
-import { boltName } from '@/core/plan/structure/joint-bolts';
-import { formatQuantity } from '@/core/units';
+import { boltName, drawnBolt } from '@/core/plan/structure/joint-bolts';
+import { formatQuantity, type UnitSystem } from '@/core/units';
 import { UNKNOWN } from './card-parts';
 import { Line2, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
@@ -11,6 +11,12 @@ const cell = { paddingHorizontal: 3, paddingVertical: 2 } as const;
 const box = { borderLeftWidth: 0.4, borderColor: '#999' } as const;
 const widths = { name: 96, kind: 62, bolts: 84, holes: 34, when: 118, carries: 66, torque: 58 } as const;
 const kindName: Record<Joint['kind'], string> = { splice: 'splice', onWeb: 'on a web', onColumn: 'on a column', seat: 'on a seat' };
+
+/** Its bolts as they are drawn. */
+function boltWords(joint: Joint, units: UnitSystem): string {
+  const bolt = drawnBolt(joint);
+  return bolt ? `${boltName(bolt, units)}${bolt.planes > 1 ? `, ${bolt.planes} planes` : ''}` : UNKNOWN;
+}
 
 /** Rows on one stretch of pages: the layout of a page costs as much as all that still has to be laid out after it. */
 const STRETCH = 70;
@@ -87,7 +93,7 @@ function JointRow({ plan, made: { joint, at } }: { plan: Plan; made: JointMade }
       <Text style={[cell, styles.bold, { width: widths.name }]}>{joint.name}</Text>
       <Text style={[cell, { width: widths.kind }]}>{kindName[joint.kind]}</Text>
       <Text style={[cell, { width: widths.bolts }]}>
-        {joint.bolt ? `${boltName(joint.bolt, units)}${joint.bolt.planes > 1 ? `, ${joint.bolt.planes} planes` : ''}` : UNKNOWN}
+        {boltWords(joint, units)}
       </Text>
       <Text style={[cell, { width: widths.holes }]}>{joint.holes ?? '?'}</Text>
       <Text style={[cell, { width: widths.when }]}>{at.length === 0 ? 'NEVER MADE' : at.map(inWords).join('; ')}</Text>

@@ -4,6 +4,7 @@ import { jointBoltGrades } from '../../strength/bolt-grades';
 import { footing } from './footing';
 import { id, nonNegative, place, positive, real, size, standsOn, text } from './fields';
 import { supportKinds } from './support-kinds';
+import { unsaid } from './unsaid';
 
 const point = () => closed({ ...place().properties, z: real('m') });
 const plate = () => closed({ width: positive('m'), thickness: size() });
@@ -115,6 +116,7 @@ export const jointKinds = ['splice', 'onWeb', 'onColumn', 'seat'] as const;
 /** What meets: a point of one piece with a point of another. `a` is carried by `b` where it is no splice. */
 const jointSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   kind: oneOf(jointKinds),
   a: spot(),

@@ -42,6 +42,7 @@ const askedOf = (plan: Plan): Asked[] => [
     'picks',
     (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`),
   ),
+  ...all(plan.structure.joints, 'joint', 'steel', named),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.site.zones ?? [], 'zone', 'gear', named),
   ...all(plan.site.signallers ?? [], 'signaller', 'gear', (one: { name: string }) => one.name || 'the signal person'),

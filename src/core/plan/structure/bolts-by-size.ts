@@ -1,5 +1,5 @@
 import type { Joint, Plan } from '../schema';
-import type { Bolt } from './joint-bolts';
+import { drawnBolt, type Bolt } from './joint-bolts';
 
 /** A joint with the moves that put something into it, in their order. */
 export interface JointMade {
@@ -30,9 +30,11 @@ export function boltCounts({ structure }: Plan): { sizes: BoltCount[]; unsaid: n
   let unsaid = 0;
   const counted = new Set<string>();
   const shared = new Set<string>();
-  for (const { id, bolt, holes, kind, sharesWith } of structure.joints) {
+  for (const joint of structure.joints) {
+    const { id, holes, kind, sharesWith } = joint;
+    const bolt = drawnBolt(joint);
     if (shared.has(id) || (sharesWith !== null && counted.has(sharesWith))) continue;
-    if (kind === 'seat' && !bolt) continue;
+    if (kind === 'seat' && !joint.bolt) continue;
     if (!bolt) {
       unsaid += 1;
       continue;

@@ -2,7 +2,9 @@ import { passengerCanopy } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
 import { describe as words } from '../describe';
 import { evaluate } from '../evaluate';
+import { sameForOthers } from '../alike';
 import type { Plan } from '../schema';
+import { boltCounts } from './bolts-by-size';
 import { boltName, boltShearOf, type Bolt } from './joint-bolts';
 
 const bolt = (over: Partial<Bolt> = {}): Bolt => ({ diameter: 0.02, grade: '8.8', planes: 1, ...over });
@@ -33,6 +35,35 @@ describe('what one bolt carries by its size', () => {
     expect(boltName({ diameter: 0.0254, grade: 'A490' }, 'metric')).toBe('1" A490');
     expect(boltName({ diameter: 0.0254 * 1.125, grade: 'A490' }, 'us')).toBe('1 1/8" A490');
     expect(boltName({ diameter: 0.02, grade: 'A490' }, 'us')).toBe('20.0 mm A490');
+  });
+});
+
+describe('bolts of which only the size is said', () => {
+  const plan = (unsaid: ('bolt.grade' | 'bolt.planes')[]): Plan => {
+    const canopy = passengerCanopy();
+    const [first] = canopy.structure.joints;
+    Object.assign(first!, { boltShear: 900e3, bolt: bolt(), unsaid });
+    return canopy;
+  };
+  const asked = (of: Plan) =>
+    evaluate(of, '2026-11-27').checks.filter(({ id, about }) => (id === 'said.figure' || id === 'joint.boltSays') && about.id === of.structure.joints[0]!.id);
+  test('what is still to be said is asked, and nothing is held against it', () => {
+    expect(asked(plan(['bolt.grade', 'bolt.planes'])).map((check) => words(check, 'metric'))).toEqual([
+      expect.stringMatching(/nobody has said the grade of its bolts yet/),
+      expect.stringMatching(/nobody has said the number of shear planes through one bolt yet/),
+    ]);
+    expect(asked(plan([])).map(({ id, verdict }) => `${id} ${verdict}`)).toEqual(['joint.boltSays stop']);
+  });
+  test('they are not among those to take up, and are not said of others', () => {
+    const [open, said] = [boltCounts(plan(['bolt.grade'])), boltCounts(plan([]))];
+    expect(open.unsaid).toBe(said.unsaid + 1);
+    const of = (one: Plan) => {
+      const joints = one.structure.joints.filter(({ kind }) => kind === one.structure.joints[0]!.kind);
+      joints.slice(1).forEach((joint) => (joint.bolt = null));
+      return sameForOthers(one, 'joints', joints[0]!.id)?.edits.filter(({ changes }) => 'bolt' in changes).length ?? 0;
+    };
+    expect(of(plan(['bolt.planes']))).toBe(0);
+    expect(of(plan([]))).toBeGreaterThan(0);
   });
 });
 

@@ -10,6 +10,10 @@ import type { Joint } from '../schema';
 
 export type Bolt = NonNullable<Joint['bolt']>;
 
+/** Its bolts as somebody has said them, all of it; null: not yet. */
+export const drawnBolt = ({ bolt, unsaid }: Pick<Joint, 'bolt' | 'unsaid'>): Bolt | null =>
+  !bolt || unsaid?.some((key) => key === 'bolt.grade' || key === 'bolt.planes') ? null : bolt;
+
 /** What one bolt carries in shear by its size and grade; `why` where no table of this rule set has it. */
 export type BoltShear = { shear: number; traces: Trace[]; calc: string; source: string } | { why: string };
 

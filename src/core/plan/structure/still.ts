@@ -12,7 +12,7 @@ import { MEET } from './forces';
 import { thickestOf, weightsSaid, type SettledBeam } from './model';
 import { heightAt, LEAN, pointAt, type Point } from './place';
 import type { Ground } from './ground';
-import { boltShearOf, shearWords } from './joint-bolts';
+import { boltShearOf, drawnBolt, shearWords } from './joint-bolts';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import { about, place } from './places';
 
@@ -365,7 +365,8 @@ function boltSays({ context }: Ground, joint: Joint): Check[] {
           ),
         ]
       : [];
-  if (boltShear === null) return [];
+  // What is not said of them is asked of the joint, and nothing is worked out from it.
+  if (boltShear === null || drawnBolt(joint) === null) return [];
   const { rules, plan } = context;
   const found = boltShearOf(bolt, rules);
   const of = about('joint', joint, name);
