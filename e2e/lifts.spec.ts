@@ -1,5 +1,7 @@
 import { expect, type Page } from '@playwright/test';
-import { accessible, check, count, field, move, open, planOf, saved, station, test } from './job';
+import { accessible, check, count, field, makeJob, move, open, openJob, planOf, saved, station, test } from './job';
+import { quayFootbridge } from '../tests/demo-plan';
+import type { Plan } from '../src/core/plan/schema';
 
 async function begin(page: Page, name: string, kind: string, said: Record<string, string>): Promise<string> {
   await open(page, '/');
@@ -275,7 +277,10 @@ test.describe('spliced on the ground and lifted as one', () => {
 
 test.describe('two girders tied side by side', () => {
   test.use({ demo: 'quay footbridge' });
-  test('lifted as a pair: what its cross-frames weigh is asked and answered, four legs, and it is checked as a pair', async ({ page, job, request }) => {
+  test('lifted as a pair: what its cross-frames weigh is asked and answered, four legs, and it is checked as a pair', async ({ page, request }) => {
+    const unweighed = ({ structure }: Plan) => structure.braces.forEach((one) => (one.mass = null));
+    const job = await makeJob(request, unweighed, quayFootbridge());
+    await openJob(page, job);
     const before = await planOf(request, job);
     await station(page, 'Picks');
     await workings(page).getByRole('button', { name: /^G1a/ }).click();

@@ -44,7 +44,7 @@ test('a spreader is asked about until its plate and slings are said, and is on t
 test('slings of the yard govern where their tag says less, and out of date they are a stop', async ({ page, job, request }) => {
   await station(page, 'Gear');
   await page.getByRole('button', { name: 'Lifting gear' }).click();
-  await page.getByRole('button', { name: /^slings slings, in 0 lifts/ }).click();
+  await page.getByRole('button', { name: /^slings slings, used 0 times/ }).click();
   await field(page, 'Number on it').fill('Set 9');
   await field(page, 'Its tag says').fill('900');
   await field(page, 'Inspected by').fill('P. Varga');
