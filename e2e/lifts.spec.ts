@@ -289,14 +289,17 @@ test.describe('two girders tied side by side', () => {
       .click();
     await expect(page.locator('[data-move="m7"]')).toContainText('Hang G1a + G2a');
     // Both cross-frames come before the lift, and each is asked what it weighs: the question opens its own field.
+    await station(page, 'Steel');
     for (const name of ['Cross-frame 1', 'Cross-frame 2']) {
       const asked = check(page, 'brace.weight').filter({ hasText: name });
       await asked.first().click();
-      await field(page, 'It weighs').fill('140 kg');
-      await field(page, 'It weighs').press('Enter');
+      const weighs = field(page, 'It weighs').last();
+      await expect(weighs).toBeFocused();
+      await weighs.fill('140 kg');
+      await weighs.press('Enter');
       await expect(check(page, 'brace.weight').filter({ hasText: name })).toHaveCount(0);
-      await station(page, 'Picks');
     }
+    await station(page, 'Picks');
     await workings(page).getByRole('button', { name: /^G1a/ }).click();
     await workings(page)
       .getByRole('button', { name: /^Sling it/ })

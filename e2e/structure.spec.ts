@@ -32,8 +32,8 @@ test('a row over the moves: drawn when it is opened, and walked along', async ({
   const over = page.getByRole('region', { name: 'Over the moves' });
   await expect(over.locator('svg circle')).not.toHaveCount(0);
   await accessible(page);
-  await over.getByRole('button', { name: /^Worst at move \d+, Let go of G1b/ }).click();
-  await expect(page.getByRole('heading', { name: /^Move \d+ · Let go of G1b/ })).toBeVisible();
+  await over.getByRole('button', { name: /^Worst at move \d+, Fix Cross-frame 3/ }).click();
+  await expect(page.getByRole('heading', { name: /^Move \d+ · Fix Cross-frame 3/ })).toBeVisible();
 });
 
 test('a splice with too few pins is a stop when the hook lets go; what holds the piece is asked', async ({ page, job }) => {

@@ -15,7 +15,7 @@ export function unweighed(brace: Brace, markOf: (piece: string) => string): Chec
   const rests = second === null ? `Half of it hangs on ${first}.` : `Half of it rests on ${first} and half on ${second}.`;
   return [
     missingCheck(
-      place('brace.weight', about('brace', brace, brace.name), null, steelWeight.id, steelWeight.source.text),
+      place('brace.weight', about('brace', brace, brace.name), null, steelWeight.id, steelWeight.source.text, 'steel'),
       'mass',
       `What does ${brace.name} weigh, with its bolts? ${rests}`,
     ),
