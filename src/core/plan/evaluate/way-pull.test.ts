@@ -74,6 +74,16 @@ describe('what pulls a piece along', () => {
     ).toEqual([expect.stringMatching(/^missing: How many people push/)]);
   });
 
+  test('downhill the line holds back more than it pulls', () => {
+    const [row] = of(
+      on('rollers', (leg) => (leg.slopeDeg = -8)),
+      'way.rollers',
+    );
+    const { start, holdBack } = row!.traces[0]!.output as { start: number; holdBack: number };
+    expect(holdBack).toBeGreaterThan(start);
+    expect(row!.demand).toBe(holdBack);
+  });
+
   test('what runs by itself is held by a line, not by people', () => {
     expect(
       say(
