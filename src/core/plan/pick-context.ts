@@ -224,7 +224,7 @@ function strungOf(plan: SettledPlan, drawn: Pick, own: PieceWeight, rules: Rules
     if (hanging instanceof Missing) return hanging;
     if ('impossible' in hanging) return new Missing(hanging.impossible);
     over += apart;
-    above.push({ mark: piece.mark, length: piece.length, weight, rigging: pick.riggingMass, over });
+    above.push({ id: piece.id, mark: piece.mark, length: piece.length, weight, rigging: pick.riggingMass, over });
     top = over + hanging.loadDepth + hanging.hookAbovePick;
     over += tall(weight);
   }

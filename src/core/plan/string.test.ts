@@ -227,6 +227,27 @@ test('the heaviest beam hangs on its point with its slings; the whole with all o
   );
 });
 
+test('what its slings weigh is in the sum, or asked; a second hook of the same crane is its hook too; marks may be alike', () => {
+  const unknown = strung((_, plan) => (pick(plan, 'k43').riggingMass = null));
+  expect(say(unknown, 'string.rating')).toEqual([expect.stringMatching(/^missing: What do slings and shackles of/)]);
+  const helped = strung((_, plan) => {
+    plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's3', name: 'Third', at: { x: 60, y: 60 } });
+    Object.assign(pick(plan, 'k71'), { stand: 's3', second: { stand: 's1', boom: 22, slingRating: 1000, riggingMass: 40 } });
+    const [hang] = plan.moves.splice(
+      plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === 'k71'),
+      1,
+    );
+    plan.moves.splice(
+      plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === 'k42'),
+      0,
+      hang!,
+    );
+  });
+  expect(say(helped, 'string.hook')).toEqual([expect.stringMatching(/^stop: The hook lifts/)]);
+  const alike = strung((_, plan) => plan.structure.pieces.forEach((one) => (one.mark = 'B')));
+  expect(rows(alike, 'lift.boomGap').filter(({ about, subject }) => about.id === 'k41' && subject.includes('above it'))).toHaveLength(2);
+});
+
 test('another crane may lift meanwhile; a piece on bearings in a string is asked about', () => {
   const between = strung((_, plan) => {
     plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's3', name: 'Third', at: { x: 60, y: 60 } });

@@ -30,6 +30,7 @@ export interface Spliced extends Joined {
 
 /** A beam of a string over the one that is set. */
 export interface Hung {
+  id: string;
   mark: string;
   length: number;
   weight: PieceWeight;

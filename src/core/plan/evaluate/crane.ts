@@ -316,11 +316,11 @@ function boomGapChecks(
 
 /** Beams of a string over the one that is set are nearer the boom than it: each across under the hook, at its own height. */
 const strungGaps = (picked: PickContext, { underside }: Travel, path: LiftPath) =>
-  picked.above.map(({ mark, length, weight, over }) => {
+  picked.above.map(({ id, mark, length, weight, over }) => {
     const height = underside + over + weight.section.depth + weight.above;
     const seen = { length, toMiddle: 0 };
     const nearest = leastGap((station) => outlineAt({ ...station, seen }, breadthOf(weight)), height, picked, path.stations, 'hangs');
-    return { id: mark, what: `${mark}, above it in the string`, height, nearest };
+    return { id, what: `${mark}, above it in the string`, height, nearest };
   });
 
 /** A bar over the load is nearer the boom than the load: its middle under the hook, as wide and as deep as its section, or as bars are. */

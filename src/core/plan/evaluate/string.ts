@@ -3,7 +3,8 @@ import { phrase, q } from '../../calc/work';
 import type { ThresholdKey } from '../../rules/rule-sets';
 import type { QuantityKind } from '../../units';
 import type { Check } from '../check';
-import { isTurned, liftedBy, markLifted, standOf } from '../lookups';
+import { isTurned, liftedBy, markLifted, standOf, standsOfPick } from '../lookups';
+import { keep } from '../keep';
 import { Missing } from '../missing';
 import { pickContext } from '../pick-context';
 import { namesPerson } from '../records';
@@ -24,8 +25,15 @@ interface Ground {
 
 /** Every string of beams: what may hang in it, by what, how far apart, and that the lowest is set first. */
 export function stringChecks(context: Context): Check[] {
-  const byId = new Map(context.plan.picks.map((pick) => [pick.id, pick]));
-  return (context.plan.strings ?? []).flatMap((string) => {
+  const { plan, rules } = context;
+  const { structure } = plan;
+  const byId = new Map(plan.picks.map((pick) => [pick.id, pick]));
+  // All that the picks of a string, and the moves that set its beams, are worked out from.
+  const from = [
+    ...[plan.strings, plan.picks, plan.moves, plan.stands, plan.cranes, plan.duties, plan.yard, plan.pieces, plan.bearings],
+    ...[structure.pieces, structure.makes, structure.joints, structure.braces, rules],
+  ];
+  return (plan.strings ?? []).flatMap((string) => {
     const name = string.name.trim() || 'The string';
     const ground: Ground = {
       context,
@@ -37,10 +45,16 @@ export function stringChecks(context: Context): Check[] {
         station: 'picks',
         move,
         calc: grossLoad.id,
-        source: sourced(CLAUSE, context.rules, ...keys),
+        source: sourced(CLAUSE, rules, ...keys),
       }),
     };
-    return [...memberChecks(ground), ...apartChecks(ground), ...ratingChecks(ground), ...handledChecks(ground), ...orderChecks(ground)];
+    return keep('string.checks', string, from, () => [
+      ...memberChecks(ground),
+      ...apartChecks(ground),
+      ...ratingChecks(ground),
+      ...handledChecks(ground),
+      ...orderChecks(ground),
+    ]);
   });
 }
 
@@ -145,7 +159,9 @@ function apartChecks({ context, strung: { string, picks }, name, at }: Ground): 
 function ratingChecks({ context, strung: { string, picks }, name, at }: Ground): Check[] {
   const { plan, rules } = context;
   const loads = picks.map((pick) => pickContext(plan, pick));
-  const open = loads.flatMap(({ weight }) => (weight instanceof Missing ? weight.questions : []));
+  const open = loads.flatMap(({ weight, pick, piece }) =>
+    weight instanceof Missing ? weight.questions : pick.riggingMass ? [] : [`What do slings and shackles of ${piece.mark} weigh? They weigh something.`],
+  );
   const caution = rules.value('slingCaution');
   const rating = (
     id: string,
@@ -239,7 +255,7 @@ function orderChecks({ context, strung: { picks }, name, at }: Ground): Check[] 
   return plan.moves.slice(from, to).flatMap((move) => {
     const pick = 'pick' in move && typeof move.pick === 'string' ? plan.picks.find(({ id }) => id === move.pick) : undefined;
     const leaves = move.kind === 'crane.leave' && move.stand === stand;
-    if (!leaves && (!pick || inIt.has(pick.id) || pick.stand !== stand)) return [];
+    if (!leaves && (!pick || inIt.has(pick.id) || stand === undefined || !standsOfPick(pick).includes(stand))) return [];
     return [
       flatStop(
         at('string.hook', move.id, move.id),
