@@ -99,7 +99,7 @@ test('a frame of six columns and nine beams stands from a new job; a section nob
   expect(await bases()).toEqual([one, none, none, none, none, none]);
 });
 
-test('two girder lines on two piers and a bent, spliced, stand from a new job', async ({ page }) => {
+test('two girder lines on two piers and a bent, spliced, stand from a new job', async ({ page, request }) => {
   const dialog = await begin(page, 'Quay bridge', 'Girders on piers and bents', {
     'Girder lines side by side': '2',
     'From line to line': '3 m',
@@ -116,7 +116,9 @@ test('two girder lines on two piers and a bent, spliced, stand from a new job', 
     'Grade of the steel': 'S355',
   });
   await dialog.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('4 pieces');
+  // Nobody has weighed the four cross-frames yet.
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('Steel4 missing');
+  expect((await planOf(request, page.url().split('/').pop()!)).pieces).toHaveLength(4);
   await expect(count(page, 'stop')).toContainText('0');
   await expect(move(page, 'm24')).toContainText('Strike Bent 1, line 2');
 });
