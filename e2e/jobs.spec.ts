@@ -118,7 +118,7 @@ test('two girder lines on two piers and a bent, spliced, stand from a new job', 
   await dialog.getByRole('button', { name: 'Begin' }).click();
   // Nobody has weighed the four cross-frames yet.
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('Steel4 missing');
-  expect((await planOf(request, page.url().split('/').pop()!)).pieces).toHaveLength(4);
+  expect((await planOf(request, page.url().split('/').pop()!)).structure.pieces).toHaveLength(4);
   await expect(count(page, 'stop')).toContainText('0');
   await expect(move(page, 'm24')).toContainText('Strike Bent 1, line 2');
 });

@@ -27,7 +27,7 @@ test('girders pushed over rollers stand from a new job, and what nobody has said
     await dialog.getByRole('textbox', { name: label, exact: true }).fill(value);
   await dialog.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('Steel5 missing');
-  expect((await planOf(request, page.url().split('/').pop()!)).pieces).toHaveLength(6);
+  expect((await planOf(request, page.url().split('/').pop()!)).structure.pieces).toHaveLength(6);
   await expect(count(page, 'stop')).toContainText('0');
   await station(page, 'Picks');
   await expect(page.getByRole('complementary', { name: 'Workings' })).toContainText('One launch over rollers');
