@@ -1,3 +1,5 @@
+import { floatBarge } from '../float/barge.calc';
+import { daysMakespan } from '../days/makespan.calc';
 import { baseAnchors } from '../frame/base-anchors.calc';
 import { crawler } from '../cranes/crawler.calc';
 import { handRung } from '../handling/rung.calc';
@@ -204,6 +206,8 @@ const all: readonly Calc<never, never>[] = [
   stageLine,
   launchSweep,
   weatherWindows,
+  floatBarge,
+  daysMakespan,
   baseAnchors,
   guyAndBlock,
   frameSway,
