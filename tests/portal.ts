@@ -56,7 +56,8 @@ export function portal(): Plan {
       joint({ id: 'n2', kind: 'onColumn', a: { piece: 'b1', at: 6 }, b: { piece: 'c2', at: 3.8 } }),
       joint({ id: 'n3', kind: 'onWeb', a: { piece: 'j1', at: 0 }, b: { piece: 'b1', at: 3 } }),
     ],
-    braces: [guy('y1', 0), guy('y2', 90)],
+    // A rope only pulls: to each side one.
+    braces: [guy('y1', 0), guy('y2', 90), guy('y3', 180), guy('y4', 270)],
     loads: [{ id: 'deck', what: 'Bundle of deck', piece: 'b1', at: 3, force: 9000 }],
   };
   const set = (beam: string, ...joints: string[]) => [
@@ -71,8 +72,7 @@ export function portal(): Plan {
     { kind: 'piece.hang', beam: 'b1', by: 'mobile crane, lift card 3', checkedBy: 'L. Marsh' },
     ...['n1', 'n2'].map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 2, tight: true, fit: 'drawn' as const })),
     { kind: 'piece.letGo', beam: 'b1', keeps: 0 },
-    { kind: 'brace.fix', brace: 'y1' },
-    { kind: 'brace.fix', brace: 'y2' },
+    ...['y1', 'y2', 'y3', 'y4'].map((one) => ({ kind: 'brace.fix' as const, brace: one })),
     { kind: 'beam.plumb', beam: 'c1', off: 0.004 },
     { kind: 'beam.plumb', beam: 'c2', off: 0.002 },
     ...['n1', 'n2'].map((one) => ({ kind: 'joint.make' as const, joint: one, pins: 0, bolts: 2, tight: true, fit: 'drawn' as const })),

@@ -42,8 +42,8 @@ describe('the structure in space', () => {
   test('ropes run down to the ground as steeply as is said, and are in once they are fixed', () => {
     const before = at(plan, -1).ties;
     const after = at(plan, plan.moves.length - 1).ties;
-    expect(before.map((one) => one.in)).toEqual([false, false]);
-    expect(after.map((one) => one.in)).toEqual([true, true]);
+    expect(before.map((one) => one.in)).toEqual([false, false, false, false]);
+    expect(after.map((one) => one.in)).toEqual([true, true, true, true]);
     const [first] = after;
     expect(first!.from).toEqual({ x: 0, y: 0, z: 3.5 });
     expect(first!.to.z).toBeCloseTo(0, 9);

@@ -56,7 +56,7 @@ test.each<[string, () => Plan, (plan: Plan) => unknown, RegExp]>([
   ],
   ['a cross-frame askew', quayFootbridge, (p) => (by(p.structure.braces, 'x3').b!.at += 1.2), /^tight brace\.askew x3: .*26\.6°/],
   ['a strut that is to stop twist', quayFootbridge, (p) => (by(p.structure.braces, 'x2').kind = 'strut'), /^missing brace\.stops x2/],
-  ['a guy that is to stop twist', portal, (p) => (p.structure.braces.at(-1)!.stops = 'both'), /^missing brace\.stops y2/],
+  ['a guy that is to stop twist', portal, (p) => (p.structure.braces.at(-1)!.stops = 'both'), /^missing brace\.stops y4/],
   [
     'one seat written twice',
     quayFootbridge,

@@ -320,7 +320,13 @@ describe('columns, a beam between them and a joist on it', () => {
     ['a column nobody plumbs', (p) => without(p, nth(p, 'beam.plumb')), /missing moves.plumb No move plumbs C1/],
     ['a column plumbed and not read', (p) => (nth(p, 'beam.plumb').off = null), /missing plumb.read How far is C1 out/],
     ['a column that leans', (p) => (nth(p, 'beam.plumb').off = 0.02), /stop plumb.read C1 is 20 mm out over 4.00 m; 8 mm may be/],
-    ['no guy square to the beam', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways Nothing holds C1, C2 sideways, square to B1/],
+    ['no guy to the other side', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways What holds C1, C2 sideways, square to B1, are guys that all pull/],
+    ['a guy drawn to the wrong side', (p) => (p.structure.braces[2]!.towardsDeg = 10), /stop frame.sideways What holds C1, C2 sideways, along B1, are guys that/],
+    [
+      'no guy square to the beam',
+      (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix' || ['y1', 'y3'].includes(move.brace))),
+      /stop frame.sideways Nothing holds C1, C2 sideways, square to B1/,
+    ],
     ['no guy at all', (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix')), /stop frame.sideways Nothing holds C1, C2 sideways, along B1/],
     ['a guy of which nobody says which way', (p) => (p.structure.braces[1]!.towardsDeg = null), /missing frame.sideways Which way/],
     ['a guy nobody has rated', (p) => (p.structure.braces[0]!.capacity = null), /missing brace.force What may y1 carry/],
@@ -433,6 +439,8 @@ describe('figures', () => {
   test('a strut that lies level between two columns holds neither up against sway', () => {
     const level = edited((p) => {
       p.structure.braces[0] = { ...p.structure.braces[0]!, kind: 'strut', b: { piece: 'c2', at: 3.5 }, towardsDeg: null };
+      p.structure.braces = p.structure.braces.filter(({ id }) => id !== 'y3');
+      p.moves = p.moves.filter((move) => move.kind !== 'brace.fix' || move.brace !== 'y3');
     }, portal);
     expect(bad(level).join('\n')).toMatch(/stop frame.sideways Nothing holds C1, C2 sideways, along B1/);
     level.structure.braces[0]!.b!.at = 0.2;

@@ -18,8 +18,11 @@ const FIRST_BAY = 4;
 /** A brace that rises less than one in four holds nothing up against sway. */
 const RISES = 0.25;
 
-/** Which way a brace holds, seen from above; null: nobody says. */
-type Way = { x: number; y: number } | null;
+/** Which way a brace holds, seen from above, a rope only against what would stretch it; null: nobody says. */
+type Way = { x: number; y: number; pullsOnly: boolean } | null;
+
+/** Of what a brace holds, so much has to be along the way that is asked about: it lies no more than 60° from it. */
+const ALONG = 0.5;
 
 /** Pieces joined to each other, with their columns, a beam to look along, and what braces them. */
 interface Group {
@@ -160,13 +163,13 @@ export class Sway {
     const from = beams.get(brace.a.piece)?.place;
     if (!brace.b) {
       const turn = brace.towardsDeg === null ? null : (brace.towardsDeg * Math.PI) / 180;
-      return turn === null ? null : { x: Math.cos(turn), y: Math.sin(turn) };
+      return turn === null ? null : { x: Math.cos(turn), y: Math.sin(turn), pullsOnly: brace.kind === 'guy' };
     }
     const to = beams.get(brace.b.piece)?.place;
     if (!from || !to) return undefined;
     const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
     const flat = Math.hypot(b.x - a.x, b.y - a.y);
-    return flat > 0 && Math.abs(b.z - a.z) / flat > RISES ? { x: (b.x - a.x) / flat, y: (b.y - a.y) / flat } : undefined;
+    return flat > 0 && Math.abs(b.z - a.z) / flat > RISES ? { x: (b.x - a.x) / flat, y: (b.y - a.y) / flat, pullsOnly: brace.kind === 'guy' } : undefined;
   }
 
   /** A frame that nothing holds sideways one way or the other. */
@@ -180,7 +183,12 @@ export class Sway {
       ['along', along, `along ${beam.mark}`],
       ['across', { x: -along.y, y: along.x }, `square to ${beam.mark}`],
     ] as const) {
-      if (group.ways.some((one) => one && Math.abs(one.x * way.x + one.y * way.y) >= 0.5)) continue;
+      const holds = group.ways.flatMap((one) => {
+        const part = one ? one.x * way.x + one.y * way.y : 0;
+        if (!one || Math.abs(part) < ALONG) return [];
+        return one.pullsOnly ? [Math.sign(part)] : [1, -1];
+      });
+      if (holds.includes(1) && holds.includes(-1)) continue;
       const names = group.columns
         .map((id) => beams.get(id)!.beam.mark)
         .slice(0, 8)
@@ -200,7 +208,11 @@ export class Sway {
           flatStop(
             where,
             'count',
-            told(phrase`Nothing holds ${names} sideways, ${words}: brace the bay or guy it both ways before more steel is hung on it.`),
+            told(
+              holds.length === 0
+                ? phrase`Nothing holds ${names} sideways, ${words}: brace the bay or guy it both ways before more steel is hung on it.`
+                : phrase`What holds ${names} sideways, ${words}, are guys that all pull to one side, and a rope does not push: guy it to the other side too, or brace the bay, before more steel is hung on it.`,
+            ),
             [],
           ),
         );
