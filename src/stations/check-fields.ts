@@ -72,6 +72,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'way.anchor': at('wayIn', 'Made fast to', 'That may take', 'Pulled by'),
   'way.push': at('wayIn', 'People'),
   'way.skates': at('gear', 'Its tag says'),
+  'gear.tag': at('gear', 'Its tag says'),
   'gear.rating': at('picks', 'Rating of one leg', 'Rating of the sling', 'Its plate says'),
   'lift.caller': at('runSheet', 'One caller'),
   'lift.sight': [...at('gear', 'Signals', 'Eyes at level'), ...at('runSheet', 'Radio channel')],

@@ -121,6 +121,88 @@ describe('what a tag says', () => {
   });
 });
 
+describe('what hangs in a leg with the slings, and what no tag tells', () => {
+  const add = (kind: YardThing['kind'], rating: number | null) =>
+    hall(slings(), (plan) => {
+      plan.yard!.push(slings({ id: 'y9', kind, name: 'No. 9', rating }));
+      plan.picks[0]!.gear = ['y1', 'y9'];
+    });
+
+  test.each([
+    ['shackles', 'rigging.shackle'],
+    ['other', 'rigging.other'],
+  ] as const)('%s carry what a leg pulls, by their own tag', (kind, id) => {
+    const [leg] = of(hall(), 'rigging.tension');
+    const [strong] = of(add(kind, 2000), id);
+    expect(strong!.demand).toBeCloseTo(leg!.demand! / 9.80665, 6);
+    expect([strong!.capacity, strong!.verdict]).toEqual([2000, 'clear']);
+    expect(say(add(kind, 600), id)).toEqual([
+      expect.stringMatching(/^stop: .* of TB1: one comes to carry 768\skg with the dynamic factor; its tag says 600\skg/),
+    ]);
+    expect(of(hall(), id)).toEqual([]);
+    expect(of(add(kind, null), id)).toEqual([]);
+  });
+
+  test('a clamp whose tag says less than the pick is held to its tag, and asked about', () => {
+    const plan = (rating: number) => {
+      const made = add('clamp', rating);
+      made.picks[0]!.hitch = { kind: 'clamps', carries: 2000 };
+      return made;
+    };
+    expect(of(plan(2000), 'rigging.held')[0]!.verdict).toBe('clear');
+    const weak = plan(600);
+    expect(of(weak, 'rigging.held')[0]).toMatchObject({ verdict: 'stop', capacity: expect.closeTo(600 * 9.80665, 3) });
+    expect(say(weak, 'gear.rating')).toEqual([expect.stringMatching(/for one clamp, and its tag in the yard 600/)]);
+    const lugs = plan(600);
+    lugs.picks[0]!.hitch = { kind: 'lugs', carries: 2000 };
+    expect(of(lugs, 'rigging.held')[0]!.verdict).toBe('clear');
+  });
+
+  test('of two hooks each has the slings that are nearest to what is said of it', () => {
+    const plan = (main: number, second: number, ...tags: number[]) => {
+      const made = hall(slings(), (one) => {
+        one.yard = tags.map((rating, n) => slings({ id: `y${n}`, rating }));
+        Object.assign(one.picks[0]!, { gear: one.yard.map(({ id }) => id), slingRating: main });
+        one.picks[0]!.second = { stand: one.stands[0]!.id, boom: 20, slingRating: second, riggingMass: 30 };
+      });
+      const pick = withItsGear(made, made.picks[0]!);
+      return [pick.slingRating, pick.second!.slingRating, saidTwice(made, made.picks[0]!).map(({ what, tag }) => [what, tag])];
+    };
+    expect(plan(1000, 5000, 1000, 5000)).toEqual([1000, 5000, []]);
+    expect(plan(5000, 1000, 1000, 5000)).toEqual([5000, 1000, []]);
+    expect(plan(1000, 5000, 1000)).toEqual([1000, 1000, [['the sling on its second hook', 1000]]]);
+    expect(plan(1000, 5000, 1000, 3000)).toEqual([1000, 3000, [['the sling on its second hook', 3000]]]);
+  });
+
+  test.each(['slings', 'shackles', 'spreader', 'clamp', 'hoist', 'post', 'other'] as const)('%s in use of which no tag is read are asked for it', (kind) => {
+    expect(say(add(kind, null), 'gear.tag')).toEqual([expect.stringMatching(/^missing: What does the tag of No. 9 say it may carry/)]);
+    expect(of(add(kind, 9000), 'gear.tag')).toEqual([]);
+  });
+  test('what only lies in the yard is not asked, nor tag lines and mats', () => {
+    expect(of(add('tagLine', null), 'gear.tag')).toEqual([]);
+    expect(of(add('mats', null), 'gear.tag')).toEqual([]);
+    const idle = add('shackles', null);
+    idle.picks[0]!.gear = ['y1'];
+    expect(of(idle, 'gear.tag')).toEqual([]);
+  });
+
+  test.each(['slings', 'shackles', 'trolley', 'post', 'other'] as const)('%s of a hoist carry what it pulls, each place by itself', (kind) => {
+    const plan = (rating: number) => {
+      const made = raised('hoist');
+      made.yard = [slings({ id: 'y1', kind: 'hoist', rating: 500 }), slings({ id: 'y2', kind: 'hoist', rating: 500 }), slings({ id: 'y3', kind, rating })];
+      made.raises![0]!.gear = ['y1', 'y2', 'y3'];
+      return made;
+    };
+    const pulls = of(plan(900), 'raise.share').map(({ demand }) => demand!);
+    const found = of(plan(900), 'raise.tag');
+    // Over the hoist hang its own 20 kg too.
+    expect(found.map(({ demand }) => demand!)).toEqual(pulls.map((one) => expect.closeTo(one + (kind === 'slings' ? 0 : 20), 6)));
+    expect(found.every(({ verdict }) => verdict === 'clear')).toBe(true);
+    expect(of(plan(100), 'raise.tag').map(({ verdict }) => verdict)).toEqual(['stop', 'stop']);
+    expect(new Set(found.map(({ about }) => about.part)).size).toBe(2);
+  });
+});
+
 describe('one thing in one place at a time', () => {
   test('slings go from one lift to the next once the first has let go', () => {
     const plan = quayFootbridge();

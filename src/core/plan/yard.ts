@@ -61,14 +61,26 @@ export function yardOf({ yard = [] }: Plan): ReadonlyMap<string, YardThing> {
   return known;
 }
 
-/** The least that gear of a kind is rated for; null where none of it says. */
-export function leastOf(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number | null {
+/** What things of a kind are rated for, of those some lift is made with. */
+function ratingsOf(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number[] {
   const all = yardOf(plan);
-  const said = gear.flatMap((id) => {
+  return gear.flatMap((id) => {
     const one = all.get(id);
     return one?.kind === kind && one.rating !== null ? [one.rating] : [];
   });
+}
+
+/** The least that gear of a kind is rated for; null where none of it says. */
+export function leastOf(plan: Plan, gear: readonly string[], kind: YardThing['kind']): number | null {
+  const said = ratingsOf(plan, gear, kind);
   return said.length === 0 ? null : Math.min(...said);
+}
+
+/** The tag of the slings on a hook: the least of all, but where two hooks hold a piece each has those that are nearest to what is said of it. */
+function slingTag(plan: Plan, { gear = [], second }: Pick, says: number | null): number | null {
+  const tags = ratingsOf(plan, gear, 'slings');
+  if (!second || tags.length < 2 || says === null) return leastOf(plan, gear, 'slings');
+  return tags.reduce((near, tag) => (Math.abs(tag - says) < Math.abs(near - says) ? tag : near));
 }
 
 export const lowerOf = (a: number | null, b: number | null): number | null => (a === null ? b : b === null ? a : Math.min(a, b));
@@ -78,12 +90,17 @@ export function withItsGear(plan: Plan, pick: Pick): Pick {
   if (!pick.gear || pick.gear.length === 0) return pick;
   // A tag speaks of a straight pull: what a sling is good for round a piece that is turned up, the pick says.
   const open = pick.slingRating === null && pick.turned;
-  const slingRating = open ? null : lowerOf(pick.slingRating, leastOf(plan, pick.gear, 'slings'));
-  const { rig } = pick;
+  const slingRating = open ? null : lowerOf(pick.slingRating, slingTag(plan, pick, pick.slingRating));
+  const { rig, hitch, second } = pick;
   return {
     ...pick,
     slingRating,
     ...(rig && rig.kind !== 'legs' ? { rig: { ...rig, rating: lowerOf(rig.rating, leastOf(plan, pick.gear, 'spreader')) } } : {}),
+    ...(hitch?.kind === 'clamps' ? { hitch: { ...hitch, carries: lowerOf(hitch.carries, leastOf(plan, pick.gear, 'clamp')) } } : {}),
+    // Nobody says which slings hang on the second hook: of those it is asked, their tags only lower what is said.
+    ...(second && second.slingRating !== null
+      ? { second: { ...second, slingRating: lowerOf(second.slingRating, slingTag(plan, pick, second.slingRating)) } }
+      : {}),
   };
 }
 
@@ -112,10 +129,13 @@ const unlike = (pairs: readonly Pair[]): TwoRatings[] =>
   pairs.flatMap(({ what, here, tag }) => (here === null || tag === null || Math.abs(here / tag - 1) <= SAME ? [] : [{ what, here, tag }]));
 
 /** What is said of the gear of a pick twice, and not alike. */
-export function saidTwice(plan: Plan, { gear = [], rig, slingRating }: Pick): TwoRatings[] {
+export function saidTwice(plan: Plan, pick: Pick): TwoRatings[] {
+  const { gear = [], rig, hitch, slingRating, second } = pick;
   return unlike([
-    { what: 'one leg of its slings', here: slingRating, tag: leastOf(plan, gear, 'slings') },
+    { what: 'one leg of its slings', here: slingRating, tag: slingTag(plan, pick, slingRating) },
+    { what: 'the sling on its second hook', here: second?.slingRating ?? null, tag: second ? slingTag(plan, pick, second.slingRating) : null },
     { what: 'its bar', here: rig && rig.kind !== 'legs' ? rig.rating : null, tag: leastOf(plan, gear, 'spreader') },
+    { what: 'one clamp', here: hitch?.kind === 'clamps' ? hitch.carries : null, tag: leastOf(plan, gear, 'clamp') },
   ]);
 }
 

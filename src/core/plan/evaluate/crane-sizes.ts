@@ -24,10 +24,16 @@ const COUNTER_JIB = { least: 3, most: 40 } as const;
 /** The tail against the longer side of the base it stands on. */
 const TAIL = { least: 0.2, most: 1.5 } as const;
 
+/**
+ * What a mobile crane and its carrier weigh at the least, as shares of the most on its charts and of the whole: large ones weigh less for
+ * what they lift. Common practice.
+ */
+const WEIGHS = { small: { upTo: 150e3, whole: 0.5, carrier: 0.25 }, large: { whole: 0.2, carrier: 0.08 } } as const;
+
 /** Sizes of a crane that no crane has, and a chart nobody says the source of. */
 export function craneSizeChecks({ plan }: Context): Check[] {
   const used = new Set(plan.stands.map((one) => one.crane));
-  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...aheadOf(crane), ...sourceOf(plan, crane)] : []));
+  return plan.cranes.flatMap((crane) => (used.has(crane.id) ? [...sizesOf(crane), ...aheadOf(crane), ...weighsOf(plan, crane), ...sourceOf(plan, crane)] : []));
 }
 
 const place = (crane: Crane, id: string, part?: string) => ({
@@ -69,6 +75,32 @@ const aheadOf = (crane: Crane): Check[] =>
         ]
       : [],
   );
+
+/** A carrier or a counterweight typed a digit short makes the ground under the outriggers seem to carry. */
+function weighsOf(plan: Plan, crane: Crane): Check[] {
+  const most = Math.max(0, ...chartsOf(plan, crane).flatMap(({ chart }) => chart?.capacity.flat().map((one) => one ?? 0) ?? []));
+  // What weighs nothing is asked of the part.
+  if (crane.tower || most === 0 || crane.parts.length === 0 || crane.parts.some(({ mass }) => mass === 0)) return [];
+  const sum = (parts: typeof crane.parts) => parts.reduce((total, { mass }) => total + mass, 0);
+  const whole = sum(crane.parts);
+  const carrier = sum(crane.parts.filter((part) => part.on === 'chassis'));
+  const least = most <= WEIGHS.small.upTo ? WEIGHS.small : WEIGHS.large;
+  const light = (part: string, what: string, value: number, of: number, than: string): Check => ({
+    ...missingCheck(place(crane, 'crane.weighs', part), 'mass', ''),
+    demand: value,
+    finding: told(
+      phrase`${crane.name}: ${what} ${q(value, 'mass')}, it says. Of such cranes it is over ${q(of, 'mass')}, ${than}. Which part is left out, or which unit was meant?`,
+    ),
+  });
+  return [
+    ...(whole < least.whole * most
+      ? [light('whole', 'all its parts together weigh', whole, least.whole * most, `${least.whole * 100} % of the most it lifts`)]
+      : []),
+    ...(carrier < least.carrier * whole
+      ? [light('carrier', 'what stands still under its slewing ring weighs', carrier, least.carrier * whole, `${least.carrier * 100} % of the whole`)]
+      : []),
+  ];
+}
 
 const sourceOf = (plan: Plan, crane: Crane): Check[] =>
   chartsOf(plan, crane).flatMap(({ id, name, chart, chartSource }) => {

@@ -10,6 +10,7 @@ import type { Hanging } from '../hanging';
 import { saysSomething } from '../records';
 import type { Pick } from '../schema';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import { tagged } from './tagged';
 
 type At = (id: string, calc: string, source: string) => Place;
 
@@ -31,9 +32,34 @@ export function ratingAsPut({ slingRating: rating, hitch }: Pick, rules: Rules, 
   return { rating: output.capacity, traces: [{ calc: hitchRating.id, input, output }] };
 }
 
+/** The most that one leg of the slings on a hook pulls. */
+const pullOf = ({ turned, hook }: PickContext, hanging: Hanging): number =>
+  turned || hanging.way === 'two' ? hanging.tension[hook === 'second' ? hanging.tension.length - 1 : 0]! : Math.max(...hanging.tension);
+
+/** A shackle at the end of a leg carries what the leg pulls; other gear of the yard no less than that. */
+export function shackleChecks({ plan, rules }: Context, picked: PickContext, hanging: Hanging, at: At): Check[] {
+  const { drawn, piece, hook } = picked;
+  const force = pullOf(picked, hanging) * rules.value('dynamicFactor');
+  const of = `${piece.mark}${hook === 'second' ? ' on the second hook' : ''}`;
+  return (['shackles', 'other'] as const).flatMap((kind) =>
+    tagged(plan, rules, drawn.gear ?? [], kind, {
+      force,
+      of,
+      caution: 'slingCaution',
+      place: at(
+        kind === 'shackles' ? 'rigging.shackle' : 'rigging.other',
+        slingRating.id,
+        sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'),
+      ),
+      traces: [hanging.trace],
+    }),
+  );
+}
+
 /** How the slings hold the piece: what lugs and clamps carry; of a sling laid round it its corners, its bend, and whether it slides. */
-export function hitchChecks(context: Context, { pick, piece, turned, hook }: PickContext, hanging: Hanging, at: At): Check[] {
+export function hitchChecks(context: Context, picked: PickContext, hanging: Hanging, at: At): Check[] {
   const { rules } = context;
+  const { pick, piece, turned, hook } = picked;
   const { hitch } = pick;
   if (!hitch)
     return hook === 'second'
@@ -45,7 +71,7 @@ export function hitchChecks(context: Context, { pick, piece, turned, hook }: Pic
             `How do the slings hold ${piece.mark}: ${Object.values(hitchWords).join(', ')}?`,
           ),
         ];
-  const tension = turned || hanging.way === 'two' ? hanging.tension[hook === 'second' ? hanging.tension.length - 1 : 0]! : Math.max(...hanging.tension);
+  const tension = pullOf(picked, hanging);
   if (hitch.kind === 'lugs' || hitch.kind === 'clamps') {
     const one = hitch.kind === 'lugs' ? 'lug' : 'clamp';
     const place = at(

@@ -129,6 +129,8 @@ function dayOff({ plan }: Context, record: HoldRecord, lifts: readonly Check[]):
   const day = plan.site.shift?.from.slice(0, 10);
   if (day !== undefined && day !== record.on) return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
   const gust = readingOf(record, 'shift');
+  if (gust === 0)
+    return { stop: false, words: ['a strongest gust of nothing is no reading: the air is never that still for a shift. What did the anemometer show?'] };
   const first = lifts
     .filter((one) => one.id === 'lift.wind' && one.capacity !== null)
     .sort((a, b) => a.capacity! - b.capacity!)

@@ -15,7 +15,7 @@ import { isTurned, standOf } from '../lookups';
 import type { Piece } from '../schema';
 import { flatStop, missingCheck, liftMove, moveFor, ratioCheck, sourced, traced, type Context, type PickContext, on, onHook, told } from './context';
 import { barChecks } from './bar';
-import { hitchChecks, ratingAsPut } from './hitch';
+import { hitchChecks, ratingAsPut, shackleChecks } from './hitch';
 import { oneEndChecks } from './one-end';
 import { hangingChecks } from './hanging-piece';
 import { pairChecks } from './hanging-pair';
@@ -116,7 +116,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
   const body =
     hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
-  const held = hitchChecks(context, picked, hanging, place);
+  const held = [...hitchChecks(context, picked, hanging, place), ...shackleChecks(context, picked, hanging, place)];
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
     return [
       ...asked,

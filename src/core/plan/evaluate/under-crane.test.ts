@@ -165,3 +165,43 @@ test('a counterweight ahead of the slew centre, or 2.5 km behind it, is a sign o
   Object.assign(truck.cranes[0]!.parts[0]!, { x: 350 });
   expect(rows(truck, 'said.size')).toHaveLength(1);
 });
+
+describe('a crane too light for what it lifts', () => {
+  const hall = (masses: number[], edit: (plan: Plan) => unknown = () => undefined) => {
+    const plan = demoPlan();
+    plan.cranes[0]!.parts.forEach((part, n) => (part.mass = masses[n]!));
+    edit(plan);
+    return say(plan, 'crane.weighs').map((one) => one.replace(/\u00a0/g, ' '));
+  };
+  test('a carrier typed a digit short, or a crane of half its weight, is asked about', () => {
+    // It lifts 12 t: as a whole no less than 6 t, under its ring no less than a quarter of that.
+    expect(hall([7400, 2500, 1500, 1850])).toEqual([]);
+    expect(hall([740, 2500, 1500, 1850])).toEqual([
+      'missing: Bittern 12: what stands still under its slewing ring weighs 740 kg, it says. Of such cranes it is over 1 648 kg, 25 % of the whole. Which part is left out, or which unit was meant?',
+    ]);
+    expect(hall([1640, 1500, 1000, 1850])).toEqual([expect.stringMatching(/all its parts together weigh 5 990 kg.*over 6 000 kg, 50 % of the most it lifts/)]);
+    expect(hall([1640, 1500, 1010, 1850])).toEqual([]);
+  });
+  test('a large one weighs less for what it lifts; the most is read from every chart', () => {
+    const times = (by: number) => (plan: Plan) => {
+      const [crane] = plan.cranes;
+      crane!.chart!.capacity = crane!.chart!.capacity.map((row) => row.map((one) => one && one * by));
+    };
+    // 600 t: 120 t as a whole.
+    expect(hall([40e3, 30e3, 40e3, 9e3], times(50))).toEqual([expect.stringMatching(/over 120 000 kg, 20 %/)]);
+    expect(hall([40e3, 30e3, 40e3, 11e3], times(50))).toEqual([]);
+    const two = (plan: Plan) => {
+      const [crane] = plan.cranes;
+      const more = structuredClone(crane!.chart!);
+      more.capacity = more.capacity.map((row) => row.map((one) => one && one * 3));
+      const { chartSource, chartGust, chartBase, chartOver } = crane!;
+      plan.duties = [{ id: 'd2', crane: crane!.id, name: 'Second', chart: more, chartSource, chartGust, chartBase, chartOver }];
+    };
+    expect(hall([7400, 2500, 1500, 1850], two)).toEqual([expect.stringMatching(/over 18 000 kg/)]);
+  });
+  test('of what weighs nothing, has no parts or no chart yet, nothing more is asked', () => {
+    expect(hall([0, 2500, 1500, 1850])).toEqual([]);
+    expect(hall([740, 2500, 1500, 1850], (plan) => (plan.cranes[0]!.parts = []))).toEqual([]);
+    expect(hall([740, 900, 100, 150], (plan) => (plan.cranes[0]!.chart = null))).toEqual([]);
+  });
+});

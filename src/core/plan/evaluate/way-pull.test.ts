@@ -154,6 +154,26 @@ describe('gear of the yard on a way in', () => {
     expect(of(on('rollers'), 'way.skates')).toEqual([]);
   });
 
+  test('a ramp carries by its tag too, in halves the weaker as much as each', () => {
+    const ramp = (...ratings: (number | null)[]): Plan =>
+      on('ramp', (leg, p) => {
+        yard(...ratings.map((rating, n) => thing({ id: `r${n}`, kind: 'ramp', name: `R ${n}`, rating })))(p);
+        leg.gear = ratings.map((_, n) => `r${n}`);
+      });
+    const [one] = of(ramp(2000), 'way.skates');
+    expect([one!.capacity, one!.verdict]).toEqual([2000, 'clear']);
+    expect(of(ramp(2000, 40), 'way.skates')[0]!.capacity).toBe(80);
+    expect(say(ramp(20), 'way.skates')).toEqual([expect.stringMatching(/^stop: .* goes over R 0 at /)]);
+    expect(say(ramp(null), 'way.skates')).toEqual([expect.stringMatching(/^missing: What does the tag of R 0/)]);
+    // Skates written down for a ramp carry nothing there.
+    expect(
+      of(
+        on('ramp', (leg, p) => (yard(thing({ id: 's1', kind: 'rollers', rating: 20 }))(p), (leg.gear = ['s1']))),
+        'way.skates',
+      ),
+    ).toEqual([]);
+  });
+
   test('gear taken out of the yard is on no way, and a way that names none of the yard is refused', () => {
     const plan = on('ramp', (leg, p) => (yard(thing({}))(p), (leg.gear = ['y1'])));
     const done = applyCommand(plan, { name: 'removeFrom', args: { list: 'yard', id: 'y1' } });

@@ -21,10 +21,10 @@ interface Pulled {
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 
-/** A line and what it is made fast to, or the people who push; and the skates under it. */
+/** A line and what it is made fast to, or the people who push; and the skates or the ramp under it. */
 export function pullChecks(ground: Ground, pulled: Pulled): Check[] {
   const { leg } = pulled;
-  return [...(leg.pull?.kind === 'people' ? peopleChecks(ground, pulled, leg.pull.people) : lineChecks(ground, pulled)), ...skateChecks(ground, pulled)];
+  return [...(leg.pull?.kind === 'people' ? peopleChecks(ground, pulled, leg.pull.people) : lineChecks(ground, pulled)), ...carrierChecks(ground, pulled)];
 }
 
 const at = ({ leg, name, where }: Pulled, id: string, source: string): Place => ({ ...where, id, ...on('leg', leg, name), source });
@@ -94,13 +94,15 @@ function peopleChecks({ rules }: Ground, pulled: Pulled, people: number | null):
   ];
 }
 
-/** Sets of skates carry what their tags say, the weakest as much as each of them. */
-function skateChecks({ plan, rules }: Ground, pulled: Pulled): Check[] {
+/** Sets of skates carry what their tags say, the weakest as much as each of them, and so do the halves of a ramp. */
+function carrierChecks({ plan, rules }: Ground, pulled: Pulled): Check[] {
   const { leg, name, piece } = pulled;
+  const kind = leg.kind === 'ramp' ? 'ramp' : 'rollers';
+  const [word, does] = kind === 'ramp' ? ['the ramp', 'goes over'] : ['the skates', 'rolls on'];
   const yard = yardOf(plan);
   const sets = (leg.gear ?? []).flatMap((id) => {
     const one = yard.get(id);
-    return one?.kind === 'rollers' ? [one] : [];
+    return one?.kind === kind ? [one] : [];
   });
   if (sets.length === 0) return [];
   const place = at(
@@ -109,14 +111,14 @@ function skateChecks({ plan, rules }: Ground, pulled: Pulled): Check[] {
     sourced('Common practice: a rating that equals its load is a stop; sets share evenly by luck, so the weakest counts for each', rules, 'contactCaution'),
   );
   const unknown = sets.find(({ rating }) => rating === null);
-  if (unknown) return [missingCheck(place, 'mass', `What does the tag of ${unknown.name.trim() || 'the skates'} on ${name} say?`)];
+  if (unknown) return [missingCheck(place, 'mass', `What does the tag of ${unknown.name.trim() || word} on ${name} say?`)];
   const capacity = sets.length * Math.min(...sets.map(({ rating }) => rating!));
   return [
     ratioCheck(
       place,
       { demand: piece.mass, capacity, quantity: 'mass', caution: rules.value('contactCaution') },
       told(
-        phrase`${piece.name} rolls on ${sets.map(({ name: set }) => set.trim() || 'skates').join(' and ')} at ${name}: ${q(piece.mass, 'mass')} of ${q(capacity, 'mass')}.`,
+        phrase`${piece.name} ${does} ${sets.map(({ name: set }) => set.trim() || word).join(' and ')} at ${name}: ${q(piece.mass, 'mass')} of ${q(capacity, 'mass')}.`,
       ),
       [],
     ),

@@ -12,7 +12,7 @@ import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, ty
 
 /** Papers of what lifts, one thing in one place at a time, and a tag that says something else than the pick. */
 export function yardChecks(context: Context): Check[] {
-  return [...craneInspections(context), ...gearInspections(context), ...inTwoPlaces(context), ...tags(context), ...unnamed(context)];
+  return [...craneInspections(context), ...gearInspections(context), ...untagged(context), ...inTwoPlaces(context), ...tags(context), ...unnamed(context)];
 }
 
 type Inspected = YardThing['inspected'];
@@ -69,10 +69,33 @@ const nameOf = ({ name, kind }: YardThing): string => name.trim() || `the ${yard
 const pulledLegs = (plan: Plan): { leg: PulledLeg; name: string }[] =>
   plan.ways.flatMap(({ legs }) => legs.flatMap((leg) => (isPulled(leg) ? [{ leg, name: legSubject(leg, legs) }] : [])));
 
+/** The things some lift, or a leg of a way in, is made with. */
+const inUse = (plan: Plan): ReadonlySet<string> =>
+  new Set([...plan.picks, ...(plan.raises ?? []), ...pulledLegs(plan).map(({ leg }) => leg)].flatMap(({ gear = [] }) => gear));
+
+/** What holds by nothing that a tag tells, and what is asked where it is rolled on. */
+const NO_TAG: ReadonlySet<YardKind> = new Set(['tagLine', 'mats', 'rollers', 'ramp']);
+
+/** What a thing may carry says its tag, whatever is said of it where it is used. */
+const untagged = ({ plan }: Context): Check[] => {
+  const used = inUse(plan);
+  return (plan.yard ?? []).flatMap((one) =>
+    used.has(one.id) && one.rating === null && !NO_TAG.has(one.kind)
+      ? [
+          missingCheck(
+            at('gear.tag', on('yard', one, nameOf(one)), '29 CFR 1926.251(a), from memory: no lifting gear without a tag that tells what it may carry'),
+            'mass',
+            `What does the tag of ${nameOf(one)} say it may carry?`,
+          ),
+        ]
+      : [],
+  );
+};
+
 /** Of what some lift is made with: what lies in the yard may be out of date. */
 function gearInspections(context: Context): Check[] {
   const { plan, rules } = context;
-  const used = new Set([...plan.picks, ...(plan.raises ?? []), ...pulledLegs(plan).map(({ leg }) => leg)].flatMap(({ gear = [] }) => gear));
+  const used = inUse(plan);
   return (plan.yard ?? []).flatMap((one) =>
     used.has(one.id)
       ? [inspection(context, at('gear.inspected', on('yard', one, nameOf(one)), source(rules, 'inspectGear')), nameOf(one), one.inspected, 'inspectGear')]

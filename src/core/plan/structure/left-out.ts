@@ -133,7 +133,12 @@ function jointLeft(joint: Joint, made: boolean, state: JointState | undefined): 
   const bolts = state?.bolts ?? null;
   if (!made) return asked('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
   if (state?.untold) return asked('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
-  if (holes === null || bolts === null) return [];
+  if (bolts === null) return [];
+  // Of a splice its holes are asked where they carry.
+  if (holes === null)
+    return bolts > 0 && joint.kind !== 'splice'
+      ? asked('joint.holes', of, `How many holes has ${joint.name}? It ends with ${bolts} bolts, and whether all are filled is not known.`)
+      : [];
   if (bolts > holes) return asked('joint.holes', of, `${joint.name} has ${holes} holes and ends with ${bolts} bolts. Which of the two is wrong?`);
   if (bolts < holes)
     return asked('moves.fill', of, `${joint.name} ends with ${bolts} bolts tight in ${holes} holes. When are the others filled, and the pins driven out?`);

@@ -4,6 +4,7 @@ import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { saysSomething } from '../../records';
 import { flatStop, missingCheck, ratioCheck, sourced, told } from '../context';
+import { tagged } from '../tagged';
 import { PRACTICE, type Ground, type Of } from './ground';
 import { armChecks } from './arm';
 import { holdfastOf, stands } from './holdfast';
@@ -88,6 +89,17 @@ export function hoistChecks(ground: Ground, hoist: Of<'hoist'>): Check[] {
           [],
         ),
   );
+  // What hangs over the hoist carries it too; what is under its hook carries the load.
+  for (const kind of ['slings', 'shackles', 'trolley', 'post', 'clamp', 'other'] as const)
+    checks.push(
+      ...tagged(plan, rules, raise.gear ?? [], kind, {
+        force: share.most * dynamic + (kind === 'slings' ? 0 : (hoist.own ?? 0) * GRAVITY),
+        of: `${hoist.name}, ${load.name}`,
+        caution: 'contactCaution',
+        place: at('raise.tag', twoPlaces, sourced(PRACTICE, rules, 'dynamicFactor', 'contactCaution'), `${hoist.id} ${kind}`),
+        traces: share.traces,
+      }),
+    );
   // An arm on a post carries by its lashings and its foot.
   if (hoist.arm) return [...checks, ...armChecks(ground, hoist)];
   const hung = share.most * dynamic + (hoist.own ?? 0) * GRAVITY;
