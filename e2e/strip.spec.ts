@@ -105,6 +105,17 @@ test.describe('many moves', () => {
     const column = page.getByRole('button', { name: /^C-A1: \d+ moves, from move \d+\./ });
     await expect(column).toBeVisible();
     await accessible(page);
+    // Over each card the steel up to it; drawn along the pictures the moment follows.
+    const bays = page.locator('[data-bay]');
+    expect(await bays.count()).toBe(await page.locator('[data-fold]').count());
+    const [from, to] = [(await bays.nth(1).boundingBox())!, (await bays.nth(6).boundingBox())!];
+    await page.mouse.move(from.x + 20, from.y + 10);
+    await page.mouse.down();
+    await expect(page.locator('[data-fold]').nth(1)).toHaveAttribute('aria-current', 'step');
+    await page.mouse.move(to.x + 20, to.y + 10, { steps: 10 });
+    await page.mouse.up();
+    await expect(page.locator('[data-fold][aria-current="step"]')).toHaveCount(1);
+    await expect(page.locator('[data-fold]').nth(1)).not.toHaveAttribute('aria-current', 'step');
     await column.click();
     await expect(column).toHaveAttribute('aria-current', 'step');
     await expect(page.getByRole('heading', { name: /^Move \d+ · / })).toBeVisible();

@@ -6,6 +6,7 @@ import { worst, type StationId } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
 import type { Plan } from '@/core/plan/schema';
 import { movesStand } from '@/core/plan/waits';
+import { bayStrokes } from '@/core/drawing/bay-strokes';
 import { Strip, type Card } from '@/ui/strip/strip';
 import { useRunning } from '@/ui/use-running';
 import { Board } from './board';
@@ -178,6 +179,8 @@ function Moves() {
       return { id: move.id, number: i + 1, title, about, piece, verdict: reckoning ? 'missing' : verdict, waitsFor: reckoning ? null : waitsFor };
     }),
   );
+  const { structure, launches } = plan;
+  const strokes = useMemo(() => bayStrokes({ structure, launches }, 80, 28), [structure, launches]);
   const start = reckoning ? 'missing' : worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
   const moment = replay.steps[cursor]?.after ?? replay.before;
   const go = useCallback(
@@ -196,6 +199,15 @@ function Moves() {
   );
   const known = plan.pieces.every((piece) => moment.pieces[piece.id]) && plan.bearings.every((bearing) => bearing.id in moment.bearingsReady);
   return (
-    <Strip cards={cards} start={start} cursor={cursor} standing={known ? standing(plan, moment, checks) : ''} tools={moveTools} onGo={go} onShift={shift} />
+    <Strip
+      cards={cards}
+      strokes={strokes}
+      start={start}
+      cursor={cursor}
+      standing={known ? standing(plan, moment, checks) : ''}
+      tools={moveTools}
+      onGo={go}
+      onShift={shift}
+    />
   );
 }

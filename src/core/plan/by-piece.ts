@@ -57,6 +57,8 @@ export const movesByPiece = (plan: Plan): readonly OfPiece[] =>
 /** Moves of one piece, in their order, under the first of them. */
 export interface Folded<T> {
   key: string;
+  /** id of the piece; null: they belong to none */
+  piece: string | null;
   mark: string | null;
   items: T[];
 }
@@ -69,7 +71,7 @@ export function foldByPiece<T extends { id: string }>(items: readonly T[], piece
     const key = piece ? `piece ${piece.id}` : `move ${item.id}`;
     const fold = folds.get(key);
     if (fold) fold.items.push(item);
-    else folds.set(key, { key, mark: piece?.mark ?? null, items: [item] });
+    else folds.set(key, { key, piece: piece?.id ?? null, mark: piece?.mark ?? null, items: [item] });
   }
   return [...folds.values()];
 }

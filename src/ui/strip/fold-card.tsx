@@ -2,7 +2,9 @@ import { memo } from 'react';
 import type { Folded } from '@/core/plan/by-piece';
 import { verdicts, type Verdict } from '@/core/plan/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { BayPicture } from './bay-picture';
 import { edgeOf } from './edge';
+import { setAt, type Picture } from './pictures';
 import type { Card } from './strip';
 
 const ground: Record<Verdict, string> = { stop: '#b3261e', missing: '#5b5470', tight: '#8f5a00', clear: '#b9b2a2' };
@@ -14,8 +16,21 @@ const HIGH = 24;
 /** A tick no wider than this, so that three moves do not look like a wall. */
 const TICK = 12;
 
-/** All moves of one piece on one card: a tick each, raised by how it stands; a press goes to the worst of them, on a tick to its own. */
-export const FoldCard = memo(function FoldCard({ fold, cursor, onGo }: { fold: Folded<Card>; cursor: number; onGo: (cursor: number) => void }) {
+/**
+ * All moves of one piece on one card: the steel up to it, and a tick for each move, raised by how it stands. A press goes to the worst of
+ * them, on a tick to its own, on the picture to where the piece is set: drawn along the pictures the job goes up.
+ */
+export const FoldCard = memo(function FoldCard({
+  fold,
+  picture,
+  cursor,
+  onGo,
+}: {
+  fold: Folded<Card>;
+  picture: Picture | null;
+  cursor: number;
+  onGo: (cursor: number) => void;
+}) {
   const { items, mark } = fold;
   const [first] = items;
   const worst = items.reduce((a, b) => (verdicts.indexOf(b.verdict) < verdicts.indexOf(a.verdict) ? b : a));
@@ -27,8 +42,23 @@ export const FoldCard = memo(function FoldCard({ fold, cursor, onGo }: { fold: F
   });
   const step = Math.min(TICK, WIDE / items.length);
   const edge = edgeOf[worst.verdict];
+  const set = setAt(items) - 1;
   return (
-    <li className="w-[84px] shrink-0">
+    <li className="flex w-[84px] shrink-0 flex-col select-none">
+      {picture && (
+        <div
+          data-bay={fold.key}
+          className={`cursor-pointer touch-pan-x border-x border-t border-line ${here ? 'bg-white' : 'bg-paper'}`}
+          onPointerDown={(event) => {
+            // The next picture hears of the pointer too.
+            event.currentTarget.releasePointerCapture(event.pointerId);
+            onGo(set);
+          }}
+          onPointerEnter={(event) => event.buttons === 1 && onGo(set)}
+        >
+          <BayPicture picture={picture} verdict={worst.verdict} />
+        </div>
+      )}
       <button
         type="button"
         data-fold={fold.key}
@@ -36,7 +66,7 @@ export const FoldCard = memo(function FoldCard({ fold, cursor, onGo }: { fold: F
         aria-current={here ? 'step' : undefined}
         aria-label={`${name}: ${items.length === 1 ? 'one move' : `${items.length} moves`}, from move ${first!.number}. ${counts.join(', ') || 'clear'}.`}
         onClick={() => onGo(worst.number - 1)}
-        className={`flex h-full w-full flex-col border px-1.5 py-1 text-left ${edge} ${here ? '-translate-y-1 bg-white ring-2 ring-ink' : 'bg-paper'}`}
+        className={`flex min-h-0 w-full flex-1 flex-col border px-1.5 py-1 text-left ${edge} ${here ? 'bg-white ring-2 ring-ink' : 'bg-paper'}`}
       >
         <span className="flex w-full items-center justify-between">
           <span className="text-[12px] leading-5 text-soft">from {first!.number}</span>

@@ -3,12 +3,14 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import dynamic from 'next/dynamic';
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { foldByPiece, type OfPiece } from '@/core/plan/by-piece';
 import type { Verdict } from '@/core/plan/check';
+import type { BayStrokes } from '@/core/drawing/bay-strokes';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 import { edgeOf } from './edge';
-import { FoldCard } from './fold-card';
+import { picturesOf } from './pictures';
 import { StripBar } from './strip-bar';
 
 export interface Card {
@@ -25,6 +27,8 @@ export interface Card {
 
 interface StripProps {
   cards: Card[];
+  /** of each piece its stroke in a small picture of the steel */
+  strokes: BayStrokes | null;
   start: Verdict;
   cursor: number;
   standing: string;
@@ -33,6 +37,9 @@ interface StripProps {
   onShift: (id: string, to: number) => void;
 }
 
+/** Read when the strip is first folded. */
+const FoldCard = dynamic(() => import('./fold-card').then((part) => part.FoldCard));
+
 /** More moves than this are drawn as they come into sight, and can be looked for. */
 const MANY = 60;
 /** Of a card with the gap after it [px], where there are many. */
@@ -40,7 +47,7 @@ const STEP = 90;
 const isTrouble = ({ verdict, waitsFor }: Card): boolean => verdict === 'stop' || verdict === 'missing' || (verdict === 'tight' && waitsFor === null);
 
 /** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
-export const Strip = memo(function Strip({ cards, start, cursor, standing, tools, onGo, onShift }: StripProps) {
+export const Strip = memo(function Strip({ cards, strokes, start, cursor, standing, tools, onGo, onShift }: StripProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }),
@@ -58,6 +65,16 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
     );
   }, [cards, many, wanted, trouble]);
   const folds = useMemo(() => (many && folded ? foldByPiece(shown, ({ piece }) => piece) : null), [many, folded, shown]);
+  const pictures = useMemo(
+    () =>
+      many && folded && strokes
+        ? picturesOf(
+            foldByPiece(cards, ({ piece }) => piece),
+            strokes,
+          )
+        : null,
+    [many, folded, cards, strokes],
+  );
   const inOrder = shown.length === cards.length && folds === null;
   const troubles = useMemo(() => cards.filter(isTrouble).length, [cards]);
   const here = (card: Card) => card.number - 1 === cursor;
@@ -106,7 +123,10 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
   );
   const title = (id: string | number) => cards.find((card) => card.id === id)?.title ?? '';
   return (
-    <section aria-label="Moves" className={`flex min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2 max-[900px]:h-full ${many ? 'h-[152px]' : 'h-[136px]'}`}>
+    <section
+      aria-label="Moves"
+      className={`flex min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2 max-[900px]:h-full ${pictures ? 'h-[184px]' : many ? 'h-[152px]' : 'h-[136px]'}`}
+    >
       <div className="flex items-baseline gap-3 overflow-hidden max-[900px]:gap-1">
         <h2 className="text-[17px]">Moves</h2>
         <p className="min-w-0 flex-1 truncate text-[13px] text-soft max-[900px]:invisible" aria-live="polite">
@@ -175,7 +195,11 @@ export const Strip = memo(function Strip({ cards, start, cursor, standing, tools
               <>
                 <li aria-hidden className="shrink-0" style={{ width: Math.max(0, (items[0]?.start ?? START) - START) }} />
                 {items.map(({ index }) =>
-                  folds ? <FoldCard key={folds[index]!.key} fold={folds[index]!} cursor={cursor} onGo={onGo} /> : card(shown[index]!),
+                  folds ? (
+                    <FoldCard key={folds[index]!.key} fold={folds[index]!} picture={pictures?.get(folds[index]!.key) ?? null} cursor={cursor} onGo={onGo} />
+                  ) : (
+                    card(shown[index]!)
+                  ),
                 )}
                 <li aria-hidden className="shrink-0" style={{ width: Math.max(0, seen.getTotalSize() - (items.at(-1)?.end ?? 0)) }} />
               </>
