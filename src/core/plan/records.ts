@@ -53,8 +53,16 @@ export function saysSomething(text: string): boolean {
 /** Whether a text is left blank, or filled with what people write for nothing: a dash, an x, “tbd”. A number is no blank. */
 export const isBlank = (text: string): boolean => BLANKS.has(text.trim().toLowerCase()) || !/[\p{L}\p{N}]/u.test(text);
 
-/** Whether a text names anybody at all, a person or a gang: two letters together and no blank. */
-export const namesSomebody = (text: string): boolean => /\p{L}{2}/u.test(text) && !BLANKS.has(text.trim().toLowerCase());
+/** Words for where a figure comes from: they name nobody. */
+const ORIGINS = new Set(
+  'assumed by calculated calculation computed design designed drawing drawings drawn estimate estimated from guess guessed laser measured model plan scaled spec tape taped the ticket weighed'.split(
+    ' ',
+  ),
+);
+
+/** Whether a text names anybody at all, a person or a gang: two letters together, no blank, and more than where a figure comes from. */
+export const namesSomebody = (text: string): boolean =>
+  /\p{L}{2}/u.test(text) && !BLANKS.has(text.trim().toLowerCase()) && !wordsOf(text).every((word) => ORIGINS.has(word.toLowerCase()));
 
 /** Whether a record of something done has its day: a date, and none that is still to come. */
 export const isDoneDay = (on: string, today: string | null): boolean => dayFault(on, today) === null;

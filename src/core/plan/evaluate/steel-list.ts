@@ -1,6 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { weightTruth } from '../../steel/weight-truth.calc';
 import type { Check } from '../check';
+import { isDay } from '../day';
 import { delivered } from '../travel';
 import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
@@ -9,7 +10,8 @@ import { namesPerson, saysSomething } from '../records';
 import { flatStop, missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
 
 /** Members whose weight nobody knows, and those of which people say different things. */
-export function steelListChecks({ plan, rules }: Context): Check[] {
+export function steelListChecks(context: Context): Check[] {
+  const { plan, rules } = context;
   const checks: Check[] = [];
   const allowed = rules.value('statementDifference');
   const place = (id: string, member: Member) => ({
@@ -55,7 +57,42 @@ export function steelListChecks({ plan, rules }: Context): Check[] {
       else checks.push({ ...check, ratio: null, capacity: null, verdict: apart > allowed ? 'tight' : 'clear' });
     }
   }
-  return [...checks, ...stackChecks(plan.members)];
+  return [...checks, ...stackChecks(plan.members), ...stateChecks(context)];
+}
+
+/** What is said to be set is set by no move that is still to come, here or elsewhere; what has arrived did not arrive tomorrow. */
+function stateChecks({ plan, today }: Context): Check[] {
+  const lifted = new Set(plan.picks.map((pick) => pick.piece));
+  const marks = new Set(plan.pieces.filter(({ id }) => lifted.has(id)).map(({ mark }) => mark));
+  const over = new Set(plan.moves.flatMap((move) => (move.kind === 'member.set' ? [move.opening] : [])));
+  const byHand = new Set(plan.survey.openings.flatMap(({ id, member }) => (over.has(id) ? [member] : [])));
+  return plan.members.flatMap((member) => {
+    if (!delivered.has(member.state)) return [];
+    const { mark, state } = member;
+    const where = {
+      id: 'steel.state',
+      ...on('member', member, mark),
+      station: 'steel' as const,
+      move: null,
+      calc: weightTruth.id,
+      source: 'Two statements of one thing; common practice',
+    };
+    const elsewhere = (member.elsewhere ?? '').trim();
+    const setBy = marks.has(mark) || byHand.has(member.id) ? 'a move of this plan sets it' : saysSomething(elsewhere) ? `it is “${elsewhere}”` : null;
+    const still = isDay(member.travel.on) && today !== null && member.travel.on > today;
+    return [
+      ...(state !== 'stored' && setBy !== null ? [missingCheck(where, 'count', `${mark} is said to be ${state}, and ${setBy}. Does it stand already?`)] : []),
+      ...(still
+        ? [
+            missingCheck(
+              { ...where, ...on('member', member, mark, 'arrives') },
+              'count',
+              `${mark} is said to be ${state}, and to arrive on ${member.travel.on}. Is it here?`,
+            ),
+          ]
+        : []),
+    ];
+  });
 }
 
 /** In one pile the piece wanted first lies on top: a lower layer wanted before a higher one is buried. */
