@@ -113,6 +113,17 @@ describe('what a tag says', () => {
     expect(of(plan, 'rigging.tension')[0]!.verdict).not.toBe('missing');
   });
 
+  test('a bar that is not in the yard is asked for where the pick names its slings; a ramp, a trolley or a post lifts nothing there', () => {
+    const plan = quayFootbridge();
+    const bar = plan.yard!.find(({ id }) => id === 'y-bar')!;
+    bar.kind = 'mats';
+    expect(say(plan, 'gear.named')).toEqual([0, 1].map(() => expect.stringMatching(/^missing: With which spreader or lifting beam of the yard is G/)));
+    for (const kind of ['ramp', 'trolley', 'post'] as const) {
+      bar.kind = kind;
+      expect(say(plan, 'gear.named')).toContainEqual(expect.stringMatching(/of the yard is written down for G.*What is it there for/));
+    }
+  });
+
   test('the plate of a bar is held against the yard too', () => {
     const plan = quayFootbridge();
     plan.yard!.find(({ id }) => id === 'y-bar')!.rating = 3000;

@@ -184,7 +184,14 @@ const lifts = (plan: Plan): Made[] => [
       ...(hitch?.kind === 'clamps' ? (['clamp'] as const) : []),
     ];
     if (pick.tags && pick.tags.lines > 0) needs.push('tagLine');
-    return { kind: 'pick', id: pick.id, name: markLifted(plan, pick), gear: pick.gear ?? [], needs, never: ['mastLift', 'jack', 'winch', 'rollers'] };
+    return {
+      kind: 'pick',
+      id: pick.id,
+      name: markLifted(plan, pick),
+      gear: pick.gear ?? [],
+      needs,
+      never: ['mastLift', 'jack', 'winch', 'rollers', 'ramp', 'trolley', 'post'],
+    };
   }),
   ...(plan.raises ?? []).map((raise): Made => {
     const kinds = new Set(raise.points.map(({ kind }) => kind));
@@ -203,6 +210,9 @@ const lifts = (plan: Plan): Made[] => [
   }),
 ];
 
+/** A pick that names any gear of the yard names these too. */
+const alsoNamed: ReadonlySet<YardKind> = new Set(['slings', 'spreader']);
+
 /** Once gear of a kind is in the yard of the job, each lift says which of it it is made with; a pick that names any gear names its slings. */
 function unnamed({ plan }: Context): Check[] {
   const yard = yardOf(plan);
@@ -219,7 +229,7 @@ function unnamed({ plan }: Context): Check[] {
       kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
     return [
       ...needs.flatMap((one) =>
-        kinds.has(one) || !(there.has(one) || (one === 'slings' && gear.length > 0))
+        kinds.has(one) || !(there.has(one) || (alsoNamed.has(one) && gear.length > 0))
           ? []
           : [ask(`With which ${yardWords[one]} of the yard ${does}?`, one === 'slings' ? undefined : one)],
       ),
