@@ -1,5 +1,6 @@
 import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
 import type { TSchema } from 'typebox';
+import { fits, isRecord, type Node } from './fits';
 import { nearest } from './nearest';
 
 export interface Fault {
@@ -21,11 +22,19 @@ const compiled = new Map<Ajv2020, WeakMap<object, ValidateFunction>>([
   [telling, new WeakMap()],
 ]);
 
+/** Validators by what they ask, whatever it is called: the same text or length is asked for in many places. */
+const alike = new Map<string, ValidateFunction>();
+const SAID: ReadonlySet<string> = new Set(['description', 'title', 'unit', '$id']);
+const asks = (schema: TSchema): string => JSON.stringify(schema, (key, value: unknown) => (SAID.has(key) && typeof value === 'string' ? undefined : value));
+
 function validatorOf(ajv: Ajv2020, schema: TSchema): ValidateFunction {
   const known = compiled.get(ajv)!;
   let validate = known.get(schema);
   if (!validate) {
-    validate = ajv.compile(schema);
+    // Where a fault is told the schema says what the figure is called and in what unit.
+    const text = ajv === quick ? asks(schema) : null;
+    validate = (text === null ? undefined : alike.get(text)) ?? ajv.compile(schema);
+    if (text !== null) alike.set(text, validate);
     known.set(schema, validate);
   }
   return validate;
@@ -36,7 +45,7 @@ export const MOST_FAULTS = 100;
 
 /** Every fault of a value against a schema, in words; empty when it fits. Linear in the size of the value, and no more than a hundred. */
 export function faultsOf(schema: TSchema, value: unknown): Fault[] {
-  if (validatorOf(quick, schema)(value)) return [];
+  if (fits(schema, value, (node, part) => validatorOf(quick, node)(part))) return [];
   const faults: Fault[] = [];
   explain(schema as Node, value, '', faults, MOST_FAULTS);
   // The walk below and the validator read one schema; should they ever differ, the validator is right.
@@ -45,20 +54,6 @@ export function faultsOf(schema: TSchema, value: unknown): Fault[] {
   return faults;
 }
 
-interface Node extends TSchema {
-  type?: string;
-  anyOf?: Node[];
-  items?: Node;
-  properties?: Record<string, Node>;
-  patternProperties?: Record<string, Node>;
-  required?: string[];
-  additionalProperties?: boolean | Node;
-  const?: unknown;
-  minItems?: number;
-  maxItems?: number;
-}
-
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
 const at = (path: string, leaf: string | number): string => (typeof leaf === 'number' ? `${path}[${leaf}]` : path ? `${path}.${leaf}` : leaf);
 
 /** Walks value and schema together, so that an object of a thousand wrong entries costs a thousand looks; stops when `most` is reached. */
