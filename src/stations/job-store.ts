@@ -3,6 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import { createStore } from 'zustand/vanilla';
 import type { Fault } from '@/core/calc/schema';
 import type { Ref } from '@/core/drawing/draw-list';
+import { keptShapes } from '@/core/drawing/kept-shapes';
 import type { Look } from '@/core/drawing/elevation-scene';
 import { canonicalJson } from '@/core/plan/canonical';
 import type { Command } from '@/core/plan/commands/table';
@@ -13,7 +14,7 @@ import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
 import type { Stand } from '@/core/plan/structure/worst';
 import type { Walk } from '@/core/plan/walk-way';
-import { openingMove, unsurveyed, type Looking, type Survey } from '@/core/plan/surveyed';
+import { openingMove, unsurveyed, type Looking, type Scenes, type Survey } from '@/core/plan/surveyed';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import type * as EditingModule from './editing';
 
@@ -148,6 +149,13 @@ export interface FirstState {
 export const drawnBehind = ({ drawn, history, cursor, look, station, line, walk }: JobState): boolean =>
   drawn === null || drawn.plan !== history.plan || !sameLook(drawn, { cursor, look, about: station, line, walk });
 
+/** The drawings, with what of them is as it was. */
+const keptScenes = (before: Scenes, now: Scenes): Scenes => ({
+  ...now,
+  above: { ...now.above, shapes: keptShapes(before.above.shapes, now.above.shapes) },
+  side: { ...now.side, shapes: keptShapes(before.side.shapes, now.side.shapes) },
+});
+
 const sameLook = (a: Looking, b: Looking): boolean =>
   a.cursor === b.cursor && a.look === b.look && a.about === b.about && a.line === b.line && a.walk?.pick === b.walk?.pick && a.walk?.at === b.walk?.at;
 
@@ -211,7 +219,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       await nextFrame();
       const asked = looking();
       const scenes = ticket === surveyed ? await worker?.scenes(asked) : null;
-      if (scenes && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...scenes }, drawn: { ...asked, plan } }));
+      if (scenes && ticket === surveyed) set((state) => ({ survey: { ...state.survey, ...keptScenes(state.survey, scenes) }, drawn: { ...asked, plan } }));
     };
     const redraw = async () => {
       const ticket = surveyed;
@@ -219,7 +227,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
       const scenes = await worker?.scenes(asked);
       const plan = answered;
       if (scenes && plan && ticket === surveyed && sameLook(asked, looking()))
-        set((state) => ({ survey: { ...state.survey, ...scenes }, drawn: { ...asked, plan } }));
+        set((state) => ({ survey: { ...state.survey, ...keptScenes(state.survey, scenes) }, drawn: { ...asked, plan } }));
     };
     const changed = (history: History) => {
       if (history.plan === get().history.plan) return set({ history });

@@ -3,7 +3,8 @@ import { demoPlan, stiff } from '../../../tests/demo-plan';
 import type { Plan } from '../plan/schema';
 import { surveyPlan } from '../plan/survey';
 import { newPlan } from '../plan/new-plan';
-import { coveredArea, placeLabels } from './labels';
+import type { Shape } from './draw-list';
+import { coveredArea, placeLabels, type Box } from './labels';
 import { fit, panned, snap, toScreen, toSite, zoomAbout, type View } from './view';
 
 const view: View = { scale: 20, centre: { x: 3, y: -2 }, width: 800, height: 300 };
@@ -133,5 +134,99 @@ describe('what a label covers', () => {
     });
     const screen = bar.points.map((p) => toScreen(view, p));
     expect(coveredArea(placed!, solid(screen))).toBeLessThan(0.15 * 40 * 14);
+  });
+});
+
+describe('words on a crowded drawing', () => {
+  const frame: View = { scale: 1, centre: { x: 400, y: 150 }, width: 800, height: 300 };
+  const metrics = { height: 14, largeHeight: 17, gap: 8, widthOf: (text: string) => text.length * 6.2 };
+  const spot = fc.record({ x: fc.integer({ min: -300, max: 1100 }), y: fc.integer({ min: -250, max: 550 }) });
+  const overlap = (a: Box, b: Box) =>
+    Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) * Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
+  const piece = (from: { x: number; y: number }, to: { x: number; y: number }): Shape => ({
+    shape: 'line',
+    points: [from, to],
+    style: { stroke: 'steel' },
+    solid: true,
+  });
+  const mark = (at: { x: number; y: number }, text: string): Shape => ({
+    shape: 'label',
+    at,
+    text,
+    ink: 'ink',
+    near: true,
+    sides: ['above', 'below', 'right', 'left'],
+  });
+
+  test('none of many is written across steel, a dot or another, wherever they lie, and none out of sight', () => {
+    let written = 0;
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(spot, spot), { maxLength: 40 }),
+        fc.array(spot, { maxLength: 20 }),
+        fc.array(spot, { minLength: 1, maxLength: 60 }),
+        (lines, dots, names) => {
+          const shapes: Shape[] = [
+            ...lines.map(([from, to]) => piece(from, to)),
+            ...dots.map((centre): Shape => ({ shape: 'dot', centre, size: 4, style: { fill: 'ink' } })),
+            ...names.map((at, n) => mark(at, `B${n}`)),
+          ];
+          const placed = placeLabels(shapes, frame, metrics);
+          written += placed.length;
+          placed.forEach((one, i) => {
+            const area = one.width * one.height;
+            expect(overlap(one, { x: 0, y: 0, width: 800, height: 300 })).toBeGreaterThan(0);
+            for (const other of placed.slice(0, i)) expect(overlap(one, other)).toBeLessThanOrEqual(0.12 * area + 1e-9);
+            for (const { x, y } of dots.map((at) => toScreen(frame, at))) {
+              expect(overlap(one, { x: x - 6, y: y - 6, width: 12, height: 12 })).toBeLessThanOrEqual(0.12 * area + 1e-9);
+            }
+            for (const [a, b] of lines.map(([from, to]) => [toScreen(frame, from), toScreen(frame, to)] as const)) {
+              const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+              const off = { x: ((b.y - a.y) / length) * 2.5, y: (-(b.x - a.x) / length) * 2.5 };
+              const points = [
+                { x: a.x + off.x, y: a.y + off.y },
+                { x: b.x + off.x, y: b.y + off.y },
+                { x: b.x - off.x, y: b.y - off.y },
+                { x: a.x - off.x, y: a.y - off.y },
+              ];
+              const round = { x: Math.min(...points.map((p) => p.x)), y: Math.min(...points.map((p) => p.y)), width: 0, height: 0 };
+              round.width = Math.max(...points.map((p) => p.x)) - round.x;
+              round.height = Math.max(...points.map((p) => p.y)) - round.y;
+              expect(coveredArea(one, { points, round })).toBeLessThanOrEqual(1.5 + 1e-9);
+            }
+          });
+        },
+      ),
+      { numRuns: 160 },
+    );
+    expect(written).toBeGreaterThan(200);
+  });
+
+  test('a box is measured as any shape is, lying straight or not', () => {
+    const square = [
+      { x: 10, y: 10 },
+      { x: 30, y: 10 },
+      { x: 30, y: 20 },
+      { x: 10, y: 20 },
+    ];
+    const round = { x: 10, y: 10, width: 20, height: 10 };
+    const box = { x: 5, y: 15, width: 10, height: 20 };
+    expect(coveredArea(box, { points: square, round, square: true })).toBe(coveredArea(box, { points: square, round }));
+    // Of a bow tie with the corners of a box half is air.
+    const tie = [square[0]!, square[2]!, square[1]!, square[3]!];
+    const [word] = placeLabels(
+      [{ shape: 'polygon', points: tie.map(({ x, y }) => ({ x: 20 * x, y: 10 * y })), style: {}, solid: true }, mark({ x: 400, y: 150 }, 'B1')],
+      frame,
+      metrics,
+    );
+    expect(word).toBeDefined();
+  });
+
+  test('of many pieces one behind the other the first is named, and the others not', () => {
+    const names = Array.from({ length: 200 }, (_, n) => mark({ x: 400, y: 150 }, `G${100 + n}`));
+    const placed = placeLabels([piece({ x: 300, y: 150 }, { x: 500, y: 150 }), ...names], frame, metrics);
+    expect(placed.length).toBeGreaterThan(0);
+    expect(placed.length).toBeLessThan(12);
+    expect(placed[0]!.label.text).toBe('G100');
   });
 });

@@ -37,6 +37,8 @@ const FURTHER_COST = 60;
 const OVERWRITTEN = 0.12;
 /** Steel that covers more of one of many than this is across it [px²]. */
 const TOUCHED = 1.5;
+/** Places no further apart than this are one [px]. */
+const ALIKE = 3;
 /** What one of many keeps clear on either side [px]. */
 const ASIDE = 6;
 
@@ -62,13 +64,20 @@ function boxAt(point: Vec, side: Side, width: number, height: number, gap: numbe
 interface Solid {
   points: readonly Vec[];
   round: Box;
+  /** it is the box round it */
+  square: boolean;
 }
 
 function solidOf(points: readonly Vec[]): Solid {
   const xs = points.map((p) => p.x);
   const ys = points.map((p) => p.y);
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  return { points, round: { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y } };
+  const round = { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  const [right, foot] = [x + round.width, y + round.height];
+  const corner = (p: Vec) => (p.x === x || p.x === right) && (p.y === y || p.y === foot);
+  // From each corner to the next along a side, never across.
+  const square = points.length === 4 && points.every((p, i) => corner(p) && (p.x === points[(i + 1) % 4]!.x) !== (p.y === points[(i + 1) % 4]!.y));
+  return { points, round, square };
 }
 
 function bandOf(from: Vec, to: Vec): Vec[] {
@@ -83,8 +92,9 @@ function bandOf(from: Vec, to: Vec): Vec[] {
 }
 
 /** Area of a box that a solid shape covers: the shape cut to the box side by side, and measured. */
-export function coveredArea(box: Box, { points, round }: Solid): number {
-  if (overlapArea(box, round) === 0) return 0;
+export function coveredArea(box: Box, { points, round, square }: Omit<Solid, 'square'> & { square?: boolean }): number {
+  const within = overlapArea(box, round);
+  if (within === 0 || square) return within;
   const sides: readonly (readonly [(p: Vec) => number, (a: Vec, b: Vec) => Vec])[] = [
     [(p) => p.x - box.x, (a, b) => ({ x: box.x, y: a.y + ((b.y - a.y) * (box.x - a.x)) / (b.x - a.x) })],
     [(p) => box.x + box.width - p.x, (a, b) => ({ x: box.x + box.width, y: a.y + ((b.y - a.y) * (box.x + box.width - a.x)) / (b.x - a.x) })],
@@ -174,44 +184,105 @@ export function dimensionLine(shape: Extract<Shape, { shape: 'dimension' }>, vie
   return { from, to, normal, upright, anchor, text: { x: (from.x + to.x) / 2 + beside, y: from.y + (to.y - from.y) * along + (upright ? 4 : -4) } };
 }
 
+/** Side of a field of the drawing [px]; and how far beyond its edge things are still looked at. */
+const FIELD = 32;
+const BEYOND = 200;
+
+/** Things by the fields of the drawing they lie in, so that a word looks only at what is near it. */
+class Fields<T> {
+  private readonly fields = new Map<number, { one: T; asked: number }[]>();
+  private asked = 0;
+
+  constructor(private readonly view: { width: number; height: number }) {}
+
+  private range(from: number, to: number, most: number): [number, number] {
+    return [Math.floor(Math.max(from, -BEYOND) / FIELD), Math.floor(Math.min(to, most + BEYOND) / FIELD)];
+  }
+
+  private each({ x, y, width, height }: Box, visit: (field: number) => void): void {
+    const [left, right] = this.range(x, x + width, this.view.width);
+    const [top, foot] = this.range(y, y + height, this.view.height);
+    for (let row = top; row <= foot; row += 1) for (let column = left; column <= right; column += 1) visit(row * 4096 + column);
+  }
+
+  put(one: T, box: Box): void {
+    const entry = { one, asked: 0 };
+    this.each(box, (field) => {
+      const there = this.fields.get(field);
+      if (there) there.push(entry);
+      else this.fields.set(field, [entry]);
+    });
+  }
+
+  near(box: Box): T[] {
+    // What lies in several fields is found once.
+    this.asked += 1;
+    const found: T[] = [];
+    this.each(box, (field) => {
+      for (const entry of this.fields.get(field) ?? []) {
+        if (entry.asked === this.asked) continue;
+        entry.asked = this.asked;
+        found.push(entry.one);
+      }
+    });
+    return found;
+  }
+}
+
 /** Each label where it covers least of the other labels and of the solid shapes; bold ones choose first, then the first in the list. */
 export function placeLabels(shapes: readonly Shape[], view: View, metrics: LabelMetrics, reserved: readonly Box[] = []): PlacedLabel[] {
-  const solids = shapes.flatMap((shape): Solid[] => {
-    if (!('solid' in shape) || !shape.solid || (shape.shape !== 'polygon' && shape.shape !== 'line')) return [];
+  const solids = new Fields<Solid>(view);
+  const words = new Fields<Box>(view);
+  for (const shape of shapes) {
+    if (!('solid' in shape) || !shape.solid || (shape.shape !== 'polygon' && shape.shape !== 'line')) continue;
     const points = shape.points.map((p) => toScreen(view, p));
-    if (shape.shape === 'polygon') return points.length < 3 ? [] : [solidOf(points)];
-    return points.slice(1).map((to, i) => solidOf(bandOf(points[i]!, to)));
-  });
-  const fixed = [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, metrics))];
+    const found = shape.shape === 'line' ? points.slice(1).map((to, i) => solidOf(bandOf(points[i]!, to))) : points.length < 3 ? [] : [solidOf(points)];
+    for (const one of found) solids.put(one, one.round);
+  }
+  for (const box of [...reserved, ...shapes.flatMap((shape) => markBoxes(shape, view, metrics))]) words.put(box, box);
   const placed: PlacedLabel[] = [];
+  const left = new Set<string>();
   const frame: Box = { x: 2, y: 2, width: view.width - 4, height: view.height - 4 };
   const labels = shapes.filter((shape) => shape.shape === 'label');
   for (const label of [...labels.filter((one) => one.bold), ...labels.filter((one) => !one.bold)]) {
     const height = label.large ? metrics.largeHeight : metrics.height;
     const width = metrics.widthOf(label.text, label.bold ?? false, label.large ?? false);
     const point = toScreen(view, label.at);
+    const mayGo = (label.optional ?? false) || (label.near ?? false);
+    const spot = mayGo ? [point.x / ALIKE, point.y / ALIKE, width / (4 * ALIKE), height].map(Math.round).join() + label.sides.join() : null;
+    // Where one such word had no room, the next of its length has none: of many pieces behind one another one is looked at.
+    if (spot !== null && left.has(spot)) continue;
     let best: { box: Box; cost: number } | null = null;
     const places = label.sides.flatMap((side, rank) =>
       placesAt(point, side, width, height, metrics.gap, label.near ?? false).map((place) => ({ ...place, cost: place.cost + rank * LATER_SIDE_COST })),
     );
+    // A word that would stand wholly outside the drawing is not written.
+    if (places.every(({ box }) => overlapArea(box, frame) === 0)) continue;
     for (const { box, cost: from } of places) {
-      const outside = width * height - overlapArea(box, frame);
-      const cost =
-        from +
-        outside * OUTSIDE_COST +
-        [...placed, ...fixed].reduce((sum, other) => sum + LABEL_COST * overlapArea(box, other), 0) +
-        solids.reduce((sum, solid) => sum + SOLID_COST * coveredArea(box, solid), 0);
-      if (best === null || cost < best.cost) best = { box, cost };
+      let cost = from + (width * height - overlapArea(box, frame)) * OUTSIDE_COST;
+      // As soon as it is dearer than another it is not looked at further.
+      const most: number = best?.cost ?? Infinity;
+      if (cost >= most) continue;
+      const others = words.near(box);
+      const steel = solids.near(box);
+      for (let i = 0; i < others.length && cost < most; i += 1) cost += LABEL_COST * overlapArea(box, others[i]!);
+      for (let i = 0; i < steel.length && cost < most; i += 1) cost += SOLID_COST * coveredArea(box, steel[i]!);
+      if (cost < most) best = { box, cost };
     }
     if (!best) continue;
     const { box } = best;
     // One of many keeps a little off its neighbour, so that two marks do not read as one.
     const room = label.near ? { ...box, x: box.x - ASIDE, width: box.width + 2 * ASIDE } : box;
-    const words = [...placed, ...fixed].reduce((sum, other) => sum + overlapArea(room, other), 0);
-    if ((label.optional || label.near) && words > OVERWRITTEN * width * height) continue;
+    const over = words.near(room).reduce((sum, other) => sum + overlapArea(room, other), 0);
+    const across = (): boolean => (label.near ?? false) && solids.near(box).some((solid) => coveredArea(box, solid) > TOUCHED);
     // However thin the steel is drawn, one of many is not written across it.
-    if (label.near && solids.some((solid) => coveredArea(box, solid) > TOUCHED)) continue;
-    placed.push({ ...box, label, baseline: box.y + height * 0.76 });
+    if (spot !== null && (over > OVERWRITTEN * width * height || across())) {
+      left.add(spot);
+      continue;
+    }
+    const word = { ...box, label, baseline: box.y + height * 0.76 };
+    placed.push(word);
+    words.put(word, word);
   }
   return placed;
 }

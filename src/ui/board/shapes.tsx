@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Vec } from '@/core/geometry/plane';
 import type { Ink, Ref, Shape, Style } from '@/core/drawing/draw-list';
 import { sameRef } from '@/core/drawing/draw-list';
@@ -47,59 +48,72 @@ const list = (points: readonly Vec[], view: View): string =>
 /** Steel is thin on a small drawing: round it so much takes the pointer too [px]. */
 const HOLD = 9;
 
-export function ShapeView({ shape, view, chosen, hatchId }: { shape: Shape; view: View; chosen: Ref | null; hatchId: string }) {
-  if (shape.shape === 'label') return null;
-  if (shape.shape === 'dimension') return <DimensionView shape={shape} view={view} />;
-  const picked = shape.of !== undefined && sameRef(shape.of, chosen);
-  const look = paint(shape.style, picked, hatchId);
-  // What cannot be chosen lets the pointer through to what is under it.
-  const data = shape.of ? { 'data-ref': refKey(shape.of) } : { pointerEvents: 'none' as const };
-  switch (shape.shape) {
-    case 'polygon':
-      return (
-        <g {...data}>
-          {shape.style.hatch && (
-            <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />
-          )}
-          <polygon points={list(shape.points, view)} {...look} pointerEvents={shape.of ? 'all' : 'none'} />
-          {shape.of?.kind === 'beam' && (
-            <polygon points={list(shape.points, view)} fill="none" stroke="transparent" strokeWidth={HOLD} strokeLinejoin="round" pointerEvents="stroke" />
-          )}
-        </g>
-      );
-    case 'line':
-      return <polyline points={list(shape.points, view)} {...look} fill="none" strokeLinecap={shape.style.dash ? 'butt' : 'round'} {...data} />;
-    case 'circle': {
-      const c = toScreen(view, shape.centre);
-      return (
-        <circle
-          cx={c.x}
-          cy={c.y}
-          r={shape.radius * view.scale}
-          {...look}
-          pointerEvents={shape.style.fill && shape.of ? undefined : 'none'}
-          {...(shape.of ? data : {})}
-        />
-      );
-    }
-    case 'dot': {
-      const c = toScreen(view, shape.centre);
-      if (shape.verdict && shape.verdict !== 'clear')
+interface ShapeProps {
+  shape: Shape;
+  view: View;
+  chosen: Ref | null;
+  hatchId: string;
+}
+
+const isChosen = ({ shape, chosen }: ShapeProps): boolean => 'of' in shape && shape.of !== undefined && sameRef(shape.of, chosen);
+
+/** Painted anew where the shape, the view or whether it is chosen is another: of a large drawing a move changes a few of a thousand. */
+export const ShapeView = memo(
+  function ShapeView({ shape, view, chosen, hatchId }: ShapeProps) {
+    if (shape.shape === 'label') return null;
+    if (shape.shape === 'dimension') return <DimensionView shape={shape} view={view} />;
+    const picked = shape.of !== undefined && sameRef(shape.of, chosen);
+    const look = paint(shape.style, picked, hatchId);
+    // What cannot be chosen lets the pointer through to what is under it.
+    const data = shape.of ? { 'data-ref': refKey(shape.of) } : { pointerEvents: 'none' as const };
+    switch (shape.shape) {
+      case 'polygon':
         return (
-          <g {...data} data-verdict={shape.verdict} transform={`translate(${c.x - 10} ${c.y - 10})`}>
-            <circle cx={10} cy={10} r={12} fill="var(--color-board)" stroke={picked ? 'var(--color-steel)' : 'none'} />
-            <VerdictMark verdict={shape.verdict} size={20} bare />
+          <g {...data}>
+            {shape.style.hatch && (
+              <polygon points={list(shape.points, view)} fill={shape.style.fill ? inkColour[shape.style.fill] : 'none'} opacity={shape.style.opacity} />
+            )}
+            <polygon points={list(shape.points, view)} {...look} pointerEvents={shape.of ? 'all' : 'none'} />
+            {shape.of?.kind === 'beam' && (
+              <polygon points={list(shape.points, view)} fill="none" stroke="transparent" strokeWidth={HOLD} strokeLinejoin="round" pointerEvents="stroke" />
+            )}
           </g>
         );
-      return (
-        <g {...data}>
-          <circle cx={c.x} cy={c.y} r={shape.size} {...look} />
-          {(shape.of?.kind === 'pickPoint' || shape.of?.kind === 'path') && <circle cx={c.x} cy={c.y} r={12} fill="transparent" />}
-        </g>
-      );
+      case 'line':
+        return <polyline points={list(shape.points, view)} {...look} fill="none" strokeLinecap={shape.style.dash ? 'butt' : 'round'} {...data} />;
+      case 'circle': {
+        const c = toScreen(view, shape.centre);
+        return (
+          <circle
+            cx={c.x}
+            cy={c.y}
+            r={shape.radius * view.scale}
+            {...look}
+            pointerEvents={shape.style.fill && shape.of ? undefined : 'none'}
+            {...(shape.of ? data : {})}
+          />
+        );
+      }
+      case 'dot': {
+        const c = toScreen(view, shape.centre);
+        if (shape.verdict && shape.verdict !== 'clear')
+          return (
+            <g {...data} data-verdict={shape.verdict} transform={`translate(${c.x - 10} ${c.y - 10})`}>
+              <circle cx={10} cy={10} r={12} fill="var(--color-board)" stroke={picked ? 'var(--color-steel)' : 'none'} />
+              <VerdictMark verdict={shape.verdict} size={20} bare />
+            </g>
+          );
+        return (
+          <g {...data}>
+            <circle cx={c.x} cy={c.y} r={shape.size} {...look} />
+            {(shape.of?.kind === 'pickPoint' || shape.of?.kind === 'path') && <circle cx={c.x} cy={c.y} r={12} fill="transparent" />}
+          </g>
+        );
+      }
     }
-  }
-}
+  },
+  (a, b) => a.shape === b.shape && a.view === b.view && a.hatchId === b.hatchId && isChosen(a) === isChosen(b),
+);
 
 export const refKey = (ref: Ref): string => `${ref.kind}:${ref.id}${'end' in ref ? `:${ref.end}` : ''}`;
 

@@ -2,8 +2,8 @@
 import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
-import { memo, useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
-import { sameRef, type Drawing, type Ref } from '@/core/drawing/draw-list';
+import { memo, useCallback, useDeferredValue, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
+import { sameRef, type Drawing, type Ref, type Shape } from '@/core/drawing/draw-list';
 import { placeLabels } from '@/core/drawing/labels';
 import { fit, toScreen, toSite, type Margins, type View } from '@/core/drawing/view';
 import type { Vec } from '@/core/geometry/plane';
@@ -59,6 +59,18 @@ const narrow = (): boolean => window.matchMedia('(max-width: 900px)').matches;
 /** Fitting again is worth it once the drawing has grown this far past the frame it was fitted to. */
 const sameExtent = (a: Drawing['extent'], b: Drawing['extent']) =>
   Math.abs(a.min.x - b.min.x) + Math.abs(a.min.y - b.min.y) + Math.abs(a.max.x - b.max.x) + Math.abs(a.max.y - b.max.y) < 1e-9;
+
+let keys = 0;
+const known = new WeakMap<Shape, number>();
+/** A shape that stays the same thing keeps its place on the page. */
+function keyOf(shape: Shape): number {
+  let key = known.get(shape);
+  if (key === undefined) known.set(shape, (key = keys += 1));
+  return key;
+}
+
+/** With more shapes than this the words come a moment after what they name: a step is seen at once. */
+const MANY = 600;
 
 /** One drawing that can be zoomed, panned, measured on and worked on with the pointer or the arrow keys. */
 export const Sheet = memo(function Sheet(props: SheetProps) {
@@ -177,14 +189,16 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
   };
 
   // Nothing is written under the tools at its head or the scale at its foot.
+  const late = useDeferredValue(drawing.shapes);
+  const named = drawing.shapes.length > MANY ? late : drawing.shapes;
   const labels = useMemo(
     () =>
-      placeLabels(drawing.shapes, view, SCREEN_LABELS, [
+      placeLabels(named, view, SCREEN_LABELS, [
         { x: 0, y: 0, width: low ? view.width : 230, height: 28 + low },
         { x: view.width - TOOLS, y: 0, width: TOOLS, height: 30 },
         { x: view.width - 80, y: view.height - 30, width: 80, height: 30 },
       ]),
-    [drawing.shapes, view, low],
+    [named, view, low],
   );
   const grab = chosen && draggable(chosen);
   return (
@@ -230,11 +244,11 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
             <line x1="0" y1="0" x2="0" y2="8" stroke="#cfc8b8" strokeWidth="2.5" />
           </pattern>
         </defs>
-        {drawing.shapes.map((shape, i) => {
+        {drawing.shapes.map((shape) => {
           const of = 'of' in shape ? shape.of : undefined;
-          const view_ = <ShapeView key={i} shape={shape} view={view} chosen={chosen} hatchId={hatchId} />;
+          const view_ = <ShapeView key={keyOf(shape)} shape={shape} view={view} chosen={chosen} hatchId={hatchId} />;
           return of && draggable(of) ? (
-            <g key={i} data-grab="" className="cursor-move">
+            <g key={keyOf(shape)} data-grab="" className="cursor-move">
               {view_}
             </g>
           ) : (
