@@ -256,8 +256,6 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
     const places = label.sides.flatMap((side, rank) =>
       placesAt(point, side, width, height, metrics.gap, label.near ?? false).map((place) => ({ ...place, cost: place.cost + rank * LATER_SIDE_COST })),
     );
-    // A word that would stand wholly outside the drawing is not written.
-    if (places.every(({ box }) => overlapArea(box, frame) === 0)) continue;
     for (const { box, cost: from } of places) {
       let cost = from + (width * height - overlapArea(box, frame)) * OUTSIDE_COST;
       // As soon as it is dearer than another it is not looked at further.
@@ -269,7 +267,8 @@ export function placeLabels(shapes: readonly Shape[], view: View, metrics: Label
       for (let i = 0; i < steel.length && cost < most; i += 1) cost += SOLID_COST * coveredArea(box, steel[i]!);
       if (cost < most) best = { box, cost };
     }
-    if (!best) continue;
+    // A word that would stand wholly outside the drawing is not written.
+    if (!best || overlapArea(best.box, frame) === 0) continue;
     const { box } = best;
     // One of many keeps a little off its neighbour, so that two marks do not read as one.
     const room = label.near ? { ...box, x: box.x - ASIDE, width: box.width + 2 * ASIDE } : box;
