@@ -320,8 +320,16 @@ describe('columns, a beam between them and a joist on it', () => {
     ['a column nobody plumbs', (p) => without(p, nth(p, 'beam.plumb')), /missing moves.plumb No move plumbs C1/],
     ['a column plumbed and not read', (p) => (nth(p, 'beam.plumb').off = null), /missing plumb.read How far is C1 out/],
     ['a column that leans', (p) => (nth(p, 'beam.plumb').off = 0.02), /stop plumb.read C1 is 20 mm out over 4.00 m; 8 mm may be/],
-    ['no guy to the other side', (p) => without(p, nth(p, 'brace.fix', 1)), /stop frame.sideways What holds C1, C2 sideways, square to B1, are guys that all pull/],
-    ['a guy drawn to the wrong side', (p) => (p.structure.braces[2]!.towardsDeg = 10), /stop frame.sideways What holds C1, C2 sideways, along B1, are guys that/],
+    [
+      'no guy to the other side',
+      (p) => without(p, nth(p, 'brace.fix', 1)),
+      /stop frame.sideways What holds C1, C2 sideways, square to B1, are guys that all pull/,
+    ],
+    [
+      'a guy drawn to the wrong side',
+      (p) => (p.structure.braces[2]!.towardsDeg = 10),
+      /stop frame.sideways What holds C1, C2 sideways, along B1, are guys that/,
+    ],
     [
       'no guy square to the beam',
       (p) => (p.moves = p.moves.filter((move) => move.kind !== 'brace.fix' || ['y1', 'y3'].includes(move.brace))),
