@@ -232,9 +232,9 @@ function CraneFields({ crane }: { crane: Crane }) {
     chartsOf(plan, crane).some(({ chartCounterweight = null }) => chartCounterweight !== null) ||
     plan.stands.some((one) => one.crane === crane.id && (one.counterweight ?? null) !== null);
   const edit = (changes: Partial<Omit<Crane, 'id'>>, field: string) => act('editCrane', { id: crane.id, changes }, `${crane.id} ${field}`);
-  const cab = (changes: { height?: number | null; ahead?: number; left?: number }) => {
-    const { ahead, left, height } = { ahead: 0, left: 0, height: null, ...crane.cab, ...changes };
-    return edit({ cab: height === null ? null : { ahead, left, height } }, 'cab');
+  const cab = (changes: Partial<NonNullable<Crane['cab']>>) => {
+    const next = { ahead: null, left: null, height: null, ...crane.cab, ...changes };
+    return edit({ cab: Object.values(next).every((one) => one === null) ? null : next }, `cab ${Object.keys(changes).join()}`);
   };
   const gives = (changes: Partial<NonNullable<Crane['gives']>>) => {
     const next = { bend: null, level: null, ...crane.gives, ...changes };
@@ -272,11 +272,9 @@ function CraneFields({ crane }: { crane: Crane }) {
         {length(tower ? 'Foot of the mast, one way' : crane.tracks ? 'Tracks, length on the ground' : 'Outriggers, front to rear', 'baseLength')}
         {length(tower ? 'Foot of the mast, other way' : crane.tracks ? 'Tracks, centre to centre' : 'Outriggers, side to side', 'baseWidth')}
         {crane.tracks && open('Width of one track', 'length', crane.tracks.shoe, (shoe) => edit({ tracks: { shoe } }, 'shoe'))}
-        {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), {
-          placeholder: tower ? 'as the jib' : 'as the foot pin',
-        })}
-        {crane.cab && figure('Eyes ahead of slew centre', 'length', crane.cab.ahead, (ahead) => cab({ ahead }))}
-        {crane.cab && figure('Eyes to the left', 'length', crane.cab.left, (left) => cab({ left }))}
+        {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'not said' })}
+        {open('Eyes ahead of slew centre', 'length', crane.cab?.ahead ?? null, (ahead) => cab({ ahead }), { placeholder: 'not said' })}
+        {open('Eyes left of the boom', 'length', crane.cab?.left ?? null, (left) => cab({ left }), { placeholder: 'not said' })}
         {words('Crane inspected by', crane.inspected?.by ?? '', (by) => edit({ inspected: inspectedOf(crane.inspected, { by }) }, 'inspected by'), {
           placeholder: 'nobody yet',
         })}

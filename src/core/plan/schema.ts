@@ -181,9 +181,9 @@ const craneSchema = closed({
   cab: Type.Optional(
     nullable(
       closed({
-        ahead: real('m', { description: 'operator’s eyes along the boom from the slew centre', minimum: -10, maximum: 20 }),
-        left: real('m', { description: 'to the left of the boom', minimum: -10, maximum: 10 }),
-        height: nonNegative('m', 'above the ground the crane stands on', { maximum: 200 }),
+        ahead: nullable(real('m', { description: 'operator’s eyes along the boom from the slew centre', minimum: -10, maximum: 20 })),
+        left: nullable(real('m', { description: 'to the left of the boom', minimum: -10, maximum: 10 })),
+        height: nullable(nonNegative('m', 'above the ground the crane stands on', { maximum: 200 })),
       }),
     ),
   ),

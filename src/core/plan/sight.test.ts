@@ -9,7 +9,7 @@ import { openPlan } from './open';
 import { pickContext } from './pick-context';
 import type { Crane, Obstruction, Plan } from './schema';
 import { settle } from './settle';
-import { blindParts, eyeOf, seenAlong, type Seen } from './sight';
+import { blindParts, cabsOf, eyeOf, seenAlong, type Seen } from './sight';
 
 const TODAY = '2026-11-27';
 const pathOf = (plan: Plan) => pickContext(settle(plan), settle(plan).picks[0]!).path as LiftPath;
@@ -93,9 +93,46 @@ describe('what the operator sees', () => {
   });
 
   test('the eyes go round with the boom', () => {
-    const crane = { cab: { ahead: 2, left: 1, height: 3 }, pivotHeight: 2 } as Crane;
-    expect(eyeOf(crane, { x: 10, y: 5 }, 90)).toMatchObject({ x: expect.closeTo(9, 9) as number, y: expect.closeTo(7, 9) as number, z: 3 });
-    expect(eyeOf({ ...crane, cab: null }, { x: 10, y: 5 }, 90)).toEqual({ x: 10, y: 5, z: 2 });
+    const cab = { ahead: 2, left: 1, height: 3 };
+    expect(eyeOf(cab, { x: 10, y: 5 }, 90)).toMatchObject({ x: expect.closeTo(9, 9) as number, y: expect.closeTo(7, 9) as number, z: 3 });
+  });
+
+  test('what nobody says of a cab is looked at from all that it may be', () => {
+    const of = (cab: Crane['cab'], tower: Crane['tower'] = null) => cabsOf({ cab, pivotHeight: 2, tower } as Crane);
+    expect(of({ ahead: 2, left: 1, height: 3 })).toEqual([{ ahead: 2, left: 1, height: 3 }]);
+    expect(of({ ahead: 2, left: null, height: 3 })).toEqual([0, -2, 2].map((left) => ({ ahead: 2, left, height: 3 })));
+    expect(of({ ahead: null, left: 1, height: 3 }).map(({ ahead }) => ahead)).toEqual([0, -2, 2]);
+    expect(of({ ahead: 2, left: 1, height: null }).map(({ height }) => height)).toEqual([2, 1.2, 4]);
+    expect(of(null)).toHaveLength(27);
+    expect(of(null)[0]).toEqual({ ahead: 0, left: 0, height: 2 });
+    expect(cabsOf({ cab: null, pivotHeight: 30, tower: {} } as Crane).map(({ height }) => height)).toEqual([
+      ...Array<number>(9).fill(30),
+      ...Array<number>(9).fill(26),
+    ]);
+    // A height of nothing is a height.
+    expect(of({ ahead: 0, left: 0, height: 0 })).toHaveLength(1);
+  });
+
+  test('seen from over the slew centre, and not from where the cab may be: where it is, is asked; it does not matter where nothing hides', () => {
+    const beside = (cab: Crane['cab'], high = 12) => {
+      const plan = demoPlan();
+      const { at } = plan.stands[0]!;
+      const { x, y } = plan.pieces[0]!.start;
+      const [dx, dy] = [x - at.x, y - at.y];
+      const far = Math.hypot(dx, dy);
+      // A thin pole so near, and so far to the right of the line to the load, that only eyes to the right look past it.
+      const near = { x: at.x + (dx / far) * 4 + (dy / far) * 0.9, y: at.y + (dy / far) * 4 - (dx / far) * 0.9 };
+      plan.site.obstructions = [{ id: 'o', name: 'the mast', at: near, length: 0.4, width: 0.4, azimuthDeg: 0, height: high }];
+      plan.cranes[0]!.cab = cab;
+      return row(plan);
+    };
+    const asked = beside(null);
+    expect([asked.verdict, asked.about.part]).toEqual(['missing', 'cab']);
+    expect(words(asked, 'metric')).toMatch(/^Whether the operator of Bittern 12 sees TB1 .* past the mast depends on the cab\. How high are the eyes/);
+    expect(beside({ ahead: 0, left: 0, height: 2 }).verdict).toBe('clear');
+    expect(words(beside({ ahead: 0, left: 0, height: 2 }), 'metric')).toMatch(/is seen from the cab on all of its way/);
+    expect(beside({ ahead: 0, left: null, height: 2 }).about.part).toBe('cab');
+    expect(words(beside(null, 0.3), 'metric')).toMatch(/is seen on all of its way from wherever the cab of Bittern 12 is/);
   });
 
   test('nobody named calls the crane: it is asked; where nothing is lifted by a crane it is not', () => {
@@ -117,8 +154,7 @@ describe('a line of sight', () => {
     plan.site.obstructions = [{ id: 'o', name: 'thing', ...thing }];
     const station = { phase: 'raise' as const, hook: load.at, radius: 1, bearingDeg: 0, pieceDeg: 0, seen: { length: 1, toMiddle: 0 } };
     const path = { stand: { ...plan.stands[0]!, at: { x: 0, y: 0 } }, stations: [station], least: 1, most: 1, slewDeg: 0 };
-    const crane = { ...plan.cranes[0]!, cab: { ahead: 0, left: 0, height: eye } };
-    const [first] = seenAlong(plan, crane, path, { lies: load.z, travel: load.z, lands: load.z }, { loadDepth: 0 });
+    const [first] = seenAlong(plan, { ahead: 0, left: 0, height: eye }, path, { lies: load.z, travel: load.z, lands: load.z }, { loadDepth: 0 });
     return first!.hiddenBy === null;
   };
   const within = (p: Vec, outline: readonly Vec[]) => {

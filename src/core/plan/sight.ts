@@ -67,17 +67,42 @@ function hides({ outline, height }: Block, eye: Spot, load: Spot): boolean {
   return Math.min(rise(stretch[0]), rise(stretch[1])) < height;
 }
 
-/** Where the operator’s eyes are with the boom at a bearing: of a cab nobody measured over the slew centre, as high as the foot of the boom. */
-export function eyeOf({ cab, pivotHeight }: Crane, stand: Vec, bearingDeg: number): Spot {
-  if (!cab) return { ...stand, z: pivotHeight };
+/** Where an operator’s eyes are: along the boom, to its left, and up. */
+export interface Cab {
+  ahead: number;
+  left: number;
+  height: number;
+}
+
+/** Within so much of the slew centre a cab is, along the boom and across it, whatever the crane [m]; and so high its eyes are on a mobile one. */
+const CAB_WITHIN = 2;
+const EYES: readonly number[] = [1.2, 4];
+/** On a mast the cab hangs no lower than this under the jib [m]. */
+const UNDER_JIB = 4;
+
+/**
+ * Every place the eyes may be, by what somebody says of the cab: one where all of it is said. The first is over the slew centre and as
+ * high as the foot of the boom in whatever nobody says; the others are the furthest from it.
+ */
+export function cabsOf({ cab, pivotHeight, tower }: Crane): Cab[] {
+  const one = (said: number | null | undefined, middle: number, others: readonly number[]) =>
+    said === null || said === undefined ? [middle, ...others] : [said];
+  const heights = one(cab?.height, pivotHeight, tower ? [pivotHeight - UNDER_JIB] : EYES);
+  const aheads = one(cab?.ahead, 0, [-CAB_WITHIN, CAB_WITHIN]);
+  const lefts = one(cab?.left, 0, [-CAB_WITHIN, CAB_WITHIN]);
+  return heights.flatMap((height) => aheads.flatMap((ahead) => lefts.map((left) => ({ ahead, left, height }))));
+}
+
+/** Where the operator’s eyes are with the boom at a bearing. */
+export function eyeOf({ ahead, left, height }: Cab, stand: Vec, bearingDeg: number): Spot {
   const out = direction(bearingDeg);
-  return { ...add(stand, add(scale(out, cab.ahead), scale(leftOf(out), cab.left))), z: cab.height };
+  return { ...add(stand, add(scale(out, ahead), scale(leftOf(out), left))), z: height };
 }
 
 /** The load along its way from where it lies to where it lands, and who sees it. */
 export function seenAlong(
   { site }: Plan,
-  crane: Crane,
+  cab: Cab,
   path: LiftPath,
   levels: { lies: number; travel: number; lands: number },
   { loadDepth }: Pick<Hanging, 'loadDepth'>,
@@ -87,7 +112,7 @@ export function seenAlong(
   const middle = loadDepth / 2;
   const look = (station: Station, underside: number, when: Seen['when']): Seen => {
     const at = { ...station.hook, z: underside + middle };
-    const eye = eyeOf(crane, path.stand.at, station.bearingDeg);
+    const eye = eyeOf(cab, path.stand.at, station.bearingDeg);
     return {
       when,
       at,

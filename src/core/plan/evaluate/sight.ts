@@ -2,7 +2,7 @@ import { phrase } from '../../calc/work';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import { namesPerson, saysSomething } from '../records';
-import { blindParts, seenAlong, type Seen } from '../sight';
+import { blindParts, cabsOf, seenAlong, type Seen } from '../sight';
 import { liftMove, missingCheck, on, onHook, ratioCheck, told, type Context, type PickContext, type Place } from './context';
 import { travelHeight } from './crane';
 
@@ -40,8 +40,9 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
   if (hanging instanceof Missing || 'impossible' in hanging) return [];
   const travel = travelHeight(plan, picked, path, weight, rules).underside;
   const lands = turned && hook === 'second' ? piece.start.level : Math.min(seat.left.level, seat.right.level);
-  const seen = seenAlong(plan, crane, path, { lies: piece.start.level, travel, lands }, hanging);
-  const blind = blindParts(seen);
+  const [middle, ...others] = cabsOf(crane);
+  const blindFrom = (cab: NonNullable<typeof middle>) => blindParts(seenAlong(plan, cab, path, { lies: piece.start.level, travel, lands }, hanging));
+  const blind = blindFrom(middle!);
   const place: Place = {
     id: 'lift.sight',
     ...onHook(picked, piece.mark),
@@ -50,12 +51,25 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
     calc: 'record',
     source: SOURCE,
   };
-  const from = crane.cab ? 'the cab' : 'over the slew centre (nobody says where its cab is)';
+  const said = others.length === 0;
+  const from = said ? 'the cab' : 'over the slew centre (nobody says where its cab is)';
   const clear = (words: string) => {
     const row = ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(phrase`${words}`), []);
     return [{ ...row, demand: null, capacity: null, ratio: null }];
   };
-  if (blind.length === 0) return clear(`${piece.mark} is seen from ${from} on all of its way.`);
+  if (blind.length === 0) {
+    if (said) return clear(`${piece.mark} is seen from ${from} on all of its way.`);
+    const hidden = others.map(blindFrom).find((one) => one.length > 0);
+    if (!hidden) return clear(`${piece.mark} is seen on all of its way from wherever the cab of ${crane.name} is.`);
+    const things = listed([...new Set(hidden.flat().map(({ hiddenBy }) => hiddenBy!))]);
+    return [
+      missingCheck(
+        { ...place, ...onHook(picked, piece.mark, 'cab') },
+        'length',
+        `Whether the operator of ${crane.name} sees ${piece.mark} ${listed([...new Set(hidden.map(whenWords))])} past ${things} depends on the cab. How high are the eyes, how far ahead of the slew centre and to the left of the boom?`,
+      ),
+    ];
+  }
   const people = new Map((plan.site.signallers ?? []).map((one) => [one.id, one]));
   const behind = listed([...new Set(blind.flat().map(({ hiddenBy }) => hiddenBy!))]);
   const lost = `From ${from} ${piece.mark} is not seen ${listed([...new Set(blind.map(whenWords))])}: ${behind} ${behind.includes(' and ') ? 'are' : 'is'} in between.`;
