@@ -1,4 +1,4 @@
-import { demoPlan, linkSpan, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
+import { demoPlan, linkSpan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
 import { wayIn } from '../../../../tests/of-plan';
 import { describe as words } from '../describe';
@@ -27,6 +27,7 @@ const plans: Record<string, () => Plan> = {
   link: linkSpan,
   ticket: ticketHall,
   ramp: vehicleRamp,
+  canopy: passengerCanopy,
   mast: () => raised('mastLift'),
   hoist: () => raised('hoist'),
   jack: () => raised('jack'),
@@ -57,6 +58,14 @@ test.each<[string, string, number]>([
   ['link', 'structure.supports.0.twistHolds', 1e-3],
   ['link', 'structure.braces.0.stiffness', 1e3],
   ['ramp', 'picks.12.rig.eye', 1e-3],
+  ['canopy', 'structure.braces.0.slopeDeg', 1e-3],
+  ['canopy', 'structure.braces.0.anchor.weight', 1e3],
+  ['canopy', 'structure.braces.1.anchor.weight', 1e-3],
+  ['canopy', 'structure.supports.3.anchors.toe', 1e-3],
+  ['canopy', 'structure.supports.3.anchors.lever', 1e-3],
+  ['canopy', 'structure.loads.0.bundle.force', 1e-3],
+  ['canopy', 'picks.0.turned.sling', 1e-3],
+  ['canopy', 'picks.1.turned.sling', 1e3],
   ['ticket', 'raises.0.floorCarries', 1e3],
   ['ticket', 'raises.0.uneven', 1e-3],
   ['ticket', 'survey.openings.0.air.setting', 1e-3],

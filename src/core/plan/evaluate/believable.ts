@@ -79,6 +79,7 @@ const ofPick = (pick: Lift): Figure[] => [
         own(pick.second.riggingMass, 1, 'the weight below its second hook'),
       ]
     : []),
+  ...(pick.turned ? [figure('the length of its sling', pick.turned.sling, 'length', 0.2, 60)] : []),
   ...(pick.roll ? [figure('what the timber under its edge may take', pick.roll.edgeCarries, 'force', 500, 50e6)] : []),
 ];
 
@@ -329,6 +330,8 @@ function thingsOf(plan: Plan): Thing[] {
       seat('its seat across it', one.seatWidth),
       figure('what its ties hold against rolling over', one.twistHolds, 'moment', 500, 50e6),
       figure('what its anchors may pull', one.anchors?.tension, 'force', 500, 20e6),
+      figure('from its anchors to the edge that is pressed', one.anchors?.lever, 'dimension', 0.03, 4),
+      figure('from its column to the edge that is pressed', one.anchors?.toe, 'dimension', 0.02, 4),
     ]),
     ...all(structure.joints, 'joint', 'steel', named, (one) => [
       bolt(one.bolt?.diameter),
@@ -340,13 +343,22 @@ function thingsOf(plan: Plan): Thing[] {
       carries(one.capacity, 10e6),
       figure('its stiffness', one.stiffness, 'forcePerLength', 1e4, 2e9),
       figure('its weight', one.mass, 'mass', 3, 8000),
+      ...(one.kind === 'guy' ? [figure('how steep it is', one.slopeDeg, 'angle', 5, 85)] : []),
+      ...(one.anchor?.kind === 'block'
+        ? [
+            figure('the weight of its block', one.anchor.weight, 'force', 2e3, 5e6),
+            figure('the friction under its block', one.anchor.friction, 'factor', 0.1, 1),
+          ]
+        : one.anchor
+          ? [figure('what its anchor may carry', one.anchor.carry, 'force', 500, 5e6)]
+          : []),
     ]),
     ...all(
       structure.loads,
       'beam',
       'steel',
       ({ what }) => what,
-      (one) => [figure('its weight', one.force, 'force', 10, 10e6)],
+      (one) => [figure('its weight', one.force, 'force', 10, 10e6), figure('the weight of its whole bundle', one.bundle?.force, 'force', 300, 500e3)],
     ),
     ...all(plan.members, 'member', 'steel', ({ mark }) => mark, ofMember),
     ...all(transport.trucks, 'job', 'steel', named, (one) => [
