@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { quayFootbridge } from '../tests/demo-plan';
+import type { Plan } from '../src/core/plan/schema';
 import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
 
 const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
@@ -228,4 +229,27 @@ test('a crane and a sling set of another job are taken over with chart and tag, 
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
   expect((await planOf(request, job)).cranes).toHaveLength(1);
+});
+
+test('what another job says of the same thing of the yard is told, and taken', async ({ page, request }) => {
+  const number = `Set ${Date.now()}`;
+  const with_ = (name: string, rating: number, on: string) => (plan: Plan) => {
+    plan.job.name = name;
+    plan.yard = [{ id: 'y1', kind: 'slings', name: number, rating, inspected: { by: 'P. Varga', on } }];
+    plan.picks[0]!.gear = ['y1'];
+    plan.site.shift = { from: '2026-11-25T07:00', to: '2026-11-25T15:00' };
+  };
+  await makeJob(request, with_(`Berth ${number}`, 800, '2026-11-02'));
+  const id = await makeJob(request, with_('Hall', 1000, '2026-10-12'));
+  await openJob(page, id);
+  await station(page, 'Gear');
+  const told = page.getByRole('list', { name: 'What other jobs say of it' });
+  await expect(told.getByRole('listitem')).toHaveCount(3);
+  await expect(told).toContainText(`Berth ${number} lifts with ${number} on 25 Nov 2026 too.`);
+  await accessible(page);
+  await told.getByRole('listitem').filter({ hasText: 'reads 800' }).getByRole('button', { name: 'Take that' }).click();
+  await told.getByRole('listitem').filter({ hasText: 'inspected on 2 Nov 2026' }).getByRole('button', { name: 'Take that' }).click();
+  await expect(told.getByRole('listitem')).toHaveCount(1);
+  await saved(page);
+  expect((await planOf(request, id)).yard).toMatchObject([{ rating: 800, inspected: { on: '2026-11-02' } }]);
 });

@@ -153,6 +153,7 @@ test('the gear of the other jobs is read: of one owner, not of the job itself, o
   expect(gear[0]!.cranes).toEqual(demoPlan().cranes);
   expect(gear[0]!.duties).toEqual([]);
   expect(gear[0]!.yard).toEqual([{ id: 'y1', kind: 'slings', name: 'Set 4', rating: 5000, inspected: null }]);
+  expect([gear[0]!.day, gear[0]!.used]).toEqual([null, []]);
   // What is saved on top is what is read, and not what was before.
   await savePlan(
     db,
@@ -160,6 +161,29 @@ test('the gear of the other jobs is read: of one owner, not of the job itself, o
     'me',
     there.id,
     1,
+    with_('there', (plan) => (plan.cranes[0]!.name = 'Bittern 14')),
+  );
+  // When its lifts are made, and with which of it: as the plan itself says.
+  await savePlan(
+    db,
+    who,
+    'me',
+    there.id,
+    2,
+    with_('there', (plan) => {
+      plan.site.shift = { from: '2026-11-25T07:00', to: '2026-11-25T15:00' };
+      plan.yard = ['y1', 'y2', 'y3'].map((id) => ({ id, kind: 'slings' as const, name: id, rating: 5000, inspected: null }));
+      plan.picks[0]!.gear = ['y1', 'y3'];
+    }),
+  );
+  const [used] = await gearOfJobs(db, who, here.id);
+  expect([used!.day, used!.used]).toEqual(['2026-11-25', ['y1', 'y3']]);
+  await savePlan(
+    db,
+    who,
+    'me',
+    there.id,
+    3,
     with_('there', (plan) => (plan.cranes[0]!.name = 'Bittern 14')),
   );
   expect((await gearOfJobs(db, who, bare.id)).map(({ name, cranes, yard }) => [name, cranes[0]!.name, yard.length])).toEqual([

@@ -70,6 +70,7 @@ const MOST_JOBS = 200;
  */
 export async function gearOfJobs(db: Database, owner: string, except: string): Promise<JobGear[]> {
   const part = <T>(name: string) => sql<T[]>`coalesce(${revisions.plan} -> ${name}, '[]'::jsonb)`;
+  const named = (path: string) => sql`jsonb_path_query_array(${revisions.plan}, ${path}::jsonpath)`;
   const rows = await db
     .select({
       id: jobs.id,
@@ -77,6 +78,8 @@ export async function gearOfJobs(db: Database, owner: string, except: string): P
       cranes: part<JobGear['cranes'][number]>('cranes'),
       duties: part<JobGear['duties'][number]>('duties'),
       yard: part<JobGear['yard'][number]>('yard'),
+      day: sql<string | null>`left(${revisions.plan} #>> '{site,shift,from}', 10)`,
+      used: sql<string[]>`${named('$.picks[*].gear[*]')} || ${named('$.raises[*].gear[*]')} || ${named('$.ways[*].legs[*].gear[*]')}`,
     })
     .from(jobs)
     .innerJoin(revisions, newest)

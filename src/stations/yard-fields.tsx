@@ -1,15 +1,19 @@
 'use client';
 import { Plus, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
+import { elsewhere, type Elsewhere } from '@/core/plan/across-jobs';
+import { dayWords } from '@/core/plan/day';
 import { yardKinds, yardWords } from '@/core/plan/document/yard';
 import type { YardThing } from '@/core/plan/schema';
+import type { JobGear } from '@/core/plan/shared-gear';
 import { isPulled } from '@/core/plan/yard';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import { useAct, usePlan } from './job-context';
+import { useAct, useJob, usePlan } from './job-context';
 import { Group } from './panel';
 import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
@@ -37,11 +41,59 @@ export function YardFields() {
           </p>
         )}
       </Group>
+      {yard.length > 0 && <SaidElsewhere yard={yard} />}
       {yard.map((one) => (
         <YardThingFields key={one.id} thing={one} />
       ))}
     </section>
   );
+}
+
+/** What other jobs say of the same things; nothing while they are read, or where the server is away. */
+function SaidElsewhere({ yard }: { yard: readonly YardThing[] }) {
+  const id = useJob((state) => state.id);
+  const plan = usePlan();
+  const act = useAct();
+  const [jobs, setJobs] = useState<JobGear[]>([]);
+  useEffect(() => {
+    const gone = new AbortController();
+    void fetch(`/api/gear?except=${encodeURIComponent(id)}`, { signal: gone.signal })
+      .then(async (response) => response.ok && setJobs((await response.json()) as JobGear[]))
+      .catch(() => undefined);
+    return () => gone.abort();
+  }, [id]);
+  const told = yard.flatMap((thing) => elsewhere(plan, thing, jobs).map((one) => ({ thing, one })));
+  if (told.length === 0) return null;
+  const take = (thing: YardThing, changes: Partial<YardThing>) => act('editIn', { list: 'yard', id: thing.id, changes });
+  return (
+    <ul aria-label="What other jobs say of it" className="space-y-1 border-l-2 border-missing py-1 pl-2.5 text-[13px]">
+      {told.map(({ thing, one }) => (
+        <li key={`${thing.id} ${one.job.id} ${one.says}`} className="flex items-baseline justify-between gap-2">
+          <span>
+            <a href={`/jobs/${one.job.id}`} className="underline">
+              {one.job.name}
+            </a>{' '}
+            {says(thing, one, (mass) => formatQuantity(mass, 'mass', plan.job.units))}
+          </span>
+          {one.says !== 'day' && (
+            <SmallButton onClick={() => take(thing, one.says === 'rating' ? { rating: one.rating } : { inspected: one.inspected })}>Take that</SmallButton>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function says(thing: YardThing, one: Elsewhere, mass: (value: number) => string): string {
+  const name = nameOf(thing);
+  switch (one.says) {
+    case 'rating':
+      return `reads ${mass(one.rating)} on the tag of ${name}${thing.rating === null ? '' : `, here it is ${mass(thing.rating)}`}.`;
+    case 'inspected':
+      return `has ${name} inspected on ${dayWords(one.inspected.on)} by ${one.inspected.by}${thing.inspected ? `, here it is ${dayWords(thing.inspected.on)}` : ''}.`;
+    case 'day':
+      return `lifts with ${name} on ${dayWords(one.day)} too.`;
+  }
 }
 
 const kinds = yardKinds.map((kind) => [kind, yardWords[kind]] as const);

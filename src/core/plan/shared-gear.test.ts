@@ -15,7 +15,7 @@ const duty = (id: string, crane: string): Duty => ({ id, crane, name: 'Rear', ch
 
 function bridge(): JobGear {
   const { cranes, yard = [] } = quayFootbridge();
-  return { id: 'b', name: 'Quay footbridge', cranes, duties: [duty('d1', cranes[0]!.id), duty('d2', 'another')], yard };
+  return { id: 'b', name: 'Quay footbridge', cranes, duties: [duty('d1', cranes[0]!.id), duty('d2', 'another')], yard, day: null, used: [] };
 }
 
 test('a crane is taken with its charts and no other’s, under ids of this job; the other job keeps its own', () => {

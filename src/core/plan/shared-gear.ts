@@ -9,6 +9,10 @@ export interface JobGear {
   cranes: Crane[];
   duties: Duty[];
   yard: YardThing[];
+  /** on which its lifts are made; null: nobody says */
+  day: string | null;
+  /** ids of the things of its yard that some lift, or a leg of a way in, is made with */
+  used: string[];
 }
 
 /** What is taken over in one step. */
@@ -73,7 +77,7 @@ function asCrane({ name, kind: _, shoe, mast, weights, chart, ...sizes }: ModelC
 }
 
 /** The made-up cranes that come with the product, as if a job had them. */
-export const models: JobGear = { id: 'models', name: 'Made-up models, to try with', cranes: modelCranes.map(asCrane), duties: [], yard: [] };
+export const models: JobGear = { id: 'models', name: 'Made-up models, to try with', cranes: modelCranes.map(asCrane), duties: [], yard: [], day: null, used: [] };
 export const modelKinds: ReadonlyMap<string, string> = new Map(modelCranes.map(({ kind }, n) => [`model-${n}`, kind]));
 
 /** The name a crane gets here: its own, or with a number where this job has one of that name. */

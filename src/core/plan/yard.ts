@@ -53,6 +53,10 @@ export function gearInUse(plan: Plan): InUse[] {
   return [...plan.picks.flatMap((one) => of(one, 'pick', one.piece)), ...(plan.raises ?? []).flatMap((one) => of(one, 'raise', one.load))];
 }
 
+/** The things some lift, or a leg of a way in, is made with. */
+export const inUse = ({ picks, raises = [], ways }: Plan): ReadonlySet<string> =>
+  new Set([...picks, ...raises, ...ways.flatMap(({ legs }) => legs.filter(isPulled))].flatMap(({ gear = [] }) => gear));
+
 const things = new WeakMap<readonly YardThing[], ReadonlyMap<string, YardThing>>();
 /** The things of the yard by their ids. */
 export function yardOf({ yard = [] }: Plan): ReadonlyMap<string, YardThing> {

@@ -7,7 +7,7 @@ import { legSubject } from '../leg-verdict';
 import { markLifted } from '../lookups';
 import { dayFault, namesPerson } from '../records';
 import type { Plan, Raise, YardThing } from '../schema';
-import { gearInUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../yard';
+import { gearInUse, inUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../yard';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, type Place } from './context';
 
 /** Papers of what lifts, one thing in one place at a time, and a tag that says something else than the pick. */
@@ -68,10 +68,6 @@ const nameOf = ({ name, kind }: YardThing): string => name.trim() || `the ${yard
 /** Every leg along which a piece is pulled, with what it is called. */
 const pulledLegs = (plan: Plan): { leg: PulledLeg; name: string }[] =>
   plan.ways.flatMap(({ legs }) => legs.flatMap((leg) => (isPulled(leg) ? [{ leg, name: legSubject(leg, legs) }] : [])));
-
-/** The things some lift, or a leg of a way in, is made with. */
-const inUse = (plan: Plan): ReadonlySet<string> =>
-  new Set([...plan.picks, ...(plan.raises ?? []), ...pulledLegs(plan).map(({ leg }) => leg)].flatMap(({ gear = [] }) => gear));
 
 /** What holds by nothing that a tag tells, and what is asked where it is rolled on. */
 const NO_TAG: ReadonlySet<YardKind> = new Set(['tagLine', 'mats', 'rollers', 'ramp']);
