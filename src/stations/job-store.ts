@@ -5,10 +5,12 @@ import type { Fault } from '@/core/calc/schema';
 import type { Ref } from '@/core/drawing/draw-list';
 import { keptShapes } from '@/core/drawing/kept-shapes';
 import type { Look } from '@/core/drawing/elevation-scene';
+import { answerOf } from '@/core/plan/answers';
 import { canonicalJson } from '@/core/plan/canonical';
 import type { Command } from '@/core/plan/commands/table';
 import { seal, startHistory, type History } from '@/core/plan/history';
 import { dayOf } from '@/core/plan/day';
+import type { Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { keyOf, type Check, type StationId } from '@/core/plan/check';
 import type { Fix } from '@/core/plan/fixes';
@@ -184,6 +186,9 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
   let answered: Plan | null = first.survey === null ? null : first.plan;
   let waiting: Plan | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
+  /** what the worker said last: it says no more than what is another since then */
+  let heard: Evaluation | null = null;
+  const askWorker = async (of: Remote<SurveyWorker>, plan: Plan): Promise<Evaluation> => (heard = answerOf(heard, await of.check(plan, dayOf(new Date()))));
   /** what this tab has sent, so that its own saves are not taken for somebody else's */
   const sent = new Set<string>();
   let flying: Promise<void> | null = null;
@@ -206,7 +211,7 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
         return;
       }
       checking = true;
-      const evaluation = await worker.check(plan, dayOf(new Date())).finally(() => (checking = false));
+      const evaluation = await askWorker(worker, plan).finally(() => (checking = false));
       const newer = waiting;
       waiting = null;
       if (newer) return void resurvey(newer);
@@ -390,11 +395,12 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
   const start = () => {
     const thread = new Worker(new URL('../workers/survey.worker.ts', import.meta.url), { type: 'module' });
     worker = wrap<SurveyWorker>(thread);
+    heard = null;
     const { getState, setState } = store;
     const { history } = getState();
     if (!getState().editable) whenRead(() => setState({ editable: true }));
     if (getState().reckoning) getState().resurvey();
-    else void worker.check(history.plan, dayOf(new Date()));
+    else void askWorker(worker, history.plan);
     // The first check of a plan compiles its schema: better now than under the first keystroke.
     const warm = setTimeout(() => whenRead((by) => void by.openPlan(history.plan)), 300);
     const differs = (draft: Draft | null): draft is Draft => draft !== null && canonicalJson(draft.plan) !== canonicalJson(history.plan);

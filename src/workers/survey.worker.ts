@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
+import { changesOf, type Answer } from '@/core/plan/answers';
 import { keyOf } from '@/core/plan/check';
-import { checksAt, evaluateWhole, type Evaluation, type Whole } from '@/core/plan/evaluate';
+import { checksAt, evaluateWhole, type Whole } from '@/core/plan/evaluate';
 import { fixesOf, type Fix } from '@/core/plan/fixes';
 import { sharing } from '@/core/plan/keep';
 import type { Plan } from '@/core/plan/schema';
@@ -12,13 +13,14 @@ let held: { plan: Plan; whole: Whole } | null = null;
 
 /** Thin shell: the core off the main thread. The plan is sent only when it changed. */
 const api = {
-  /** The verdicts come first: they are what a person waits for. The drawings follow by `scenes`. */
-  check(sent: Plan, today: string): Evaluation {
+  /** The verdicts come first: they are what a person waits for; but for what the answer before said. The drawings follow by `scenes`. */
+  check(sent: Plan, today: string): Answer {
     // What came over is all new things: those of before take their place wherever they are the same.
     const plan = sharing(held?.plan ?? null, sent);
     const whole = evaluateWhole(plan, today);
+    const answer = changesOf(held?.whole.evaluation ?? null, whole.evaluation);
     held = { plan, whole };
-    return whole.evaluation;
+    return answer;
   },
   /** What would settle one row, tried on the plan as it was last checked; none where that is another by now. */
   fixes(key: string, move: string | null, today: string): Fix[] {
