@@ -3,6 +3,7 @@ import { girderLines } from '../../../tests/girder-lines';
 import { portal, square } from '../../../tests/portal';
 import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
 import { splicedGirder } from '../../../tests/spliced-girder';
+import { applyCommand } from './commands/apply';
 import { evaluate } from './evaluate';
 import { afresh, sharing } from './keep';
 import { openPlan } from './open';
@@ -139,6 +140,55 @@ test('a frame taken apart and put together again: each rope, foot and bolt chang
     expect(toldOf(next)).toEqual(afresh(() => toldOf(structuredClone(next))));
     toldOf(plan);
   }
+});
+
+describe('a lift', () => {
+  /** Two girders tied on the ground and lifted as a pair. */
+  const pair = (): Plan => {
+    const done = applyCommand(quayFootbridge(), { name: 'liftAsOne', args: { pick: 'k1', joined: ['g2a'], freed: [] } });
+    if (!done.ok) throw new Error(done.faults[0]?.error);
+    const plan = structuredClone(done.plan);
+    for (const brace of plan.structure.braces) Object.assign(brace, { mass: 140, capacity: 60000 });
+    return plan;
+  };
+  test.each<[string, (plan: Plan) => unknown]>([
+    ['what a cross-frame weighs', (p) => p.structure.braces.forEach((one) => (one.mass = 900))],
+    ['what a cross-frame carries', (p) => p.structure.braces.forEach((one) => (one.capacity = 90))],
+    ['where a cross-frame is', (p) => (p.structure.braces[0]!.a.at += 0.4)],
+    ['what the other girder weighs', (p) => (p.structure.pieces.find(({ id }) => id === 'g2a')!.weighed = 9000)],
+    ['what both are made of', (p) => (p.structure.makes[0]!.mass = 9000)],
+    ['a splice between them', (p) => p.structure.joints.forEach((one) => (one.holes = 4))],
+  ])('of a pair is worked out anew when there is another word on %s', (_, edit) => {
+    const plan = pair();
+    const before = toldOf(plan);
+    const draft = structuredClone(plan);
+    edit(draft);
+    const next = sharing(plan, draft);
+    const now = toldOf(next);
+    expect(now).toEqual(afresh(() => toldOf(structuredClone(next))));
+    expect(now).not.toEqual(before);
+  });
+
+  const lifts = (plan: Plan, pick: string) =>
+    evaluate(plan, TODAY).checks.filter(({ id, about }) => about.id === pick && /^(lift|rigging|pick|stand)\./.test(id));
+  test.each<[string, boolean, (plan: Plan) => unknown]>([
+    ['what another piece weighs', true, (p) => (p.structure.pieces.find(({ id }) => id === 'g2a')!.weighed = 6100)],
+    ['how many bolts are in', true, (p) => p.moves.forEach((move) => move.kind === 'joint.make' && (move.bolts = 3))],
+    ['a note on a move', true, (p) => (p.moves[3]!.note = 'slowly')],
+    ['how many holes a joint has', true, (p) => (p.structure.joints[0]!.holes = 8)],
+    ['where another piece stands', false, (p) => (p.structure.pieces.find(({ id }) => id === 'g2a')!.to!.x += 0.01)],
+    ['what is done first', false, (p) => p.moves.splice(2, 0, ...p.moves.splice(3, 1))],
+    ['what it weighs itself', false, (p) => (p.structure.pieces.find(({ id }) => id === 'g1a')!.weighed = 6100)],
+    ['how the others are made', false, (p) => p.structure.makes.forEach((one) => (one.length = (one.length ?? 1) + 0.01))],
+  ])('is not worked out anew for %s: %p', (_, same, edit) => {
+    const plan = quayFootbridge();
+    const before = lifts(plan, 'k1');
+    const draft = structuredClone(plan);
+    edit(draft);
+    const now = lifts(sharing(plan, draft), 'k1');
+    expect(before.length).toBeGreaterThan(10);
+    expect(now.every((one, i) => one === before[i])).toBe(same);
+  });
 });
 
 describe('a plan that comes new over a wire', () => {

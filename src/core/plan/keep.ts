@@ -48,6 +48,16 @@ export function lasting<V>(name: string, make: () => V): V {
   return slots.get(name) as V;
 }
 
+/** A list as far as somebody goes by it: the same thing while of everything in it what is taken is the same. */
+export function gist<T>(name: string, list: readonly T[], taken: (one: T) => readonly unknown[]): object {
+  const slot = lasting(`gist ${name}`, (): { list: readonly T[] | null; parts: readonly unknown[]; token: object } => ({ list: null, parts: [], token: {} }));
+  if (slot.list === list) return slot.token;
+  const parts = list.flatMap(taken);
+  if (!sameThings(parts, slot.parts)) Object.assign(slot, { parts, token: {} });
+  slot.list = list;
+  return slot.token;
+}
+
 /** Work with nothing kept, and leave what is kept as it was. */
 export function afresh<V>(work: () => V): V {
   const before = { shelves, slots };

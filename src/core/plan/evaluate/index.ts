@@ -1,5 +1,5 @@
 import { rulesOf } from '../../rules/rule-sets';
-import { keep, keepOne } from '../keep';
+import { gist, keep, keepOne } from '../keep';
 import { settle } from '../settle';
 import { keyOf, worst, type Check, type Verdict } from '../check';
 import { craneAt } from '../duties';
@@ -76,10 +76,33 @@ function pieceChecks(context: Context, piece: Piece): Check[] {
   ];
 }
 
+/** All that is said of a thing but for some of it. */
+const but =
+  <T extends object>(...less: readonly string[]) =>
+  (one: T): readonly unknown[] =>
+    Object.entries(one).flatMap(([key, value]) => (less.includes(key) ? [] : [key, value]));
+
+/**
+ * Of the steel and the moves what a lift of one piece goes by: where the others lie and what room they take, and what is done when. What
+ * another piece weighs, or how many bolts are in, does nothing to it. What hangs with others goes by all of it.
+ */
+function aroundLift(plan: Plan, pick: Pick): readonly unknown[] {
+  const { structure, moves } = plan;
+  const { pieces, makes, joints, braces } = structure;
+  const strung = stringFrom(plan, pick);
+  if (pick.joined || strung.length > 0) return [pieces, makes, joints, braces, moves, ...strung];
+  return [
+    gist('lift pieces', pieces, but('weighed')),
+    gist('lift makes', makes, but('mass', 'allowance', 'attachments', 'grade', 'yield')),
+    gist('lift joints', joints, ({ id, kind, a, b }) => [id, kind, a, b]),
+    gist('lift moves', moves, but('note', 'bolts', 'pins', 'tight', 'fit', 'off')),
+  ];
+}
+
 /** Checks of a lift, kept while the pick, what it lifts, what it is lifted with, where and past what are the same. */
 function pickChecks(context: Context, pick: Pick): Check[] {
   const { plan, today, rules } = context;
-  const { structure, job } = plan;
+  const { job } = plan;
   const lifted = liftedBy(plan, pick);
   const gear = standsOfPick(pick).flatMap((id) => {
     const stand = standOf(plan, id);
@@ -96,14 +119,11 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     plan.yard,
     plan.bearings,
     plan.pieces,
-    plan.moves,
-    structure.pieces,
-    structure.makes,
-    structure.joints,
+    plan.launches,
+    ...aroundLift(plan, pick),
     rules,
     job.chartRule,
     today,
-    ...stringFrom(plan, pick),
   ];
   return keep('pick.checks', pick, from, () => liftChecks(context, pick));
 }
