@@ -77,7 +77,15 @@ function asCrane({ name, kind: _, shoe, mast, weights, chart, ...sizes }: ModelC
 }
 
 /** The made-up cranes that come with the product, as if a job had them. */
-export const models: JobGear = { id: 'models', name: 'Made-up models, to try with', cranes: modelCranes.map(asCrane), duties: [], yard: [], day: null, used: [] };
+export const models: JobGear = {
+  id: 'models',
+  name: 'Made-up models, to try with',
+  cranes: modelCranes.map(asCrane),
+  duties: [],
+  yard: [],
+  day: null,
+  used: [],
+};
 export const modelKinds: ReadonlyMap<string, string> = new Map(modelCranes.map(({ kind }, n) => [`model-${n}`, kind]));
 
 /** The name a crane gets here: its own, or with a number where this job has one of that name. */
