@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import { expose } from 'comlink';
 import { demoPlan, ticketHall } from '../../tests/demo-plan';
+import { changesOf, type Answer as Told } from '@/core/plan/answers';
 import type { Evaluation } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/schema';
 import { surveyPlan } from '@/core/plan/survey';
@@ -241,7 +242,7 @@ test('the moment stays within the moves there are', () => {
 describe('in a browser', () => {
   /** A worker in this thread, whose answers come when the test lets them. */
   const withWorker = () => {
-    const asked: { plan: Plan; answer: (evaluation: Evaluation) => void }[] = [];
+    const asked: { plan: Plan; answer: (answer: Told) => void }[] = [];
     const drawn: unknown[] = [];
     let ended = 0;
     Object.assign(globalThis, {
@@ -249,7 +250,7 @@ describe('in a browser', () => {
         constructor() {
           const { port1, port2 } = new MessageChannel();
           const api = {
-            check: (plan: Plan) => new Promise<Evaluation>((answer) => asked.push({ plan, answer })),
+            check: (plan: Plan) => new Promise<Told>((answer) => asked.push({ plan, answer })),
             scenes: (looking: unknown) => (drawn.push(looking), { above: survey.above, side: survey.side }),
           };
           expose(api, port2 as never);
@@ -271,6 +272,23 @@ describe('in a browser', () => {
     }
   };
   const answerOf = (...words: string[]) => ({ ...survey.evaluation, checks: words.map((subject) => ({ ...survey.evaluation.checks[0]!, subject })) });
+
+  test('of an answer that tells only what is another the rest is as it was, also where two questions were on their way', async () => {
+    const worker = withWorker();
+    const store = opened();
+    const stop = store.start();
+    await settle();
+    rename(store, 'one');
+    await settle();
+    expect(worker.asked).toHaveLength(2);
+    const { checks } = survey.evaluation;
+    const next: Evaluation = { ...survey.evaluation, checks: [...checks.slice(1), { ...checks[0]!, subject: 'last' }] };
+    worker.asked[0]!.answer(changesOf(null, survey.evaluation));
+    worker.asked[1]!.answer(changesOf(survey.evaluation, next));
+    await settle();
+    expect(store.getState().survey.evaluation).toEqual(next);
+    stop();
+  });
 
   test('one plan is worked out at a time, and of those asked for meanwhile only the newest; the drawings come after the verdict', async () => {
     const worker = withWorker();

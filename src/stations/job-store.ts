@@ -188,7 +188,12 @@ export function createJobStore(first: FirstState, editing: Editing | null = null
   let timer: ReturnType<typeof setTimeout> | null = null;
   /** what the worker said last: it says no more than what is another since then */
   let heard: Evaluation | null = null;
-  const askWorker = async (of: Remote<SurveyWorker>, plan: Plan): Promise<Evaluation> => (heard = answerOf(heard, await of.check(plan, dayOf(new Date()))));
+  const askWorker = async (of: Remote<SurveyWorker>, plan: Plan): Promise<Evaluation> => {
+    const answer = await of.check(plan, dayOf(new Date()));
+    // What was said last by now, not when it was asked: two questions may be on their way.
+    heard = answerOf(heard, answer);
+    return heard;
+  };
   /** what this tab has sent, so that its own saves are not taken for somebody else's */
   const sent = new Set<string>();
   let flying: Promise<void> | null = null;

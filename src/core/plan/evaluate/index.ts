@@ -95,6 +95,9 @@ function aroundLift(plan: Plan, pick: Pick): readonly unknown[] {
     gist('lift pieces', pieces, but('weighed')),
     gist('lift makes', makes, but('mass', 'allowance', 'attachments', 'grade', 'yield')),
     gist('lift joints', joints, ({ id, kind, a, b }) => [id, kind, a, b]),
+    // When another stands goes by what hangs with it.
+    gist('lift picks', plan.picks, ({ id, piece, joined = null }) => [id, piece, joined]),
+    plan.strings,
     gist('lift moves', moves, but('note', 'bolts', 'pins', 'tight', 'fit', 'off')),
   ];
 }
