@@ -1,4 +1,4 @@
-import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
+import { demoPlan, linkSpan, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as words } from '../describe';
 import { namesSomebody } from '../records';
 import type { Member, Plan } from '../schema';
@@ -34,6 +34,14 @@ describe('how far a mark of the list is', () => {
     expect(say(ticketHall(), 'steel.state')).toEqual([]);
     for (const state of ['listed', 'made', 'trial fitted', 'shipped', 'stored'] as const) expect(say(with_('TB1', { state }), 'steel.state')).toEqual([]);
     expect(say(with_('EG1', { state: 'set', elsewhere: '-', travel: { truck: null, permit: null, on: '' } }), 'steel.state')).toEqual([]);
+  });
+  test('a piece of the structure that a move still hangs is asked about too', () => {
+    const plan = quayFootbridge();
+    plan.members = [{ ...demoPlan().members[0]!, id: 'm1', mark: 'G1a', state: 'bolted', elsewhere: '' }];
+    expect(say(plan, 'steel.state')).toEqual(['missing G1a: G1a is said to be bolted, and a move of this plan sets it. Does it stand already?']);
+    plan.moves = plan.moves.filter((move) => move.kind !== 'piece.hang' || move.beam !== 'g1a');
+    expect(say(plan, 'steel.state')).toEqual([]);
+    for (const demo of [quayFootbridge, vehicleRamp, linkSpan]) expect(say(demo(), 'steel.state')).toEqual([]);
   });
   test('here, and to arrive on a day still to come: asked; on the day itself, or where nobody knows the day, not', () => {
     const arrives = (on: string, state: Member['state'] = 'stored') => with_('EG2', { state, travel: { truck: null, permit: null, on } });

@@ -63,7 +63,8 @@ export function steelListChecks(context: Context): Check[] {
 /** What is said to be set is set by no move that is still to come, here or elsewhere; what has arrived did not arrive tomorrow. */
 function stateChecks({ plan, today }: Context): Check[] {
   const lifted = new Set(plan.picks.map((pick) => pick.piece));
-  const marks = new Set(plan.pieces.filter(({ id }) => lifted.has(id)).map(({ mark }) => mark));
+  const hung = new Set(plan.moves.flatMap((move) => (move.kind === 'piece.hang' ? [move.beam] : [])));
+  const marks = new Set([...plan.pieces.filter(({ id }) => lifted.has(id)), ...plan.structure.pieces.filter(({ id }) => hung.has(id))].map(({ mark }) => mark));
   const over = new Set(plan.moves.flatMap((move) => (move.kind === 'member.set' ? [move.opening] : [])));
   const byHand = new Set(plan.survey.openings.flatMap(({ id, member }) => (over.has(id) ? [member] : [])));
   return plan.members.flatMap((member) => {
