@@ -80,7 +80,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
   for (const move of plan.moves) if (move.kind === 'joint.make') Object.assign(move, { bolts: 48, tight: true, fit: 'drawn' });
   plan.site.standingGust = 20;
   plan.site.forecastGust = 8;
-  plan.people.caller = 'R. Adeyemi';
+  Object.assign(plan.people, { planner: 'A. Reed', checker: 'M. Okoye', caller: 'R. Adeyemi' });
   plan.site.walked = { by: 'A. Reed', on: '2026-11-02' };
   edit(launch, plan);
   return plan;

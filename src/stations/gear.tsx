@@ -275,6 +275,7 @@ function CraneFields({ crane }: { crane: Crane }) {
         {open('Operator’s eyes above ground', 'length', crane.cab?.height ?? null, (height) => cab({ height }), { placeholder: 'not said' })}
         {open('Eyes ahead of slew centre', 'length', crane.cab?.ahead ?? null, (ahead) => cab({ ahead }), { placeholder: 'not said' })}
         {open('Eyes left of the boom', 'length', crane.cab?.left ?? null, (left) => cab({ left }), { placeholder: 'not said' })}
+        {words('This crane operated by', crane.operator ?? '', (operator) => edit({ operator }, 'operator'), { placeholder: 'the operator of the job' })}
         {words('Crane inspected by', crane.inspected?.by ?? '', (by) => edit({ inspected: inspectedOf(crane.inspected, { by }) }, 'inspected by'), {
           placeholder: 'nobody yet',
         })}

@@ -172,7 +172,7 @@ const withSecond =
   (pick: string, at: Vec): Edit =>
   (plan) => {
     const first = plan.cranes.find(({ id }) => id === 'c1')!;
-    plan.cranes.push({ ...structuredClone(first), id: 'c2', name: 'Dunlin 50' });
+    plan.cranes.push({ ...structuredClone(first), id: 'c2', name: 'Dunlin 50', operator: 'T. Varga' });
     plan.stands.push({ ...structuredClone(plan.stands[1]!), id: 'w3', name: 'W3', crane: 'c2', at });
     const one = plan.picks.find(({ id }) => id === pick)!;
     one.second = { stand: 'w3', boom: 27, slingRating: 5000, riggingMass: 95, lands: { first: 'together', rest: null, high: null } };

@@ -101,3 +101,24 @@ export function dayOrder(on: string, after: readonly { on: string; what: string 
 export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86400000);
 }
+
+/** The people a text names, each by the letters of the name: “J. Marsh” and “j marsh” are one. */
+export const personsIn = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(/[;,/&+]|\band\b/)
+      .filter(namesPerson)
+      .map((part) =>
+        wordsOf(part)
+          .map((word) => word.toLowerCase().replace(/[^\p{L}]/gu, ''))
+          .filter((word) => word && !ROLES.has(word))
+          .join(' '),
+      ),
+  ),
+];
+
+/** Whether two texts name one person, among others or alone. */
+export const samePerson = (one: string, other: string): boolean => {
+  const named = personsIn(one);
+  return named.length > 0 && personsIn(other).some((name) => named.includes(name));
+};

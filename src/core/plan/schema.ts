@@ -188,6 +188,7 @@ const craneSchema = closed({
     ),
   ),
   inspected: Type.Optional(inspectedSchema()),
+  operator: Type.Optional(text('who operates it; blank: the one operator of the job')),
   linePull: Type.Optional(nullable(positive('kg', 'one part of its hoist line may carry'))),
   hire: Type.Optional(hireSchema()),
   gives: Type.Optional(

@@ -5,6 +5,7 @@ import { planScene } from '@/core/drawing/plan-scene';
 import { allStanding } from '@/core/drawing/shore-moment';
 import { structurePose } from '@/core/drawing/structure-shapes';
 import type { Check } from '@/core/plan/check';
+import { operatorWords } from '@/core/plan/crew';
 import { dayWords } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
 import { counterweightOf, craneAt, dutiesAt } from '@/core/plan/duties';
@@ -171,7 +172,7 @@ export function briefingPages({ head, paper, evaluation }: SheetWork): ReactElem
         <View style={{ width: '48%' }}>
           <Text style={styles.heading}>Who says what</Text>
           <Line2 label="One caller" value={plan.people.caller || UNKNOWN} strong />
-          <Line2 label="Operator" value={plan.people.operator || UNKNOWN} />
+          <Line2 label="Operator" value={operatorWords(plan) || UNKNOWN} />
           <Line2 label="Radio channel" value={plan.people.radioChannel || UNKNOWN} strong />
           <Line2 label="Planned by" value={plan.people.planner || UNKNOWN} />
           <Line2 label="Checked by" value={plan.people.checker || UNKNOWN} />

@@ -4,7 +4,8 @@ import type { Check, Verdict } from '@/core/plan/check';
 import { dayWords } from '@/core/plan/day';
 import { describe } from '@/core/plan/describe';
 import type { Evaluation, Whole } from '@/core/plan/evaluate';
-import type { Plan } from '@/core/plan/schema';
+import { operatorWords } from '@/core/plan/crew';
+import type { Pick, Plan } from '@/core/plan/schema';
 import { ruleSetName } from '@/core/rules/rule-sets';
 import { whatStops } from '@/core/plan/waits';
 import { SHEET_FONT } from './fonts';
@@ -139,7 +140,7 @@ export function Blank({ label, value, width }: { label: string; value?: string; 
   );
 }
 
-export function Signatures({ plan }: { plan: Plan }) {
+export function Signatures({ plan, picks }: { plan: Plan; picks?: readonly Pick[] }) {
   return (
     <View wrap={false}>
       <Text style={styles.heading}>Names and signatures</Text>
@@ -149,7 +150,7 @@ export function Signatures({ plan }: { plan: Plan }) {
         <Blank width="25%" label="Date and time" />
         <Blank width="25%" label="Wind now" />
         <Blank width="25%" label="One caller" value={plan.people.caller} />
-        <Blank width="25%" label="Operator" value={plan.people.operator} />
+        <Blank width="25%" label="Operator" value={operatorWords(plan, picks)} />
       </View>
     </View>
   );

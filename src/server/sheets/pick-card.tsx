@@ -271,7 +271,7 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
           <Blank width="25%" label="Hook weight read" />
         </View>
       </View>
-      <Signatures plan={plan} />
+      <Signatures plan={plan} picks={[pick]} />
     </SheetPage>
   );
 }

@@ -16,7 +16,7 @@ import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { launchChecks } from '../launch/checks';
 import { raiseChecks } from './raise';
 import { weightCheck } from './rigging';
-import { callerChecks } from './sight';
+import { peopleChecks } from './people';
 import { liftChecks } from './ways-up';
 import { seatingChecks } from './seating';
 import { holdChecks } from './hold-points';
@@ -118,7 +118,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     ...gear,
     plan.duties,
     plan.site,
-    plan.people,
+    plan.people.radioChannel,
     plan.yard,
     plan.bearings,
     plan.pieces,
@@ -182,7 +182,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...lifts,
     ...lookedForChecks(context),
     ...edgeChecks(context),
-    ...callerChecks(context),
+    ...peopleChecks(context),
     ...yardChecks(context),
     ...stringChecks(context),
     ...raiseChecks(context),
