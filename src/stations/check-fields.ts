@@ -32,6 +32,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.chartCells': at('gear', 'Held against the maker’s chart by', 'Held on'),
   'stand.ground': [...at('gear', 'Width of one track', 'Mat under each outrigger', 'Ground may take'), ...rigging, ...block],
   'stand.powerLine': placeOfLine,
+  'steel.powerLine': placeOfLine,
+  'launch.powerLine': placeOfLine,
   'stand.edge': at('gear', 'It is deep', 'That its edge holds, worked out by', 'Edge worked out on'),
   'site.walked': at('gear', 'Looked for power lines', 'Looked on'),
   'stand.powerZone': at('gear', 'Taken where crane or load could come near', 'Answers for it', 'Since'),

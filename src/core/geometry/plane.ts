@@ -109,3 +109,9 @@ export function gapBetween(a: readonly Vec[], b: readonly Vec[]): number {
   if (overlap(a, b)) return 0;
   return Math.min(...a.map((one) => toOutline(one, b)), ...b.map((one) => toOutline(one, a)));
 }
+
+/** How far a stretch of line is from a convex outline: 0 where it runs into it. */
+export function segmentToOutline(a: Vec, b: Vec, outline: readonly Vec[]): number {
+  if (overlap([a, b], outline)) return 0;
+  return Math.min(toOutline(a, outline), toOutline(b, outline), ...outline.map((corner) => toSegment(corner, a, b)));
+}

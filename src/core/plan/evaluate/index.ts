@@ -44,6 +44,7 @@ import { oldRecordChecks } from './old-records';
 import { onePostTwoPlaces, saidTwiceChecks } from './said-twice';
 import { edgeChecks } from './edges';
 import { lookedForChecks } from './power-lines';
+import { steelNearLines } from './steel-near-lines';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
@@ -181,6 +182,11 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...plan.bearings.flatMap((bearing) => concreteCheck(context, bearing)),
     ...lifts,
     ...lookedForChecks(context),
+    ...keepOne(
+      'steel.powerLine',
+      [plan.site.powerLines, plan.structure.pieces, plan.structure.makes, plan.pieces, plan.bearings, plan.picks.length > 0, context.rules],
+      () => steelNearLines(context),
+    ),
     ...edgeChecks(context),
     ...peopleChecks(context),
     ...yardChecks(context),

@@ -16,7 +16,11 @@ import { driftOf } from '../wind-on-load';
 import { travelHeight } from './crane';
 
 export type PlacedLine = PowerLine & { from: Vec; to: Vec; height: number };
-const isPlaced = (line: PowerLine): line is PlacedLine => line.from !== null && line.to !== null && line.height !== null;
+export const isPlaced = (line: PowerLine): line is PlacedLine => line.from !== null && line.to !== null && line.height !== null;
+
+/** What is not known of a line: where it runs, or what it carries; null when both are. */
+export const lineDoubt = (line: PowerLine): string | null =>
+  isPlaced(line) ? voltageDoubt(line) : `Where does ${line.name} run, from where to where and how high? Draw it on the plan, or type its ends and its height.`;
 
 /** Every overhead line on the site against one pick: its place, its voltage, the distance kept and the zone that asks for more. */
 export function powerLineChecks(context: Context, picked: PickContext): Check[] {
@@ -63,10 +67,8 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
     source: table.source.text,
   });
   const at = place('stand.powerLine');
-  if (!isPlaced(line))
-    return [missingCheck(at, 'length', `Where does ${line.name} run, from where to where and how high? Draw it on the plan, or type its ends and its height.`)];
-  const doubt = voltageDoubt(line);
-  if (doubt !== null) return [missingCheck(at, 'length', doubt)];
+  const doubt = lineDoubt(line);
+  if (doubt !== null || !isPlaced(line)) return [missingCheck(at, 'length', doubt ?? '')];
   const volts = line.volts ?? 0;
   const zone = zoneCheck(context, picked, line, volts, place('stand.powerZone'));
   const required = askedBy(line, volts, rules);
@@ -88,7 +90,7 @@ function lineChecks(context: Context, picked: PickContext, line: PowerLine): Che
   ];
 }
 
-const askedBy = (line: PlacedLine, volts: number, rules: Rules) =>
+export const askedBy = (line: PlacedLine, volts: number, rules: Rules) =>
   rules.id === 'eu-ls' ? traced(powerLineEu, { volts, owner: line.ownerAsks ?? null }) : traced(cranePowerLine, { volts });
 
 /** The lines of a site with the distance each asks for, and the names of those that do not say where they run or what they carry. */

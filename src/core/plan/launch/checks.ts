@@ -5,6 +5,7 @@ import { launchSweep } from '../../launch/sweep.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
 import type { Check } from '../check';
 import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from '../evaluate/context';
+import { boxToLine } from '../evaluate/steel-near-lines';
 import { overZone, said } from '../evaluate/zones';
 import { Missing } from '../missing';
 import { namesPerson, saysSomething } from '../records';
@@ -17,6 +18,8 @@ import { steelChecks } from './steel';
 
 /** A push that ends nearer than this to where the tip comes to a roller halts there [m]. */
 const HALT = 0.25;
+/** As deep as a girder nobody has described is taken to be, where something passes over it [m]. */
+const DEEP = 3;
 
 /** Every launch: whether it tips, what its rollers carry and its steel feels at every place, what pulls and what holds it, where it ends. */
 export function launchChecks(context: Context): Check[] {
@@ -207,7 +210,7 @@ function roomChecks({ launch, name, at, ask }: LaunchGround, { lines, travel }: 
 }
 
 /** What it is pushed over is closed meanwhile, and nothing stands in its way. */
-function overChecks({ context, name, at }: LaunchGround, { lines, travel, nose, length, ahead, end }: Pushed): Check[] {
+function overChecks({ context, launch, name, at }: LaunchGround, { lines, travel, nose, length, ahead, end }: Pushed): Check[] {
   const { plan, today } = context;
   const zones = (plan.site.zones ?? []).filter(({ kind }) => kind !== 'pit');
   const lefts = lines.map(({ left }) => left);
@@ -237,7 +240,17 @@ function overChecks({ context, name, at }: LaunchGround, { lines, travel, nose, 
       ? overZone(place, zone, name, 'Close it', today, [])
       : said(place, phrase`${name} keeps off ${zone.name} on its way.`);
   });
-  return [...standing, ...passing];
+  const top = Math.max(
+    ...lines.flatMap(({ parts }) =>
+      parts.map(({ settled: { place, section } }) => Math.max(place!.from.z, place!.to.z) + (section instanceof Missing ? DEEP : section.depth)),
+    ),
+  );
+  // On its rollers it lies higher than where it is lowered to.
+  const way = { outline: swept, from: under, to: top + (launch.over ?? 0) };
+  const beside = plan.site.powerLines.map((line) =>
+    boxToLine(context, line, way, at('launch.powerLine', '', line.id), `${name}, its nose included,`, 'is pushed within'),
+  );
+  return [...standing, ...passing, ...beside];
 }
 
 /** Each line on rollers, with those it is tied to, in the wind that may come while it lies there. */
