@@ -1,4 +1,4 @@
-import { passengerCanopy } from '../../../../tests/demo-plan';
+import { passengerCanopy, vehicleRamp } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
 import { describe as words } from '../describe';
 import { evaluate } from '../evaluate';
@@ -87,5 +87,39 @@ describe('what is said of one bolt', () => {
     expect(words(unknown!, 'metric')).toMatch(/^Of which size and grade are the bolts of/);
     expect(rows(at(null, bolt()))).toEqual([]);
     expect(rows(at(50e3, bolt({ grade: 'A325' })))[0]!.verdict).toBe('missing');
+  });
+});
+
+describe('what a splice is said to carry', () => {
+  // 120 bolts a side, 7/8 in A325 in two planes: 2 × 372.3 MPa × 387.9 mm² / 2.00 = 144.4 kN each; the girder is 1447.8 mm deep.
+  const each = 372.317e6 * ((Math.PI * 0.022225 ** 2) / 4);
+  const lever = (1.3716 + 2 * 0.0381) / 2 + 0.075;
+  const rows = (over: Partial<Plan['structure']['joints'][number]>): [string, Plan][] => {
+    const plan = vehicleRamp();
+    Object.assign(plan.structure.joints[0]!, over);
+    return evaluate(plan, '2026-11-27')
+      .checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === 'splice1-1')
+      .map((check) => [`${check.verdict} ${check.about.part} ${check.capacity!.toPrecision(4)} ${words(check, 'metric').replace(/\u00a0/g, ' ')}`, plan]);
+  };
+  test('more than all its bolts could at the very most is a stop, by hand; as much is not', () => {
+    const [moment, shear] = [120 * each * lever, 120 * each];
+    expect(rows({})).toEqual([]);
+    expect(rows({ moment: moment * 0.999, shear: shear * 0.999 })).toEqual([]);
+    expect(rows({ moment: moment * 1.001 })[0]![0]).toMatch(
+      /^stop moment .* is said to carry a moment of .*; its 120 bolts a side, 7\/8" A325, could carry .* at the very most/,
+    );
+    expect(rows({ shear: shear * 1.001 })[0]![0]).toMatch(/^stop shear /);
+    expect(Number(rows({ moment: moment * 2 })[0]![0].split(' ')[2])).toBeCloseTo(moment, -5);
+  });
+  test('in one plane a bolt may be pulled for more than it is sheared, and both figures are told', () => {
+    const one = { diameter: 0.022225, grade: 'A325' as const, planes: 1 };
+    const most = 120 * (each / 2) * 1.8 * lever;
+    expect(rows({ bolt: one, moment: most * 0.999 })).toEqual([]);
+    expect(rows({ bolt: one, moment: most * 1.001, shear: 60.1 * each }).map(([row]) => row.slice(0, 11))).toEqual(['stop moment', 'stop shear ']);
+  });
+  test('nothing is held against bolts that nobody has described, nor against no figure', () => {
+    expect(rows({ bolt: { diameter: 0.01, grade: 'A325', planes: 2 }, moment: null, shear: null })).toEqual([]);
+    expect(rows({ holes: null, moment: 1e9 })).toEqual([]);
+    expect(rows({ unsaid: ['bolt.grade'], moment: 1e9 })).toEqual([]);
   });
 });

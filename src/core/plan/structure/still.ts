@@ -12,7 +12,7 @@ import { MEET } from './forces';
 import { thickestOf, weightsSaid, type SettledBeam } from './model';
 import { heightAt, LEAN, pointAt, type Point } from './place';
 import type { Ground } from './ground';
-import { boltShearOf, drawnBolt, shearWords } from './joint-bolts';
+import { boltName, boltShearOf, drawnBolt, shearWords } from './joint-bolts';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import { about, place } from './places';
 
@@ -394,9 +394,48 @@ function boltSays({ context }: Ground, joint: Joint): Check[] {
 /** Figures this close are the same but for rounding. */
 const SAME_SHEAR = 0.02;
 
+/** Beyond the flange bolts stand no further out than this [m]. */
+const OUTSIDE = 0.075;
+/** Pulled, a bolt carries no more than so much of what one shear plane of it does: 90/50 of EN 1993-1-8 Table 3.4 for 10.9, less for others and in AISC 360 J3. */
+const PULLED = 1.8;
+
+/**
+ * What the engineer says a splice carries, against what all its bolts could at the very most: every one of them as far from the
+ * middle as the piece is deep. It is no design: a figure over it is wrong, one under it may be.
+ */
+function spliceSays({ context, beams }: Ground, joint: Joint): Check[] {
+  const bolt = drawnBolt(joint);
+  if (joint.kind !== 'splice' || bolt === null || joint.holes === null) return [];
+  const found = boltShearOf(bolt, context.rules);
+  if ('why' in found) return [];
+  const depths = [joint.a, joint.b].flatMap(({ piece }) => {
+    const section = beams.get(piece)?.section;
+    return section === undefined || section instanceof Missing ? [] : [section.depth];
+  });
+  const each = Math.max(found.shear, (PULLED * found.shear) / bolt.planes);
+  const lever = Math.max(...depths) / 2 + OUTSIDE;
+  const most = { moment: joint.holes * each * lever, shear: joint.holes * found.shear };
+  const size = boltName(bolt, context.plan.job.units);
+  return (['moment', 'shear'] as const).flatMap((part): Check[] => {
+    const said = joint[part];
+    if (said === null || (part === 'moment' && depths.length < 2) || said <= most[part]) return [];
+    const kind = part === 'moment' ? ('moment' as const) : ('force' as const);
+    return [
+      ratioCheck(
+        { ...before('joint.boltSays', { ...about('joint', joint, joint.name, part) }, found.source), calc: found.calc },
+        { demand: said, capacity: most[part], quantity: kind, caution: null },
+        told(
+          phrase`${joint.name} is said to carry ${part === 'moment' ? 'a moment of' : 'a shear of'} ${q(said, kind)}; its ${String(joint.holes)} bolts a side, ${size}, could carry ${q(most[part], kind)} at the very most. Which is wrong?`,
+        ),
+        found.traces,
+      ),
+    ];
+  });
+}
+
 function jointStill(ground: Ground, joint: Joint): Check[] {
   const { beams } = ground;
-  const checks: Check[] = boltSays(ground, joint);
+  const checks: Check[] = [...boltSays(ground, joint), ...spliceSays(ground, joint)];
   if (joint.opened && !namesPerson(joint.opened.by))
     checks.push(
       missingCheck(
