@@ -45,6 +45,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'pick.tags': at('picks', 'Tag lines', 'Held by'),
   'lift.down': at('picks', 'Past what stands over its place', 'That was worked out by'),
   'pick.lies': at('picks', 'It lies'),
+  'pick.laid': at('steel', 'It comes there'),
   'pick.lands': at('picks', 'Its ends land'),
   'pick.landsOn': at('picks', 'It rests first, from that end'),
   'turn.by': at('picks', 'Rolling it led by'),

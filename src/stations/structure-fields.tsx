@@ -42,7 +42,7 @@ export function SteelOfStructure() {
 function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
   const { units } = usePlan().job;
   const edit = useEdit('beams', beam.id);
-  const { open, words } = useInputs();
+  const { open, words, choice } = useInputs();
   return (
     <Fold
       thing={beam.id}
@@ -65,6 +65,9 @@ function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined }) {
             {open(label, kind, beam.lies?.[key] ?? null, (value) => edit({ lies: { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`))}
           </Fragment>
         ))}
+        {choice('It comes there', beam.lies?.comes ?? '', comings, (said) =>
+          edit({ lies: { ...(beam.lies ?? unlaid), comes: said === 'onTruck' || said === 'before' ? said : null } }, 'comes'),
+        )}
         <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
         <PlaceFields beam={beam} />
       </Pair>
@@ -98,6 +101,11 @@ const axes = [
   ['z', 'level'],
 ] as const;
 
+const comings = [
+  ['', 'nobody has said'],
+  ['onTruck', 'on its truck, as it is lifted'],
+  ['before', 'laid there before'],
+] as const;
 const unlaid = { x: null, y: null, azimuthDeg: null, level: null };
 
 type BoltGrade = NonNullable<Joint['bolt']>['grade'];

@@ -63,7 +63,7 @@ const beams: Shared<Beam> = {
   alike: () => true,
   share: (from, to) => {
     const had: NonNullable<Beam['lies']> = to.lies ?? { x: null, y: null, azimuthDeg: null, level: null };
-    const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level', 'onSide']) : {};
+    const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level', 'onSide', 'comes']) : {};
     return Object.keys(lies).length > 0 ? { lies: { ...had, ...lies } } : {};
   },
 };

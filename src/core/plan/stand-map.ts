@@ -3,6 +3,7 @@ import type { Chart } from '../cranes/chart-shape';
 import { angleOf, distance, hull, rectangle, segmentsApart, sub, toOutline, toSegment, type Vec } from '../geometry/plane';
 import { rulesOf, type Rules } from '../rules/rule-sets';
 import { standingAt, standingBefore } from './bodies';
+import { laidOut } from './laid';
 import { isDay } from './day';
 import { pitsOf } from './pits';
 import { namesPerson } from './records';
@@ -239,6 +240,10 @@ function thingsOf(plan: SettledPlan, picks: readonly Pick[], upTo: number): Vec[
     ...plan.site.obstructions.map((one) => rectangle(one.at, one.length, one.width, one.azimuthDeg)),
     ...plan.bearings.map((one) => rectangle(one.at, one.seatLength, one.seatWidth, 0)),
     ...[...steel.values()].filter(({ from }) => from < upTo).map(({ outline }) => outline),
+    // What is laid out before it is wanted: the crane stands beside it.
+    ...laidOut(plan, rules)
+      .filter(({ comes, body }) => comes !== 'onTruck' && body.from < upTo)
+      .map(({ body }) => body.outline),
   ];
 }
 

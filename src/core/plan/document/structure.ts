@@ -54,6 +54,9 @@ const pieceSchema = closed({
         azimuthDeg: nullable(real('deg', { description: 'first end to second end, where it lies before it is lifted' })),
         level: nullable(real('m', { description: 'of its underside there' })),
         onSide: Type.Optional(nullable(Type.Boolean({ description: 'it lies on its side, and is rolled upright before the lift' }))),
+        comes: Type.Optional(
+          nullable(oneOf(['onTruck', 'before'], 'onTruck: it is lifted off its truck as that comes; before: it is laid there and lies until it is lifted')),
+        ),
       }),
     ),
   ),

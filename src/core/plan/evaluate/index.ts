@@ -10,6 +10,7 @@ import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { stringFrom } from '../strings';
 import { moveFor, type Context } from './context';
+import { laidChecks } from './laid';
 import { craneSizeChecks } from './crane-sizes';
 import { towerChecks } from './tower';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
@@ -211,6 +212,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...unsaidChecks(context),
     ...believableChecks(context),
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
+    ...laidChecks(context),
     ...seatsFitChecks(context),
     ...twoListChecks(context),
     ...saidTwiceChecks(context),

@@ -4,6 +4,8 @@ import { padPressure } from '../../cranes/pad-pressure.calc';
 import { angleOf, clip, rectangle, sub, toOutline, wrapDeg, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { standingAt } from '../bodies';
+import { loadOf } from '../joined';
+import { laidOut, liesAt } from '../laid';
 import type { LiftPath } from '../lift-path';
 import { Missing } from '../missing';
 import type { Crane, Stand } from '../schema';
@@ -134,7 +136,12 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
   const steel = standingAt(plan, rules, pick)
     .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP)
     .map(({ name, to, outline }) => ({ name, height: to, outline }));
-  const things = [...posts, ...walls, ...steel].filter(
+  const own = new Set(loadOf(pick));
+  const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === pick.id);
+  const lying = laidOut(plan, rules)
+    .filter((one) => at >= 0 && !own.has(one.body.id) && liesAt(one, at))
+    .map(({ body }) => ({ name: `${body.name}, where it lies,`, height: body.to, outline: body.outline }));
+  const things = [...posts, ...walls, ...steel, ...lying].filter(
     (thing) => thing.height > (crane.tower ? crane.pivotHeight - COUNTERWEIGHT : TAIL_UNDERSIDE) && inTailSweep(thing.outline, stand, crane, path),
   );
   const nearest = things.map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.outline) - crane.tailRadius })).sort((a, b) => a.gap - b.gap)[0];

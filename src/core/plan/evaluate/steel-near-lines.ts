@@ -56,7 +56,8 @@ export function steelNearLines(context: Context): Check[] {
       calc: table.id,
       source: `${table.source.text}; taken for steel that stands and for those who work on it as for a load (common practice)`,
     };
-    if (!isPlaced(line)) return plan.picks.length > 0 ? [] : [against(rules, line, place, null)];
+    // What is not known of a line the picks ask for.
+    if (!isPlaced(line) || lineDoubt(line) !== null) return plan.picks.length > 0 ? [] : [against(rules, line, place, null)];
     let nearest = { distance: Infinity, name: '' };
     for (const body of bodies) {
       const distance = apart(line, body);
