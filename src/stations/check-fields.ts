@@ -165,6 +165,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'joint.strength': at('steel', 'Holes in all', 'Moment it may carry', 'Shear it may carry', 'One bolt may carry'),
   'brace.force': at('steel', 'It may carry'),
   'brace.weight': at('steel', 'It weighs'),
+  'brace.lifted': at('steel', 'Lifted to its place by'),
+  'load.lifted': at('steel', 'Lifted onto the steel by'),
   'stand.mast/on': at('gear', 'Mast stands on'),
   'stand.mast/by': at('gear', 'Base worked out by', 'Base worked out on'),
   'stand.mast/corner': at('gear', 'One leg brings down, at most'),

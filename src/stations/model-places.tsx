@@ -5,12 +5,10 @@ import { structureOf } from '@/core/plan/import-structure';
 import type { Asked, SteelRow } from '@/core/steel/lists/rows';
 import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';
+import { Guesses, SHOWN } from './guesses';
 import { useAct, useJob, usePlan } from './job-context';
 
 const kindWords = { splice: 'in line with', onWeb: 'on the web of', onColumn: 'on the column', other: 'at' } as const;
-/** So many of a list are shown; all of them are taken or refused together. */
-const SHOWN = 300;
-
 /** Where the pieces of a model stand, and each joint and support that was found, to be taken or refused before anything changes. */
 export function ModelPlaces({ rows, asked, placed, onDone }: { rows: SteelRow[]; asked: Asked[]; placed: PlacedModel; onDone: () => void }) {
   const plan = usePlan();
@@ -82,53 +80,5 @@ export function ModelPlaces({ rows, asked, placed, onDone }: { rows: SteelRow[];
         </PlainButton>
       </div>
     </section>
-  );
-}
-
-/** What was found, each with its reason and a tick. */
-function Guesses({
-  label,
-  list,
-  refused,
-  onRefused,
-}: {
-  label: string;
-  list: readonly { text: string; why: string }[];
-  refused: ReadonlySet<number>;
-  onRefused: (next: ReadonlySet<number>) => void;
-}) {
-  if (list.length === 0) return null;
-  const all = refused.size === 0;
-  return (
-    <fieldset className="border border-line bg-white px-2 py-1 text-[13px]">
-      <legend className="px-1 text-soft">
-        {label}, {list.length - refused.size} of {list.length} taken{' '}
-        <button type="button" className="underline" onClick={() => onRefused(all ? new Set(list.keys()) : new Set())}>
-          {all ? 'take none' : 'take all'}
-        </button>
-      </legend>
-      <ul className="max-h-[180px] overflow-auto">
-        {list.slice(0, SHOWN).map(({ text, why }, i) => (
-          <li key={i}>
-            <label className="flex min-h-[27px] items-baseline gap-2 py-0.5">
-              <input
-                type="checkbox"
-                checked={!refused.has(i)}
-                onChange={(event) => {
-                  const next = new Set(refused);
-                  if (event.target.checked) next.delete(i);
-                  else next.add(i);
-                  onRefused(next);
-                }}
-              />
-              <span>
-                <b className="font-semibold">{text}</b> <span className="text-soft">{why}</span>
-              </span>
-            </label>
-          </li>
-        ))}
-      </ul>
-      {list.length > SHOWN && <p className="text-soft">and {list.length - SHOWN} more, taken as they are</p>}
-    </fieldset>
   );
 }

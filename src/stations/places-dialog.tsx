@@ -12,6 +12,7 @@ import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';
+import { MeetsFinder } from './meets-finder';
 import { useAct, useJob, usePlan } from './job-context';
 import { TableCell } from './table-cell';
 
@@ -137,6 +138,7 @@ export function PlacesDialog({ onClose }: { onClose: () => void }) {
           </span>
         </div>
         <ShiftTools count={picked.size} onShift={shift} />
+        <MeetsFinder />
         {problem && <p className="text-stop">{problem}</p>}
         <div role="table" aria-label="Pieces and their places" aria-rowcount={shown.length + 1} className="border border-line bg-white text-[13px]">
           <div role="row" className={`${GRID} border-b-2 border-ink px-1 py-1 font-semibold`}>

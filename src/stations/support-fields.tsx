@@ -3,9 +3,13 @@ import type { Fault } from '@/core/calc/schema';
 import type { Support } from '@/core/plan/schema';
 import { placeOf } from '@/core/plan/structure/place';
 import { Fold, Pair } from '@/ui/workings/fold';
+import { X } from 'lucide-react';
+import { SmallButton } from '@/ui/small-button';
 import { AlikeButton } from './alike-button';
 import { usePlan } from './job-context';
-import { SubjectMark } from './subject-mark';
+import { useSpot } from './spot-fields';
+import { StandsOn } from './stands-on';
+import { ThingTools } from './thing-tools';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 
@@ -17,9 +21,10 @@ export function SupportList() {
 
 function SupportFields({ support }: { support: Support }) {
   const edit = useEdit('supports', support.id);
-  const { structure } = usePlan();
+  const plan = usePlan();
+  const { structure } = plan;
   const underColumn = structure.pieces.some((one) => support.seats.some(({ piece }) => piece === one.id) && (placeOf(one)?.upright ?? false));
-  const { open, words, choice } = useInputs();
+  const { open, words, choice, figure } = useInputs();
   const measured = support.measured ?? { level: 0, by: '', on: '' };
   const footing = support.footing?.kind === 'concrete' ? support.footing : null;
   const survey = (changes: Partial<typeof measured>, name: string) => edit({ measured: { ...measured, ...changes } }, `measured ${name}`);
@@ -28,10 +33,29 @@ function SupportFields({ support }: { support: Support }) {
       thing={support.id}
       title={support.name || 'Support'}
       note={support.seats.length > 1 ? `${support.kind}, ${support.seats.length} seats` : support.kind}
-      tools={<SubjectMark station="measure" about={{ kind: 'support', id: support.id }} />}
+      tools={<ThingTools station="measure" list="supports" thing={{ id: support.id, name: support.name || 'the support' }} />}
     >
       <Pair>
         {words('Name', support.name, (name) => edit({ name }, 'name'))}
+        {choice<Support['kind']>('It is a', support.kind, kinds, (kind) => edit({ kind }, 'kind'))}
+        {open('Level, as drawn', 'length', support.level, (level) => edit({ level }, 'level'))}
+        {(plan.shoring.bents.length > 0 || support.onBent !== null) &&
+          choice<string>(
+            'It is the head of',
+            support.onBent?.bent ?? '',
+            [['', 'no bent of this plan'], ...plan.shoring.bents.map(({ id, name }): [string, string] => [id, name || 'a bent with no name'])],
+            (bent) => edit({ onBent: bent === '' ? null : { bent, at: support.onBent?.at ?? 0 } }, 'bent'),
+          )}
+        {support.onBent && figure('There, along its header', 'length', support.onBent.at, (at) => edit({ onBent: { ...support.onBent!, at } }, 'bent at'))}
+        {support.seats.map((seat, n) => (
+          <SeatFields
+            key={n}
+            label={support.seats.length === 1 ? 'Under' : `Seat ${n + 1} under`}
+            seat={seat}
+            onSeat={(next) => edit({ seats: support.seats.with(n, next) }, `seat ${n}`)}
+            onRemove={support.seats.length < 2 ? null : () => edit({ seats: support.seats.toSpliced(n, 1) }, `seat ${n} out`)}
+          />
+        ))}
         {open('May carry', 'force', support.capacity, (capacity) => edit({ capacity }, 'capacity'))}
         {choice<Support['capacityBasis']>(
           'That is held against',
@@ -112,7 +136,42 @@ function SupportFields({ support }: { support: Support }) {
           words('Stands on', support.footing.what, (what) => edit({ footing: { kind: 'other', what } }, 'stands on'), { placeholder: 'not known' })}
         <AlikeButton list="supports" id={support.id} others="supports alike" />
       </Pair>
+      <div className="mt-2 flex flex-wrap gap-1.5">
+        <SmallButton onClick={() => edit({ seats: [...support.seats, { ...support.seats.at(-1)! }] }, 'seat more')}>Another piece rests on it</SmallButton>
+      </div>
+      <StandsOn name={support.name || 'It'} standsOn={support.standsOn} onChange={(standsOn) => void edit({ standsOn }, 'stands on')} />
     </Fold>
+  );
+}
+
+const kinds: readonly (readonly [Support['kind'], string])[] = [
+  ['bearing', 'bearing'],
+  ['pocket', 'pocket in a wall'],
+  ['post', 'post'],
+  ['bent', 'bent'],
+  ['anchors', 'group of anchors'],
+  ['jack', 'jack'],
+  ['roller', 'roller'],
+  ['prop', 'prop'],
+  ['block', 'timber block'],
+  ['deck', 'deck'],
+];
+
+type Seat = Support['seats'][number];
+/** One piece that rests on a support, and where. */
+function SeatFields({ label, seat, onSeat, onRemove }: { label: string; seat: Seat; onSeat: (seat: Seat) => Fault[] | null; onRemove: (() => void) | null }) {
+  const spot = useSpot();
+  return (
+    <>
+      {spot(label, seat, onSeat)}
+      {onRemove && (
+        <span className="col-span-2">
+          <SmallButton danger label={`Take ${label.toLowerCase()} out`} onClick={onRemove}>
+            <X size={13} aria-hidden /> {label.replace(' under', '')}
+          </SmallButton>
+        </span>
+      )}
+    </>
   );
 }
 

@@ -119,7 +119,8 @@ export function meet(pieces: readonly ModelPiece[], declared: readonly (readonly
   }
 
   const nearby = new Nearby(bars);
-  for (const end of ends) {
+  // Beams first: where one ends at the head of a column, the column carries it, and has not met it otherwise before.
+  for (const end of [...ends.filter(({ bar }) => !bar.steep), ...ends.filter(({ bar }) => bar.steep)]) {
     if (taken.has(key(end))) continue;
     const found = [...nearby.round(end.at)]
       .filter((other) => other !== end.bar)

@@ -55,7 +55,7 @@ const joints: Shared<Joint> = {
 };
 const braces: Shared<Brace> = {
   alike: (a, b) => a.kind === b.kind && (a.b === null) === (b.b === null),
-  share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'mass', 'stays', 'anchoredTo', 'slopeDeg', 'anchor']),
+  share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'mass', 'liftedBy', 'stays', 'anchoredTo', 'slopeDeg', 'anchor']),
 };
 
 /** Pieces come off trucks at one place: where one lies before its lift may be where the others do. */

@@ -106,7 +106,20 @@ export function structureOf(
   });
   const pieces = [...[...come.values()].map(({ piece }) => piece), ...unplaced];
   return {
-    command: { makes: [...makes.values()], pieces, supports, joints, moves: sheet ? fromTheGroundUp([...come.values()], supports, joints, freshId) : [] },
+    command: {
+      makes: [...makes.values()],
+      pieces,
+      supports,
+      joints,
+      moves: sheet
+        ? fromTheGroundUp(
+            [...come.values()].map(({ piece }) => piece),
+            supports,
+            joints,
+            freshId,
+          )
+        : [],
+    },
     left,
   };
 }
@@ -138,7 +151,7 @@ function placed({ name, from, to, up }: Placed, make: string, id: string): Come 
 const round = (value: number): number => Math.round(value * 1e5) / 1e5;
 
 /** An order that can be made: what stands on supports first, then what hangs on what stands, the lowest first. For a person to put right. */
-function fromTheGroundUp(come: readonly Come[], supports: readonly Support[], joints: readonly Joint[], freshId: (prefix: string) => string) {
+function fromTheGroundUp(come: readonly Beam[], supports: readonly Support[], joints: readonly Joint[], freshId: (prefix: string) => string) {
   const sheet = new RunSheet();
   for (const { id } of supports) sheet.put({ kind: 'support.ready', support: id });
   const carriers = new Map<string, string[]>();
@@ -151,17 +164,15 @@ function fromTheGroundUp(come: readonly Come[], supports: readonly Support[], jo
     else if (!seated.has(b.piece)) push(carriers, b.piece, a.piece);
   }
   for (const { id, a, b } of joints) for (const piece of [a.piece, b.piece]) push(own, piece, id);
-  const low = ({ piece }: Come) => Math.min(piece.from?.z ?? 0, piece.to?.z ?? 0);
-  const waiting = [...come].sort(
-    (a, b) => low(a) - low(b) || (a.piece.from?.x ?? 0) - (b.piece.from?.x ?? 0) || (a.piece.from?.y ?? 0) - (b.piece.from?.y ?? 0),
-  );
+  const low = ({ from, to }: Beam) => Math.min(from?.z ?? 0, to?.z ?? 0);
+  const waiting = [...come].sort((a, b) => low(a) - low(b) || (a.from?.x ?? 0) - (b.from?.x ?? 0) || (a.from?.y ?? 0) - (b.from?.y ?? 0));
   const standing = new Set<string>();
   const made = new Set<string>();
   const ends = new Map(joints.map(({ id, a, b }) => [id, [a.piece, b.piece] as const]));
   for (let turn = true; turn;) {
     turn = false;
     for (const one of waiting) {
-      const { id } = one.piece;
+      const { id } = one;
       if (standing.has(id) || !(carriers.get(id) ?? []).every((other) => standing.has(other))) continue;
       standing.add(id);
       turn = true;
@@ -172,4 +183,15 @@ function fromTheGroundUp(come: readonly Come[], supports: readonly Support[], jo
   }
   sheet.fill([...made]);
   return sheet.moves.map((move) => ({ ...move, id: freshId('mv') }));
+}
+
+/** The same for pieces that are in the plan and that no move sets yet, with the supports and joints they are to have. */
+export function firstRunSheet(plan: Plan, supports: readonly Support[], joints: readonly Joint[], freshId: (prefix: string) => string) {
+  const ready = new Set(plan.moves.flatMap((move) => (move.kind === 'support.ready' ? [move.support] : [])));
+  return fromTheGroundUp(
+    plan.structure.pieces.filter(({ from, to }) => from !== null && to !== null),
+    supports.filter(({ id }) => !ready.has(id)),
+    joints,
+    freshId,
+  );
 }

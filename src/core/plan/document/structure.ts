@@ -170,15 +170,18 @@ const braceSchema = closed({
   capacity: nullable(positive('N')),
   stiffness: nullable(positive('N/m')),
   mass: Type.Optional(nullable(positive('kg', 'all of it, with its bolts'))),
+  liftedBy: Type.Optional(text('what lifts it to its place, and who worked that out')),
 });
 
 /** What is put on a piece while it is built: bundles of deck, packs, gear, people. */
 const loadSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   what: text(),
   piece: id(),
   at: nonNegative('m', 'from the first end of the piece'),
   force: positive('N', 'downwards'),
+  liftedBy: Type.Optional(text('what lifts it to its place, and who worked that out')),
   bundle: Type.Optional(
     nullable(
       closed({

@@ -64,6 +64,7 @@ export const unsaidWords = {
   'arms.left': 'the distance from wall to left prop',
   'arms.right': 'the distance from wall to right prop',
   pivotShare: 'the share held from one end',
+  force: 'what it weighs',
   'bolt.grade': 'the grade of its bolts',
   'bolt.planes': 'the number of shear planes through one bolt',
 } as const;

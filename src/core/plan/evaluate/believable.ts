@@ -27,6 +27,9 @@ const figure = (what: string, value: number | null | undefined, kind: QuantityKi
   most,
 });
 
+/** What is tapped in is cut an eighth to a quarter of an inch long; past twice that it lifts or does not go in (common practice) [m]. */
+const TIGHT_FIT = 0.0127;
+
 /** What such figures are, once for all the things that have one. */
 const ground = (value: number | null | undefined) => figure('what the ground or floor under it may take', value, 'pressure', 1e3, 20e6);
 const floor = (value: number | null | undefined) => figure('what the floor may take', value, 'pressure', 500, 1.5e6);
@@ -212,6 +215,7 @@ function thingsOf(plan: Plan): Thing[] {
         ? [
             figure('the pitch of its nuts', one.post.pitch, 'dimension', 0.0005, 0.01),
             figure('its plates and packs', one.post.plates || null, 'dimension', 0.003, 0.6),
+            figure('by how much it is cut long', one.post.tightFit, 'dimension', 0, TIGHT_FIT),
           ]
         : []),
     ]),
@@ -410,6 +414,7 @@ function thingsOf(plan: Plan): Thing[] {
     ),
     ...all(allWalls(plan), 'shore', 'shores', named, (one) => [
       figure('the width of its sole', one.sole.width, 'dimension', 0.03, 1.5),
+      figure('by how much its studs are cut long', one.tightFit, 'dimension', 0, TIGHT_FIT),
       figure('what its bracing holds', one.bracing, 'force', 50, 200e3),
       ground(one.sole.allowable),
     ]),

@@ -43,6 +43,14 @@ const thingsOf = ({ structure, site, ...plan }: Plan): Called[] => [
     'a leg of the way in',
     named,
   ),
+  // What carries a piece on its way in and weighs something is spoken of too.
+  ...all(
+    plan.ways.filter(({ gear }) => gear.mass !== null && gear.mass > 0),
+    'way',
+    'wayIn',
+    'a thing that carries it on the way in',
+    ({ gear }) => gear.what,
+  ),
   ...all(plan.strings ?? [], 'string', 'picks', 'a string of beams', named),
   ...all(plan.launches ?? [], 'launch', 'picks', 'a launch', named),
   ...all(

@@ -32,7 +32,16 @@ export function rollChecks(context: Context, { drawn, piece, turned, hook, lifte
     ];
   if (onSide === undefined || onSide === null)
     return [missingCheck(at('pick.lies', liftTurn.id, text), 'count', `Does ${piece.mark} lie on its side before the lift, or stand upright?`)];
-  if (!onSide) return [];
+  if (!onSide)
+    return drawn.roll && namesPerson(drawn.roll.by)
+      ? [
+          missingCheck(
+            at('pick.lies', liftTurn.id, text),
+            'count',
+            `${piece.mark} is said to stand upright before the lift, and ${drawn.roll.by.trim()} to lead rolling it. Which is it?`,
+          ),
+        ]
+      : [];
   const roll = drawn.roll ?? null;
   if (!roll || !namesPerson(roll.by))
     return [missingCheck(at('turn.by', liftTurn.id, text), 'count', `${piece.mark} lies on its side. Who leads rolling it upright before it is lifted?`)];

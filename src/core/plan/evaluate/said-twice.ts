@@ -27,7 +27,7 @@ const repeated = (list: readonly string[]): string | undefined => list.find((one
 
 /** One thing named where two are meant: the same seat at both ends, one foot counted twice, two hooks at one place. */
 export function saidTwiceChecks({ plan }: Context): Check[] {
-  return [...openings(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan), ...readings(plan)];
+  return [...openings(plan), ...marks(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan), ...readings(plan)];
 }
 
 function openings({ survey, bearings }: Plan): Check[] {
@@ -45,6 +45,28 @@ function openings({ survey, bearings }: Plan): Check[] {
           ),
         ]
       : [];
+  });
+}
+
+/** Pieces of one mark are alike: whoever reads it on a card takes the one for the other. */
+function marks({ structure }: Plan): Check[] {
+  const makes = new Map(structure.makes.map((make) => [make.id, make]));
+  const first = new Map<string, string>();
+  return structure.pieces.flatMap(({ id, mark, make }) => {
+    const key = mark.trim().toLowerCase();
+    if (key === '') return [];
+    const before = first.get(key);
+    if (before === undefined) first.set(key, make);
+    if (before === undefined || before === make) return [];
+    const [one, other] = [makes.get(before), makes.get(make)];
+    if (!one || !other || (one.length === other.length && JSON.stringify(one.made) === JSON.stringify(other.made))) return [];
+    return [
+      ask(
+        { kind: 'beam', id, name: mark, station: 'steel' },
+        `Two pieces that are not alike are marked ${mark.trim()}: one of ${one.mark}, one of ${other.mark}. What is written on this one?`,
+        'mark',
+      ),
+    ];
   });
 }
 

@@ -11,6 +11,8 @@ interface Asked {
   kind: AboutKind;
   name: string;
   station: StationId;
+  /** which of its parts, where it is told of another thing */
+  part?: string;
 }
 
 const all = (things: readonly (MayBeUnsaid & { id: string })[], kind: AboutKind, station: StationId, name: (thing: never) => string): Asked[] =>
@@ -43,6 +45,10 @@ const askedOf = (plan: Plan): Asked[] => [
     (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`),
   ),
   ...all(plan.structure.joints, 'joint', 'steel', named),
+  // What is put on a piece is told of that piece.
+  ...plan.structure.loads
+    .filter((load) => load.unsaid)
+    .map((load): Asked => ({ thing: { id: load.piece, unsaid: load.unsaid }, kind: 'beam', station: 'steel', name: load.what || 'The load', part: load.id })),
   ...all(plan.site.obstructions, 'obstruction', 'gear', named),
   ...all(plan.site.zones ?? [], 'zone', 'gear', named),
   ...all(plan.site.signallers ?? [], 'signaller', 'gear', (one: { name: string }) => one.name || 'the signal person'),
@@ -61,12 +67,12 @@ const askedOf = (plan: Plan): Asked[] => [
 
 /** A figure that only serves to draw a thing is asked for by its name: what is worked out from it is worked out from nothing. */
 export function unsaidChecks({ plan }: Context): Check[] {
-  return askedOf(plan).flatMap(({ thing, kind, name, station }) =>
+  return askedOf(plan).flatMap(({ thing, kind, name, station, part }) =>
     (thing.unsaid ?? []).map((key) =>
       missingCheck(
         {
           id: 'said.figure',
-          ...on(kind, thing, name, key),
+          ...on(kind, thing, name, part === undefined ? key : `${part} ${key}`),
           station,
           move: null,
           calc: sequenceNeeds.id,

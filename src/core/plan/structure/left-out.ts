@@ -9,7 +9,7 @@ import { namesPerson, saysSomething } from '../records';
 import type { Brace, Joint, Move, MoveKind, Support } from '../schema';
 import { beamAt, braceAt, jointAt, standsAt, type JointState } from './moment';
 import type { Ground } from './ground';
-import { unweighed } from './unweighed';
+import { loadUnlifted, unlifted, unweighed } from './unweighed';
 import { about, place } from './places';
 
 /** The same words for what holds a piece, whatever the number of the card. */
@@ -59,19 +59,21 @@ export function leftOutOf(ground: Ground): Check[] {
     const [made, state] = [done('joint.make', one.id), last && jointAt(last, one.id)];
     checks.push(...keep('left.joint', one, [made, state], () => jointLeft(one, made, state)));
   }
-  for (const load of structure.loads)
+  for (const load of structure.loads) {
+    checks.push(...loadUnlifted(load, beams.get(load.piece)!.beam, context.rules));
     if (!done('load.on', load.id))
       ask(
         'moves.load',
         about('beam', beams.get(load.piece)!.beam, load.what, load.id),
         `No move puts ${load.what} on. When does it come, or is it not for this job?`,
       );
+  }
   const marks = (piece: string): string => beams.get(piece)?.beam.mark ?? piece;
   for (const brace of structure.braces) {
     const [fixed, held] = [done('brace.fix', brace.id), last ? braceAt(last, brace.id) : false];
     checks.push(...keep('left.brace', brace, [fixed, held], () => braceLeft(brace, fixed, held)));
     const [a, b] = [marks(brace.a.piece), brace.b && marks(brace.b.piece)];
-    checks.push(...keep('left.weight', brace, [a, b], () => unweighed(brace, marks)));
+    checks.push(...keep('left.weight', brace, [a, b, context.rules], () => [...unweighed(brace, marks), ...unlifted(brace, context.rules)]));
   }
   return checks;
 }

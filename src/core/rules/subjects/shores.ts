@@ -107,6 +107,16 @@ export const shores = {
     floor: null,
     source: both(practice('ready before its girder leaves the yard')),
   },
+  shoreLook: {
+    key: 'shoreLook',
+    title: 'Days between two inspections of a loaded shore, at the most',
+    kind: 'count',
+    value: alike(7),
+    least: 1,
+    most: 31,
+    floor: null,
+    source: { 'us-asd': practice('each working day while people are under it, each week at the least'), 'eu-ls': memory('BS 5975: at least once a week') },
+  },
   bentDrag: {
     key: 'bentDrag',
     title: 'Drag coefficient of a bent and of what stands on it',

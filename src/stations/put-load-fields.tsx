@@ -1,0 +1,63 @@
+'use client';
+import { saidOf } from '@/core/plan/document/unsaid';
+import type { PutLoad } from '@/core/plan/schema';
+import { Fold, Pair } from '@/ui/workings/fold';
+import { usePlan } from './job-context';
+import { useSpot } from './spot-fields';
+import { ThingTools } from './thing-tools';
+import { useEdit } from './use-edit';
+import { useInputs } from './use-inputs';
+
+type Bundle = NonNullable<PutLoad['bundle']>;
+/** A bundle of which only what lies on this piece is said. */
+const newBundle = (force: number): Bundle => ({ force, joists: 1, edge: 0, by: '' });
+
+/** What is put on a piece while it is built: what, where, how heavy, and what lifts it there. */
+export function PutLoadFields({ load }: { load: PutLoad }) {
+  const edit = useEdit('putLoads', load.id);
+  const plan = usePlan();
+  const { words, figure, choice, whole } = useInputs();
+  const spot = useSpot();
+  const mark = plan.structure.pieces.find(({ id }) => id === load.piece)?.mark ?? '';
+  const { bundle = null } = load;
+  const put = (changes: Partial<Bundle>, field: string) => edit({ bundle: { ...bundle!, ...changes } }, field);
+  const [piece, at] = spot('It lies on', { piece: load.piece, at: load.at }, ({ piece: id, at: place }) =>
+    // Only what was changed is said by that.
+    edit({ ...(id === load.piece ? {} : { piece: id }), ...(place === load.at ? {} : { at: place }) }, 'place'),
+  );
+  return (
+    <Fold
+      thing={load.id}
+      title={load.what || 'Load'}
+      note={`on ${mark}`}
+      tools={<ThingTools station="steel" list="putLoads" thing={{ id: load.id, name: load.what || 'the load' }} />}
+    >
+      <Pair>
+        {words('What it is', load.what, (what) => edit({ what }, 'what'))}
+        {figure('It brings onto this piece', 'force', saidOf(load, 'force', load.force), (force) => edit({ force }, 'force'))}
+        {piece}
+        {load.unsaid?.includes('at') ? figure('It lies on, from its first end', 'length', null, (place) => edit({ at: place }, 'place')) : at}
+        {choice<'no' | 'yes'>(
+          'It is a bundle on joists',
+          bundle ? 'yes' : 'no',
+          [
+            ['no', 'no'],
+            ['yes', 'yes: 29 CFR 1926.757(e)(4)'],
+          ],
+          (answer) => edit({ bundle: answer === 'yes' ? newBundle(load.force) : null }, 'bundle'),
+        )}
+        {bundle && (
+          <>
+            {figure('The whole bundle weighs', 'force', bundle.force, (force) => put({ force }, 'bundle force'))}
+            {whole('Joists it lies on', bundle.joists, 1, (joists) => put({ joists }, 'joists'))}
+            {figure('Its edge from the end of the joists', 'dimension', bundle.edge, (edge) => put({ edge }, 'edge'))}
+            {words('That they carry it was found by', bundle.by, (by) => put({ by }, 'bundle by'), { placeholder: 'nobody yet' })}
+          </>
+        )}
+        {words('Lifted onto the steel by', load.liftedBy ?? '', (liftedBy) => edit({ liftedBy }, 'lifted by'), {
+          placeholder: 'by what, and who worked that out',
+        })}
+      </Pair>
+    </Fold>
+  );
+}

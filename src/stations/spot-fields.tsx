@@ -1,0 +1,35 @@
+'use client';
+import type { ReactElement } from 'react';
+import type { Fault } from '@/core/calc/schema';
+import { pieceMarked } from '@/core/plan/meeting';
+import { placeOf, pointAt } from '@/core/plan/structure/place';
+import { usePlan } from './job-context';
+import { useInputs } from './use-inputs';
+
+interface Spot {
+  piece: string;
+  at: number;
+}
+
+/** A place on a piece: by the mark that is written on it, and how far from its first end. */
+export function useSpot(): (label: string, spot: Spot, onSpot: (spot: Spot) => Fault[] | null) => ReactElement[] {
+  const plan = usePlan();
+  const { words, figure } = useInputs();
+  const { pieces, makes } = plan.structure;
+  const lengthOf = (id: string): number => {
+    const beam = pieces.find((one) => one.id === id);
+    return makes.find((one) => one.id === beam?.make)?.length ?? 0;
+  };
+  return (label, spot, onSpot) => {
+    const beam = pieces.find((one) => one.id === spot.piece);
+    const place = beam && placeOf(beam);
+    return [
+      words(label, beam?.mark ?? '', (mark) => {
+        const found = pieceMarked(plan, mark, place ? pointAt(place, spot.at) : null);
+        if ('fault' in found) return [{ path: label, error: found.fault }];
+        return onSpot({ piece: found.id, at: Math.min(spot.at, lengthOf(found.id)) });
+      }),
+      figure(`${label}, from its first end`, 'length', spot.at, (at) => onSpot({ ...spot, at })),
+    ];
+  };
+}
