@@ -2,7 +2,6 @@
 import { useCallback } from 'react';
 import type { Check, StationId } from '@/core/plan/check';
 import { lineOf, wayOf, wayOfMember } from '@/core/plan/views';
-import { fieldsOf } from './check-fields';
 import { useJobStore } from './job-context';
 
 const frame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()));
@@ -29,8 +28,10 @@ export function useGoTo(): (check: Check) => void {
 
 /** Tries the fields a check may be waiting for, station by station, and lights the first that is empty. */
 async function light(check: Check, openStation: (station: StationId) => void): Promise<void> {
-  const wanted = fieldsOf(check);
   openStation(check.station);
+  // Which fields a check may be waiting for is read when somebody asks.
+  const { fieldsOf } = await import('./check-fields');
+  const wanted = fieldsOf(check);
   await frame();
   await frame();
   for (const { station, label } of wanted) {

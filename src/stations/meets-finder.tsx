@@ -8,6 +8,8 @@ import { freshId } from './fresh-id';
 import { Guesses, SHOWN } from './guesses';
 import { useAct, useJob, usePlan } from './job-context';
 
+const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
 /** Joints and supports that the places of the pieces speak of and the plan does not have: each with its reason, to be taken or refused. */
 export function MeetsFinder() {
   const plan = usePlan();
@@ -49,9 +51,11 @@ export function MeetsFinder() {
       <p className="sign text-[16px]">
         {found.joints.length + found.supports.length === 0
           ? 'Nothing more is found: every end that meets something is joined or stands on a support.'
-          : `${found.joints.length} joints and ${found.supports.length} supports are found that the plan does not have`}
+          : `${counted(found.joints.length, 'joint')} and ${counted(found.supports.length, 'support')} found that the plan does not have`}
       </p>
-      <p className="text-[13px] text-soft">Found is not known: take out what is not so. Bolts, levels and strengths stay open, and are asked.</p>
+      {found.joints.length + found.supports.length > 0 && (
+        <p className="text-[13px] text-soft">Found is not known: take out what is not so. Bolts, levels and strengths stay open, and are asked.</p>
+      )}
       {found.asked.length > 0 && (
         <ul aria-label="Asked of the places" className="my-1 max-h-[90px] overflow-auto border-2 border-missing px-2 py-1 text-[13px]">
           {found.asked.slice(0, SHOWN).map((question, i) => (
@@ -74,7 +78,7 @@ export function MeetsFinder() {
         <PlainButton onClick={() => setFound(null)}>{nothing ? 'Close' : 'Take none'}</PlainButton>
         {!nothing && (
           <PlainButton strong onClick={take}>
-            {`Take ${taken.joints.length} joints and ${taken.supports.length} supports`}
+            {`Take ${counted(taken.joints.length, 'joint')} and ${counted(taken.supports.length, 'support')}`}
           </PlainButton>
         )}
       </div>
