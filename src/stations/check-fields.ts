@@ -59,6 +59,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
   'path.footSource': at('measure', 'Figure from'),
+  'joint.shares': at('steel', 'Through the web'),
   'joint.boltSays': at('steel', 'Bolts are this thick', 'One bolt may carry'),
   'string.apart': at('picks', 'Beams hang apart, clear'),
   'string.rating': at('picks', 'The assembly may carry'),

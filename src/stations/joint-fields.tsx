@@ -2,6 +2,8 @@
 import type { Joint, Plan } from '@/core/plan/schema';
 import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
 import { boltName, boltShearOf, drawnBolt } from '@/core/plan/structure/joint-bolts';
+import { ONE_PLACE } from '@/core/plan/structure/shared-bolts';
+import { sharersOf } from '@/core/plan/structure/sharers';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';
@@ -45,6 +47,11 @@ export function JointFields({ joint }: { joint: Joint }) {
   const edit = useEdit('joints', joint.id);
   const { open, words, choice } = useInputs();
   const spot = useSpot();
+  const sharer = sharersOf(plan.structure.joints).get(joint.id);
+  const across = plan.structure.joints.filter(
+    (one) =>
+      one.id !== joint.id && joint.kind !== 'splice' && one.kind !== 'splice' && one.b.piece === joint.b.piece && Math.abs(one.b.at - joint.b.at) <= ONE_PLACE,
+  );
   return (
     <Fold
       thing={joint.id}
@@ -78,6 +85,34 @@ export function JointFields({ joint }: { joint: Joint }) {
           open('Shear planes through one bolt', 'count', saidOf(joint, 'bolt.planes', joint.bolt.planes), (planes) =>
             edit({ bolt: { ...joint.bolt!, planes: Math.max(1, Math.round(planes ?? 1)) }, ...nowSaid(joint, 'bolt.planes') }, 'bolt planes'),
           )}
+        {across.length > 0 && (
+          <>
+            {choice<string>(
+              'Through the web',
+              joint.ownBolts ? 'own' : (sharer?.id ?? 'open'),
+              [['open', 'not said'], ['own', 'bolts of its own'], ...across.map(({ id, name }): [string, string] => [id, `shares bolts with ${name}`])],
+              (said) =>
+                edit(
+                  said === 'open'
+                    ? { ownBolts: null, sharesWith: null }
+                    : said === 'own'
+                      ? { ownBolts: true, sharesWith: null }
+                      : { ownBolts: null, sharesWith: said },
+                  'shares',
+                ),
+            )}
+            {sharer &&
+              choice<'yes' | 'no'>(
+                'As the second goes in',
+                joint.oneStays ? 'yes' : 'no',
+                [
+                  ['no', 'all of the first are taken out'],
+                  ['yes', 'one stays tight, or a seat is there'],
+                ],
+                (answer) => edit({ oneStays: answer === 'yes' }, 'one stays'),
+              )}
+          </>
+        )}
         {joint.kind === 'splice' &&
           choice<'yes' | 'no'>(
             'Traffic before it is filled',

@@ -50,7 +50,7 @@ const joints: Shared<Joint> = {
   share: (from, to) => {
     // Bolts of which nobody has said the grade yet are not said of others.
     const bolt = drawnBolt(from) ? (['bolt'] as const) : [];
-    return unsaidOf(from, to, from.kind === 'splice' ? ['holes', ...bolt, 'boltShear', 'moment', 'shear'] : ['holes', ...bolt, 'boltShear']);
+    return unsaidOf(from, to, from.kind === 'splice' ? ['holes', ...bolt, 'boltShear', 'moment', 'shear'] : ['holes', ...bolt, 'boltShear', 'ownBolts']);
   },
 };
 const braces: Shared<Brace> = {

@@ -6,6 +6,7 @@ import { keep, keepOne } from './keep';
 import { hangsWith, hungWith, liftedAsOne } from './joined';
 import { isLaunchMove } from './launch/moves';
 import { hoodsOf, type Hood } from './structure/hoods';
+import { sharersOf } from './structure/sharers';
 import { beamAt, nothingStands, type StructureMoment } from './structure/moment';
 import { braceOf, isStructureMove, jointOf, loadOf, readyBefore, splicedNeeds, structureAfter, structureNeeds, supportOf } from './structure/state';
 
@@ -145,7 +146,7 @@ function needed(plan: Plan, move: Move, hoods: ReadonlyMap<string, Hood>): reado
         joint,
         hoods.get(joint.a.piece),
         hoods.get(joint.b.piece),
-        joint.sharesWith === null ? null : jointOf(plan, joint.sharesWith),
+        sharersOf(plan.structure.joints).get(joint.id),
         liftedAsOne(plan, joint.a.piece, joint.b.piece),
       ];
     }

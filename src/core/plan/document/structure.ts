@@ -139,6 +139,7 @@ const jointSchema = closed({
   shear: nullable(positive('N')),
   traffic: Type.Boolean({ description: 'people or vehicles pass over or under it before it is filled' }),
   sharesWith: nullable(id()),
+  ownBolts: Type.Optional(nullable(Type.Boolean({ description: 'none of its bolts goes on into what is joined from the other side' }))),
   oneStays: Type.Boolean({ description: 'where bolts are shared through a web: one stays wrench-tight in the first, or a seat is under the second' }),
   opened: Type.Optional(nullable(closed({ how: oneOf(['reamed', 'burnt']), by: text('who of the engineers of record approved it') }))),
 });

@@ -23,6 +23,7 @@ import { lineChecks } from './line-checks';
 import { seatChecks } from './seats';
 import { supportChecks, webChecks } from './supports';
 import { releaseChecks, easedCheck, plumbCheck } from './release';
+import { sharedBoltChecks } from './shared-bolts';
 import { stillChecks } from './still';
 import { leftOutOf } from './left-out';
 
@@ -95,7 +96,14 @@ export function structureChecks(context: Context): StructureAnswer {
   const rows = worstOf(told);
   const rest = worstOf([{ id: '', said: whole }]);
   return {
-    checks: [...rows.checks, ...rest.checks, ...holdRows(plan, moves, told, whole), ...stillChecks(ground), ...leftOutOf(ground)],
+    checks: [
+      ...rows.checks,
+      ...rest.checks,
+      ...holdRows(plan, moves, told, whole),
+      ...stillChecks(ground),
+      ...keepOne('shared.asked', [plan.structure.joints, plan.structure.pieces], () => sharedBoltChecks(ground)),
+      ...leftOutOf(ground),
+    ],
     fared: new Map([...rows.fared, ...rest.fared]),
     standing: verdictsAt(whole, told),
     at: () => {

@@ -3,6 +3,7 @@ import { beamAt, braceAt, isMade, jointAt, loadAt, standsAt, supportAt, type Joi
 import type { Moment, Need } from '../replay';
 import { launchAfter, launchNeeds } from '../launch/moves';
 import { keepOne } from '../keep';
+import { sharersOf } from './sharers';
 import type { Beam, Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../schema';
 import { temporarySupports } from '../document/support-kinds';
 import { hangsWith, hungWith, liftedAsOne, loadOf as loadOfPick } from '../joined';
@@ -164,7 +165,7 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
       const filled = joint.holes !== null && (had?.bolts ?? 0) + (move.tight === false ? 0 : (move.bolts ?? 0)) >= joint.holes;
       // Filled and tight, what leans stays leaning: columns are plumbed while their joints are loose.
       const leaning = filled ? [joint.a.piece, joint.b.piece].filter((id) => isUpright(beams.get(id)!) && !beamAt(now, id).plumbed) : [];
-      const shared = joint.sharesWith === null ? undefined : joints.get(joint.sharesWith);
+      const shared = sharersOf(plan.structure.joints).get(joint.id);
       const ends = [joint.a.piece, joint.b.piece];
       // Spliced on the ground, where both lie on their blocks until they are lifted as one.
       const lying = joint.kind === 'splice' && ends.every((id) => beamAt(now, id).where === 'away') && liftedAsOne(plan, joint.a.piece, joint.b.piece);
@@ -179,7 +180,7 @@ export function structureNeeds(plan: Plan, move: StructureMove, moment: Moment):
           done: false,
           by: [{ kind: 'beam.plumb' as const, beam: id }],
         })),
-        ...(shared && isMade(jointAt(now, shared.id)) && !joint.oneStays
+        ...(shared && isMade(jointAt(now, shared.id)) && !joint.oneStays && !shared.oneStays
           ? [{ what: `one wrench-tight bolt stays in ${shared.name}, or a seat is under the second piece (29 CFR 1926.756(c))`, done: false }]
           : []),
       ];
