@@ -58,7 +58,7 @@ export function portal(): Plan {
     ],
     // A rope only pulls: to each side one.
     braces: [guy('y1', 0), guy('y2', 90), guy('y3', 180), guy('y4', 270)],
-    loads: [{ id: 'deck', what: 'Bundle of deck', piece: 'b1', at: 3, force: 9000 }],
+    loads: [{ id: 'deck', what: 'Bundle of deck', piece: 'b1', at: 3, force: 9000, liftedBy: 'the crane, K. Osei' }],
   };
   const set = (beam: string, ...joints: string[]) => [
     { kind: 'piece.hang' as const, beam, by: 'mobile crane, lift card 3', checkedBy: 'L. Marsh' },

@@ -76,7 +76,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
       footing: { kind: 'concrete', intended: 30e6, result: 31e6, by: 'A. Reed', on: '2026-11-02' },
     });
   for (const joint of structure.joints) Object.assign(joint, { holes: 48, moment: 4e6, shear: 1.2e6, bolt: { diameter: 0.024, grade: '10.9', planes: 2 } });
-  for (const brace of structure.braces) Object.assign(brace, { capacity: 200e3, stiffness: 5e6, stays: true });
+  for (const brace of structure.braces) Object.assign(brace, { capacity: 200e3, stiffness: 5e6, stays: true, liftedBy: 'the crane behind, K. Osei' });
   for (const move of plan.moves) if (move.kind === 'joint.make') Object.assign(move, { bolts: 48, tight: true, fit: 'drawn' });
   plan.site.standingGust = 20;
   plan.site.forecastGust = 8;

@@ -130,7 +130,7 @@ describe('what is said of one thing is said of the others', () => {
       for (const kind of ['onColumn', 'onWeb'] as const)
         Object.assign(
           joints.find((one) => one.kind === kind)!,
-          { holes: 4, boltShear: 60e3, bolt: { diameter: 0.024, grade: '8.8', planes: 1 } },
+          { holes: 4, boltShear: 60e3, ownBolts: true, bolt: { diameter: 0.024, grade: '8.8', planes: 1 } },
         );
       Object.assign(braces[0]!, { capacity: 20e3, stiffness: 2e6, slopeDeg: 45, anchoredTo: 'block', anchor: { kind: 'block', weight: 40e3, friction: 0.4 } });
       Object.assign(

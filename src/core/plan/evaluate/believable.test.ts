@@ -207,6 +207,16 @@ describe('what was left out and passed', () => {
       /stands on Pile cap 1\. Is that concrete that has its strength/,
     ],
     ['a permit for nobody knows what weight', ticketHall, (p) => (p.transport.permits[0]!.heaviest = null), 'steel.permit', /What weight of load does/],
+    ['studs cut an inch and more long', ticketHall, (p) => (p.shoring.lines[0]!.walls[0]!.tightFit = 0.03), 'said.size', /by how much its studs are cut long/],
+    ['a post cut an inch and more long', ticketHall, (p) => (p.bearings[1]!.post!.tightFit = 0.03), 'said.size', /by how much it is cut long/],
+    [
+      'rolled upright, and said to stand',
+      vehicleRamp,
+      (p) => (p.structure.pieces[0]!.lies!.onSide = false),
+      'pick.lies',
+      /stand upright before the lift, and A\. Ferreira to lead rolling/,
+    ],
+    ['gear of the way in with no name', ticketHall, (p) => (p.ways[0]!.gear.what = ' '), 'said.name', /a thing that carries it on the way in with no name/],
     ['more pins than holes', quayFootbridge, (p) => p.moves.forEach((move) => move.kind === 'joint.make' && (move.pins = 40)), 'joint.holes', /40 pins/],
   ])('%s', (_, make, edit, id, asks) => {
     const plan = make();

@@ -355,6 +355,13 @@ const faults: [string, Plan, string, RegExp][] = [
     'shore.register',
     /last looked at on 2026-10-01/,
   ],
+  ['an inspection every two months', hall((p) => (lineIn(p).walls[0]!.tag.days = 60)), 'shore.register', /only every 60 days: .* every 7 days at the least/],
+  [
+    'one person, written two ways, designs and checks a shore',
+    hall((p) => Object.assign(lineIn(p).walls[1]!.tag, { designer: 'M. Lindqvist, engineer', checker: 'M Lindqvist' })),
+    'shore.register',
+    /designed and checked by one person/,
+  ],
   [
     'a last inspection that is no date',
     hall((p) => Object.assign(lineIn(p).walls[0]!.tag, { loadedOn: '2026-11-20', lastOn: 'last week' })),

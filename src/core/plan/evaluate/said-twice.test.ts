@@ -31,6 +31,13 @@ const kindAt = (plan: Any, kind: string, nth = 0): number =>
 /** One fault in a plan that says nothing of the kind, and what it then says. */
 const faults: [string, () => Plan, (plan: Any) => void, string, RegExp][] = [
   [
+    'one mark on two pieces that are not alike',
+    vehicleRamp,
+    (p) => (p.structure.pieces[1].mark = ' g1.1'),
+    'said.twice',
+    /^missing g1-2: Two pieces that are not alike are marked g1\.1: one of G\.1, one of G\.2\. What is written on this one\?/,
+  ],
+  [
     'both ends of an opening on one seat',
     ticketHall,
     (p) => (p.survey.openings[0].left = 'thb'),

@@ -550,7 +550,7 @@ describe('overhangs, pairs and braces', () => {
   };
 
   const weighed = (plan: Plan): Plan => {
-    for (const one of plan.structure.braces) one.mass = 120;
+    for (const one of plan.structure.braces) Object.assign(one, { mass: 120, liftedBy: 'two chain hoists, K. Osei' });
     return plan;
   };
 
