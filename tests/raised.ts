@@ -28,7 +28,7 @@ export function raised(kind: Kind, edit: (raise: Raise, plan: Plan) => unknown =
         hangsAt: 4.2,
         carries: 6000,
       });
-    if (point.kind === 'jack') Object.assign(point, { rating: 300, closed: 0.3, stroke: 0.15, step: 0.04, packing: 0.03, locks: true, foot: 0.5 });
+    if (point.kind === 'jack') Object.assign(point, { rating: 300, closed: 0.3, stroke: 0.15, step: 0.04, packing: 0.03, locks: true, foot: 1.2 });
     if (point.kind === 'hands') Object.assign(point, { people: 20, rung: 0.3, keepers: true, friction: 0.3, rungCarries: 5000 });
   });
   Object.assign(made.people, { planner: 'R. Adeyemi', checker: 'M. Okoye', caller: 'T. Hale' });

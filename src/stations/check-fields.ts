@@ -99,6 +99,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'raise.travel': at('picks', 'Hook travels', 'Load lies at level'),
   'raise.side': at('picks', 'Pulls out of plumb by'),
   'raise.hangsFrom': at('picks', 'It hangs from', 'The hoist weighs', 'That may carry'),
+  'raise.stack': at('picks', 'Floor under it'),
   'raise.fits': at('picks', 'Run right down it is high', 'Load lies at level', 'Gear stands at level'),
   'raise.stroke': at('picks', 'Stroke', 'Raised in one go'),
   'raise.packing': at('picks', 'Packing follows within'),

@@ -3,6 +3,7 @@ import { phrase, q } from '../../calc/work';
 import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
 import { beamBodies, oncePerThing, pieceBody, shrunk, TOUCH, type Body } from '../bodies';
+import { cranesStanding } from '../cranes-standing';
 import { craneAt } from '../duties';
 import { hangsBy, hungWith } from '../joined';
 import { pickOfPiece } from '../lookups';
@@ -25,6 +26,7 @@ export const inTheWayFrom = ({ plan, rules }: Context): readonly unknown[] => [
   plan.picks,
   plan.stands,
   plan.cranes,
+  plan.duties,
   plan.moves,
   plan.structure.pieces,
   plan.structure.makes,
@@ -82,6 +84,7 @@ export function inTheWayChecks(context: Context): Check[] {
         'stands on',
       );
     }),
+    ...cranesInOnePlace(context),
     ...plan.pieces.flatMap((piece) => {
       const { x, y, azimuthDeg } = piece.start;
       const outline = shrunk({ x, y }, piece.length + 2 * TRUCK.past, TRUCK.wide, azimuthDeg);
@@ -94,6 +97,26 @@ export function inTheWayChecks(context: Context): Check[] {
       );
     }),
   ];
+}
+
+/** Two cranes do not stand in one place at one time. */
+function cranesInOnePlace({ plan }: Context): Check[] {
+  const stood = cranesStanding(plan);
+  return stood.flatMap((one, i) =>
+    stood
+      .slice(i + 1)
+      .filter((other) => one.stand.crane !== other.stand.crane && one.from < other.to && other.from < one.to && overlap(one.base, other.base))
+      .map((other) =>
+        flatStop(
+          { ...placeOf('stand.inTheWay', on('stand', other.stand, other.stand.name, one.stand.id), 'gear', moveFor(plan, 'crane.set', other.stand.id)) },
+          'length',
+          told(
+            phrase`${other.crane.name} on ${other.stand.name} stands where ${one.crane.name} stands on ${one.stand.name} at the same time. Move one of the two, or let one leave first.`,
+          ),
+          [],
+        ),
+      ),
+  );
 }
 
 /** The pieces of the structure where they are to be: against what stands on the site, what is set, and each other where they are not joined. */

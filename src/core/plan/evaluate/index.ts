@@ -10,6 +10,7 @@ import type { Pick, Piece, Plan } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { stringFrom } from '../strings';
 import { moveFor, type Context } from './context';
+import { cranesStanding } from '../cranes-standing';
 import { laidChecks } from './laid';
 import { craneSizeChecks } from './crane-sizes';
 import { towerChecks } from './tower';
@@ -126,6 +127,21 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     plan.pieces,
     plan.launches,
     ...aroundLift(plan, pick),
+    // Where the other cranes stand, and when.
+    gist('lift cranes', cranesStanding(plan), ({ stand, crane, from, to }) => [
+      stand.id,
+      stand.name,
+      stand.at,
+      stand.azimuthDeg,
+      stand.base,
+      crane.id,
+      crane.name,
+      crane.baseLength,
+      crane.baseWidth,
+      crane.pivotHeight,
+      from,
+      to,
+    ]),
     rules,
     job.chartRule,
     today,

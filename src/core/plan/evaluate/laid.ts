@@ -1,8 +1,8 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { phrase, type Phrase } from '../../calc/work';
-import { overlap, rectangle } from '../../geometry/plane';
+import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
-import { craneAt } from '../duties';
+import { cranesStanding } from '../cranes-standing';
 import { clashWithin, laidInOne, laidOut, type Laid } from '../laid';
 import { flatStop, missingCheck, on, told, type Context, type Place } from './context';
 
@@ -58,19 +58,8 @@ function underCranes(context: Context): Check[] {
   const { plan, rules } = context;
   const laid = laidOut(plan, rules);
   if (laid.length === 0) return [];
-  const from = new Map<string, number>();
-  const to = new Map<string, number>();
-  plan.moves.forEach((move, at) => {
-    if (move.kind === 'crane.set' && !from.has(move.stand)) from.set(move.stand, at);
-    if (move.kind === 'crane.leave') to.set(move.stand, at);
-  });
-  return plan.stands.flatMap((stand): Check[] => {
-    const set = from.get(stand.id);
-    if (set === undefined) return [];
-    const crane = craneAt(plan, stand);
-    const base = rectangle(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg);
-    const on = (one: Laid, clash: 'always' | 'maybe') =>
-      clashWithin(one, set, to.get(stand.id) ?? Infinity) === clash && one.body.from < CARRIER && overlap(base, one.body.outline);
+  return cranesStanding(plan).flatMap(({ stand, crane, base, from, to }): Check[] => {
+    const on = (one: Laid, clash: 'always' | 'maybe') => clashWithin(one, from, to) === clash && one.body.from < CARRIER && overlap(base, one.body.outline);
     const words = (one: Laid): Phrase => phrase`${one.body.name} is said to lie where ${crane.name} stands on ${stand.name}`;
     const stops = laid
       .filter((one) => on(one, 'always'))

@@ -4,6 +4,7 @@ import { padPressure } from '../../cranes/pad-pressure.calc';
 import { angleOf, clip, rectangle, sub, toOutline, wrapDeg, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
 import { standingAt } from '../bodies';
+import { cranesStanding } from '../cranes-standing';
 import { loadOf } from '../joined';
 import { laidOut, liesAt } from '../laid';
 import type { LiftPath } from '../lift-path';
@@ -141,7 +142,10 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
   const lying = laidOut(plan, rules)
     .filter((one) => at >= 0 && !own.has(one.body.id) && liesAt(one, at))
     .map(({ body }) => ({ name: `${body.name}, where it lies,`, height: body.to, outline: body.outline }));
-  const things = [...posts, ...walls, ...steel, ...lying].filter(
+  const cranes = cranesStanding(plan)
+    .filter((one) => at >= 0 && one.stand.id !== stand.id && one.stand.crane !== stand.crane && one.from < at && at < one.to)
+    .map((one) => ({ name: `${one.crane.name} on ${one.stand.name}`, height: one.crane.pivotHeight, outline: one.base }));
+  const things = [...posts, ...walls, ...steel, ...lying, ...cranes].filter(
     (thing) => thing.height > (crane.tower ? crane.pivotHeight - COUNTERWEIGHT : TAIL_UNDERSIDE) && inTailSweep(thing.outline, stand, crane, path),
   );
   const nearest = things.map((thing) => ({ what: thing.name, gap: toOutline(stand.at, thing.outline) - crane.tailRadius })).sort((a, b) => a.gap - b.gap)[0];

@@ -19,6 +19,7 @@ import { handChecks } from './hands';
 import { hoistChecks } from './hoist';
 import { jackChecks } from './jack';
 import { mastLiftChecks } from './mast-lift';
+import { oneHangerChecks, wayUpChecks } from './way-up';
 
 /** One place alone has to be this near the balance point [share of the length]. */
 const BALANCED = 0.02;
@@ -182,10 +183,12 @@ export function raiseChecksOf(context: Context, drawn: Raise): Check[] {
         [],
       ),
     );
+  checks.push(...wayUpChecks(context, raise, load, whole('raise.clear')));
   if (move === null) checks.push(ask('moves.raise', `No move sets ${name}. When is it raised?`));
   if (raise.points.length === 0 || unplaced.length > 0 || past.length > 0 || (raise.points.length > 1 && !raise.uneven)) return checks;
   const shares = sharesOf(load, raise, raise.uneven ?? 0);
   if ('impossible' in shares) return [...checks, flatStop(whole('raise.balance'), 'length', { code: 'sling.impossible', reason: shares.impossible }, [])];
+  checks.push(...oneHangerChecks(context, raise, shares, whole('raise.hangsFrom')));
   const moment = replayed.steps.find((step) => step.move.id === move)?.after ?? replayed.steps.at(-1)?.after ?? replayed.before;
   for (const point of raise.points) {
     const ground: Ground = {

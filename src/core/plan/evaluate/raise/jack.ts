@@ -26,6 +26,7 @@ export function jackChecks(ground: Ground, jack: Of<'jack'>): Check[] {
     ...goesUnder(ground, jack),
     ...stepChecks(ground, jack),
     ...packingChecks(ground, jack),
+    ...stackChecks(ground, jack),
     ...floorChecks(ground, jack),
   ];
 }
@@ -123,6 +124,22 @@ function packingChecks({ context, load, at }: Ground, jack: Of<'jack'>): Check[]
   return [...locks, jack.locks === false && row.verdict === 'clear' ? { ...row, verdict: 'tight' } : row];
 }
 const PRACTICE_LOCK = 'Common practice: a load stands on a locked jack or on packing, not on oil';
+
+/** What is packed under a load stands on a base that is wide for its height. */
+function stackChecks({ context: { rules }, raise, load, at }: Ground, jack: Of<'jack'>): Check[] {
+  if (jack.foot === null || load.level === null || raise.floor === null) return [];
+  const [high, side, ratio] = [load.level - raise.floor, Math.sqrt(jack.foot), rules.value('stackRatio')];
+  return [
+    ratioCheck(
+      at('raise.stack', twoPlaces, sourced('Common practice: cribbing no higher than so many times the least side of its base', rules, 'stackRatio')),
+      { demand: high, capacity: ratio * side, quantity: 'length', caution: null, inclusive: true },
+      told(
+        phrase`Packing at ${jack.name} comes to stand ${q(high, 'length')} high on a base ${q(side, 'length')} square, as large as is said; ${q(ratio * side, 'length')} may be.`,
+      ),
+      [],
+    ),
+  ];
+}
 
 function floorChecks({ context, raise, share, at }: Ground, jack: Of<'jack'>): Check[] {
   const { rules } = context;

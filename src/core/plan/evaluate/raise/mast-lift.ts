@@ -39,6 +39,7 @@ export function mastLiftChecks({ context, raise, load, share, at }: Ground, lift
       ),
     );
   }
+  checks.push(...tiltChecks({ context, raise, load, at }, lift));
   const reach = at('raise.reach', twoPlaces, 'Geometry');
   if (lift.reach === null || raise.floor === null || load.level === null)
     checks.push(
@@ -87,4 +88,23 @@ export function mastLiftChecks({ context, raise, load, share, at }: Ground, lift
       );
   }
   return checks;
+}
+
+/** Two never rise evenly: how far out of level the load lies on its forks with the next one ahead. */
+function tiltChecks({ context: { rules }, raise, load, at }: Pick<Ground, 'context' | 'raise' | 'load' | 'at'>, lift: Of<'mastLift'>): Check[] {
+  const others = raise.points.filter((one) => one.id !== lift.id && one.at !== null);
+  if (others.length === 0 || lift.at === null || !raise.uneven) return [];
+  const apart = Math.min(...others.map((one) => Math.abs((one.at ?? 0) - lift.at!)));
+  const tilt = (Math.asin(Math.min(1, raise.uneven / apart)) * 180) / Math.PI;
+  const most = rules.value('forkTilt');
+  return [
+    ratioCheck(
+      at('raise.tilt', twoPlaces, sourced('Geometry; what lies on forks slides off them', rules, 'forkTilt')),
+      { demand: tilt, capacity: most, quantity: 'angle', caution: null, inclusive: true },
+      told(
+        phrase`With the next one ${q(raise.uneven, 'dimension')} ahead ${load.name} lies ${q(tilt, 'angle')} out of level on ${lift.name}; ${q(most, 'angle')} may be.`,
+      ),
+      [],
+    ),
+  ];
 }

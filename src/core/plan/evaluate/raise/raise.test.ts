@@ -88,6 +88,19 @@ describe('raised without a crane', () => {
     ['a floor that is too weak', 'mastLift', (r) => (r.floorCarries = 3000), /stop raise.floor/],
     ['a lift of unknown weight', 'mastLift', (r) => (point<'mastLift'>(r).own = null), /missing raise.floor What does Mast lift 1 itself weigh/],
     ['one that rises far ahead', 'mastLift', (r) => (r.uneven = 3.3), /stop raise.balance .*at 45° or more/],
+    ['one fork far ahead of the other', 'mastLift', (r) => (r.uneven = 0.32), /stop raise.tilt .*4\.1/],
+    [
+      'two hoists on one beam that carries one of them',
+      'hoist',
+      (r) => r.points.forEach((one) => one.kind === 'hoist' && (one.carries = 3000)),
+      /missing raise.hangsFrom .*both said to hang from “a steel cross-beam”/,
+    ],
+    [
+      'a wall under its place that is higher than where it lies',
+      'mastLift',
+      (_, p) => p.site.obstructions.push({ id: 'o', name: 'Half wall', at: { x: 2.5, y: 0 }, length: 0.4, width: 2, azimuthDeg: 0, height: 1.2 }),
+      /stop raise.clear Half wall stands 1\.20.*under the place of B1/,
+    ],
     ['as if two rose evenly', 'mastLift', (r) => (r.uneven = 0), /missing raise.uneven/],
     ['how uneven, not said', 'mastLift', (r) => (r.uneven = null), /missing raise.uneven .*Two never rise evenly/],
     ['both on one side of the balance point', 'mastLift', (r) => (r.points[1]!.at = 2.8), /stop raise.balance .*one side of its balance point/],
@@ -218,4 +231,14 @@ test('a column raised by lifts is asked about: how it is stood up is not worked 
   );
   frame.raises = [newRaise('r1', 'col-0-0', 'mastLift', 2, (n) => `l${n}`)];
   expect(told(frame)).toMatch(/^missing raise.load C-A1 is not set level/);
+  test('what is lower than where it lies, beside its place, or at its ends is in nobody’s way', () => {
+    const wall = { id: 'o', name: 'Half wall', at: { x: 2.5, y: 0 }, length: 0.4, width: 2, azimuthDeg: 0, height: 1.2 };
+    for (const over of [{ height: 0.4 }, { at: { x: 2.5, y: 1.2 } }, { at: { x: -1, y: 0 }, length: 2.4 }])
+      expect(told(raised('mastLift', (_, p) => p.site.obstructions.push({ ...wall, ...over })))).not.toMatch(/raise.clear/);
+  });
+  test('hoists on one beam that carries them all are not asked about, nor hoists on two', () => {
+    expect(told(raised('hoist'))).toBe('');
+    const apart = (r: Raise) => r.points.forEach((one, n) => one.kind === 'hoist' && Object.assign(one, { carries: 3000, hangsFrom: `cross-beam ${n + 1}` }));
+    expect(told(raised('hoist', apart))).toBe('');
+  });
 });
