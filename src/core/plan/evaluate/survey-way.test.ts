@@ -131,7 +131,7 @@ const faults: [string, Edit, string, RegExp][] = [
   [
     'a post the tape found in the counter to come',
     (p) =>
-      p.site.obstructions.push({ id: 'n', name: 'the new counter', at: { x: 4.2, y: 0.5 }, length: 2, width: 0.6, azimuthDeg: 0, height: 1 }) &&
+      p.site.obstructions.push({ id: 'n', name: 'the new counter', at: { x: 5, y: 0.5 }, length: 2, width: 0.6, azimuthDeg: 0, height: 1 }) &&
       (p.bearings[1]!.measured!.y = 0.12),
     'measure.standsIn B, the new counter',
     /B, 120.6 mm off the drawing, stands in the new counter; as drawn it stood clear/,
