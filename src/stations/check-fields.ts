@@ -89,6 +89,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.sight': [...at('gear', 'Signals', 'Eyes at level'), ...at('runSheet', 'Radio channel')],
   'lift.sight/cab': at('gear', 'Operator’s eyes above ground', 'Eyes ahead of slew centre', 'Eyes left of the boom'),
   'lift.over': at('gear', 'Kept closed by', 'Who answers for that', 'Closed since'),
+  'stand.over': at('gear', 'Kept closed by', 'Who answers for that', 'Closed since'),
   'raise.share': at('picks', 'Lifts by its plate', 'Load centre of the plate', 'Mast to middle of this load', 'Rated', 'People'),
   'raise.uneven': at('picks', 'One end ahead by'),
   'raise.by': at('picks', 'Answers for it'),

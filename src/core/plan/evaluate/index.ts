@@ -50,6 +50,7 @@ import { steelNearLines } from './steel-near-lines';
 import { seatsFitChecks } from './seats-fit';
 import { twoListChecks } from './two-lists';
 import { wayInChecks } from './way-in';
+import { standZoneChecks } from './stand-zones';
 import { stringChecks } from './string';
 import { weatherChecks } from './weather';
 import { yardChecks } from './yard';
@@ -229,6 +230,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...believableChecks(context),
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
     ...laidChecks(context),
+    ...standZoneChecks(context),
     ...seatsFitChecks(context),
     ...twoListChecks(context),
     ...saidTwiceChecks(context),

@@ -12,7 +12,8 @@ import { flatStop, liftMove, missingCheck, onHook, ratioCheck, told, type Contex
 
 const SOURCE = '29 CFR 1926.753(d) and 1926.1425: nobody under a load; common practice: over a railway, a road or a roof only while it is closed';
 
-const over: Record<Exclude<Zone['kind'], 'pit'>, string> = {
+/** What a zone is, in words. */
+export const zoneWords: Record<Exclude<Zone['kind'], 'pit'>, string> = {
   railway: 'a railway',
   road: 'a public way',
   people: 'where people are',
@@ -73,7 +74,7 @@ export function overZone(place: Place, zone: Zone, what: string, remedy: string,
       place,
       'count',
       told(
-        phrase`${what} passes over ${zone.name}, ${over[zone.kind as keyof typeof over]}, on its way, and nothing says that it is closed meanwhile. ${remedy} and say who answers for it.`,
+        phrase`${what} passes over ${zone.name}, ${zoneWords[zone.kind as keyof typeof zoneWords]}, on its way, and nothing says that it is closed meanwhile. ${remedy} and say who answers for it.`,
       ),
       [],
     );
