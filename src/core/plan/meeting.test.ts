@@ -49,6 +49,23 @@ test('from the places alone the joints and bases of the canopy are found again, 
   expect(openPlan(plan)).toMatchObject({ ok: true });
 });
 
+test('a beam over the head of a column is carried by it, a column on a beam stands on a seat', () => {
+  const plan = bare(passengerCanopy());
+  const piece = (id: string) => plan.structure.pieces.find((one) => one.id === id)!;
+  plan.structure.pieces = ['col-0-0', 'along-0-0-0', 'col-1-0'].map(piece);
+  // The beam lies on the first column at 2 m, the second column stands on the beam at 4 m.
+  Object.assign(piece('along-0-0-0'), { from: { x: -2, y: 0, z: 4.2 }, to: { x: 3, y: 0, z: 4.2 } });
+  Object.assign(piece('col-1-0'), { from: { x: 2, y: 0, z: 4.3 }, to: { x: 2, y: 0, z: 8.5 } });
+  const found = whatMeets(plan, ids());
+  expect(found.joints.map(({ thing: { kind, a, b } }) => ({ kind, a: a.piece, b: b.piece }))).toEqual([
+    { kind: 'onColumn', a: 'along-0-0-0', b: 'col-0-0' },
+    { kind: 'seat', a: 'col-1-0', b: 'along-0-0-0' },
+  ]);
+  expect(found.joints[0]!.thing.a.at).toBeCloseTo(2, 6);
+  expect(found.joints[1]!.thing.b.at).toBeCloseTo(4, 6);
+  expect(found.asked.filter((one) => one.startsWith('What joins'))).toEqual([]);
+});
+
 test('of a splice one is found, of what is joined already none', () => {
   const plan = vehicleRamp();
   const [first] = plan.structure.joints.splice(0, 1);

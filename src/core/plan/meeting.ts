@@ -85,20 +85,20 @@ export function whatMeets(plan: Plan, freshId: (prefix: string) => string): Meet
     return [{ thing: { ...newSupport(freshId('su'), name, foot ? 'anchors' : 'bearing', piece, at), ...(foot ? { along: 'fixed' as const } : {}) }, why }];
   });
   const others = found.joints
-    .filter(({ kind }) => kind === 'other')
+    .filter((one) => jointOf(one, byId) === null)
     .map(({ a, b }) => `What joins ${marks.get(a)} to ${marks.get(b)}? They meet neither in line, nor on a web, nor on a column.`);
   return { joints, supports, asked: [...others, ...openEnds(found, plan)] };
 }
 
 /** What was found as the plan says it: `a` is carried by `b`, also where it is the head of a column that was seen to reach the beam. */
 function jointOf(found: Meeting, pieces: ReadonlyMap<string, Stands>): Pick<Joint, 'kind' | 'a' | 'b'> | null {
-  if (found.kind === 'other') return null;
   const [a, b] = [
     { piece: found.a, at: found.atA },
     { piece: found.b, at: found.atB },
   ];
   const [one, other] = [pieces.get(found.a)!.place, pieces.get(found.b)!.place];
-  if (!one.upright || other.upright) return { kind: found.kind, a, b };
+  if (!one.upright || other.upright) return found.kind === 'other' ? null : { kind: found.kind, a, b };
+  // A beam runs on over the head of a column, or a column stands on a beam.
   const head = pointAt(one, found.atA).z > (one.from.z + one.to.z) / 2;
   return head ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
 }

@@ -69,6 +69,32 @@ test('laid apart, one over the other, or far off, they are in nobody’s way', (
   ).toHaveLength(1);
 });
 
+test('a piece on its side is as wide as it is deep', () => {
+  const beside = (onSide: boolean) =>
+    of(
+      ramp((p) => (lay(p, 'g2-1', { comes: 'before', onSide }), lay(p, 'g3-1', { comes: 'before', onSide, y: -18 }))),
+      'pick.laid',
+    );
+  // 457 mm of flange and 1,448 mm of depth, 1 m from middle to middle.
+  expect(beside(true).some((row) => row.startsWith('stop g3-1/'))).toBe(true);
+  expect(beside(false).some((row) => row.startsWith('stop g3-1/'))).toBe(false);
+});
+
+test('of two that may be in its place the one that is there for certain is told', () => {
+  const plan = ramp((p) => (lay(p, 'g1-1', { comes: null }), lay(p, 'g2-1', { comes: 'before', y: -17.1 }), lay(p, 'g3-1', { comes: 'before', y: -17.3 })));
+  const pair = laidInOne(plan, rulesOf('us-asd', {})).find(({ one }) => one.body.id === 'g3-1');
+  expect(pair).toMatchObject({ clash: 'always' });
+  // What is lifted as one is laid together, and rigging looks at how.
+  const joined = ramp(
+    (p) => (
+      lay(p, 'g1-1', { comes: 'before' }),
+      lay(p, 'g1-2', { ...beam(p, 'g1-1').lies, comes: 'before' }),
+      (p.picks.find(({ piece }) => piece === 'g1-1')!.joined = ['g1-2'])
+    ),
+  );
+  expect(laidInOne(joined, rulesOf('us-asd', {})).some(({ one, other }) => one.body.id === 'g1-2' && other.body.id === 'g1-1')).toBe(false);
+});
+
 test('where a crane stands nothing lies while it stands there', () => {
   const on = { x: 9.144, y: -7, comes: 'before' as const };
   expect(

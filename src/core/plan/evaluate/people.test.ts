@@ -27,6 +27,7 @@ test('one person is one however the name is written, a role is nobody', () => {
   expect(personsIn('P. Novak and T. Brandt; the gang')).toEqual(['p novak', 't brandt']);
   expect(samePerson('J. Marsh, operator', 'j marsh')).toBe(true);
   expect(samePerson('R. Adeyemi, lift leader', 'P. Novak, R. Adeyemi')).toBe(true);
+  expect(samePerson('Operator J. Marsh', 'J. Marsh')).toBe(true);
   expect(samePerson('J. Marsh', 'T. Marsh')).toBe(false);
   expect(samePerson('', '')).toBe(false);
   expect(samePerson('the operator', 'operator')).toBe(false);

@@ -55,6 +55,15 @@ test('the canopy’s steel, by hand: the nearest piece, across and upwards', () 
   expect(canopy({ ownerAsks: 40 })).toMatchObject({ verdict: 'stop', demand: 40 });
 });
 
+test('steel over a line is as near to it as that is below it', () => {
+  const plan = linkSpan();
+  plan.site.powerLines = [line({ height: 3 })];
+  const lowest = Math.min(...plan.structure.pieces.flatMap(({ from, to }) => [from!.z, to!.z]));
+  expect(row(plan, 'steel.powerLine', 'l9')!.capacity).toBeCloseTo(lowest - 3, 2);
+  plan.site.powerLines = [line({ height: lowest - 2 })];
+  expect(row(plan, 'steel.powerLine', 'l9')).toMatchObject({ verdict: 'stop' });
+});
+
 test('a launch goes under a line: its top on the rollers, by hand', () => {
   const plan = linkSpan();
   const girders = plan.structure.pieces.filter(({ id }) => /^g1-/.test(id));
