@@ -116,7 +116,7 @@ test('by two jacks, then by a hoist on the arm of a post: each asks for its own,
       Stroke: '150 mm',
       'Raised in one go': '40 mm',
       'Packing follows within': '30 mm',
-      'Floor under it': '0.5 m2',
+      'Floor under it': '1.2 m2',
     });
     await at(`Jack ${n + 1}`)
       .getByRole('combobox', { name: 'Locks by itself' })
