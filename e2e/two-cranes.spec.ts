@@ -101,7 +101,7 @@ test('a girder of 38 m and 48 t by two cranes: from a new job to its card', asyn
   await pick('Slings hold it', /shackle/);
   await field(page, 'Tag lines').fill('2');
   await page.keyboard.press('Tab');
-  await field(page, 'Held by').fill('L. Marsh');
+  await field(page, 'Held by').fill('L. Marsh and P. Novak');
   await field(page, 'One lug may carry').fill('36 t');
   await expect.poll(() => amiss(page)).toEqual([]);
   await expect(check(page, 'pick.hooks')).toHaveAttribute('data-verdict', 'clear');
