@@ -38,9 +38,11 @@ export function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined 
             {open(label, kind, beam.lies?.[key] ?? null, (value) => edit({ lies: { ...(beam.lies ?? unlaid), [key]: value } }, `lies ${key}`))}
           </Fragment>
         ))}
-        {choice('It comes there', beam.lies?.comes ?? '', comings, (said) =>
-          edit({ lies: { ...(beam.lies ?? unlaid), comes: said === 'onTruck' || said === 'before' ? said : null } }, 'comes'),
-        )}
+        <div className="col-span-2">
+          {choice('It comes there', beam.lies?.comes ?? '', comings, (said) =>
+            edit({ lies: { ...(beam.lies ?? unlaid), comes: said === 'onTruck' || said === 'before' ? said : null } }, 'comes'),
+          )}
+        </div>
         <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
         <PlaceFields beam={beam} />
       </Pair>
