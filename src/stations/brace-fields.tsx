@@ -1,5 +1,6 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
+import { nowSaid } from '@/core/plan/document/unsaid';
 import type { Brace } from '@/core/plan/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
@@ -33,7 +34,7 @@ export function BraceFields({ brace }: { brace: Brace }) {
       <Pair>
         {words('Name', brace.name, (name) => edit({ name }, 'name'))}
         {choice<Brace['kind']>('It is a', brace.kind, braceKinds, (kind) => edit({ kind }, 'kind'))}
-        {spot('Held piece', brace.a, (a) => edit({ a }, 'a'))}
+        {spot('Held piece', brace.a, (a, placed) => edit({ a, ...(placed ? nowSaid(brace, 'at') : {}) }, 'a'), brace.unsaid?.includes('at'))}
         {choice<'piece' | 'fixed'>(
           'Its other end is on',
           brace.b ? 'piece' : 'fixed',

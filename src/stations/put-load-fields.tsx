@@ -1,5 +1,5 @@
 'use client';
-import { saidOf } from '@/core/plan/document/unsaid';
+import { nowSaid, saidOf, type Unsaid } from '@/core/plan/document/unsaid';
 import type { PutLoad } from '@/core/plan/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { usePlan } from './job-context';
@@ -9,6 +9,9 @@ import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';
 
 type Bundle = NonNullable<PutLoad['bundle']>;
+/** What of a new bundle is still to be said. */
+const OPEN: Unsaid[] = ['bundle.force', 'bundle.joists', 'bundle.edge'];
+const rest = (unsaid: readonly Unsaid[] = []): Unsaid[] => unsaid.filter((key) => !OPEN.includes(key));
 /** A bundle of which only what lies on this piece is said. */
 const newBundle = (force: number): Bundle => ({ force, joists: 1, edge: 0, by: '' });
 
@@ -16,11 +19,11 @@ const newBundle = (force: number): Bundle => ({ force, joists: 1, edge: 0, by: '
 export function PutLoadFields({ load }: { load: PutLoad }) {
   const edit = useEdit('putLoads', load.id);
   const plan = usePlan();
-  const { words, figure, choice, whole } = useInputs();
+  const { words, figure, choice } = useInputs();
   const spot = useSpot();
   const mark = plan.structure.pieces.find(({ id }) => id === load.piece)?.mark ?? '';
   const { bundle = null } = load;
-  const put = (changes: Partial<Bundle>, field: string) => edit({ bundle: { ...bundle!, ...changes } }, field);
+  const put = (changes: Partial<Bundle>, field: string, ...said: Unsaid[]) => edit({ bundle: { ...bundle!, ...changes }, ...nowSaid(load, ...said) }, field);
   const [piece, at] = spot('It lies on', { piece: load.piece, at: load.at }, ({ piece: id, at: place }) =>
     // Only what was changed is said by that.
     edit({ ...(id === load.piece ? {} : { piece: id }), ...(place === load.at ? {} : { at: place }) }, 'place'),
@@ -44,13 +47,21 @@ export function PutLoadFields({ load }: { load: PutLoad }) {
             ['no', 'no'],
             ['yes', 'yes: 29 CFR 1926.757(e)(4)'],
           ],
-          (answer) => edit({ bundle: answer === 'yes' ? newBundle(load.force) : null }, 'bundle'),
+          (answer) =>
+            edit(
+              answer === 'yes' ? { bundle: newBundle(load.force), unsaid: [...rest(load.unsaid), ...OPEN] } : { bundle: null, unsaid: rest(load.unsaid) },
+              'bundle',
+            ),
         )}
         {bundle && (
           <>
-            {figure('The whole bundle weighs', 'force', bundle.force, (force) => put({ force }, 'bundle force'))}
-            {whole('Joists it lies on', bundle.joists, 1, (joists) => put({ joists }, 'joists'))}
-            {figure('Its edge from the end of the joists', 'dimension', bundle.edge, (edge) => put({ edge }, 'edge'))}
+            {figure('The whole bundle weighs', 'force', saidOf(load, 'bundle.force', bundle.force), (force) => put({ force }, 'bundle force', 'bundle.force'))}
+            {figure('Joists it lies on', 'count', saidOf(load, 'bundle.joists', bundle.joists), (joists) =>
+              put({ joists: Math.max(1, Math.round(joists)) }, 'joists', 'bundle.joists'),
+            )}
+            {figure('Its edge from the end of the joists', 'dimension', saidOf(load, 'bundle.edge', bundle.edge), (edge) =>
+              put({ edge }, 'edge', 'bundle.edge'),
+            )}
             {words('That they carry it was found by', bundle.by, (by) => put({ by }, 'bundle by'), { placeholder: 'nobody yet' })}
           </>
         )}

@@ -12,7 +12,12 @@ interface Spot {
 }
 
 /** A place on a piece: by the mark that is written on it, and how far from its first end. */
-export function useSpot(): (label: string, spot: Spot, onSpot: (spot: Spot) => Fault[] | null) => ReactElement[] {
+export function useSpot(): (
+  label: string,
+  spot: Spot,
+  onSpot: (spot: Spot, /** how far along it is was typed */ placed: boolean) => Fault[] | null,
+  /** nobody has said how far along it is */ open?: boolean,
+) => ReactElement[] {
   const plan = usePlan();
   const { words, figure } = useInputs();
   const { pieces, makes } = plan.structure;
@@ -20,16 +25,16 @@ export function useSpot(): (label: string, spot: Spot, onSpot: (spot: Spot) => F
     const beam = pieces.find((one) => one.id === id);
     return makes.find((one) => one.id === beam?.make)?.length ?? 0;
   };
-  return (label, spot, onSpot) => {
+  return (label, spot, onSpot, open) => {
     const beam = pieces.find((one) => one.id === spot.piece);
     const place = beam && placeOf(beam);
     return [
       words(label, beam?.mark ?? '', (mark) => {
         const found = pieceMarked(plan, mark, place ? pointAt(place, spot.at) : null);
         if ('fault' in found) return [{ path: label, error: found.fault }];
-        return onSpot({ piece: found.id, at: Math.min(spot.at, lengthOf(found.id)) });
+        return onSpot({ piece: found.id, at: Math.min(spot.at, lengthOf(found.id)) }, false);
       }),
-      figure(`${label}, from its first end`, 'length', spot.at, (at) => onSpot({ ...spot, at })),
+      figure(`${label}, from its first end`, 'length', open ? null : spot.at, (at) => onSpot({ ...spot, at }, true)),
     ];
   };
 }

@@ -1,5 +1,6 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
+import { nowSaid } from '@/core/plan/document/unsaid';
 import type { Support } from '@/core/plan/schema';
 import { placeOf } from '@/core/plan/structure/place';
 import { Fold, Pair } from '@/ui/workings/fold';
@@ -52,7 +53,8 @@ function SupportFields({ support }: { support: Support }) {
             key={n}
             label={support.seats.length === 1 ? 'Under' : `Seat ${n + 1} under`}
             seat={seat}
-            onSeat={(next) => edit({ seats: support.seats.with(n, next) }, `seat ${n}`)}
+            open={n === 0 && support.unsaid?.includes('at') === true}
+            onSeat={(next, placed) => edit({ seats: support.seats.with(n, next), ...(placed && n === 0 ? nowSaid(support, 'at') : {}) }, `seat ${n}`)}
             onRemove={support.seats.length < 2 ? null : () => edit({ seats: support.seats.toSpliced(n, 1) }, `seat ${n} out`)}
           />
         ))}
@@ -159,11 +161,23 @@ const kinds: readonly (readonly [Support['kind'], string])[] = [
 
 type Seat = Support['seats'][number];
 /** One piece that rests on a support, and where. */
-function SeatFields({ label, seat, onSeat, onRemove }: { label: string; seat: Seat; onSeat: (seat: Seat) => Fault[] | null; onRemove: (() => void) | null }) {
+function SeatFields({
+  label,
+  seat,
+  open,
+  onSeat,
+  onRemove,
+}: {
+  label: string;
+  seat: Seat;
+  open: boolean;
+  onSeat: (seat: Seat, placed: boolean) => Fault[] | null;
+  onRemove: (() => void) | null;
+}) {
   const spot = useSpot();
   return (
     <>
-      {spot(label, seat, onSeat)}
+      {spot(label, seat, onSeat, open)}
       {onRemove && (
         <span className="col-span-2">
           <SmallButton danger label={`Take ${label.toLowerCase()} out`} onClick={onRemove}>

@@ -114,6 +114,12 @@ test('a guy at a column, a cross-frame to the girder beside, a guy where nothing
   expect(frame).toMatchObject({ kind: 'crossFrame', stops: 'both', mass: null, a: { piece: 'g2-1' } });
   expect(['g1-1', 'g3-1']).toContain(frame.b!.piece);
   expect(frame.b!.at).toBeCloseTo(frame.a.at, 6);
+  // Where along them is a guess until somebody says it.
+  const guessed = done(vehicleRamp(), { name: 'addTo', args: { list: 'braces', thing: frame } });
+  const open = (plan: Plan) => evaluate(plan, '2026-11-30').checks.filter(({ id, about }) => id === 'said.figure' && about.id === 'b').length;
+  expect(open(guessed)).toBe(1);
+  expect(open(done(guessed, { name: 'editIn', args: { list: 'braces', id: 'b', changes: { a: { piece: 'g2-1', at: 3 }, unsaid: [] } } }))).toBe(0);
+  expect(supportUnder(vehicleRamp(), 'g1-1', 's')!.unsaid).toEqual(['at']);
   const one = vehicleRamp();
   one.structure.pieces = one.structure.pieces.filter(({ id }) => id === 'g1-1' || id === 'g1-2');
   expect(braceOf(one, 'g1-1', 'b')).toMatchObject({ kind: 'guy' });

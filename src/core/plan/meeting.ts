@@ -162,7 +162,8 @@ export function supportUnder(plan: Plan, piece: string, id: string): Support | n
   const seats = plan.structure.supports.flatMap((one) => one.seats.filter((seat) => seat.piece === piece));
   const free = [0, place.length].find((at) => !seats.some((seat) => Math.abs(seat.at - at) < place.length / 4)) ?? place.length / 2;
   const words = free === 0 ? 'first end' : free === place.length ? 'second end' : 'middle';
-  return { ...newSupport(id, `Bearing of ${beam.mark}, ${words}`, 'bearing', piece, free), level: heightAt(place, free) };
+  // How far from its end it rests is for whoever drew it.
+  return { ...newSupport(id, `Bearing of ${beam.mark}, ${words}`, 'bearing', piece, free), unsaid: ['at'], level: heightAt(place, free) };
 }
 
 /** What may hold a piece: a guy near the head of a column, else a cross-frame to the beam that runs beside it. */
@@ -171,7 +172,13 @@ export function braceOf(plan: Plan, piece: string, id: string): Brace | null {
   const own = pieces.find(({ beam }) => beam.id === piece);
   if (!own) return null;
   const { place, beam } = own;
-  const bare = { id, capacity: null, stiffness: null, towardsDeg: null } as const;
+  const bare: Pick<Brace, 'id' | 'unsaid' | 'capacity' | 'stiffness' | 'towardsDeg'> = {
+    id,
+    unsaid: ['at'],
+    capacity: null,
+    stiffness: null,
+    towardsDeg: null,
+  };
   const guy = (at: number): Brace => ({ ...bare, name: `Guy of ${beam.mark}`, kind: 'guy', a: { piece, at }, b: null, anchoredTo: '', stops: 'sideways' });
   if (place.upright) return guy(place.from.z <= place.to.z ? 0.85 * place.length : 0.15 * place.length);
   const at = place.length / 2;

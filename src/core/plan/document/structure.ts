@@ -67,6 +67,7 @@ const spot = () => closed({ piece: id(), at: nonNegative('m', 'from the first en
 /** Where piece ends or points come to rest. It pushes only, unless it is told to hold down. */
 const supportSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   kind: oneOf(supportKinds),
   seats: Type.Array(spot(), { minItems: 1, maxItems: 40 }),
@@ -147,6 +148,7 @@ const jointSchema = closed({
 /** What holds a piece sideways or against twist, for a time or for good. */
 const braceSchema = closed({
   id: id(),
+  unsaid: unsaid(),
   name: text(),
   kind: oneOf(['crossFrame', 'diaphragm', 'strut', 'guy', 'knee', 'bridging', 'deck']),
   a: spot(),

@@ -65,6 +65,9 @@ export const unsaidWords = {
   'arms.right': 'the distance from wall to right prop',
   pivotShare: 'the share held from one end',
   force: 'what it weighs',
+  'bundle.force': 'what the whole bundle weighs',
+  'bundle.joists': 'on how many joists the bundle lies',
+  'bundle.edge': 'how far the edge of the bundle is from the end of the joists',
   'bolt.grade': 'the grade of its bolts',
   'bolt.planes': 'the number of shear planes through one bolt',
 } as const;

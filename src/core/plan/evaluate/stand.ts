@@ -138,7 +138,7 @@ function tailChecks({ plan, rules }: Context, { pick, stand, crane, path, seat }
     .filter(({ from }) => from < crane.pivotHeight + TAIL_TOP)
     .map(({ name, to, outline }) => ({ name, height: to, outline }));
   const own = new Set(loadOf(pick));
-  const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.pick === pick.id);
+  const at = plan.moves.findIndex((move) => (move.kind === 'piece.hang' || move.kind === 'pick.lift') && move.pick === pick.id);
   const lying = laidOut(plan, rules)
     .filter((one) => at >= 0 && !own.has(one.body.id) && liesAt(one, at))
     .map(({ body }) => ({ name: `${body.name}, where it lies,`, height: body.to, outline: body.outline }));

@@ -45,6 +45,8 @@ const askedOf = (plan: Plan): Asked[] => [
     (pick: Pick) => (plan.picks.length === 1 ? 'the pick' : `the pick of ${markLifted(plan, pick)}`),
   ),
   ...all(plan.structure.joints, 'joint', 'steel', named),
+  ...all(plan.structure.supports, 'support', 'measure', named),
+  ...all(plan.structure.braces, 'brace', 'steel', named),
   // What is put on a piece is told of that piece.
   ...plan.structure.loads
     .filter((load) => load.unsaid)
