@@ -14,6 +14,21 @@ const config = [
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
+  {
+    // A part of the page that comes later is asked for again while the server is away.
+    files: ['src/ui/**', 'src/stations/**'],
+    ignores: ['**/*.test.*', 'src/stations/parts.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: ':not(CallExpression[callee.name="again"]) > ArrowFunctionExpression > ImportExpression',
+          message: 'Read it through again(), which waits for the server.',
+        },
+        { selector: ':not(ArrowFunctionExpression) > ImportExpression', message: 'Read it through again(), which waits for the server.' },
+      ],
+    },
+  },
   { files: ['scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
 ];
 

@@ -36,7 +36,7 @@ test('an edit that never reached the server is offered on return', async ({ page
   await station(page, 'Steel');
   await expect(field(page, 'Length')).toBeVisible();
   await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
-  // Everything a page fetches is here before the server goes away.
+  // What takes an edit is here before the server goes away.
   await page.waitForLoadState('networkidle');
   await context.setOffline(true);
   await field(page, 'Length').fill('9.4');
@@ -52,6 +52,24 @@ test('an edit that never reached the server is offered on return', async ({ page
   await expect(offer).toHaveCount(0);
   await saved(again);
   expect((await planOf(request, job)).pieces[0]!.length).toBe(9.4);
+});
+
+test.describe('on the quay', () => {
+  test.use({ demo: 'quay footbridge' });
+  test('what is opened while the server is away is told and opens when it is back', async ({ page, job, request }) => {
+    await page.waitForLoadState('networkidle');
+    const away = '**/_next/static/chunks/**';
+    await page.route(away, (route) => route.abort('internetdisconnected'));
+    await page.getByRole('group', { name: 'Drawings shown' }).first().getByRole('button', { name: 'Model' }).click();
+    await expect(page.getByText('a part of this page is not here yet')).toBeVisible();
+    // The rest of the page goes on meanwhile.
+    await page.getByRole('button', { name: 'm kg' }).click();
+    await saved(page);
+    expect((await planOf(request, job)).job.units).toBe('metric');
+    await page.unroute(away);
+    await expect(page.getByRole('region', { name: 'Model' }).locator('canvas')).toBeVisible();
+    await expect(page.getByText('a part of this page is not here yet')).toBeHidden();
+  });
 });
 
 test('the heavier of two weights carries until a person chooses and says why', async ({ page, job }) => {

@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { StationId } from '@/core/plan/check';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { freshId } from './fresh-id';
 import { unfold } from './go-to';
 import { useAct, useJob, usePlan } from './job-context';
@@ -24,7 +25,7 @@ export function AddToPiece({ piece }: { piece: string }) {
   const [nothing, setNothing] = useState<string | null>(null);
   const add = async (offer: Offer) => {
     // What finds the other piece comes when it is wanted.
-    const { braceOf, jointAtEnd, loadOn, supportUnder } = await import('@/core/plan/meeting');
+    const { braceOf, jointAtEnd, loadOn, supportUnder } = await again(() => import('@/core/plan/meeting'));
     const shown = (station: StationId, id: string) => {
       openStation(station);
       void unfold(id);

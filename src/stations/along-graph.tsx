@@ -10,11 +10,12 @@ import { walkAt, walkTo } from '@/core/plan/walk-way';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { useJob, useJobStore, usePlan } from './job-context';
 import { drawnBehind } from './job-store';
 
 // The chart library is read only when somebody wants to see the way.
-const Graph = lazy(() => import('@/ui/workings/along-way-graph'));
+const Graph = lazy(() => again(() => import('@/ui/workings/along-way-graph')));
 
 /** How much of the chart a lift takes along its way, a graph for each hook, with its worst place. */
 export function AlongWay({ pick }: { pick: Pick }) {

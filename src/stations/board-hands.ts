@@ -10,6 +10,7 @@ import type { Command } from '@/core/plan/commands/table';
 import type { Beam, Plan } from '@/core/plan/schema';
 import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
 import type { Drag } from '@/ui/board/sheet';
+import { again } from '@/ui/again';
 import type { JobStore } from './job-store';
 import { settle } from '@/core/plan/settle';
 
@@ -196,7 +197,7 @@ export function boardHands(store: JobStore, step: number) {
       if (line) chooseLine(line.id);
       if (way) chooseWay(way.id);
       openStation(stationOf[ref.kind]);
-      if (ref.kind === 'beam') void import('./go-to').then(({ unfold }) => unfold(ref.id));
+      if (ref.kind === 'beam') void again(() => import('./go-to')).then(({ unfold }) => unfold(ref.id));
     },
   };
 }

@@ -7,11 +7,12 @@ import type { Vec } from '@/core/geometry/plane';
 import { settle } from '@/core/plan/settle';
 import { formatQuantity, roundLengths, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
+import { again } from '@/ui/again';
 import { boardHands, isSteel, steelOf, type PlacedBeam } from './board-hands';
 import { useJob, useJobStore } from './job-context';
 import { drawnBehind } from './job-store';
 
-const ModelView = lazy(() => import('./model-view'));
+const ModelView = lazy(() => again(() => import('./model-view')));
 
 type Shown = 'both' | 'above' | 'side' | 'model';
 const shownWords: Record<Shown, string> = { both: 'Both', above: 'Plan', side: 'Elevation', model: 'Model' };

@@ -8,6 +8,7 @@ import { shownIn } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { ChartChecked } from './chart-checked';
 import { ChartDialog } from './chart-dialog';
 import { ChartTable, useReadOff } from './chart-table';
@@ -18,7 +19,7 @@ import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
 
 // The chart library is read only when somebody wants to see a chart drawn.
-const Graph = lazy(() => import('@/ui/workings/chart-graph'));
+const Graph = lazy(() => again(() => import('@/ui/workings/chart-graph')));
 
 /** The charts of a crane: its own, and those for its other set-ups and sides, each with what it is good for. */
 export function ChartFields({ crane }: { crane: Crane }) {

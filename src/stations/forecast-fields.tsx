@@ -6,13 +6,14 @@ import { formatQuantity, shownIn } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { PasteTable } from '@/ui/fields/paste-table';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group } from './panel';
 import { useInputs } from './use-inputs';
 
 // The chart library is read only where there is a forecast.
-const Graph = lazy(() => import('@/ui/workings/forecast-graph'));
-const WindNowDialog = lazy(() => import('./wind-now').then((part) => ({ default: part.WindNowDialog })));
+const Graph = lazy(() => again(() => import('@/ui/workings/forecast-graph')));
+const WindNowDialog = lazy(() => again(() => import('./wind-now')).then((part) => ({ default: part.WindNowDialog })));
 
 const clock = (at: string): string => `${at.slice(5, 10)} ${at.slice(11, 16)}`;
 const after = (at: string): string => new Date(Date.parse(`${at}Z`) + 3600e3).toISOString().slice(0, 13) + ':00';
@@ -45,7 +46,7 @@ function Take() {
   const take = (hours: Forecast['hours'], issued: string) => act('setForecastHours', { forecast: { source: '', issued, hours } });
   const today = new Date().toISOString().slice(0, 10);
   const read = async (text: string) => {
-    const { readForecast } = await import('@/core/weather/read');
+    const { readForecast } = await again(() => import('@/core/weather/read'));
     const found = readForecast(text);
     if (!found.ok) return found.error;
     take(found.hours, today);
@@ -55,7 +56,7 @@ function Take() {
     <>
       <div className="flex flex-wrap gap-1.5">
         <SmallButton onClick={() => setPasting(!pasting)}>Paste a forecast</SmallButton>
-        <SmallButton onClick={() => void import('@/core/weather/made-up').then(({ madeUpHours }) => take(madeUpHours(today), today))}>
+        <SmallButton onClick={() => void again(() => import('@/core/weather/made-up')).then(({ madeUpHours }) => take(madeUpHours(today), today))}>
           A made-up one, to try
         </SmallButton>
       </div>

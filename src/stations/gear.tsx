@@ -10,6 +10,7 @@ import { saidOf } from '@/core/plan/document/unsaid';
 import { markLifted, standsOfPick } from '@/core/plan/lookups';
 import { unknownCrane } from '@/core/plan/new-plan';
 import type { Crane, Stand } from '@/core/plan/schema';
+import { again } from '@/ui/again';
 import { ChartFields } from './chart-fields';
 import { Fold } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
@@ -24,7 +25,7 @@ import { ThingTools } from './thing-tools';
 import { same, useInputs } from './use-inputs';
 
 /** Read when it is opened. */
-const StandMapDialog = dynamic(() => import('./stand-map-dialog').then((part) => part.StandMapDialog), { ssr: false });
+const StandMapDialog = dynamic(() => again(() => import('./stand-map-dialog')).then((part) => part.StandMapDialog), { ssr: false });
 
 /** The cranes, their charts, where they stand, and what is in their way. */
 export function GearStation() {

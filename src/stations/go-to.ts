@@ -2,6 +2,7 @@
 import { useCallback } from 'react';
 import type { Check, StationId } from '@/core/plan/check';
 import { lineOf, wayOf, wayOfMember } from '@/core/plan/views';
+import { again } from '@/ui/again';
 import { useJobStore } from './job-context';
 
 const frame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()));
@@ -30,7 +31,7 @@ export function useGoTo(): (check: Check) => void {
 async function light(check: Check, openStation: (station: StationId) => void): Promise<void> {
   openStation(check.station);
   // Which fields a check may be waiting for is read when somebody asks.
-  const { fieldsOf } = await import('./check-fields');
+  const { fieldsOf } = await again(() => import('./check-fields'));
   const wanted = fieldsOf(check);
   await frame();
   await frame();

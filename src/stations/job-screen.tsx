@@ -8,48 +8,45 @@ import type { Plan } from '@/core/plan/schema';
 import { movesStand } from '@/core/plan/waits';
 import { bayStrokes } from '@/core/drawing/bay-strokes';
 import { Strip, type Card } from '@/ui/strip/strip';
+import { PartsAwaited } from '@/ui/parts-awaited';
 import { useRunning } from '@/ui/use-running';
+import { again } from '@/ui/again';
 import { Board } from './board';
 import { ConflictBanner } from './conflict-banner';
 import { Header } from './header';
 import { JobContext, useJob, useJobStore, usePlan } from './job-context';
 import { createJobStore, type FirstState } from './job-store';
 import { MoveTools } from './move-tools';
+import { dialogs, others, stations } from './parts';
 import { RunSheetStation } from './run-sheet';
 import { standing } from '@/core/plan/standing';
 import { StopBand } from './stop-band';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
 
-// Each station and dialog is read when it is first opened; the run sheet, where a job opens, comes with the page.
-const reading = {
-  measure: () => import('./measure').then((part) => part.MeasureStation),
-  steel: () => import('./steel').then((part) => part.SteelStation),
-  wayIn: () => import('./way-in').then((part) => part.WayInStation),
-  shores: () => import('./shores').then((part) => part.ShoresStation),
-  gear: () => import('./gear').then((part) => part.GearStation),
-  picks: () => import('./picks').then((part) => part.PicksStation),
-  list: () => import('./piece-list').then((part) => part.PieceList),
-};
-const MeasureStation = dynamic(reading.measure);
-const SteelStation = dynamic(reading.steel);
-const WayInStation = dynamic(reading.wayIn);
-const ShoresStation = dynamic(reading.shores);
-const GearStation = dynamic(reading.gear);
-const PicksStation = dynamic(reading.picks);
-const PieceList = dynamic(reading.list);
-const RulesDialog = dynamic(() => import('./rules-dialog').then((part) => part.RulesDialog), { ssr: false });
-const RevisionsDialog = dynamic(() => import('./revisions-dialog').then((part) => part.RevisionsDialog), { ssr: false });
-const KeysDialog = dynamic(() => import('./keys-dialog').then((part) => part.KeysDialog), { ssr: false });
-const OfferBanner = dynamic(() => import('./offer-banner').then((part) => part.OfferBanner), { ssr: false });
-const CommandPalette = dynamic(() => import('./command-palette').then((part) => part.CommandPalette), { ssr: false });
+const MeasureStation = dynamic(() => again(stations.measure).then((part) => part.MeasureStation));
+const SteelStation = dynamic(() => again(stations.steel).then((part) => part.SteelStation));
+const WayInStation = dynamic(() => again(stations.wayIn).then((part) => part.WayInStation));
+const ShoresStation = dynamic(() => again(stations.shores).then((part) => part.ShoresStation));
+const GearStation = dynamic(() => again(stations.gear).then((part) => part.GearStation));
+const PicksStation = dynamic(() => again(stations.picks).then((part) => part.PicksStation));
+const PieceList = dynamic(() => again(stations.list).then((part) => part.PieceList));
+const RulesDialog = dynamic(() => again(dialogs.rules).then((part) => part.RulesDialog), { ssr: false });
+const RevisionsDialog = dynamic(() => again(dialogs.revisions).then((part) => part.RevisionsDialog), { ssr: false });
+const KeysDialog = dynamic(() => again(dialogs.keys).then((part) => part.KeysDialog), { ssr: false });
+const OfferBanner = dynamic(() => again(dialogs.offer).then((part) => part.OfferBanner), { ssr: false });
+const CommandPalette = dynamic(() => again(dialogs.palette).then((part) => part.CommandPalette), { ssr: false });
 
-/** Once the job stands on the screen and is worked out, the other stations are read too: each is there when it is pressed. */
+/**
+ * Once the job stands on the screen and is worked out, the rest of the page is read too: each part is there when it is
+ * pressed, also where the server is out of reach by then. What cannot be read now is asked for again when it is opened.
+ */
 function useReadAhead(): void {
   const reckoning = useJob((state) => state.reckoning);
   useEffect(() => {
     if (reckoning) return undefined;
-    const later = setTimeout(() => Object.values(reading).forEach((read) => void read()), READ_AHEAD);
+    const ahead: readonly (() => Promise<unknown>)[] = [...Object.values(stations), ...Object.values(dialogs), ...others];
+    const later = setTimeout(() => ahead.forEach((read) => void read().catch(() => undefined)), READ_AHEAD);
     return () => clearTimeout(later);
   }, [reckoning]);
 }
@@ -87,6 +84,7 @@ function Frame() {
       <div className="col-span-full">
         <StopBand />
         <Offer />
+        <PartsAwaited />
         <ConflictBanner />
       </div>
       <div className="border-r border-line max-[900px]:border-0">

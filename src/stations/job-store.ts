@@ -18,6 +18,7 @@ import type { Stand } from '@/core/plan/structure/worst';
 import type { Walk } from '@/core/plan/walk-way';
 import { openingMove, unsurveyed, type Looking, type Scenes, type Survey } from '@/core/plan/surveyed';
 import type { SurveyWorker } from '@/workers/survey.worker';
+import { again } from '@/ui/again';
 import type * as EditingModule from './editing';
 
 export type Saving =
@@ -168,12 +169,7 @@ const sameLook = (a: Looking, b: Looking): boolean =>
 export function createJobStore(first: FirstState, editing: Editing | null = null) {
   let reading: Promise<Editing> | null = null;
   const read = (): Promise<Editing> => (reading ??= editing ? Promise.resolve(editing) : fetchEditing());
-  /** A server that is away for a moment is asked again. */
-  const fetchEditing = (): Promise<Editing> =>
-    import('./editing').then(
-      (part) => (editing = part),
-      () => new Promise<Editing>((resolve) => setTimeout(() => resolve(fetchEditing()), RETRY_MS)),
-    );
+  const fetchEditing = async (): Promise<Editing> => (editing = await again(() => import('./editing')));
   /** Now, where it is here; else as soon as it is. */
   const whenRead = (work: (by: Editing) => void): void => (editing ? work(editing) : void read().then(work));
 

@@ -5,13 +5,14 @@ import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import { PlainButton } from '@/ui/plain-button';
 import { useRunning } from '@/ui/use-running';
+import { again } from '@/ui/again';
 import { JobLine, type JobRow, type JobSummary } from './job-row';
 import { NewJobDialog } from './new-job-dialog';
 
 export type { JobRow } from './job-row';
 
 /** Read where there is something to fold away. */
-const Fold = dynamic(() => import('@/ui/workings/fold').then((part) => part.Fold));
+const Fold = dynamic(() => again(() => import('@/ui/workings/fold')).then((part) => part.Fold));
 
 /** The jobs with how each stands; a new one, or one from a plan file. */
 export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[]; away: JobRow[] }) {
@@ -34,7 +35,7 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
   const bring = async (chosen: File | undefined) => {
     if (!chosen) return;
     // What reads a plan is fetched when somebody brings one.
-    const { openPlanText } = await import('@/core/plan/open');
+    const { openPlanText } = await again(() => import('@/core/plan/open'));
     const opened = openPlanText(await chosen.text());
     if (!opened.ok) return setFaults({ name: chosen.name, list: opened.faults });
     const response = await fetch('/api/jobs', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(opened.plan) });

@@ -6,10 +6,11 @@ import type { Launch } from '@/core/plan/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, shownIn } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { usePlan } from './job-context';
 
 // The chart library is read only when somebody wants to see the travel.
-const Graph = lazy(() => import('@/ui/workings/launch-graph'));
+const Graph = lazy(() => again(() => import('@/ui/workings/launch-graph')));
 
 /** How near to tipping it is, and what its rollers carry, over the travel of each girder line. */
 export function AlongTravel({ launch }: { launch: Launch }) {

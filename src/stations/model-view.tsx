@@ -5,9 +5,10 @@ import { describe } from '@/core/plan/describe';
 import { modelScene } from '@/core/drawing/model-scene';
 import type { ModelHands } from '@/ui/model/model-canvas';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
+import { again } from '@/ui/again';
 import { useJob } from './job-context';
 
-const Canvas = lazy(() => import('@/ui/model/model-canvas'));
+const Canvas = lazy(() => again(() => import('@/ui/model/model-canvas')));
 const standsWords = { away: 'not there yet', rolling: 'on rollers', hanging: 'on the hook', set: 'in place' } as const;
 
 /** Whether this browser draws in space at all. */

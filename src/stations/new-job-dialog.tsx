@@ -2,8 +2,9 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { PlainButton } from '@/ui/plain-button';
+import { again } from '@/ui/again';
 
-const NewJobSheet = dynamic(() => import('./new-job-sheet').then((part) => part.NewJobSheet), { ssr: false });
+const NewJobSheet = dynamic(() => again(() => import('./new-job-sheet')).then((part) => part.NewJobSheet), { ssr: false });
 
 export function NewJobDialog() {
   const [open, setOpen] = useState(false);

@@ -3,10 +3,11 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import type { Check } from '@/core/plan/check';
 import { moveWords } from '@/core/plan/move-words';
 import type { Stand } from '@/core/plan/structure/worst';
+import { again } from '@/ui/again';
 import { useJob, useJobStore, usePlan } from './job-context';
 
 // The chart library is read only when somebody opens a row that has moves to show.
-const Graph = lazy(() => import('@/ui/workings/over-moves-graph'));
+const Graph = lazy(() => again(() => import('@/ui/workings/over-moves-graph')));
 
 /** A row over the moves at which it is asked: where it is worst, where it is first bad, and a way to walk there. */
 export function OverMoves({ check }: { check: Check }) {

@@ -16,6 +16,7 @@ import type { Pick, Plan } from '@/core/plan/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';
+import { again } from '@/ui/again';
 import { AlikeButton } from './alike-button';
 import { AlongWay } from './along-graph';
 import { UnderCrane } from './all-round';
@@ -84,9 +85,9 @@ export function PicksStation() {
 }
 
 /** Read where there are several picks. */
-const Strings = dynamic(() => import('./string-fields').then((part) => part.Strings));
+const Strings = dynamic(() => again(() => import('./string-fields')).then((part) => part.Strings));
 /** Read where something is pushed. */
-const Launches = dynamic(() => import('./launch-fields').then((part) => part.Launches));
+const Launches = dynamic(() => again(() => import('./launch-fields')).then((part) => part.Launches));
 
 /** What is pushed over rollers, and a way to say so of what nothing lifts. */
 function Pushed() {
@@ -309,9 +310,9 @@ function threadsOf(pick: Pick, changes: Partial<NonNullable<Pick['threads']>>): 
   return next.how === '' && next.by === '' ? null : next;
 }
 
-const PickPointTools = dynamic(() => import('./pick-points').then((part) => part.PickPointTools), { ssr: false });
+const PickPointTools = dynamic(() => again(() => import('./pick-points')).then((part) => part.PickPointTools), { ssr: false });
 /** Read when it is opened. */
-const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
+const WaysDialog = dynamic(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog), { ssr: false });
 
 function WaysButton({ pick }: { pick: Pick }) {
   const plan = usePlan();

@@ -8,6 +8,7 @@ import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
 import { allShores } from '@/core/plan/views';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { ThingTools } from './thing-tools';
@@ -54,7 +55,7 @@ export function Raises() {
 }
 
 /** Read when it is opened. */
-const WaysDialog = dynamic(() => import('./ways-dialog').then((part) => part.WaysDialog), { ssr: false });
+const WaysDialog = dynamic(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog), { ssr: false });
 
 function RaiseFields({ raise }: { raise: Raise }) {
   const plan = usePlan();

@@ -4,14 +4,15 @@ import { Trash2 } from 'lucide-react';
 import type { Move } from '@/core/plan/schema';
 import { moveWords } from '@/core/plan/move-words';
 import { SmallButton } from '@/ui/small-button';
+import { again } from '@/ui/again';
 import { useAct, useJob, usePlan } from './job-context';
 import { Group, Panel } from './panel';
 import { useInputs } from './use-inputs';
 
 // What is asked at a move is read with the first move that asks it.
-const HoldPoints = dynamic(() => import('./hold-points').then((part) => part.HoldPoints), { ssr: false });
-const StructureMoveFields = dynamic(() => import('./structure-fields').then((part) => part.StructureMoveFields), { ssr: false });
-const TightChoice = dynamic(() => import('./structure-fields').then((part) => part.TightChoice), { ssr: false });
+const HoldPoints = dynamic(() => again(() => import('./hold-points')).then((part) => part.HoldPoints), { ssr: false });
+const StructureMoveFields = dynamic(() => again(() => import('./structure-fields')).then((part) => part.StructureMoveFields), { ssr: false });
+const TightChoice = dynamic(() => again(() => import('./structure-fields')).then((part) => part.TightChoice), { ssr: false });
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
 export function RunSheetStation() {

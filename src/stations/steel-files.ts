@@ -1,6 +1,7 @@
 import { rowsOfNc } from '@/core/steel/lists/nc1-rows';
 import type { RowFault, SteelRows } from '@/core/steel/lists/rows';
 import { notATable, textOf } from '@/core/steel/lists/text-of';
+import { again } from '@/ui/again';
 
 /** What chosen files hold: rows of NC files and models, or one table as text. */
 export type SteelFiles = { rows: SteelRows } | { table: string };
@@ -46,7 +47,7 @@ async function sort(files: readonly File[]): Promise<Sorted> {
 
 /** NC files and models in an archive, or what is wrong with it. */
 async function opened(file: File): Promise<[string, Uint8Array][] | string> {
-  const { unzipSync } = await import('fflate');
+  const { unzipSync } = await again(() => import('fflate'));
   const skipped: string[] = [];
   try {
     const inside = unzipSync(await bytesOf(file), {

@@ -10,6 +10,7 @@ import { grades, yieldOf } from '@/core/steel/grades';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
+import { again } from '@/ui/again';
 import { useAct, useJob, usePlan } from './job-context';
 import { freshId } from './fresh-id';
 import { Group, Panel } from './panel';
@@ -20,9 +21,9 @@ import { WeightChoice } from './weight-choice';
 import { useInputs } from './use-inputs';
 
 /** Read when it is opened. */
-const PlacesDialog = dynamic(() => import('./places-dialog').then((part) => part.PlacesDialog), { ssr: false });
+const PlacesDialog = dynamic(() => again(() => import('./places-dialog')).then((part) => part.PlacesDialog), { ssr: false });
 
-const PlacedTableDialog = dynamic(() => import('./placed-table-dialog').then((part) => part.PlacedTableDialog), { ssr: false });
+const PlacedTableDialog = dynamic(() => again(() => import('./placed-table-dialog')).then((part) => part.PlacedTableDialog), { ssr: false });
 
 /** Each piece: what it is, what is packed and bolted to it, and what others say it weighs. */
 export function SteelStation() {
@@ -118,7 +119,7 @@ function PieceFields({ piece }: { piece: Piece }) {
           onValue={(name) => {
             if (name === 'unsaid') return;
             // In thick flanges it yields at less; the tables come when they are needed.
-            void import('@/core/steel/sections').then(({ findSection }) => {
+            void again(() => import('@/core/steel/sections')).then(({ findSection }) => {
               const known = yieldOf(name, findSection(piece.section)?.flange);
               edit({ grade: name, ...(known === null ? {} : { yield: known }) }, 'grade');
             });

@@ -6,10 +6,11 @@ import type { QuantityKind } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { TextField } from '@/ui/fields/text-field';
+import { again } from '@/ui/again';
 import { useField } from './use-edit';
 
 /** The section tables come with the field that needs them. */
-const SectionField = dynamic(() => import('@/ui/fields/section-field').then((part) => part.SectionField));
+const SectionField = dynamic(() => again(() => import('@/ui/fields/section-field')).then((part) => part.SectionField));
 
 type Said = Fault[] | null;
 type Extra = { placeholder?: string; note?: string };

@@ -9,6 +9,7 @@ import { foldByPiece, type OfPiece } from '@/core/plan/by-piece';
 import type { Verdict } from '@/core/plan/check';
 import type { BayStrokes } from '@/core/drawing/bay-strokes';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { again } from '../again';
 import { edgeOf } from './edge';
 import { picturesOf } from './pictures';
 import { StripBar } from './strip-bar';
@@ -38,7 +39,7 @@ interface StripProps {
 }
 
 /** Read when the strip is first folded. */
-const FoldCard = dynamic(() => import('./fold-card').then((part) => part.FoldCard));
+const FoldCard = dynamic(() => again(() => import('./fold-card')).then((part) => part.FoldCard));
 
 /** More moves than this are drawn as they come into sight, and can be looked for. */
 const MANY = 60;

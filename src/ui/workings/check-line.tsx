@@ -8,9 +8,10 @@ import type { Fix } from '@/core/plan/fixes';
 import { describe } from '@/core/plan/describe';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
+import { again } from '../again';
 
 /** The working knows every calculation: it is read when a row is opened. */
-export const Traces = dynamic(() => import('./traces'), { ssr: false });
+export const Traces = dynamic(() => again(() => import('./traces')), { ssr: false });
 
 export const checkKey = (check: Check): string =>
   `${check.id}/${check.about.kind}/${check.about.id}/${check.about.part ?? ''}/${check.subject}/${check.move ?? 'before'}`;
