@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { rectangle } from '@/core/geometry/plane';
+import { chartsOf } from '@/core/plan/duties';
 import { Missing } from '@/core/plan/missing';
 import type { Crane } from '@/core/plan/schema';
 import { settle } from '@/core/plan/settle';
@@ -19,11 +20,11 @@ import { useAct, usePlan } from './job-context';
 const SLICE = 24;
 
 /** The map of a crane, worked out a few rows at a time. */
-function useStandMap(crane: string, stand: string | null): { map: StandMap | Missing | null; share: number } {
+function useStandMap(crane: string, stand: string | null, setUp: string | null): { map: StandMap | Missing | null; share: number } {
   const plan = usePlan();
   const [state, setState] = useState<{ map: StandMap | Missing | null; share: number }>({ map: null, share: 0 });
   useEffect(() => {
-    const rows = standMap(settle(plan), crane, stand);
+    const rows = standMap(settle(plan), crane, stand, setUp);
     let timer = 0;
     const go = () => {
       const until = performance.now() + SLICE;
@@ -39,12 +40,14 @@ function useStandMap(crane: string, stand: string | null): { map: StandMap | Mis
     };
     timer = window.setTimeout(go);
     return () => window.clearTimeout(timer);
-  }, [plan, crane, stand]);
+  }, [plan, crane, stand, setUp]);
   return state;
 }
 
 /** Every lift of the crane, whichever stand it is made from. */
 const ALL = 'all';
+/** The charts for how it is set up at its stands. */
+const AS_IT_STANDS = 'as it stands';
 
 /** Of the chart, by what it takes of it: ink of the map, told in words below it. */
 const BANDS = [
@@ -80,7 +83,10 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
   const stands = plan.stands.filter((one) => one.crane === crane.id);
   const [of, setOf] = useState(ALL);
   const stand = of === ALL ? (stands[0]?.id ?? '') : of;
-  const { map, share } = useStandMap(crane.id, of === ALL ? null : of);
+  const charts = chartsOf(plan, crane).filter(({ chart }) => chart !== null);
+  const [setUp, setSetUp] = useState(AS_IT_STANDS);
+  const read = charts.find(({ id }) => id === setUp);
+  const { map, share } = useStandMap(crane.id, of === ALL ? null : of, read?.id ?? null);
   const known = map !== null && !(map instanceof Missing) ? map : null;
   const best = useMemo(() => (known ? bestPlaces(known) : []), [known]);
   const show = (value: number) => formatQuantity(value, 'length', plan.job.units);
@@ -94,8 +100,21 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
       open
       onOpenChange={onClose}
       title={`Where ${crane.name} may stand`}
-      about="The chart is read for every lift at every place, and each is held against the power lines. Ground and what the boom passes are checked once it stands there."
+      about="At every place the chart is read for every lift, and head room, the boom over its load and over what stands by then, and the power lines are looked at. Ground, mats and who is under the swing are checked once it stands there."
     >
+      {charts.length > 1 && (
+        <ChoiceField
+          label="Set up"
+          value={setUp}
+          choices={[{ value: AS_IT_STANDS, label: 'as it is at its stands' }, ...charts.map(({ id, name }) => ({ value: id, label: name }))]}
+          onValue={(next) => (setSetUp(next), null)}
+        />
+      )}
+      {read?.chartOver && !(read.chartOver.from === 0 && read.chartOver.to === 180) && (
+        <p className="text-[13px] font-semibold text-missing">
+          {read.name} is not good all round: the map reads it as if the carrier were turned so that every lift is where it is good.
+        </p>
+      )}
       {map === null && (
         <div className="space-y-2">
           <p role="status">Reading the chart over the site …</p>
@@ -163,6 +182,11 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
             </tbody>
           </table>
           {of === ALL && known.lifts > 1 && <FewestStands map={known} crane={crane} onDone={onClose} />}
+          {known.unhung.length > 0 && (
+            <p className="text-[13px] font-semibold text-missing">
+              How {known.unhung.join(', ')} hangs is not said: for it only the chart is read, and what is under the boom is not known.
+            </p>
+          )}
           {known.lines.unknown.length > 0 && (
             <p className="text-[13px] font-semibold text-missing">
               Nobody says where {known.lines.unknown.join(', ')} runs, how high, or what it carries: the map keeps clear of nothing there.

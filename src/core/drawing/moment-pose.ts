@@ -3,7 +3,7 @@ import { startOf } from '../plan/lies';
 import { depthOf, hookContext } from '../plan/pick-context';
 import type { HookOf } from '../plan/lift-two';
 import type { PickContext } from '../plan/evaluate/context';
-import { travelHeight, type Travel } from '../plan/evaluate/crane';
+import { travelHeight, type Travel } from '../plan/evaluate/travel';
 import type { Station } from '../plan/lift-path';
 import { Missing } from '../plan/missing';
 import { UNTOUCHED, type Moment, type PieceState } from '../plan/replay';

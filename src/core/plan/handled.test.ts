@@ -7,7 +7,7 @@ import { rulesOf } from '../rules/rule-sets';
 import { describe as words } from './describe';
 import { newHitch, type Hitch } from './document/hitch';
 import { evaluate } from './evaluate';
-import { travelHeight } from './evaluate/crane';
+import { travelHeight } from './evaluate/travel';
 import { ratingAsPut } from './evaluate/hitch';
 import type { Hanging } from './hanging';
 import { sweptBy, type LiftPath } from './lift-path';

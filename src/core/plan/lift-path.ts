@@ -47,10 +47,14 @@ export function slewAngle(from: number, to: number, swing: Pick['swing']): numbe
 
 /** The extremes of the radius over the stations of a way; `bulge`: how far a hook may be past the line from one station to the next. */
 export function pathOf(stand: Stand, stations: Station[], slewDeg: number, bulge = 0): LiftPath {
-  const radii = stations.map((s) => s.radius);
-  // Carried straight, a hook may come nearer its crane between two stations than at either.
-  const between = stations.flatMap((to, i) => (i > 0 ? spanBetween(stand, stations[i - 1]!, to) : []));
-  return { stand, stations, least: Math.max(0, Math.min(...radii, ...between) - bulge), most: Math.max(...radii) + bulge, slewDeg };
+  let [least, most] = [Infinity, -Infinity];
+  stations.forEach((station, i) => {
+    // Carried straight, a hook may come nearer its crane between two stations than at either.
+    const [nearest] = i > 0 ? spanBetween(stand, stations[i - 1]!, station) : [station.radius];
+    least = Math.min(least, nearest!);
+    most = Math.max(most, station.radius);
+  });
+  return { stand, stations, least: Math.max(0, least - bulge), most: most + bulge, slewDeg };
 }
 
 /** The shortest and the longest radius on the way from one station to the next. */
@@ -116,24 +120,34 @@ export function outlineAt({ hook, pieceDeg, seen }: Station, width: number): Vec
   return rectangle(add(hook, scale(direction(pieceDeg), seen.toMiddle)), seen.length, width, pieceDeg);
 }
 
+/** What a load passes over from one station to the next: a box round it, and its outline, worked out where it is wanted. */
+interface Pass {
+  box: Box;
+  outline: () => Vec[];
+}
+
 /**
  * What the load passes over, seen from above: the hull of it at each two stations that follow, a little wider where it swings on an arc
  * between them, and as much wider as wind pushes it out of plumb.
  */
-export function sweptBy(path: LiftPath, width: number, drift = 0): Vec[][] {
-  const [first] = path.stations;
-  if (!first) return [];
-  const outlines = (bulge: number) =>
-    path.stations.map((station) => outlineAt({ ...station, seen: { ...station.seen, length: station.seen.length + 2 * bulge } }, width + 2 * bulge));
-  const turns = path.stations.slice(1).map((to, i) => {
-    const from = path.stations[i]!;
-    const reach = path.most + Math.abs(to.seen.toMiddle) + to.seen.length / 2;
+function passesOf(path: LiftPath, width: number, drift: number): Pass[] {
+  const { stations } = path;
+  let widest = 0;
+  for (let i = 1; i < stations.length; i += 1) {
+    const [from, to] = [stations[i - 1]!, stations[i]!];
     const turn = Math.max(Math.abs(wrapDeg(to.bearingDeg - from.bearingDeg)), Math.abs(wrapDeg(to.pieceDeg - from.pieceDeg)));
-    return isStraight(from, to) && to.pieceDeg === from.pieceDeg ? 0 : reach * (1 - Math.cos((turn * Math.PI) / 360));
-  });
-  const seen = outlines(drift + Math.max(0, ...turns));
-  return seen.length === 1 ? seen : seen.slice(1).map((to, i) => hull([...seen[i]!, ...to]));
+    if (isStraight(from, to) && to.pieceDeg === from.pieceDeg) continue;
+    const reach = path.most + Math.abs(to.seen.toMiddle) + to.seen.length / 2;
+    widest = Math.max(widest, reach * (1 - Math.cos((turn * Math.PI) / 360)));
+  }
+  const out = drift + widest;
+  const seen = stations.map((station) => outlineAt({ ...station, seen: { ...station.seen, length: station.seen.length + 2 * out } }, width + 2 * out));
+  const boxes = seen.map((outline) => boxOf(outline));
+  if (seen.length === 1) return [{ box: boxes[0]!, outline: () => seen[0]! }];
+  return boxes.slice(1).map((box, i) => ({ box: round(boxes[i]!, box), outline: () => hull([...seen[i]!, ...seen[i + 1]!]) }));
 }
+
+export const sweptBy = (path: LiftPath, width: number, drift = 0): Vec[][] => passesOf(path, width, drift).map(({ outline }) => outline());
 
 export interface Overflown {
   name: string;
@@ -152,23 +166,34 @@ export function tallestUnder(
     ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
-  const passes = sweptBy(path, width, drift).map((outline) => ({ outline, box: boxOf(outline) }));
+  const passes = passesOf(path, width, drift);
   // The tallest first; most of what stands is nowhere near the way.
   for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) {
     const box = boxOf(outline);
-    if (passes.some((pass) => meets(pass.box, box) && overlap(pass.outline, outline))) return { name, height };
+    if (passes.some((pass) => meets(pass.box, box) && overlap(pass.outline(), outline))) return { name, height };
   }
   return null;
 }
 
+interface Box {
+  x0: number;
+  x1: number;
+  y0: number;
+  y1: number;
+}
+
 /** The box round an outline, so much wider on every side. */
-export const boxOf = (outline: readonly Vec[], by = 0) => ({
-  x0: Math.min(...outline.map(({ x }) => x)) - by,
-  x1: Math.max(...outline.map(({ x }) => x)) + by,
-  y0: Math.min(...outline.map(({ y }) => y)) - by,
-  y1: Math.max(...outline.map(({ y }) => y)) + by,
-});
-type Box = ReturnType<typeof boxOf>;
+export function boxOf(outline: readonly Vec[], by = 0): Box {
+  const box: Box = { x0: Infinity, x1: -Infinity, y0: Infinity, y1: -Infinity };
+  for (const { x, y } of outline) {
+    if (x < box.x0) box.x0 = x;
+    if (x > box.x1) box.x1 = x;
+    if (y < box.y0) box.y0 = y;
+    if (y > box.y1) box.y1 = y;
+  }
+  return { x0: box.x0 - by, x1: box.x1 + by, y0: box.y0 - by, y1: box.y1 + by };
+}
+const round = (a: Box, b: Box): Box => ({ x0: Math.min(a.x0, b.x0), x1: Math.max(a.x1, b.x1), y0: Math.min(a.y0, b.y0), y1: Math.max(a.y1, b.y1) });
 export const meets = (a: Box, b: Box): boolean => a.x0 <= b.x1 && b.x0 <= a.x1 && a.y0 <= b.y1 && b.y0 <= a.y1;
 
 /**

@@ -1,4 +1,5 @@
 import { passengerCanopy, quayFootbridge, vehicleRamp } from '../../../tests/demo-plan';
+import type { Check } from './check';
 import { evaluate } from './evaluate';
 import { Missing } from './missing';
 import type { Plan } from './schema';
@@ -11,12 +12,16 @@ const mapOf = (plan: Plan, crane = 'c1'): StandMap => {
   if (map instanceof Missing) throw new Error(map.questions.join());
   return map;
 };
+const OF_CHART = /^lift\.(chart|offChart|boomReach)$/;
+const OF_BOOM = /^lift\.(headRoom|boomGap)$/;
+/** What the checks find with a crane somewhere: of the chart the ratio, and nothing where there is no room under the boom. */
+const shareOf = (rows: readonly Check[]): number =>
+  rows.some(({ id, verdict }) => OF_BOOM.test(id) && (verdict === 'stop' || verdict === 'missing'))
+    ? Infinity
+    : Math.max(...rows.filter(({ id }) => OF_CHART.test(id)).map(({ ratio }) => ratio ?? Infinity));
 /** Where every stand of the crane is put at one place, the worst share of the chart that the checks find. */
-const plainly = (plan: Plan, at: { x: number; y: number }): number => {
-  const moved = { ...plan, stands: plan.stands.map((stand) => ({ ...stand, at })) };
-  const rows = evaluate(moved, TODAY).checks.filter(({ id }) => /^lift\.(chart|offChart|boomReach)$/.test(id));
-  return Math.max(...rows.map(({ ratio }) => ratio ?? Infinity));
-};
+const plainly = (plan: Plan, at: { x: number; y: number }): number =>
+  shareOf(evaluate({ ...plan, stands: plan.stands.map((stand) => ({ ...stand, at })) }, TODAY).checks);
 const cellAt = (map: StandMap, cell: number) => ({ x: map.at.x + (cell % map.wide) * map.step, y: map.at.y + Math.floor(cell / map.wide) * map.step });
 
 describe('where the crane may stand', () => {
@@ -25,7 +30,8 @@ describe('where the crane may stand', () => {
     ['girders between its cells', () => Object.assign(quayFootbridge(), { job: { ...quayFootbridge().job, chartRule: 'linear' } }) as Plan],
     [
       'with a boom shorter than its chart',
-      () => edited((plan) => (plan.cranes[0]!.chart!.capacity.forEach((row) => row.fill(30_000)), plan.picks.forEach((pick) => (pick.boom = 21)))),
+      () =>
+        edited((plan) => (plan.cranes[0]!.chart!.capacity.forEach((row) => row.fill(30_000)), plan.picks.forEach((pick) => Object.assign(pick, { boom: 24 })))),
     ],
     ['with a radius held while slewing', () => edited((plan) => plan.picks.forEach((pick) => (pick.swingRadius = 17)))],
   ] as const)('every cell says what the checks say with the crane there: %s', (_, make) => {
@@ -122,6 +128,33 @@ describe('where the crane may stand', () => {
     expect(map.lifts).toBe(4);
     expect(bestPlaces(map)[0]!.serves).toBe(4);
     expect(bestPlaces(map)[0]!.worst).toBeLessThan(1);
+  });
+  test('set up another way it is read off that chart, whatever stands are said to have', () => {
+    const plan = quayFootbridge();
+    const [crane] = plan.cranes;
+    const { chart, chartSource, chartGust, chartBase } = crane!;
+    const twice = { ...chart!, capacity: chart!.capacity.map((row) => row.map((one) => (one === null ? null : 2 * one))) };
+    plan.duties = [
+      {
+        id: 'd1',
+        crane: 'c1',
+        name: 'More counterweight',
+        chart: twice,
+        chartSource,
+        chartGust,
+        chartBase,
+        chartOver: { from: 0, to: 180 },
+        chartCounterweight: 9000,
+      },
+      { id: 'd2', crane: 'c1', name: 'Narrow', chart: null, chartSource, chartGust, chartBase, chartOver: { from: 0, to: 180 }, chartCounterweight: 9000 },
+    ] as Plan['duties'];
+    const as = (setUp: string) => wholeStandMap(settle(plan), 'c1', null, setUp);
+    const [own, more] = [as('c1'), as('d1')];
+    if (own instanceof Missing || more instanceof Missing) throw new Error('both have figures');
+    const [at] = bestPlaces(own);
+    expect(more.share(0, at!.at)).toBeCloseTo(own.share(0, at!.at) / 2, 9);
+    expect(own.share(0, at!.at)).toBeCloseTo(mapOf(quayFootbridge()).share(0, at!.at), 9);
+    for (const none of ['d2', 'gone']) expect(as(none)).toBeInstanceOf(Missing);
   });
   test('it stands in nothing: walls and the steel that is there by then', () => {
     const map = mapOf(

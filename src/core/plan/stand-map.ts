@@ -7,7 +7,7 @@ import { laidOut } from './laid';
 import { isDay } from './day';
 import { pitsOf } from './pits';
 import { namesPerson } from './records';
-import { craneAt, dutiesAt } from './duties';
+import { chartsOf, craneAt, dutiesAt } from './duties';
 import { craneOf, standOf } from './lookups';
 import { Missing } from './missing';
 import { breadthOf } from './piece-weight';
@@ -15,6 +15,7 @@ import { boomToLine, linesAsking, nearestTo, type PlacedLine } from './evaluate/
 import { SLEW_STEPS, slewAngle } from './lift-path';
 import type { PickContext } from './evaluate/context';
 import { pathFrom, pickContext } from './pick-context';
+import { StandClear } from './stand-clear';
 import { underLoad, worstGives, type Gives } from './under-load';
 import { driftOf } from './wind-on-load';
 import type { Pick } from './schema';
@@ -34,6 +35,7 @@ interface Lift {
   swing: number | null;
   /** how near its boom, rope and load come to the power lines with the crane at a place: one of them too near */
   underLine: (at: Vec) => boolean;
+  picked: PickContext;
 }
 
 export interface StandMap {
@@ -42,7 +44,10 @@ export interface StandMap {
   step: number;
   wide: number;
   deep: number;
-  /** worst share of the chart over all lifts; Infinity: some lift is off the chart there or too near a power line; NaN: no room for the crane */
+  /**
+   * worst share of the chart over all lifts; Infinity: some lift is off the chart there, too near a power line, without head room, or its
+   * boom too near to its load or to what stands; NaN: no room for the crane
+   */
   worst: Float64Array;
   /** how many of the lifts it serves */
   serves: Uint16Array;
@@ -51,10 +56,14 @@ export interface StandMap {
   of: { pick: string; mark: string }[];
   /** which lifts are served together, each with the place that takes least of the chart for them */
   served: Map<string, Served>;
-  /** share of the chart that a lift takes with the crane at a place */
+  /** share of the chart that a lift takes with the crane at a place; Infinity where it is not served from there */
   share: (lift: number, at: Vec) => number;
+  /** the same by the chart alone, whatever is in its way */
+  chart: (lift: number, at: Vec) => number;
   /** lifts of this crane the map says nothing of, and why */
   left: { mark: string; why: string }[];
+  /** lifts served as far as the chart goes: how they hang is not said, so that nothing is known of what is under their boom */
+  unhung: string[];
   /** power lines it keeps clear of, and those it cannot: nobody says where they run or what they carry */
   lines: { kept: string[]; unknown: string[] };
 }
@@ -103,6 +112,7 @@ function liftsOf(
         straight: low ? [[first, low]] : [],
         swing: pick.swingRadius,
         underLine: nearLines(plan, picked, rules, lines),
+        picked,
       });
     }
   }
@@ -165,71 +175,91 @@ function sweepToLine(at: Vec, { swing, swingRadius }: Pick, before: readonly Vec
 
 const insideOf = (point: Vec, around: readonly Vec[]): boolean => toOutline(point, hull(around)) === 0;
 
-/** Capacity of one boom at every row of each chart, so that a cell reads it without searching. */
-class Booms {
-  private readonly charts: OneChart[];
-  constructor(charts: readonly Chart[], rule: ChartRule) {
-    this.charts = charts.map((chart) => new OneChart(chart, rule));
+/** What one boom gives by a chart, read row by row once: a cell of the map reads it without a search through the booms. */
+class BoomColumn {
+  /** NaN: a blank */
+  private readonly rows: Float64Array;
+  private readonly radii: Float64Array;
+  constructor(
+    chart: Chart,
+    boom: number,
+    private readonly rule: ChartRule,
+  ) {
+    this.radii = Float64Array.from(chart.radii);
+    this.rows = Float64Array.from(chart.radii, (radius) => chartLookup(chart, radius, boom, rule).capacity ?? NaN);
   }
 
-  /** The least that any of the charts gives over the radii of a way; null where one of them gives nothing. */
-  least(boom: number, least: number, most: number): number | null {
-    let found = Infinity;
-    for (const chart of this.charts) {
-      const capacity = chart.least(boom, least, most);
-      if (capacity === null) return null;
-      found = Math.min(found, capacity);
+  /** The least it gives over the radii of a way; NaN where it gives nothing somewhere. */
+  least(least: number, most: number): number {
+    const { radii, rows } = this;
+    let found = this.at(least);
+    const last = this.at(most);
+    // Not a number stays so through every comparison.
+    found = last < found || Number.isNaN(last) ? last : found;
+    for (let i = 0; i < radii.length; i += 1) {
+      if (radii[i]! <= least) continue;
+      if (radii[i]! >= most) break;
+      const capacity = rows[i]!;
+      if (capacity < found || Number.isNaN(capacity)) found = capacity;
     }
     return found;
+  }
+
+  private at(radius: number): number {
+    const { radii, rows } = this;
+    let high = 0;
+    while (high < radii.length && radii[high]! < radius) high += 1;
+    if (high === radii.length) return NaN;
+    if (radii[high] === radius) return rows[high]!;
+    if (high === 0) return NaN;
+    const [before, after] = [rows[high - 1]!, rows[high]!];
+    if (Number.isNaN(before)) return NaN;
+    if (this.rule === 'step') return after;
+    return before + (after - before) * ((radius - radii[high - 1]!) / (radii[high]! - radii[high - 1]!));
   }
 }
 
-class OneChart {
-  private readonly rows = new Map<number, (number | null)[]>();
+/** What each boom gives by the worst of some charts. */
+class Booms {
+  private readonly columns = new Map<number, BoomColumn[]>();
   constructor(
-    private readonly chart: Chart,
+    private readonly charts: readonly Chart[],
     private readonly rule: ChartRule,
   ) {}
 
-  /** The least the chart gives over the radii of a way; null where it gives nothing. */
-  least(boom: number, least: number, most: number): number | null {
+  /** The least that any of the charts gives over the radii of a way; NaN where one of them gives nothing. */
+  least(boom: number, least: number, most: number): number {
+    let columns = this.columns.get(boom);
+    if (!columns) this.columns.set(boom, (columns = this.charts.map((chart) => new BoomColumn(chart, boom, this.rule))));
     let found = Infinity;
-    for (const radius of [least, most]) {
-      const { capacity } = chartLookup(this.chart, radius, boom, this.rule);
-      if (capacity === null) return null;
-      found = Math.min(found, capacity);
-    }
-    const rows = this.of(boom);
-    for (let i = 0; i < this.chart.radii.length; i += 1) {
-      const radius = this.chart.radii[i]!;
-      if (radius <= least || radius >= most) continue;
-      const capacity = rows[i];
-      if (capacity === null || capacity === undefined) return null;
-      found = Math.min(found, capacity);
+    for (const column of columns) {
+      const capacity = column.least(least, most);
+      if (!(capacity >= found)) found = capacity;
+      if (Number.isNaN(found)) return NaN;
     }
     return found;
-  }
-
-  private of(boom: number): (number | null)[] {
-    let rows = this.rows.get(boom);
-    if (!rows) {
-      rows = this.chart.radii.map((radius) => chartLookup(this.chart, radius, boom, this.rule).capacity);
-      this.rows.set(boom, rows);
-    }
-    return rows;
   }
 }
 
 /** Share of the chart that a lift takes with the crane at a place; Infinity where the chart or the boom does not go there. */
-function shareAt(place: Vec, lift: Lift, booms: Booms, gives: Gives): number {
-  const radii = lift.ends.map((end) => distance(place, end));
-  if (lift.swing !== null) radii.push(lift.swing);
-  const most = Math.max(...radii);
-  const least = Math.min(...radii, ...lift.straight.map(([a, b]) => toSegment(place, a, b)));
-  if (most + gives.pivotBack > lift.boom) return Infinity;
-  const capacity = booms.least(lift.boom, least, underLoad(gives, lift.boom, most));
-  const share = capacity === null || capacity <= 0 ? Infinity : lift.gross / capacity;
-  return share < 1 && lift.underLine(place) ? Infinity : share;
+function shareAt(place: Vec, { ends, straight, swing, boom, gross }: Lift, booms: Booms, gives: Gives): number {
+  let [least, most] = swing === null ? [Infinity, 0] : [swing, swing];
+  for (const end of ends) {
+    const radius = distance(place, end);
+    if (radius < least) least = radius;
+    if (radius > most) most = radius;
+  }
+  if (most + gives.pivotBack > boom) return Infinity;
+  for (const [a, b] of straight) least = Math.min(least, toSegment(place, a, b));
+  const capacity = booms.least(boom, least, underLoad(gives, boom, most));
+  return capacity > 0 ? gross / capacity : Infinity;
+}
+
+/** What is under the boom of a lift, wherever its crane stands; null: how it hangs is not said. */
+function clearOf(plan: SettledPlan, rules: Rules, { picked }: Lift, gives: Gives, grid: { at: Vec; step: number }): StandClear | null {
+  const { path, weight, hanging } = picked;
+  if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return null;
+  return new StandClear(plan, rules, picked, path, weight, hanging, gives, grid);
 }
 
 /** What takes up room on the site when the last lift from it is made: nothing of the crane may reach into it. */
@@ -253,14 +283,16 @@ const TAIL_TOP = 1.5;
 /**
  * A row of the map at a time: whoever shows it can show how far it is, and break it off.
  * @param stand the lifts from this stand alone; null: all of the crane
+ * @param setUp the chart of the crane that is read, as if it were set up so; null: those for how it stands at its stands
  */
-export function* standMap(plan: SettledPlan, crane: string, stand: string | null = null): Generator<number, StandMap | Missing> {
+export function* standMap(plan: SettledPlan, crane: string, stand: string | null = null, setUp: string | null = null): Generator<number, StandMap | Missing> {
   // As it stands at that stand; of all its stands, as it stands at each of them: the worst of their charts.
   const stands = plan.stands.filter((one) => one.crane === crane && (stand === null || one.id === stand));
   const duties = stands.map((one) => dutiesAt(plan, one));
-  const charts = [...new Set(duties.flatMap(({ usable }) => usable.flatMap(({ chart }) => chart.chart ?? [])))];
   const machine = stands[0] && stand !== null ? craneAt(plan, stands[0]) : craneOf(plan, crane);
-  const bare = duties.find(({ usable }) => usable.every(({ chart }) => chart.chart === null));
+  const as = setUp === null ? null : chartsOf(plan, craneOf(plan, crane)).find(({ id }) => id === setUp);
+  const charts = as !== null ? (as?.chart ? [as.chart] : []) : [...new Set(duties.flatMap(({ usable }) => usable.flatMap(({ chart }) => chart.chart ?? [])))];
+  const bare = as === null && duties.find(({ usable }) => usable.every(({ chart }) => chart.chart === null));
   if (bare && bare.refused.length > 0) return new Missing(`No chart of ${machine.name} is for how it stands at one of its stands.`);
   if (charts.length === 0 || bare) return new Missing(`${machine.name} has no chart yet. Paste or import the maker’s chart for this set-up.`);
   if (machine.tower) return new Missing(`${machine.name} is a tower crane: it stands where its base is. Give its place in Gear.`);
@@ -291,6 +323,13 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     outline: rectangle(pit.at, pit.length, pit.width, pit.azimuthDeg),
     keep: spread + (pit.edge && namesPerson(pit.edge.by) && isDay(pit.edge.on) ? 0 : (pit.depth ?? 0) * rules.value('edgeRun')),
   }));
+  const clear = lifts.map((lift) => clearOf(plan, rules, lift, gives, { at, step }));
+  // The chart says soonest that a place is none; what costs more to know is asked last.
+  const shareFrom = (n: number, place: Vec, passes: (of: StandClear) => boolean): number => {
+    const [lift, of] = [lifts[n]!, clear[n]];
+    const share = shareAt(place, lift, booms, gives);
+    return share < 1 && (lift.underLine(place) || (of && !passes(of))) ? Infinity : share;
+  };
   const map: StandMap = {
     at,
     step,
@@ -301,8 +340,10 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     lifts: lifts.length,
     of: lifts.map(({ pick, mark }) => ({ pick, mark })),
     served: new Map(),
-    share: (lift, place) => shareAt(place, lifts[lift]!, booms, gives),
+    share: (lift, place) => shareFrom(lift, place, (of) => of.at(place)),
+    chart: (lift, place) => shareAt(place, lifts[lift]!, booms, gives),
     left,
+    unhung: lifts.flatMap(({ mark }, n) => (clear[n] ? [] : [mark])),
     lines: { kept: lines.known.map(({ line }) => line.name), unknown: lines.unknown },
   };
   for (let row = 0; row < deep; row += 1) {
@@ -315,8 +356,8 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
       }
       let [worst, within] = [0, 0];
       const served: number[] = [];
-      lifts.forEach((lift, i) => {
-        const share = shareAt(place, lift, booms, gives);
+      lifts.forEach((_, i) => {
+        const share = shareFrom(i, place, (of) => of.inCell(column, row));
         if (share < 1) {
           served.push(i);
           within = Math.max(within, share);
@@ -357,8 +398,8 @@ export function bestPlaces(map: StandMap, count = 5, apart = 4): Place[] {
 }
 
 /** The whole map at once. */
-export function wholeStandMap(plan: SettledPlan, crane: string, stand: string | null = null): StandMap | Missing {
-  const rows = standMap(plan, crane, stand);
+export function wholeStandMap(plan: SettledPlan, crane: string, stand: string | null = null, setUp: string | null = null): StandMap | Missing {
+  const rows = standMap(plan, crane, stand, setUp);
   for (;;) {
     const { done, value } = rows.next();
     if (done) return value;

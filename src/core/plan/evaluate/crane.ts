@@ -1,30 +1,26 @@
-import { belowBoom, lineOver } from '../../cranes/boom-geometry';
+import { lineOver } from '../../cranes/boom-geometry';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { headRoom } from '../../cranes/head-room.calc';
 import { craneTandem } from '../../cranes/tandem.calc';
 import { craneWindLimit } from '../../cranes/wind-limit.calc';
-import { clip, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../check';
-import { boomFrame, boxOf, closeStations, meets, outlineAt, tallestUnder, type LiftPath, type Station } from '../lift-path';
-import { standingAt, standingBefore, type Body } from '../bodies';
+import type { LiftPath } from '../lift-path';
 import { dayFault, namesPerson } from '../records';
-import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Hanging } from '../hanging';
-import { breadthOf, type PieceWeight } from '../piece-weight';
+import type { PieceWeight } from '../piece-weight';
 import { chartsOf, dutiesAt, readOnWay } from '../duties';
 import { workedUnderLoad } from '../under-load';
 import { chartAuditChecks } from './chart-audit';
 import { dutyChecks, fallsCheck, reeving } from './duty';
 import { phrase, q } from '../../calc/work';
 import { flatStop, missingCheck, liftMove, ratioCheck, sourced, traced, type Context, type PickContext, onHook, told } from './context';
-import { findSection } from '../../steel/sections';
-import { rigWords } from '../document/rig';
-import { driftOf, sailOf } from '../wind-on-load';
+import { boomGaps, type Gap } from './boom-gaps';
+import { travelHeight, type Travel } from './travel';
+import { sailOf } from '../wind-on-load';
 import { liftDrift } from '../../lift/drift.calc';
 import { tagChecks } from './tag-lines';
-import type { SettledPlan } from '../settle';
 import type { Crane } from '../schema';
 import type { Trace } from '../../calc/evidence';
 
@@ -66,7 +62,12 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
   const travel = travelHeight(plan, picked, path, weight, rules);
   checks.push(
     headRoomCheck(context, picked, path, hanging, travel, at('lift.headRoom', headRoom, 'headRoomReserve', 'loadClearance', 'clearanceCaution')),
-    ...boomGapChecks(context, picked, path, weight, hanging, travel, at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution')),
+    ...boomGapChecks(
+      context,
+      picked,
+      boomGaps(plan, picked, path, weight, hanging, travel, rules),
+      at('lift.boomGap', craneBoom, 'boomClearance', 'clearanceCaution'),
+    ),
     ...overSeatsCheck(context, picked, at('lift.overSeats', headRoom, 'loadClearance')),
     windCheck(context, picked, weight, at('lift.wind', craneWindLimit, 'windDrag', 'windCaution')),
     ...tagChecks(context, picked, path, weight, at('lift.drift', liftDrift, 'windDrag')),
@@ -142,34 +143,6 @@ function criticalCheck({ today }: Context, { drawn, hook, piece }: PickContext, 
   return [{ ...signed, demand: null, capacity: null, ratio: null }];
 }
 
-export interface Travel {
-  /** underside of the load while it travels, above ground */
-  underside: number;
-  /** the thing that set it, when it is not the seats */
-  over: string | null;
-}
-
-/** High enough for the seats and for the tallest thing passed over. */
-export function travelHeight(
-  plan: SettledPlan,
-  picked: PickContext,
-  path: LiftPath,
-  weight: PieceWeight,
-  rules: Rules,
-  standing: readonly Body[] = standingBefore(plan, rules, picked.pick),
-): Travel {
-  const { pick, piece, seat, turned, hook } = picked;
-  const clearance = rules.value('loadClearance');
-  // A tail is carried in where the piece lies, and let go there.
-  const seats = seat instanceof Missing ? 0 : turned && hook === 'second' ? piece.start.level : Math.max(seat.left.level, seat.right.level);
-  const underside = Math.max(seats + pick.liftOver, piece.start.level);
-  // What wind may push it over counts as passed over.
-  const drift = driftOf(plan, picked, path, weight, rules)?.drift ?? 0;
-  const tallest = tallestUnder(plan, path, breadthOf(weight), drift, standing);
-  if (tallest && tallest.height + clearance > underside) return { underside: tallest.height + clearance, over: tallest.name };
-  return { underside, over: null };
-}
-
 function headRoomCheck({ rules }: Context, { pick, crane, loaded }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {
   // The tip is lowest where the radius is longest, with the load on.
   const radius = loaded(path.most);
@@ -213,128 +186,19 @@ function overSeatsCheck({ rules }: Context, { drawn, piece, hook }: PickContext,
   ];
 }
 
-interface Nearest {
-  gap: number;
-  radius: number;
-  x: number;
-}
-
-/**
- * Least gap between the underside of the boom and whatever of an outline lies in the boom's own upright strip, at a height: with the boom as
- * it is set, and lower, as far out as it comes with the load on. What hangs on it goes out with it.
- */
-function leastGap(
-  outlines: (station: Station) => Vec[],
-  height: number,
-  picked: PickContext,
-  stations: readonly Station[],
-  what: 'hangs' | 'stands',
-): Nearest | null {
-  const { crane, pick, stand, loaded } = picked;
-  let nearest: Nearest | null = null;
-  for (const station of stations) {
-    const outline = outlines(station).map((point) => boomFrame(station, stand, point));
-    for (const radius of new Set([station.radius, loaded(station.radius)])) {
-      const line = lineOver(crane, pick.boom, radius);
-      if (!line) continue;
-      const out = what === 'hangs' ? radius - station.radius : 0;
-      const strip = inStrip(
-        outline.map(({ x, y }) => ({ x: x + out, y })),
-        crane.boomWidth / 2,
-        // A jib reaches past its trolley to its end, and behind its mast.
-        crane.tower ? -crane.tailRadius : -crane.pivotBack,
-        crane.tower ? pick.boom : radius,
-      );
-      for (const point of strip) {
-        const gap = belowBoom(line, { x: point.x, z: height }) - crane.boomDepth / 2;
-        if (nearest === null || gap < nearest.gap) nearest = { gap, radius, x: point.x };
-      }
-    }
-  }
-  return nearest;
-}
-
-function inStrip(outline: readonly Vec[], halfWidth: number, from: number, to: number): Vec[] {
-  const sides: [Vec, number][] = [
-    [{ x: 0, y: 1 }, halfWidth],
-    [{ x: 0, y: -1 }, halfWidth],
-    [{ x: -1, y: 0 }, -from],
-    [{ x: 1, y: 0 }, to],
-  ];
-  return sides.reduce<Vec[]>((polygon, [normal, limit]) => (polygon.length ? clip(polygon, normal, limit) : polygon), [...outline]);
-}
-
 /** The boom against the load at its travelling height, and against everything standing under the boom's sweep. */
-function boomGapChecks(
-  { plan, rules }: Context,
-  picked: PickContext,
-  path: LiftPath,
-  weight: PieceWeight,
-  hanging: Hanging,
-  travel: Travel,
-  place: Place,
-): Check[] {
-  const { piece, crane, pick } = picked;
+function boomGapChecks({ rules }: Context, picked: PickContext, gaps: readonly Gap[], place: Place): Check[] {
+  const { crane, pick } = picked;
   const least = rules.value('boomClearance');
-  const top = travel.underside + hanging.height;
-  const load = leastGap((station) => outlineAt(station, breadthOf(weight)), top, picked, path.stations, 'hangs');
-  const sweep = closeStations(path, crane.boomWidth, crane.tower ? Math.max(pick.boom, crane.tailRadius) : 0);
-  const gapTo = (id: string, what: string, height: number, outline: Vec[]) => ({
-    id,
-    what,
-    height,
-    nearest: leastGap(() => outline, height, picked, sweep, 'stands'),
-  });
-  const things = plan.site.obstructions.map((o) => gapTo(o.id, o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg)));
-  // Of the steel that stands by then, the piece the boom comes nearest to. All of the boom is above its foot.
-  const foot = crane.pivotHeight - crane.boomDepth / 2 - 2 * least;
-  const reach = crane.tower ? Math.max(pick.boom, crane.tailRadius) : Math.abs(crane.pivotBack);
-  const near = boxOf([path.stand.at, ...path.stations.map(({ hook }) => hook)], crane.boomWidth + reach);
-  const steel = standingAt(plan, rules, picked.drawn)
-    .filter(({ to, outline }) => to > foot && meets(near, boxOf(outline)))
-    .map(({ id, name, to, outline }) => gapTo(id, name, to, outline))
-    .reduce<ReturnType<typeof gapTo>[]>(([worst], one) => [!worst?.nearest || (one.nearest && one.nearest.gap < worst.nearest.gap) ? one : worst], []);
-  return [
-    { id: piece.id, what: piece.mark, height: top, nearest: load },
-    ...strungGaps(picked, travel, path),
-    ...barGap(picked, hanging, travel, path),
-    ...things,
-    ...steel,
-  ].flatMap(({ id, what, height, nearest }) => {
-    if (nearest === null) return [];
-    const traces = boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } });
-    return [
-      ratioCheck(
-        { ...place, ...onHook(picked, what, id) },
-        { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
-        { code: 'lift.boomGap', what, gap: nearest.gap, least },
-        traces,
-      ),
-    ];
-  });
+  return gaps.map(({ id, what, height, nearest }) =>
+    ratioCheck(
+      { ...place, ...onHook(picked, what, id) },
+      { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
+      { code: 'lift.boomGap', what, gap: nearest.gap, least },
+      boomTraces(crane, { boom: pick.boom, radius: nearest.radius, point: { x: nearest.x, z: height } }),
+    ),
+  );
 }
-
-/** Beams of a string over the one that is set are nearer the boom than it: each across under the hook, at its own height. */
-const strungGaps = (picked: PickContext, { underside }: Travel, path: LiftPath) =>
-  picked.above.map(({ id, mark, length, weight, over }) => {
-    const height = underside + over + weight.section.depth + weight.above;
-    const seen = { length, toMiddle: 0 };
-    const nearest = leastGap((station) => outlineAt({ ...station, seen }, breadthOf(weight)), height, picked, path.stations, 'hangs');
-    return { id, what: `${mark}, above it in the string`, height, nearest };
-  });
-
-/** A bar over the load is nearer the boom than the load: its middle under the hook, as wide and as deep as its section, or as bars are. */
-function barGap(picked: PickContext, { bar, loadDepth }: Hanging, { underside }: Travel, path: LiftPath) {
-  const { rig } = picked.pick;
-  if (!bar || !rig || rig.kind === 'legs') return [];
-  const steel = findSection(rig.section);
-  const height = underside + loadDepth + bar.above + (steel?.depth ?? BAR);
-  const seen = { length: bar.length, toMiddle: 0 };
-  const nearest = leastGap((station) => outlineAt({ ...station, seen }, steel?.width ?? BAR), height, picked, path.stations, 'hangs');
-  return [{ id: 'bar', what: rig.name.trim() || `the ${rigWords[rig.kind]}`, height, nearest }];
-}
-/** Depth and width of a bar of which nobody says what it is made of [m]. */
-const BAR = 0.35;
 
 /** Charts of cranes are good for gusts of 8 to 20 m/s (common practice); past this a unit was mistaken. */
 const MOST_CHART_GUST = 25;

@@ -13,7 +13,7 @@ import type { Body } from '../bodies';
 import type { Crane, Pick as Lift, PowerLine } from '../schema';
 import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
 import { driftOf } from '../wind-on-load';
-import { travelHeight } from './crane';
+import { travelHeight } from './travel';
 
 export type PlacedLine = PowerLine & { from: Vec; to: Vec; height: number };
 export const isPlaced = (line: PowerLine): line is PlacedLine => line.from !== null && line.to !== null && line.height !== null;

@@ -8,7 +8,7 @@ import { breadthOf, type PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import type { Plan } from '../schema';
 import type { Target } from '../seat-geometry';
-import { travelHeight } from './crane';
+import { travelHeight } from './travel';
 import { flatStop, missingCheck, onHook, liftMove, ratioCheck, told, type Context, type PickContext, type Place } from './context';
 
 const SOURCE = 'Geometry: a load goes straight up from where it lies and straight down to where it is set';
