@@ -13,6 +13,12 @@ export function boomLine(pivotBack: number, pivotHeight: number, boom: number, r
   return { angleRad, tipHeight: pivotHeight + boom * Math.sin(angleRad), pivot: { x: -pivotBack, z: pivotHeight } };
 }
 
+/** How high the tip of a boom is with its hook at a radius; null where it does not get there. */
+export function tipOver(pivotBack: number, pivotHeight: number, boom: number, radius: number): number | null {
+  const out = radius + pivotBack;
+  return out >= 0 && out <= boom ? pivotHeight + Math.sqrt(boom * boom - out * out) : null;
+}
+
 /** Distance square to the boom centreline, positive below it. */
 export function belowBoom(line: BoomLine, point: { x: number; z: number }): number {
   return (point.x - line.pivot.x) * Math.sin(line.angleRad) - (point.z - line.pivot.z) * Math.cos(line.angleRad);

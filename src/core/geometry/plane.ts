@@ -8,7 +8,10 @@ export const add = (a: Vec, b: Vec): Vec => ({ x: a.x + b.x, y: a.y + b.y });
 export const sub = (a: Vec, b: Vec): Vec => ({ x: a.x - b.x, y: a.y - b.y });
 export const scale = (a: Vec, s: number): Vec => ({ x: a.x * s, y: a.y * s });
 export const dot = (a: Vec, b: Vec): number => a.x * b.x + a.y * b.y;
-export const distance = (a: Vec, b: Vec): number => Math.hypot(a.x - b.x, a.y - b.y);
+export function distance(a: Vec, b: Vec): number {
+  const [x, y] = [a.x - b.x, a.y - b.y];
+  return Math.sqrt(x * x + y * y);
+}
 export const mix = (a: Vec, b: Vec, t: number): Vec => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
 export const direction = (angleDeg: number): Vec => ({ x: Math.cos((angleDeg * Math.PI) / 180), y: Math.sin((angleDeg * Math.PI) / 180) });
 export const leftOf = (a: Vec): Vec => ({ x: -a.y, y: a.x });
@@ -57,20 +60,36 @@ export function hull(points: readonly Vec[]): Vec[] {
 
 /** Whether two convex polygons share any area (separating axis; touching edges do not count). */
 export function overlap(a: readonly Vec[], b: readonly Vec[]): boolean {
-  for (const polygon of [a, b])
-    for (let i = 0; i < polygon.length; i += 1) {
-      const normal = leftOf(sub(polygon[(i + 1) % polygon.length]!, polygon[i]!));
-      const spread = (points: readonly Vec[]) => points.map((p) => dot(normal, p));
-      if (Math.max(...spread(a)) <= Math.min(...spread(b)) || Math.max(...spread(b)) <= Math.min(...spread(a))) return false;
+  return !(apartAcross(a, a, b) || apartAcross(b, a, b));
+}
+
+/** Whether a line along one of the edges of an outline has the two on either side of it. */
+function apartAcross(edges: readonly Vec[], a: readonly Vec[], b: readonly Vec[]): boolean {
+  for (let i = 0; i < edges.length; i += 1) {
+    const [p, q] = [edges[i]!, edges[(i + 1) % edges.length]!];
+    const [x, y] = [p.y - q.y, q.x - p.x];
+    let [a0, a1, b0, b1] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (const point of a) {
+      const out = x * point.x + y * point.y;
+      if (out < a0) a0 = out;
+      if (out > a1) a1 = out;
     }
-  return true;
+    for (const point of b) {
+      const out = x * point.x + y * point.y;
+      if (out < b0) b0 = out;
+      if (out > b1) b1 = out;
+    }
+    if (a1 <= b0 || b1 <= a0) return true;
+  }
+  return false;
 }
 
 /** How far a point is from a straight piece of a line. */
 export function toSegment(point: Vec, a: Vec, b: Vec): number {
-  const along = sub(b, a);
-  const t = Math.min(1, Math.max(0, dot(sub(point, a), along) / (dot(along, along) || 1)));
-  return distance(point, mix(a, b, t));
+  const [ux, uy] = [b.x - a.x, b.y - a.y];
+  const t = Math.min(1, Math.max(0, ((point.x - a.x) * ux + (point.y - a.y) * uy) / (ux * ux + uy * uy || 1)));
+  const [x, y] = [point.x - (a.x + ux * t), point.y - (a.y + uy * t)];
+  return Math.sqrt(x * x + y * y);
 }
 
 /** How far two segments are apart, in bare numbers for whoever asks a million times: 0 where they cross. */

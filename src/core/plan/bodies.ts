@@ -1,7 +1,7 @@
 import { add, angleOf, direction, rectangle, scale, type Vec } from '../geometry/plane';
 import type { Rules } from '../rules/rule-sets';
 import { hungWith, loadOf } from './joined';
-import { keepOne } from './keep';
+import { gist, keep, keepOne } from './keep';
 import { Missing } from './missing';
 import type { SectionRow } from '../steel/section-row';
 import { pieceWeight } from './piece-weight';
@@ -73,18 +73,26 @@ function sliceOf(of: { id: string; name: string }, place: Placed, section: Secti
 }
 
 /** What steel stands when a pick is made. */
-export const standingAt = (plan: SettledPlan, rules: Rules, pick: Pick): Body[] => bodiesSet(plan, rules, setBefore(plan, pick));
+export const standingAt = (plan: SettledPlan, rules: Rules, pick: Pick): readonly Body[] =>
+  standing('standing.at', plan, rules, pick, () => setBefore(plan, pick));
 
 /** The same but for those that what it lifts is joined to. */
-export function standingBefore(plan: SettledPlan, rules: Rules, pick: Pick): Body[] {
-  const before = setBefore(plan, pick);
-  const own = new Set(loadOf(pick));
-  for (const { a, b } of plan.structure.joints) {
-    if (own.has(a.piece)) before.delete(b.piece);
-    if (own.has(b.piece)) before.delete(a.piece);
-  }
-  return bodiesSet(plan, rules, before);
-}
+export const standingBefore = (plan: SettledPlan, rules: Rules, pick: Pick): readonly Body[] =>
+  standing('standing.before', plan, rules, pick, () => {
+    const before = setBefore(plan, pick);
+    const own = new Set(loadOf(pick));
+    for (const { a, b } of plan.structure.joints) {
+      if (own.has(a.piece)) before.delete(b.piece);
+      if (own.has(b.piece)) before.delete(a.piece);
+    }
+    return before;
+  });
+
+const standing = (name: string, plan: SettledPlan, rules: Rules, pick: Pick, set: () => ReadonlySet<string>): readonly Body[] => {
+  const { pieces, structure, bearings } = plan;
+  const from = [settings(plan), pieces, bearings, beamBodies(plan, rules), structure.joints, rules];
+  return keep(name, pick, from, () => bodiesSet(plan, rules, set()));
+};
 
 function bodiesSet(plan: SettledPlan, rules: Rules, set: ReadonlySet<string>): Body[] {
   if (set.size === 0) return [];
@@ -92,15 +100,38 @@ function bodiesSet(plan: SettledPlan, rules: Rules, set: ReadonlySet<string>): B
   return [...own, ...beamBodies(plan, rules).filter(({ id }) => set.has(id))];
 }
 
+/** Which pieces hang together: the same thing while none of that is another. */
+const liftedTogether = ({ picks }: Plan): object => gist('lifted.together', picks, ({ id, piece, joined }) => (joined?.length ? [id, piece, ...joined] : []));
+
+/** At which move each pick is made, and what is set at which, in the order of the moves. */
+interface Settings {
+  picks: ReadonlyMap<string, number>;
+  set: readonly { at: number; piece: string }[];
+}
+
+const settings = (plan: Plan): Settings =>
+  keepOne('settings', [plan.moves, plan.launches, liftedTogether(plan), plan.pieces.length > 0 ? plan.picks : null], () => {
+    const pieceOf = new Map(plan.pieces.length === 0 ? [] : plan.picks.map((one) => [one.id, one.piece]));
+    const picks = new Map<string, number>();
+    const set: { at: number; piece: string }[] = [];
+    plan.moves.forEach((move, at) => {
+      const pick = move.kind === 'pick.lift' || move.kind === 'piece.hang' ? move.pick : null;
+      if (pick !== null && pick !== undefined && !picks.has(pick)) picks.set(pick, at);
+      if (move.kind === 'piece.hang') for (const piece of [move.beam, ...hungWith(plan, move)]) set.push({ at, piece });
+      else if (move.kind === 'launch.lower') for (const { piece } of plan.launches?.find(({ id }) => id === move.launch)?.pieces ?? []) set.push({ at, piece });
+      else if (move.kind === 'piece.land') set.push({ at, piece: pieceOf.get(move.pick) ?? move.pick });
+    });
+    return { picks, set };
+  });
+
 function setBefore(plan: Plan, pick: Pick): Set<string> {
   if (plan.structure.pieces.length + plan.pieces.length < 2) return new Set();
-  const at = plan.moves.findIndex((move) => (move.kind === 'pick.lift' || move.kind === 'piece.hang') && move.pick === pick.id);
-  const pieceOf = new Map(plan.pieces.length === 0 ? [] : plan.picks.map((one) => [one.id, one.piece]));
+  const { picks, set } = settings(plan);
+  const now = picks.get(pick.id) ?? Infinity;
   const before = new Set<string>();
-  for (const move of plan.moves.slice(0, at < 0 ? plan.moves.length : at)) {
-    if (move.kind === 'piece.hang') for (const id of [move.beam, ...hungWith(plan, move)]) before.add(id);
-    else if (move.kind === 'launch.lower') for (const { piece } of plan.launches?.find(({ id }) => id === move.launch)?.pieces ?? []) before.add(piece);
-    else if (move.kind === 'piece.land') before.add(pieceOf.get(move.pick) ?? move.pick);
+  for (const { at, piece } of set) {
+    if (at >= now) break;
+    before.add(piece);
   }
   for (const id of loadOf(pick)) before.delete(id);
   return before;

@@ -7,7 +7,7 @@ import { hangsWith, hungWith, liftedAsOne } from './joined';
 import { isLaunchMove } from './launch/moves';
 import { hoodsOf, type Hood } from './structure/hoods';
 import { sharersOf } from './structure/sharers';
-import { beamAt, nothingStands, type StructureMoment } from './structure/moment';
+import { beamAt, nothingStands, type StructureMoment, picksPulling } from './structure/moment';
 import { braceOf, isStructureMove, jointOf, loadOf, readyBefore, splicedNeeds, structureAfter, structureNeeds, supportOf } from './structure/state';
 
 export type Whereabouts = 'away' | 'delivered' | 'slung' | 'hanging' | 'landed' | 'free';
@@ -381,9 +381,12 @@ const cranesThere = (plan: Plan, pick: Pick, now: Moment): Need[] =>
 
 /** One hook holds one load: what else hangs on the hook of the same crane, or of the second where two lift. */
 function hookNeeds(plan: Plan, pick: Pick, now: Moment): Need[] {
+  // Mostly nothing hangs, and of hundreds of lifts one does.
+  const pulling = new Set([...picksPulling(now.structure), ...Object.values(now.pieces).flatMap(({ hooks }) => hooks)]);
+  if (pulling.size === 0) return [];
   const cranes = standsOfPick(pick).map((stand) => standOf(plan, stand).crane);
   return plan.picks.flatMap((one) => {
-    if (one.id === pick.id || !standsOfPick(one).some((stand) => cranes.includes(standOf(plan, stand).crane))) return [];
+    if (one.id === pick.id || !pulling.has(one.id) || !standsOfPick(one).some((stand) => cranes.includes(standOf(plan, stand).crane))) return [];
     const lifted = liftedBy(plan, one);
     const holds = lifted.kind === 'piece' ? now.pieces[lifted.piece.id]!.hooks.includes(one.id) : beamAt(now.structure, lifted.beam.id).pick === one.id;
     return holds

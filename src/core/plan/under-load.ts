@@ -1,4 +1,4 @@
-import { boomLine } from '../cranes/boom-geometry';
+import { tipOver } from '../cranes/boom-geometry';
 import type { Trace } from '../calc/evidence';
 import { attempt } from '../calc/attempt';
 import { radiusUnderLoad } from '../cranes/under-load.calc';
@@ -33,7 +33,7 @@ export function givesOf({ job }: Plan, { pivotBack, pivotHeight, baseLength, bas
 /** The radius of a hook with the load on, from the radius it was set at. */
 export const underLoad = ({ pivotBack, pivotHeight, bend, level, settles, base }: Gives, boom: number, radius: number): number => {
   // A boom that does not get there is told of by itself.
-  const height = boomLine(pivotBack, pivotHeight, boom, radius)?.tipHeight ?? pivotHeight;
+  const height = tipOver(pivotBack, pivotHeight, boom, radius) ?? pivotHeight;
   return radius + bend * boom + (level + settles / base) * height;
 };
 

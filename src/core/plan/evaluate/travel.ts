@@ -1,5 +1,6 @@
 import type { Rules } from '../../rules/rule-sets';
 import { standingBefore, type Body } from '../bodies';
+import { keep } from '../keep';
 import { tallestUnder, type LiftPath } from '../lift-path';
 import { Missing } from '../missing';
 import { breadthOf, type PieceWeight } from '../piece-weight';
@@ -30,6 +31,10 @@ export function travelHeight(
   rules: Rules,
   standing: readonly Body[] = standingBefore(plan, rules, picked.pick),
 ): Travel {
+  return keep('travel', path, [plan, picked, weight, rules, standing], () => travelOver(plan, picked, path, weight, rules, standing));
+}
+
+function travelOver(plan: SettledPlan, picked: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules, standing: readonly Body[]): Travel {
   const clearance = rules.value('loadClearance');
   const underside = ownHeight(picked);
   // What wind may push it over counts as passed over.

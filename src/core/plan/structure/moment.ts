@@ -68,6 +68,15 @@ export const jointAt = (now: StructureMoment, id: string): JointState | undefine
 export const braceAt = (now: StructureMoment, id: string): boolean => readLedger(now.braces, id) ?? false;
 export const loadAt = (now: StructureMoment, id: string): boolean => readLedger(now.loads, id) ?? false;
 export const launchAt = (now: StructureMoment, id: string): LaunchState => readLedger(now.launches, id) ?? NOT_BUILT;
+const pulling = new WeakMap<object, readonly string[]>();
+/** The picks whose hooks pull something of the structure. */
+export const picksPulling = ({ beams }: StructureMoment): string[] =>
+  beams.flatMap((part) => {
+    let picks = pulling.get(part);
+    if (!picks) pulling.set(part, (picks = Object.values(part).flatMap(({ pick }) => pick ?? [])));
+    return picks;
+  });
+
 /** Something holds the two ends together. */
 export const isMade = (state: JointState | undefined): state is JointState =>
   state !== undefined && (state.pins > 0 || state.bolts === null || state.bolts > 0);
