@@ -109,6 +109,37 @@ test('what blocks say of all their cells is what each cell says by itself', () =
     expect(blocked).toBeGreaterThan(30);
   }
 });
+/** Masts in a ring: whichever way a boom goes round, it meets one. */
+const ring = (plan: Plan, middle: { x: number; y: number }, radius: number, count: number): void => {
+  for (let n = 0; n < count; n += 1) {
+    const turn = (2 * Math.PI * n) / count + 0.3;
+    const at = { x: middle.x + radius * Math.cos(turn), y: middle.y + radius * Math.sin(turn) };
+    plan.site.obstructions.push({ id: `m${n}`, name: `Mast ${n + 1}`, at, length: 0.4, width: 0.4, azimuthDeg: 0, height: 14 + 2 * n });
+  }
+};
+test.each([
+  ['a load on the other side of the crane than its seat', quayFootbridge, 2, 'short', 5],
+  ['slewed to the right whichever way is shorter', quayFootbridge, 2, 'right', 1],
+  ['columns turned up where they lie', passengerCanopy, 11, 'short', 5],
+] as const)('between masts all round no block says more than its cells: %s', (_, make, every, swing, masts) => {
+  const plan = few(make(), every);
+  plan.picks.forEach((pick) => Object.assign(pick, { swing }));
+  const piece = plan.structure.pieces.find(({ id }) => id === plan.picks[0]!.piece)!;
+  const middle = { x: (piece.lies!.x! + piece.from!.x!) / 2, y: (piece.lies!.y! + piece.from!.y!) / 2 };
+  ring(plan, middle, 7, masts);
+  const map = mapOf(plan);
+  let [clear, blocked] = [0, 0];
+  for (let cell = 0; cell < map.worst.length; cell += 1) {
+    const at = cellAt(map, cell);
+    if (Number.isNaN(map.worst[cell]!) || Math.hypot(at.x - middle.x, at.y - middle.y) > 14) continue;
+    const shares = map.of.map((_, lift) => (map.chart(lift, at) < 1 ? map.share(lift, at) : Infinity));
+    if (map.serves[cell] !== shares.filter((share) => share < 1).length) throw new Error(`at ${at.x}, ${at.y} the block says ${map.serves[cell]}`);
+    clear += shares.filter((share) => share < 1).length;
+    blocked += map.of.filter((_, lift) => map.chart(lift, at) < 1 && shares[lift] === Infinity).length;
+  }
+  expect(clear).toBeGreaterThan(10);
+  expect(blocked).toBeGreaterThan(10);
+});
 test('steel stands in the way of what is lifted after it, and of nothing lifted before', () => {
   const plan = few(passengerCanopy(), 5);
   const at = plan.stands.find(({ id }) => id === 's1')!.at;
