@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { passengerCanopy, quayFootbridge } from '../../../tests/demo-plan';
 import { lineOver } from '../cranes/boom-geometry';
-import { add, angleOf, direction, leftOf, scale, sub, type Vec } from '../geometry/plane';
+import { add, angleOf, direction, leftOf, scale, sub, wrapDeg, type Vec } from '../geometry/plane';
 import { rulesOf } from '../rules/rule-sets';
 import { craneChecks } from './evaluate/crane';
 import type { PickContext } from './evaluate/context';
@@ -48,7 +48,9 @@ function reached(picked: PickContext, at: Vec): LiftPath | null {
 const cases = fc.record({
   x: fc.double({ min: -14, max: 14, noNaN: true }),
   y: fc.double({ min: -14, max: 14, noNaN: true }),
-  station: fc.double({ min: 0, max: 1, noNaN: true }),
+  station: fc.oneof(fc.constantFrom(0, 1), fc.double({ min: 0, max: 1, noNaN: true })),
+  between: fc.constantFrom(0, 0, 0.5),
+  slings: fc.double({ min: 1, max: 3, noNaN: true }),
   out: fc.double({ min: 0, max: 1.05, noNaN: true }),
   aside: fc.double({ min: -1.6, max: 1.6, noNaN: true }),
   up: fc.double({ min: -1.2, max: 0.4, noNaN: true }),
@@ -76,7 +78,11 @@ test.each([
     fc.property(cases, (one) => {
       const plan = structuredClone(base);
       const [pick] = plan.picks;
-      Object.assign(pick!, { swing: one.swing, liftOver: one.over });
+      const { legs, turned } = pick!;
+      const longer = turned
+        ? { turned: { ...turned, sling: turned.sling! * one.slings } }
+        : { legs: { left: legs.left * one.slings, right: legs.right * one.slings } };
+      Object.assign(pick!, { swing: one.swing, liftOver: one.over, ...longer });
       const bare = settle(plan);
       const picked = pickContext(bare, bare.picks[0]!);
       const hooks = (picked.path as LiftPath).stations.map(({ hook }) => hook);
@@ -85,7 +91,9 @@ test.each([
       const path = reached(picked, at);
       if (!path) return;
       const station = path.stations[Math.round(one.station * (path.stations.length - 1))]!;
-      const along = direction(station.bearingDeg);
+      // At a station, or half way to the next.
+      const next = path.stations[Math.min(path.stations.length - 1, path.stations.indexOf(station) + 1)]!;
+      const along = direction(station.bearingDeg + one.between * wrapDeg(next.bearingDeg - station.bearingDeg));
       const line = lineOver(picked.crane, picked.pick.boom, picked.loaded(station.radius));
       if (!line) return;
       let [foot, height] = [at, 0];
