@@ -139,6 +139,15 @@ test('a crane on tracks is asked for the width of one, and never for mats', asyn
   await expect(field(page, 'Mat under each outrigger')).toHaveCount(0);
   await field(page, 'Width of one track').fill('0.7');
   await expect(check(page, 'stand.ground').first()).toContainText('track presses the ground');
+  await expect(check(page, 'stand.assembled').first()).toContainText('come with its boom whole');
+  await choose(page, 'Its boom', 'is put together on site');
+  await expect(check(page, 'stand.boomRoom').first()).toContainText('Which way does the boom');
+  await field(page, 'Boom lies out, from east').first().fill('200');
+  await field(page, 'Put together under').first().fill('S. Aune');
+  await field(page, 'Boom held, pins out, by').first().fill('blocks under each section');
+  await expect(check(page, 'stand.director')).toHaveCount(0);
+  await expect(check(page, 'stand.boomHeld')).toHaveCount(0);
+  await expect(check(page, 'stand.boomRoom').first()).not.toHaveAttribute('data-verdict', 'missing');
   await accessible(page);
   await saved(page);
   expect((await planOf(request, job)).cranes[0]!.tracks).toEqual({ shoe: 0.7 });

@@ -3,7 +3,9 @@ import { Fragment, useState } from 'react';
 import dynamic from 'next/dynamic';
 import { Forklift, MapPinned, Plus } from 'lucide-react';
 import { chartsOf, counterweightOf } from '@/core/plan/duties';
+import type { Assembly } from '@/core/plan/document/assembly';
 import type { Tower } from '@/core/plan/document/tower';
+import { newAssembly } from '@/core/plan/new-assembly';
 import { newTower } from '@/core/plan/new-tower';
 import type { Fault } from '@/core/calc/schema';
 import { saidOf } from '@/core/plan/document/unsaid';
@@ -219,7 +221,24 @@ function StandFields({ stand }: { stand: Stand }) {
             placeholder: 'as the rules',
           },
         )}
+      {own?.assembled && <AssemblyFields stand={stand} />}
     </Group>
+  );
+}
+
+/** How the boom is put together at a stand. */
+function AssemblyFields({ stand }: { stand: Stand }) {
+  const act = useAct();
+  const { open, words } = useInputs();
+  const said = stand.assembly ?? newAssembly();
+  const edit = (changes: Partial<Assembly>) =>
+    act('editStand', { id: stand.id, changes: { assembly: { ...said, ...changes } } }, `assembly ${Object.keys(changes).join()}`);
+  return (
+    <>
+      {open('Boom lies out, from east', 'angle', said.towardsDeg, (towardsDeg) => edit({ towardsDeg }))}
+      {words('Put together under', said.director, (director) => edit({ director }), { placeholder: 'nobody yet' })}
+      {words('Boom held, pins out, by', said.held, (held) => edit({ held }), { placeholder: 'not said' })}
+    </>
   );
 }
 
@@ -264,6 +283,17 @@ function CraneFields({ crane }: { crane: Crane }) {
               'tracks',
             ),
         )}
+        {!tower &&
+          choice<'open' | 'whole' | 'put together'>(
+            'Its boom',
+            crane.assembled == null ? 'open' : crane.assembled ? 'put together' : 'whole',
+            [
+              ['open', 'not said'],
+              ['whole', 'comes whole'],
+              ['put together', 'is put together on site'],
+            ],
+            (said) => edit({ assembled: said === 'open' ? null : said === 'put together' }, 'assembled'),
+          )}
         {length(tower ? 'Jib to hook, block up' : 'Boom tip to hook, block up', 'hookDrop')}
         {!tower && length('Foot pin behind slew centre', 'pivotBack')}
         {length(tower ? 'Jib above ground' : 'Foot pin above ground', 'pivotHeight')}

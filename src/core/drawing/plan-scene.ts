@@ -8,6 +8,7 @@ import type { Check, StationId } from '../plan/check';
 import type { Moment } from '../plan/replay';
 import type { Plan } from '../plan/schema';
 import { formatQuantity } from '../units';
+import { boomShapes } from './boom-shapes';
 import { extentOf, type Drawing, type Shape } from './draw-list';
 import { bentsAbove } from './bent-shapes';
 import type { ShoresMoment } from './shore-moment';
@@ -48,6 +49,7 @@ export function planScene(
     ...poses.flatMap((pose) => pieceShapes(pose)),
     ...poses.flatMap((pose) => (pose.pieceOnly ? [] : measureShapes(plan, pose))),
     ...near,
+    ...(about === 'gear' && !close ? boomShapes(plan) : []),
     ...(about === 'wayIn' ? carriedShapes(plan) : []),
     ...(close ? [] : wayShapes(plan, onWay, checks)),
   ];

@@ -103,6 +103,10 @@ function bodiesSet(plan: SettledPlan, rules: Rules, set: ReadonlySet<string>): B
 /** Which pieces hang together: the same thing while none of that is another. */
 const liftedTogether = ({ picks }: Plan): object => gist('lifted.together', picks, ({ id, piece, joined }) => (joined?.length ? [id, piece, ...joined] : []));
 
+/** The steel that is set before a move, by its number. */
+export const steelBefore = (plan: SettledPlan, rules: Rules, now: number): Body[] =>
+  bodiesSet(plan, rules, new Set(settings(plan).set.flatMap(({ at, piece }) => (at < now ? [piece] : []))));
+
 /** At which move each pick is made, and what is set at which, in the order of the moves. */
 interface Settings {
   picks: ReadonlyMap<string, number>;

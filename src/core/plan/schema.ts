@@ -16,6 +16,7 @@ import { fromYard, inspectedSchema, yardSchema } from './document/yard';
 import { openingSchema, overlaySchema, patternSchema } from './document/survey';
 import { structureMoves, structureSchema } from './document/structure';
 import { transportSchema, travelSchema } from './document/transport';
+import { assembledSchema, assemblySchema } from './document/assembly';
 import { towerSchema } from './document/tower';
 import { unsaid } from './document/unsaid';
 import { footing } from './document/footing';
@@ -176,6 +177,7 @@ const craneSchema = closed({
   baseWidth: positive('m', 'outriggers, left to right; of tracks, centre to centre', { maximum: 40 }),
   tracks: Type.Optional(nullable(closed({ shoe: nullable(positive('m', 'width of one track', { maximum: 5 })) }))),
   tower: Type.Optional(nullable(towerSchema)),
+  assembled: assembledSchema(),
   tailRadius: positive('m', undefined, { maximum: 40 }),
   parts: Type.Array(cranePart),
   cab: Type.Optional(
@@ -224,6 +226,7 @@ const standSchema = closed({
   counterweight: Type.Optional(nullable(nonNegative('kg', 'on it here; null: as its parts say'))),
   falls: Type.Optional(nullable(Type.Integer({ minimum: 1, maximum: 40, description: 'parts of line the hook block hangs in' }))),
   settles: Type.Optional(nullable(nonNegative('m', 'its worst pad or track, as the load comes on', { maximum: 0.5 }))),
+  assembly: Type.Optional(nullable(assemblySchema)),
 });
 
 const pickSchema = closed({

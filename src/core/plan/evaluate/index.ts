@@ -13,6 +13,7 @@ import { moveFor, type Context } from './context';
 import { cranesStanding } from '../cranes-standing';
 import { laidChecks } from './laid';
 import { craneSizeChecks } from './crane-sizes';
+import { assemblyChecks } from './assembly';
 import { towerChecks } from './tower';
 import { concreteCheck, journeyChecks, orderChecks } from './order';
 import { launchChecks } from '../launch/checks';
@@ -213,6 +214,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...launchChecks(context),
     ...craneSizeChecks(context),
     ...towerChecks(context),
+    ...assemblyChecks(context),
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context, structure.onward),
