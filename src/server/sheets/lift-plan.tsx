@@ -303,6 +303,12 @@ function StandList({ plan }: { plan: ReturnType<typeof settle> }) {
                   : `mat ${stand.padArea === null ? UNKNOWN : show(stand.padArea, 'floorArea')} under each`}
               {crane.tower ? '' : `, ground may take ${show(stand.groundAllowable, 'pressure')}`}
             </Text>
+            {crane.assembled && (
+              <Text style={styles.small}>
+                Boom put together here: lies out {show(stand.assembly?.towardsDeg ?? null, 'angle')} from east, under{' '}
+                {stand.assembly?.director.trim() || UNKNOWN}; held while pins are out by {stand.assembly?.held.trim() || UNKNOWN}
+              </Text>
+            )}
             <Text style={styles.small}>Chart: {charts.length === 0 ? 'NONE FOR HOW IT STANDS' : charts.join('; ')}</Text>
           </View>
         );

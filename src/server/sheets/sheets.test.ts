@@ -218,6 +218,17 @@ describe('the whole set', () => {
     expect(pages[0]).toContain('Critical lifts G4.1');
     expect(pages[2]).toMatch(/G4\.1 crane at Stand 1 .* 76\.9 % .* over 75 % of the/);
   });
+  test('a boom that is put together on site: which way it lies, under whom, held by what; what nobody said stands open', async () => {
+    const plan = quayFootbridge();
+    plan.cranes[0]!.assembled = true;
+    plan.stands[0]!.assembly = { towardsDeg: 200, director: 'S. Aune', held: 'blocks under each section' };
+    const { text } = await pagesOf('lift-plan', plan);
+    const words = text.replace(/\s+/g, ' ');
+    expect(words).toMatch(/Boom put together here: lies out 200\s*° from east, under S\. Aune; held while pins are out by blocks under each section/);
+    // The other stand says nothing of it.
+    expect(words.split('Boom put together here').length - 1).toBe(plan.stands.filter(({ crane }) => crane === 'c1').length);
+    expect((await pagesOf('lift-plan', quayFootbridge())).text).not.toContain('Boom put together');
+  });
   test('a plan without a structure has shoring and no connections; without lifts it still has a cover', async () => {
     const { pages } = await pagesOf('lift-plan', ticketHall());
     expect(pages[0]).toMatch(/Shoring pages? \d+/);
