@@ -1,3 +1,4 @@
+import { quayFootbridge } from '../tests/demo-plan';
 import { check, count, expect, field, makeJob, move, open, openJob, planOf, saved, station, test } from './job';
 
 test('a revision is looked at, brought back on top of the newest, and nothing goes', async ({ page, job, request }) => {
@@ -119,6 +120,24 @@ test('what stops the job heads the screen, and opens and lights its own field', 
   await expect(field(page, 'Rating of one leg')).toBeFocused();
   await field(page, 'Rating of one leg').fill('1 t');
   await expect(band).toHaveCount(0);
+});
+
+test.describe('with a crane at two stands', () => {
+  test.use({ demo: 'quay footbridge' });
+  test('what is asked of a lift lights its field with the crane, which was folded away', async ({ page, request }) => {
+    const id = await makeJob(
+      request,
+      (plan) => {
+        plan.cranes[0]!.hookBlockMass = null;
+      },
+      quayFootbridge(),
+    );
+    await openJob(page, id);
+    await station(page, 'Gear');
+    await expect(field(page, 'Hook block weighs')).toHaveCount(0);
+    await check(page, 'lift.chart').first().getByRole('button').first().click();
+    await expect(field(page, 'Hook block weighs')).toBeFocused();
+  });
 });
 
 test.describe('in the ticket hall', () => {

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback } from 'react';
 import type { Check, StationId } from '@/core/plan/check';
+import { leansOn } from '@/core/plan/leans-on';
 import { lineOf, wayOf, wayOfMember } from '@/core/plan/views';
 import { again } from '@/ui/again';
 import { useJobStore } from './job-context';
@@ -21,33 +22,37 @@ export function useGoTo(): (check: Check) => void {
       const at = history.plan.moves.findIndex((move) => move.id === check.move);
       if (at >= 0) goTo(at);
       else if (check.station === 'runSheet') goTo(-1);
-      void light(check, openStation);
+      void light(check, leansOn(history.plan, check.about), openStation);
     },
     [store],
   );
 }
 
 /** Tries the fields a check may be waiting for, station by station, and lights the first that is empty. */
-async function light(check: Check, openStation: (station: StationId) => void): Promise<void> {
+async function light(check: Check, ids: readonly string[], openStation: (station: StationId) => void): Promise<void> {
   openStation(check.station);
   // Which fields a check may be waiting for is read when somebody asks.
   const { fieldsOf } = await again(() => import('./check-fields'));
   const wanted = fieldsOf(check);
   await frame();
   await frame();
-  for (const { station, label } of wanted) {
-    openStation(station);
-    await frame();
-    await frame();
-    // What is asked of a piece may stand with what it is made of: its part.
-    for (const id of [check.about.id, check.about.part]) {
-      const thing = id === undefined ? null : openThing(id);
-      if (id !== check.about.id && !thing) continue;
+  const fits = (field: HTMLInputElement | null): field is HTMLInputElement => field !== null && (field.value === '' || wanted.length === 1);
+  // With the things themselves; where their fields stand with nothing else, anywhere in the station.
+  for (const own of [true, false])
+    for (const { station, label } of wanted) {
+      openStation(station);
       await frame();
-      const field = findField(label, thing);
-      if (field && (field.value === '' || wanted.length === 1)) return glow(field);
+      await frame();
+      for (const id of own ? ids : []) {
+        const thing = openThing(id);
+        if (!thing) continue;
+        await frame();
+        const field = findField(label, thing);
+        if (fits(field)) return glow(field);
+      }
+      const field = own ? null : findField(label, document.querySelector<HTMLElement>('aside'));
+      if (fits(field)) return glow(field);
     }
-  }
   openStation(check.station);
   await frame();
   await frame();
@@ -75,12 +80,11 @@ export async function unfold(id: string): Promise<void> {
 }
 
 function findField(label: string, within: HTMLElement | null): HTMLInputElement | null {
-  for (const root of [within, document.querySelector<HTMLElement>('aside')])
-    for (const one of root?.querySelectorAll('label') ?? []) {
-      if (!one.textContent?.trim().startsWith(label)) continue;
-      const field = document.getElementById(one.htmlFor);
-      if (field instanceof HTMLInputElement) return field;
-    }
+  for (const one of within?.querySelectorAll('label') ?? []) {
+    if (!one.textContent?.trim().startsWith(label)) continue;
+    const field = document.getElementById(one.htmlFor);
+    if (field instanceof HTMLInputElement) return field;
+  }
   return null;
 }
 
