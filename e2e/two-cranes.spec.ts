@@ -62,6 +62,8 @@ test('a girder of 38 m and 48 t by two cranes: from a new job to its card', asyn
       .getByRole('button', { name: new RegExp(`^${name} Made-up`) })
       .click();
     const crane = workings(page).locator(`[data-thing="c${n + 1}"]`);
+    await crane.getByRole('combobox', { name: 'Its boom', exact: true }).click();
+    await page.getByRole('option', { name: 'comes whole' }).click();
     await crane.getByRole('textbox', { name: 'Crane inspected by', exact: true }).fill('P. Varga');
     await crane.getByLabel('Crane inspected on').fill('2026-10-02');
     await page.keyboard.press('Tab');
