@@ -36,3 +36,18 @@ test('a tail that reaches over a railway is a stop, over a road it is not asked'
   expect(rows(zone({ at }))).toEqual([]);
   expect(rows(zone({ kind: 'railway', at: { x: 9.144, y: -11.9 } }))).toEqual([]);
 });
+
+test('a boom that is laid out over a public way or a railway is a stop until that is closed, and one that comes whole is not asked', () => {
+  const laid = (assembled: boolean, towardsDeg: number | null, over: Partial<Zone> = {}): Plan => {
+    const plan = zone({ at: { x: 9.144, y: -25 }, ...over });
+    plan.cranes[0]!.assembled = assembled;
+    plan.stands.find(({ id }) => id === 's1')!.assembly = { towardsDeg, director: 'S. Aune', held: 'blocks' };
+    return plan;
+  };
+  expect(rows(laid(true, -90))).toEqual([
+    expect.stringMatching(/^stop s1\/z: Gannet 120 on Stand 1 lays out and raises its boom over Ferry road, a public way, and nothing says/),
+  ]);
+  expect(rows(laid(true, -90, { kind: 'railway' }))[0]).toMatch(/^stop s1\/z: .*its boom over Ferry road/);
+  expect(rows(laid(true, -90, { closed: { how: 'barriers', by: 'K. Osei', on: '2026-11-20' } }))[0]).toMatch(/^(clear|tight) s1\/z: .*closed meanwhile/);
+  for (const plan of [laid(true, 90), laid(true, null), laid(false, -90)]) expect(rows(plan)).toEqual([]);
+});

@@ -1,21 +1,27 @@
 import { phrase } from '../../calc/work';
 import { overlap, rectangle, toOutline } from '../../geometry/plane';
 import type { Check } from '../check';
+import { boomStrip, longestBooms } from '../boom-laid';
 import { cranesStanding } from '../cranes-standing';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import { flatStop, missingCheck, moveFor, on, told, type Context, type Place } from './context';
 import { said, zoneWords } from './zones';
 
-/** A crane that stands in a zone, or whose tail swings over a railway, does so only while that is closed. */
+/** A crane that stands in a zone, lays its boom out over one, or whose tail swings over a railway, does so only while that is closed. */
 export function standZoneChecks({ plan, today }: Context): Check[] {
   const zones = (plan.site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
-  return cranesStanding(plan).flatMap(({ stand, crane, base }) =>
-    zones.flatMap((zone): Check[] => {
+  const booms = longestBooms(plan);
+  return cranesStanding(plan).flatMap(({ stand, crane, base }) => {
+    const boom = booms.get(stand.id);
+    const towardsDeg = stand.assembly?.towardsDeg ?? null;
+    const strip = crane.assembled && !crane.tower && boom !== undefined && towardsDeg !== null ? boomStrip(stand, crane, boom, towardsDeg) : null;
+    return zones.flatMap((zone): Check[] => {
       const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
       const stands = overlap(base, outline);
       // The counter-jib of a tower crane swings far above what runs on the ground.
       const tail = zone.kind === 'railway' && !crane.tower && toOutline(stand.at, outline) < crane.tailRadius;
-      if (!stands && !tail) return [];
+      const lies = strip !== null && overlap(strip, outline);
+      if (!stands && !tail && !lies) return [];
       const place: Place = {
         id: 'stand.over',
         ...on('stand', stand, stand.name, zone.id),
@@ -24,7 +30,7 @@ export function standZoneChecks({ plan, today }: Context): Check[] {
         calc: 'record',
         source: 'Common practice: a crane stands on a public way or in the reach of trains only while that is closed',
       };
-      const what = `${crane.name} on ${stand.name} ${stands ? 'stands in' : 'can swing its tail over'} ${zone.name}, ${zoneWords[zone.kind]}`;
+      const what = `${crane.name} on ${stand.name} ${stands ? 'stands in' : lies ? 'lays out and raises its boom over' : 'can swing its tail over'} ${zone.name}, ${zoneWords[zone.kind]}`;
       const { closed } = zone;
       if (!closed)
         return [
@@ -41,6 +47,6 @@ export function standZoneChecks({ plan, today }: Context): Check[] {
           missingCheck(place, 'count', `${what}. How is it kept closed meanwhile, who answers for it, and since when?${date ? ` The record ${date}.` : ''}`),
         ];
       return [said(place, phrase`${what}, closed meanwhile: ${closed.how.trim()} (${closed.by.trim()}, ${closed.on}).`)];
-    }),
-  );
+    });
+  });
 }
