@@ -1,4 +1,4 @@
-import { boomStrip, longestBooms } from '../plan/boom-laid';
+import { boomGround, longestBooms } from '../plan/boom-laid';
 import { craneAt } from '../plan/duties';
 import type { Plan } from '../plan/schema';
 import type { Shape } from './draw-list';
@@ -8,10 +8,8 @@ export function boomShapes(plan: Plan): Shape[] {
   const booms = longestBooms(plan);
   return plan.stands.flatMap((stand): Shape[] => {
     const crane = craneAt(plan, stand);
-    const boom = booms.get(stand.id);
-    const towardsDeg = stand.assembly?.towardsDeg ?? null;
-    if (!crane.assembled || crane.tower || boom === undefined || towardsDeg === null) return [];
-    const points = boomStrip(stand, crane, boom, towardsDeg);
+    const points = boomGround(stand, crane, booms);
+    if (!points) return [];
     const of = { kind: 'stand' as const, id: stand.id };
     const end = points.slice(1, 3).reduce((sum, { x, y }) => ({ x: sum.x + x / 2, y: sum.y + y / 2 }), { x: 0, y: 0 });
     return [

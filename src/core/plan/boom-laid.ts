@@ -20,3 +20,10 @@ export function boomStrip({ at }: Stand, { pivotBack, boomWidth }: Crane, boom: 
   const long = boom - pivotBack;
   return rectangle(add(at, scale(direction(towardsDeg), long / 2)), long, boomWidth + 2 * BESIDE, towardsDeg);
 }
+
+/** Where the boom of a crane lies while it is put together at a stand; null: it comes whole, nothing is lifted there, or nobody says which way. */
+export function boomGround(stand: Stand, crane: Crane, booms: ReadonlyMap<string, number>): Vec[] | null {
+  const boom = booms.get(stand.id);
+  const towardsDeg = stand.assembly?.towardsDeg ?? null;
+  return crane.assembled && !crane.tower && boom !== undefined && towardsDeg !== null ? boomStrip(stand, crane, boom, towardsDeg) : null;
+}

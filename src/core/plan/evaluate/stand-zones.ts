@@ -1,7 +1,7 @@
 import { phrase } from '../../calc/work';
 import { overlap, rectangle, toOutline } from '../../geometry/plane';
 import type { Check } from '../check';
-import { boomStrip, longestBooms } from '../boom-laid';
+import { boomGround, longestBooms } from '../boom-laid';
 import { cranesStanding } from '../cranes-standing';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import { flatStop, missingCheck, moveFor, on, told, type Context, type Place } from './context';
@@ -12,9 +12,7 @@ export function standZoneChecks({ plan, today }: Context): Check[] {
   const zones = (plan.site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
   const booms = longestBooms(plan);
   return cranesStanding(plan).flatMap(({ stand, crane, base }) => {
-    const boom = booms.get(stand.id);
-    const towardsDeg = stand.assembly?.towardsDeg ?? null;
-    const strip = crane.assembled && !crane.tower && boom !== undefined && towardsDeg !== null ? boomStrip(stand, crane, boom, towardsDeg) : null;
+    const strip = boomGround(stand, crane, booms);
     return zones.flatMap((zone): Check[] => {
       const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
       const stands = overlap(base, outline);
