@@ -1,4 +1,3 @@
-import type { CommandArguments } from './commands/table';
 import { joinedOf, loadOf } from './joined';
 import { Missing } from './missing';
 import { isTurned, liftedBy, standsOfPick } from './lookups';
@@ -40,17 +39,24 @@ export function unlifted({ picks, pieces, structure, launches = [] }: Plan): { i
   ].filter(({ id }) => !lifted.has(id));
 }
 
+/** Lifts for pieces that had none: their picks, by which of them each move hangs what, and the moves that come with them. */
+export interface LiftsPlanned {
+  picks: Pick[];
+  hangs: { id: string; pick: string }[];
+  put: { moves: Move[]; before: string | null }[];
+}
+
 /**
  * Every piece of the structure that a move hangs and nobody has said by what, lifted from one stand: its pick, the crane set before the
  * first of them, that one tried, and the crane gone after the last has let go. Null where nothing is left to lift.
  */
-export function liftsFrom(plan: Plan, stand: string, freshId: (prefix: string) => string): CommandArguments['planLifts'] | null {
+export function liftsFrom(plan: Plan, stand: string, freshId: (prefix: string) => string): LiftsPlanned | null {
   const makes = new Map(plan.structure.makes.map((one) => [one.id, one]));
   const beams = new Map(plan.structure.pieces.map((one) => [one.id, one]));
   const lifted = new Set(plan.picks.flatMap(loadOf));
   const like = plan.picks.find((pick) => pick.stand === stand);
   const picks: Pick[] = [];
-  const hangs: CommandArguments['planLifts']['hangs'] = [];
+  const hangs: LiftsPlanned['hangs'] = [];
   const here = new Set<string>();
   let [first, last] = [-1, -1];
   plan.moves.forEach((move, at) => {

@@ -1,6 +1,7 @@
 import { drawPath, type DrawPath } from './draw-path';
 import { placePiece, type PlacePiece } from './place-piece';
 import { liftAsOne, type LiftAsOne } from './lift-as-one';
+import type { LiftsPlanned } from '../plan-lifts';
 import { noCosts, type Costs } from '../document/costs';
 import { refsOfMove, type Kind } from '../document/references';
 import type { Draft } from 'immer';
@@ -159,7 +160,7 @@ export interface CommandArguments {
   /** one step, however many */
   addMoves: { moves: Move[]; at: number };
   /** one step: picks, the moves that lift by them, and the moves these need, each lot before a move or last */
-  planLifts: { picks: Pick[]; hangs: { id: string; pick: string }[]; put: { moves: Move[]; before: string | null }[] };
+  planLifts: LiftsPlanned;
   editMove: {
     id: string;
     changes: {

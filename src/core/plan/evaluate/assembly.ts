@@ -8,7 +8,8 @@ import type { Check } from '../check';
 import { laidOut, liesAt } from '../laid';
 import { namesPerson, saysSomething } from '../records';
 import type { Crane } from '../schema';
-import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, type Context, type Place } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../build';
 import { linesAsking } from './power-lines';
 
 const SOURCE =

@@ -12,7 +12,8 @@ import type { Check } from '../check';
 import { rigWords } from '../document/rig';
 import type { Bar, Hanging } from '../hanging';
 import { Missing } from '../missing';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { bendingCapacity } from './section-strength';
 
 type At = (id: string, calc: string, source: string) => Place;

@@ -9,7 +9,8 @@ import { markLifted } from '../lookups';
 import type { Leg, Member, Pick as Lift, Plan, Raise, RaisePoint, Rig } from '../schema';
 import { allRows, allWalls } from '../views';
 import type { PulledLeg } from '../yard';
-import { missingCheck, on, told, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on, told } from '../build';
 
 /** A figure of a thing, and between what it lies wherever it was met (common practice): wide enough that no real one is outside. */
 interface Figure {

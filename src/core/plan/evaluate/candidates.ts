@@ -10,7 +10,7 @@ import { clearOf } from '../settle';
 import { judge, worst, type Verdict } from '../check';
 import { Missing } from '../missing';
 import type { Opening } from '../schema';
-import { traced } from './context';
+import { traced } from '../build';
 import { bendingCapacity, shearCapacity, webCapacity } from './section-strength';
 import type { SettledPlan } from '../settle';
 

@@ -3,7 +3,8 @@ import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { Missing } from '../missing';
 import { candidatesOf, type Limit } from './candidates';
-import { missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
+import type { Context } from './context';
+import { missingCheck, ratioCheck, sourced, told, on } from '../build';
 
 export const limitWords: Record<Limit, string> = {
   bending: 'bending',

@@ -3,7 +3,8 @@ import { phrase, q, type Phrase } from '../../calc/work';
 import type { Check } from '../check';
 import { dutiesAt, type ChartOf } from '../duties';
 import { dayFault, namesPerson } from '../records';
-import { flatStop, missingCheck, ratioCheck, told, type Context, type Place, type PickContext } from './context';
+import type { Context, PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Place } from '../build';
 
 type At = (id: string, calc: { id: string; source: { text: string } }) => Place;
 const audit = { id: 'crane.chart', source: { text: 'Common practice: a chart typed in is held against the maker’s, cell by cell' } };

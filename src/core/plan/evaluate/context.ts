@@ -1,13 +1,8 @@
+import { on } from '../build';
 import { refsOfMove } from '../document/references';
-import { attempt, type Outcome } from '../../calc/attempt';
-import type { Calc } from '../../calc/define';
 import type { Trace } from '../../calc/evidence';
-import type { Phrase } from '../../calc/work';
-import type { Rules, ThresholdKey } from '../../rules/rule-sets';
-import type { QuantityKind } from '../../units';
-import type { About, AboutKind, Check, StationId } from '../check';
-import { judge } from '../check';
-import type { Finding } from '../findings';
+import type { Rules } from '../../rules/rule-sets';
+import type { About } from '../check';
 import type { HangingResult } from '../hanging';
 import type { LiftPath } from '../lift-path';
 import type { Turned } from '../lift-turned';
@@ -21,7 +16,6 @@ import type { Crane, MoveKind, Pick, Piece, Plan, Stand } from '../schema';
 import type { Lifted } from '../lookups';
 import type { Target } from '../seat-geometry';
 import type { SettledPlan } from '../settle';
-import type { Static, TObject } from 'typebox';
 
 /** Pieces spliced on the ground, with what each of them is by itself. */
 export interface Spliced extends Joined {
@@ -77,25 +71,6 @@ export interface Context<P extends SettledPlan = SettledPlan> {
   replayed: Replay;
 }
 
-/** A finding told in words, its quantities in whatever units the reader has. */
-export const told = (words: Phrase) => ({ code: 'told' as const, words });
-
-export interface Place {
-  id: string;
-  subject: string;
-  about: About;
-  station: StationId;
-  move: string | null;
-  calc: string;
-  source: string;
-}
-
-/** Name and id of the thing a check is about. */
-export const on = (kind: AboutKind, thing: { id: string }, subject: string, part?: string): { subject: string; about: About } => ({
-  subject,
-  about: { kind, id: thing.id, ...(part === undefined ? {} : { part }) },
-});
-
 /** The first move of each kind done to each thing, by `kind thing`; worked out once for each run sheet. */
 const firstMoves = new WeakMap<Plan['moves'], ReadonlyMap<string, string>>();
 function firstMovesOf({ moves }: Plan): ReadonlyMap<string, string> {
@@ -113,57 +88,6 @@ function firstMovesOf({ moves }: Plan): ReadonlyMap<string, string> {
 
 /** The first move of a kind done to a thing; null when the run sheet has none. */
 export const moveFor = (plan: Plan, kind: MoveKind, about: string): string | null => firstMovesOf(plan).get(`${kind} ${about}`) ?? null;
-
-/** Run a calculation and keep the evidence. */
-export function traced<I extends TObject, O extends TObject>(calc: Calc<I, O>, input: Static<I>): { outcome: Outcome<Static<O>>; traces: Trace[] } {
-  const outcome = attempt(calc, input);
-  return { outcome, traces: outcome.ok ? [{ calc: calc.id, input, output: outcome.output }] : [] };
-}
-
-export function missingCheck(place: Place, quantity: QuantityKind, question: string, traces: Trace[] = []): Check {
-  return { ...place, demand: null, capacity: null, quantity, ratio: null, caution: null, verdict: 'missing', finding: { code: 'missing', question }, traces };
-}
-
-export function ratioCheck(
-  place: Place,
-  numbers: { demand: number; capacity: number; quantity: QuantityKind; caution: number | null; inclusive?: boolean; ratio?: number },
-  finding: Finding,
-  traces: Trace[],
-): Check {
-  const judged =
-    numbers.ratio === undefined
-      ? judge(numbers.demand, numbers.capacity, numbers.caution, numbers.inclusive)
-      : judge(numbers.ratio, 1, numbers.caution, numbers.inclusive);
-  // Each field by its name: a spread of so many shapes costs more than all the rest of a check.
-  return {
-    id: place.id,
-    subject: place.subject,
-    about: place.about,
-    station: place.station,
-    move: place.move,
-    calc: place.calc,
-    source: place.source,
-    demand: numbers.demand,
-    capacity: numbers.capacity,
-    quantity: numbers.quantity,
-    ratio: judged.ratio,
-    caution: numbers.caution,
-    verdict: judged.verdict,
-    finding,
-    traces,
-  };
-}
-
-/** A stop that has no capacity to measure against. */
-export function flatStop(place: Place, quantity: QuantityKind, finding: Finding, traces: Trace[], demand: number | null = null): Check {
-  return { ...place, demand, capacity: null, quantity, ratio: null, caution: null, verdict: 'stop', finding, traces };
-}
-
-/** Source line of a check that leans on thresholds of the rule set. */
-export function sourced(text: string, rules: Rules, ...keys: ThresholdKey[]): string {
-  const bases = keys.map((key) => rules.source(key).text);
-  return [text, ...new Set(bases)].join(' · ');
-}
 
 /** The move at which a pick is on the hook: its lift, or for a piece of the structure the move that hangs it. */
 export const liftMove = (plan: Plan, pick: Pick): string | null => moveFor(plan, 'pick.lift', pick.id) ?? moveFor(plan, 'piece.hang', pick.id);

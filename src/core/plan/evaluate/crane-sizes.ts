@@ -4,7 +4,8 @@ import type { Check } from '../check';
 import { saysSomething } from '../records';
 import { chartsOf } from '../duties';
 import type { Crane, Plan } from '../schema';
-import { missingCheck, on, told, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on, told } from '../build';
 
 /** Between these lies each size of any mobile crane: past them a unit or a digit was mistaken. Common practice. */
 const BETWEEN: readonly { of: 'pivotHeight' | 'boomDepth' | 'boomWidth' | 'hookDrop'; what: string; least: number; most: number }[] = [

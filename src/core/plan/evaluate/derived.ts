@@ -11,7 +11,8 @@ import { lengthInput } from '../length-input';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Plan } from '../schema';
-import { traced, type Context } from './context';
+import type { Context } from './context';
+import { traced } from '../build';
 
 /** A figure worked out from the survey, with its working: no limit, so no verdict. */
 export interface Derived {

@@ -3,7 +3,8 @@ import { craneChart } from '../../cranes/chart.calc';
 import type { Check } from '../check';
 import { dutiesAt, readOnWay, type Duties } from '../duties';
 import { Missing } from '../missing';
-import { flatStop, missingCheck, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Place } from '../build';
 
 type At = (id: string, calc: { id: string; source: { text: string } }) => Place;
 const right = {

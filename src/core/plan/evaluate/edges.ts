@@ -7,7 +7,8 @@ import { standsOfPick } from '../lookups';
 import { pitsOf } from '../pits';
 import { dayFault, namesPerson } from '../records';
 import type { Plan, Stand } from '../schema';
-import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 
 /** All that a crane presses the ground within, seen from above: its mats, or its tracks. */
 function pressedBy(plan: Plan, stand: Stand): Vec[] | null {

@@ -4,7 +4,8 @@ import type { Share } from '../lift-two';
 import { GRAVITY } from '../../units';
 import { rigWords } from '../document/rig';
 import type { Pick as Lift, Rig } from '../schema';
-import { traced, type PickContext } from './context';
+import type { PickContext } from './context';
+import { traced } from '../build';
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 

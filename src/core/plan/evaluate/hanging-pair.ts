@@ -10,7 +10,8 @@ import type { Tie } from '../joined';
 import { halfOf, type Member } from '../joined-weight';
 import { Missing } from '../missing';
 import type { Pair } from '../piece-weight';
-import { liftMove, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place, type Spliced } from './context';
+import { liftMove, type Context, type PickContext, type Spliced } from './context';
+import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { bendingCheck, hangingSplice, SPLICED } from './hanging-piece';
 import { bendingCapacity } from './section-strength';
 

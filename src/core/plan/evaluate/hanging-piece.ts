@@ -16,7 +16,8 @@ import type { PieceWeight } from '../piece-weight';
 import { reckonedYield } from '../reckoned-yield';
 import { namesPerson } from '../records';
 import type { Joint, Piece } from '../schema';
-import { liftMove, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import { liftMove, type Context, type PickContext } from './context';
+import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { bendingCapacity, isGiven, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from './section-strength';
 
 /** Where a piece that is turned upright is held while it lies, from its left and right end. */

@@ -9,7 +9,8 @@ import { hitchWords, type Laid } from '../document/hitch';
 import type { Hanging } from '../hanging';
 import { saysSomething } from '../records';
 import type { Pick } from '../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { tagged } from './tagged';
 
 type At = (id: string, calc: string, source: string) => Place;

@@ -6,7 +6,8 @@ import { readingOf, thingsOf, unread } from '../hold-things';
 import { moveWords } from '../move-words';
 import { dayFault, dayOrder, namesPerson, saysSomething } from '../records';
 import type { HoldRecord } from '../schema';
-import { flatStop, missingCheck, on, told, type Context } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, told } from '../build';
 import { shoreLoad } from './shores/loads';
 import type { Onward } from '../structure/ground';
 

@@ -8,7 +8,8 @@ import { craneAt } from '../duties';
 import { hangsBy, hungWith } from '../joined';
 import { pickOfPiece } from '../lookups';
 import { wayOutChecks } from './way-out';
-import { flatStop, moveFor, on, told, type Context, type Place } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, on, told, type Place } from '../build';
 
 const SOURCE = 'Geometry: two things cannot be in one place';
 /** What lies this low a truck drives over and an outrigger is packed on [m]. */

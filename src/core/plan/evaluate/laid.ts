@@ -4,7 +4,8 @@ import { overlap } from '../../geometry/plane';
 import type { Check } from '../check';
 import { cranesStanding } from '../cranes-standing';
 import { clashWithin, laidInOne, laidOut, type Laid } from '../laid';
-import { flatStop, missingCheck, on, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, told, type Place } from '../build';
 
 const SOURCE = 'Common practice: a piece lies where nothing else is until it is lifted';
 

@@ -5,7 +5,8 @@ import type { Check } from '../check';
 import { delivered } from '../travel';
 import { saysSomething } from '../records';
 import { strikeGroups } from '../strike-groups';
-import { missingCheck, on, type Context, type Place } from './context';
+import type { Context } from './context';
+import { missingCheck, on, type Place } from '../build';
 
 const SOURCE = 'Common practice: what no move does is not done';
 const place = (id: string, about: ReturnType<typeof on>, move: string | null = null): Place => ({

@@ -14,7 +14,8 @@ import type { Bearing, Link } from '../schema';
 import { seatOf } from '../seat-geometry';
 import { rollerLoads } from '../launch/roller-loads';
 import type { Onward } from '../structure/ground';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, on } from '../build';
 
 interface Onto {
   what: string;

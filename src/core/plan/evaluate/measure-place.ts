@@ -1,5 +1,5 @@
 import type { AboutKind } from '../check';
-import { on } from './context';
+import { on } from '../build';
 
 /** Where a check of the Measure station stands. */
 export const measurePlace = (

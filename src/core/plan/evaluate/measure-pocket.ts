@@ -6,7 +6,7 @@ import type { Check } from '../check';
 import { memberSize, type MemberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member, Opening, Plan } from '../schema';
-import { missingCheck, ratioCheck, sourced, told, traced, on } from './context';
+import { missingCheck, ratioCheck, sourced, told, traced, on } from '../build';
 import { measurePlace as place } from './measure-place';
 
 /** The packed piece in its pocket or between the joists. */

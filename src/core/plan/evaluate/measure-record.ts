@@ -4,7 +4,8 @@ import type { AboutKind, Check } from '../check';
 import { isDay } from '../day';
 import { dayFault, isDoneDay, namesSomebody } from '../records';
 import type { Opening, Plan } from '../schema';
-import { type Context, flatStop, missingCheck, ratioCheck, told } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, told } from '../build';
 import { measurePlace as place } from './measure-place';
 
 /** What the tape measured may be gone or moved: the last strip-out, and the last change of the layout. */

@@ -3,7 +3,7 @@ import { angleOf, distance, overlap, rectangle, sub, type Vec } from '../../geom
 import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import type { Bearing, Plan } from '../schema';
-import { flatStop, told } from './context';
+import { flatStop, told } from '../build';
 import { measurePlace } from './measure-place';
 
 /** Way of the line a bearing is on; as the drawing lies when it is on none. */

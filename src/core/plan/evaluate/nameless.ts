@@ -4,7 +4,8 @@ import { keep } from '../keep';
 import { isBlank } from '../records';
 import type { Plan } from '../schema';
 import { allShores } from '../views';
-import { missingCheck, on, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on } from '../build';
 
 interface Called {
   thing: { id: string };

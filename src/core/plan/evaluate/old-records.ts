@@ -2,7 +2,8 @@ import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { AboutKind, Check, StationId } from '../check';
 import { addDays, isDay } from '../day';
 import { daysBetween } from '../records';
-import { ratioCheck, sourced, told, on, type Context } from './context';
+import type { Context } from './context';
+import { ratioCheck, sourced, told, on } from '../build';
 
 interface Dated {
   kind: AboutKind;

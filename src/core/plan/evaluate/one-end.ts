@@ -11,7 +11,8 @@ import type { PieceWeight } from '../piece-weight';
 import { reckonedYield } from '../reckoned-yield';
 import { seatOf } from '../seat-geometry';
 import { bendingCapacity } from './section-strength';
-import { flatStop, liftMove, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import { liftMove, type Context, type PickContext } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 
 type At = (id: string, calc?: { id: string; source: { text: string } }, ...keys: Parameters<Context['rules']['value']>[0][]) => Place;
 

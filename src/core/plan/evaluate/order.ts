@@ -10,7 +10,8 @@ import { keep } from '../keep';
 import { releaseHold } from '../structure/hold-rows';
 import type { Moment, PieceState, Step } from '../replay';
 import type { Bearing, Move, MoveKind, Pick, Piece, Plan } from '../schema';
-import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced } from '../build';
 
 /** Whether each move finds done what it needs, and what the hook may let go of. */
 export function orderChecks(context: Context): Check[] {

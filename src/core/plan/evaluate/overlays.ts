@@ -1,6 +1,7 @@
 import type { Check } from '../check';
 import { isDoneDay, namesSomebody, saysSomething } from '../records';
-import { flatStop, missingCheck, ratioCheck, told, type Context, on } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, told, on } from '../build';
 
 /** Where two drawings, or drawing and site, do not agree: a stop until somebody settled it, missing until a name stands under it. */
 export function overlayChecks({ plan, today }: Pick<Context, 'plan' | 'today'>): Check[] {

@@ -5,7 +5,8 @@ import { cranesOf, operatorOf } from '../crew';
 import { markLifted } from '../lookups';
 import { namesPerson, personsIn, samePerson } from '../records';
 import type { Crane, Pick, Plan } from '../schema';
-import { flatStop, missingCheck, ratioCheck, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Place } from '../build';
 
 const CALLER = '29 CFR 1926.1419(j) and .1422, from memory: one person gives signals, anybody may give stop';
 const OPERATOR = '29 CFR 1926.1427, from memory: operators are trained and certified';

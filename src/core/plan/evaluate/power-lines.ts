@@ -11,7 +11,8 @@ import { dayFault, namesPerson, saysSomething } from '../records';
 import type { Rules } from '../../rules/rule-sets';
 import type { Body } from '../bodies';
 import type { Crane, Pick as Lift, PowerLine } from '../schema';
-import { missingCheck, moveFor, on, ratioCheck, sourced, told, traced, type Context, type Place, type PickContext } from './context';
+import { moveFor, type Context, type PickContext } from './context';
+import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { driftOf } from '../wind-on-load';
 import { travelHeight } from './travel';
 

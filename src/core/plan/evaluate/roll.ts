@@ -6,7 +6,8 @@ import type { PieceWeight } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import { reckonedYield } from '../reckoned-yield';
 import { isGiven } from './section-strength';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 
 /** A section that is hardly deeper than wide lies as well one way as the other. */
 const DEEPER = 1.05;

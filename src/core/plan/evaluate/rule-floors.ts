@@ -1,7 +1,8 @@
 import { phrase, q } from '../../calc/work';
 import { belowFloor } from '../../rules/rule-sets';
 import type { Check } from '../check';
-import { flatStop, on, told, type Context } from './context';
+import type { Context } from './context';
+import { flatStop, on, told } from '../build';
 
 /** A published minimum or maximum cannot be edited into a pass: a value on its unsafe side is a stop that names the clause. */
 export function floorChecks({ plan }: Pick<Context, 'plan'>): Check[] {

@@ -5,7 +5,8 @@ import { keep } from '../keep';
 import { markLifted } from '../lookups';
 import type { Plan } from '../schema';
 import { allShores } from '../views';
-import { flatStop, missingCheck, on, told, type Context } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, told } from '../build';
 
 const SOURCE = 'Common practice: two ends, two feet, two hooks are two things at two places';
 /** Nearer than this along a piece, two of what raises it are at one place [m]. */

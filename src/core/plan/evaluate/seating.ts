@@ -9,7 +9,8 @@ import type { PieceWeight } from '../piece-weight';
 import type { Bearing, Piece } from '../schema';
 import type { Seat } from '../seat-geometry';
 import { reckonedYield } from '../reckoned-yield';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, traced, type Context, on } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, traced, on } from '../build';
 import { besides } from './on-bearings';
 import { bendingCapacity, webCapacity } from './section-strength';
 

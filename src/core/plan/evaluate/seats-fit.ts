@@ -4,7 +4,8 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import type { Bearing } from '../schema';
 import { seatOf } from '../seat-geometry';
-import { flatStop, missingCheck, on, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, told, type Place } from '../build';
 
 const SOURCE = 'Geometry of the seat; common practice';
 

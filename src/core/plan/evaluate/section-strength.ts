@@ -13,7 +13,7 @@ import { shearEn } from '../../strength/shear-en.calc';
 import { webAisc } from '../../strength/web-aisc.calc';
 import { webEn } from '../../strength/web-en.calc';
 import { Missing } from '../missing';
-import { traced } from './context';
+import { traced } from '../build';
 
 /** Three plates welded to an I with flanges alike. */
 export const WELDED = 'WG';

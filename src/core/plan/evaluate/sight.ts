@@ -3,7 +3,8 @@ import type { Check } from '../check';
 import { Missing } from '../missing';
 import { namesPerson, saysSomething } from '../records';
 import { blindParts, cabsOf, seenAlong, type Seen } from '../sight';
-import { liftMove, missingCheck, onHook, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+import { liftMove, onHook, type Context, type PickContext } from './context';
+import { missingCheck, ratioCheck, told, type Place } from '../build';
 import { travelHeight } from './travel';
 
 const SOURCE = '29 CFR 1926.1419: a signal person where the operator does not see the load or its way; ASME B30.5 and BS 7121, from memory';

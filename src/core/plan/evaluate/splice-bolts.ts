@@ -4,7 +4,8 @@ import type { SettledPlan } from '../settle';
 import { splice } from '../../strength/splice.calc';
 import { phrase } from '../../calc/work';
 import type { Check } from '../check';
-import { missingCheck, ratioCheck, told, type Context, on } from './context';
+import type { Context } from './context';
+import { missingCheck, ratioCheck, told, on } from '../build';
 import { spliceFigures } from './splice-figures';
 
 /** The engineer's bolts in each splice against what bringing it in and standing on its shores needs. */

@@ -8,7 +8,7 @@ import { boltTensionAisc } from '../../strength/bolt-tension-aisc.calc';
 import { splice } from '../../strength/splice.calc';
 import { Missing } from '../missing';
 import { carriedOf, serviceBeam } from '../way-pieces';
-import { traced } from './context';
+import { traced } from '../build';
 import type { Derived } from './derived';
 import type { SettledPlan } from '../settle';
 

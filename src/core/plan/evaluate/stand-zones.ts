@@ -4,7 +4,8 @@ import type { Check } from '../check';
 import { boomGround, longestBooms } from '../boom-laid';
 import { cranesStanding } from '../cranes-standing';
 import { dayFault, namesPerson, saysSomething } from '../records';
-import { flatStop, missingCheck, moveFor, on, told, type Context, type Place } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, on, told, type Place } from '../build';
 import { said, zoneWords } from './zones';
 
 /** A crane that stands in a zone, lays its boom out over one, or whose tail swings over a railway, does so only while that is closed. */

@@ -11,7 +11,8 @@ import type { LiftPath } from '../lift-path';
 import { Missing } from '../missing';
 import type { Crane, Stand } from '../schema';
 import { phrase, q } from '../../calc/work';
-import { flatStop, missingCheck, moveFor, ratioCheck, sourced, told, traced, type Context, type PickContext, on } from './context';
+import { moveFor, type Context, type PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, on } from '../build';
 import { powerLineChecks } from './power-lines';
 import { worstOutrigger, worstTrack, type StandLoad } from './under-crane';
 

@@ -9,7 +9,8 @@ import { chosenWeight, pieceWeight, type Statement, type WeightBy } from '../pie
 import { STRONGEST } from '../reckoned-yield';
 import type { Piece } from '../schema';
 import { seatLine } from '../seat-geometry';
-import { missingCheck, on, ratioCheck, sourced, told, traced, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on, ratioCheck, sourced, told, traced } from '../build';
 
 /** Two statements of one quantity that differ are told side by side; neither is taken silently. */
 export function statementChecks(context: Context, piece: Piece): Check[] {

@@ -7,7 +7,8 @@ import { memberWeight } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member } from '../schema';
 import { namesPerson, saysSomething } from '../records';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, on } from '../build';
 
 /** Members whose weight nobody knows, and those of which people say different things. */
 export function steelListChecks(context: Context): Check[] {

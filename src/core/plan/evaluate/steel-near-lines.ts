@@ -5,7 +5,8 @@ import { segmentToOutline, type Vec } from '../../geometry/plane';
 import { beamBodies, pieceBody } from '../bodies';
 import type { Check } from '../check';
 import type { PowerLine } from '../schema';
-import { missingCheck, on, ratioCheck, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { missingCheck, on, ratioCheck, told, type Place } from '../build';
 import { askedBy, isPlaced, lineDoubt, type PlacedLine } from './power-lines';
 
 /** What is taken up in space: an outline from above, and from where to where it reaches in height. */

@@ -12,7 +12,8 @@ import { hangBy } from '../rigged';
 import type { Pick } from '../schema';
 import { stringsWith, type Strung } from '../strings';
 import { isGiven } from './section-strength';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 
 const CLAUSE = '29 CFR 1926.753(e), from memory: several members on one hook';
 

@@ -4,7 +4,8 @@ import type { LiftPath } from '../lift-path';
 import type { PieceWeight } from '../piece-weight';
 import { namesSomebody } from '../records';
 import { driftOf } from '../wind-on-load';
-import { missingCheck, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { missingCheck, ratioCheck, told, type Place } from '../build';
 
 /** How far the forecast gust pushes the load, which its way is kept wider by, and who holds its tag lines against that. */
 export function tagChecks({ plan, rules }: Context, picked: PickContext, path: LiftPath, weight: PieceWeight, place: Place): Check[] {

@@ -6,7 +6,7 @@ import type { Check } from '../check';
 import { yardWords, type YardKind } from '../document/yard';
 import type { Plan } from '../schema';
 import { leastOf } from '../yard';
-import { ratioCheck, told, type Place } from './context';
+import { ratioCheck, told, type Place } from '../build';
 
 /** What a thing of the yard comes to carry where it hangs, against its tag; none where none of it is there or none says: `gear.tag` asks. */
 export function tagged(

@@ -7,7 +7,8 @@ import type { Check } from '../check';
 import type { Hanging } from '../hanging';
 import { Missing } from '../missing';
 import type { Pick } from '../schema';
-import { ratioCheck, sourced, told, type Context, type PickContext, type Place } from './context';
+import type { Context, PickContext } from './context';
+import { ratioCheck, sourced, told, type Place } from '../build';
 import { slopeToSet } from '../seat-geometry';
 
 /** A place out of level by less than this is level [°]. */

@@ -5,7 +5,8 @@ import type { Check } from '../check';
 import type { Tower } from '../document/tower';
 import { dayFault, namesPerson, saysSomething } from '../records';
 import type { Crane, Stand } from '../schema';
-import { flatStop, missingCheck, moveFor, on, ratioCheck, sourced, told, type Context, type Place } from './context';
+import { moveFor, type Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../build';
 
 const TOWER_SOURCE =
   'Common practice, and 29 CFR 1926.1435, from memory: base and ties by an engineer for the maker’s reactions; out of service the jib is free to turn';

@@ -7,7 +7,8 @@ import { isDay } from '../day';
 import type { Member, Permit, Truck, Turn } from '../schema';
 import { delivered, travellersOf, truckOf, truckRefuses, type Traveller } from '../travel';
 import { truckLength } from '../trucks';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context, on } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, on } from '../build';
 
 type Ground = Pick<Context, 'plan' | 'rules'>;
 

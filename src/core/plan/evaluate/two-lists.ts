@@ -5,7 +5,8 @@ import type { Check } from '../check';
 import { memberSize } from '../member-weight';
 import { Missing } from '../missing';
 import type { Member } from '../schema';
-import { missingCheck, on, sourced, told, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on, sourced, told } from '../build';
 
 /** A mark that stands in the piece list and on a hook is one thing: what the two say of it must be the same, or somebody says which is right. */
 export function twoListChecks({ plan, rules }: Context): Check[] {

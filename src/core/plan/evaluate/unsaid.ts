@@ -4,7 +4,8 @@ import type { AboutKind, Check, StationId } from '../check';
 import { unsaidWords, type MayBeUnsaid } from '../document/unsaid';
 import { isTurned, markLifted } from '../lookups';
 import type { Pick, Plan } from '../schema';
-import { missingCheck, on, type Context } from './context';
+import type { Context } from './context';
+import { missingCheck, on } from '../build';
 
 interface Asked {
   thing: MayBeUnsaid & { id: string };

@@ -9,7 +9,8 @@ import { namesPerson, saysSomething } from '../records';
 import type { Plan } from '../schema';
 import type { Target } from '../seat-geometry';
 import { travelHeight } from './travel';
-import { flatStop, missingCheck, onHook, liftMove, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+import { onHook, liftMove, type Context, type PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Place } from '../build';
 
 const SOURCE = 'Geometry: a load goes straight up from where it lies and straight down to where it is set';
 

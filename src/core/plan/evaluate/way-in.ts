@@ -19,7 +19,8 @@ import { carriedOf, legRoom, serviceBeam, type Carried } from '../way-pieces';
 import { longestBrought } from '../trucks';
 import { sweepOf } from '../way-sweep';
 import { pullChecks } from './way-pull';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Context, on } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, on } from '../build';
 
 type Ground = Pick<Context<WayPlan<SettledPlan>>, 'plan' | 'rules'>;
 type Source = { id: string; source: { text: string } };

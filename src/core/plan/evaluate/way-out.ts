@@ -4,7 +4,8 @@ import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
 import { craneAt } from '../duties';
 import type { Stand } from '../schema';
-import { flatStop, on, ratioCheck, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, on, ratioCheck, told, type Place } from '../build';
 import type { Body } from '../bodies';
 
 /** A carrier is as wide as this where it drives [m]; so much is left on each side of it. */

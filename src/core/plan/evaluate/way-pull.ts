@@ -4,7 +4,8 @@ import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import { saysSomething } from '../records';
 import { leastOf, lowerOf, yardOf, type PulledLeg } from '../yard';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../build';
 
 /** What is pulled along a leg, by what it takes and what is there to do it. */
 interface Pulled {

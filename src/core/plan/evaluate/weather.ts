@@ -5,7 +5,8 @@ import type { Check } from '../check';
 import { dayFault, saysSomething } from '../records';
 import type { Plan } from '../schema';
 import { hoursIn, shiftGust } from '../shift';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { said } from './zones';
 
 const HOUR = 3600e3;

@@ -8,7 +8,8 @@ import { markLifted } from '../lookups';
 import { dayFault, namesPerson } from '../records';
 import type { Plan, Raise, YardThing } from '../schema';
 import { gearInUse, inUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../yard';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Context, type Place } from './context';
+import type { Context } from './context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../build';
 
 /** Papers of what lifts, one thing in one place at a time, and a tag that says something else than the pick. */
 export function yardChecks(context: Context): Check[] {

@@ -8,7 +8,8 @@ import { Missing } from '../missing';
 import { breadthOf } from '../piece-weight';
 import { namesPerson, saysSomething } from '../records';
 import type { Zone } from '../schema';
-import { flatStop, liftMove, missingCheck, onHook, ratioCheck, told, type Context, type PickContext, type Place } from './context';
+import { liftMove, onHook, type Context, type PickContext } from './context';
+import { flatStop, missingCheck, ratioCheck, told, type Place } from '../build';
 
 const SOURCE = '29 CFR 1926.753(d) and 1926.1425: nobody under a load; common practice: over a railway, a road or a roof only while it is closed';
 

@@ -2,7 +2,8 @@ import type { Trace } from '../../calc/evidence';
 import { launchSweep } from '../../launch/sweep.calc';
 import type { QuantityKind } from '../../units';
 import type { Check } from '../check';
-import { missingCheck, on, traced, type Context, type Place } from '../evaluate/context';
+import type { Context } from '../evaluate/context';
+import { missingCheck, on, traced, type Place } from '../build';
 import type { Launch, Roller } from '../schema';
 import type { Worst } from './pushed';
 

@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { stationAt } from '../../launch/sweep';
 import { launchSweep } from '../../launch/sweep.calc';
 import type { Check } from '../check';
-import { ratioCheck, sourced, told } from '../evaluate/context';
+import { ratioCheck, sourced, told } from '../build';
 import { Missing } from '../missing';
 import type { LaunchGround } from './ground';
 import { launchedOf, onAt, tipAt, type Pushed, type SweptLine } from './pushed';

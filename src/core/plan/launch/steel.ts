@@ -1,6 +1,6 @@
 import { phrase, q } from '../../calc/work';
 import type { Check } from '../check';
-import { missingCheck, on, ratioCheck, sourced, told, type Place } from '../evaluate/context';
+import { missingCheck, on, ratioCheck, sourced, told, type Place } from '../build';
 import { bendingCapacity, shearCapacity, webCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { LaunchGround } from './ground';

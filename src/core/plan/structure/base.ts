@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { columnAisc } from '../../strength/column-aisc.calc';
 import { columnEn } from '../../strength/column-en.calc';
 import type { Trace } from '../../calc/evidence';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../build';
 import type { Rules } from '../../rules/rule-sets';
 import { Missing } from '../missing';
 import type { Support } from '../schema';

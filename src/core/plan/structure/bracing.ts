@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { braceBeam } from '../../strength/brace-beam.calc';
 import { pairGlobal } from '../../strength/pair-global.calc';
-import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
+import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { isGiven } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Brace } from '../schema';

@@ -1,7 +1,7 @@
 import { stageLine } from '../../stage/line.calc';
 import { phrase, q } from '../../calc/work';
 import { keepOne } from '../keep';
-import { flatStop, missingCheck, told } from '../evaluate/context';
+import { flatStop, missingCheck, told } from '../build';
 import type { Ground } from './ground';
 import { pointAt } from './place';
 import { about, place } from './places';

@@ -5,7 +5,7 @@ import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } 
 import { frameSway } from '../../frame/sway.calc';
 import type { Trace } from '../../calc/evidence';
 import type { AboutKind, Check } from '../check';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../build';
 import { postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';
 import type { Rules } from '../../rules/rule-sets';

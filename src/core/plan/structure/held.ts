@@ -1,6 +1,5 @@
 import type { Brace, Joint, Plan, Support } from '../schema';
 import { putsOf } from './put-on';
-import type { Line } from './forces';
 import { beamAt, isMade, standsAt, jointAt, braceAt, type StructureMoment } from './moment';
 
 /** Where a piece is held against rolling over and sideways, from its first end; `length` is the longest it stands free. */
@@ -16,11 +15,17 @@ export interface Held {
   along: boolean;
 }
 
+/** Pieces that carry as one, and where each lies along them. */
+export interface Row {
+  beams: readonly string[];
+  spans: readonly { id: string; from: number; to: number; flipped: boolean }[];
+}
+
 /**
  * A seat holds against rolling only where its joint, tie-down or diaphragm does. A brace to another piece holds against twist, not
  * sideways: two loose girders tied together lean together. A brace to what is anchored holds as it is told to.
  */
-export function heldOf(line: Line, moment: StructureMoment, by: Holds): Map<string, Held> {
+export function heldOf(line: Row, moment: StructureMoment, by: Holds): Map<string, Held> {
   const spots: { beam: string; at: number }[] = [];
   let along = false;
   let seatsOnly = true;

@@ -1,6 +1,6 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import { verdicts, type Check, type Verdict } from '../check';
-import { told } from '../evaluate/context';
+import { told } from '../build';
 import { keep } from '../keep';
 import type { Move, Plan } from '../schema';
 import { about, place } from './places';

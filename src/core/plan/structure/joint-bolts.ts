@@ -5,7 +5,7 @@ import { isMetric, nominalStress } from '../../strength/bolt-grades';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
 import type { Trace } from '../../calc/evidence';
 import type { UnitSystem } from '../../units';
-import { traced } from '../evaluate/context';
+import { traced } from '../build';
 import type { Joint } from '../schema';
 
 export type Bolt = NonNullable<Joint['bolt']>;

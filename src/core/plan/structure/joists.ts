@@ -1,6 +1,6 @@
 import { releaseBolts } from '../../checks/release.calc';
 import { phrase, q, type Phrase } from '../../calc/work';
-import { flatStop, missingCheck, ratioCheck, told } from '../evaluate/context';
+import { flatStop, missingCheck, ratioCheck, told } from '../build';
 import { namesPerson } from '../records';
 import type { PutLoad } from '../schema';
 import type { Ground } from './ground';

@@ -1,6 +1,7 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
-import { missingCheck, moveFor } from '../evaluate/context';
+import { moveFor } from '../evaluate/context';
+import { missingCheck } from '../build';
 import { keep, keepOne } from '../keep';
 import { temporarySupports } from '../document/support-kinds';
 import { allHungWith, loadOf } from '../joined';

@@ -3,7 +3,7 @@ import type { PieceForces } from '../../stage/line';
 import { stageLine } from '../../stage/line.calc';
 import type { SectionRow } from '../../steel/section-row';
 import { windRollover } from '../../strength/wind-rollover.calc';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { BY_HAND, checkedByHand } from '../evaluate/hanging-piece';
 import { isGiven, postCapacity } from '../evaluate/section-strength';
 import { Missing } from '../missing';

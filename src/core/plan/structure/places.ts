@@ -1,5 +1,5 @@
 import type { AboutKind, StationId } from '../check';
-import { on, type Place } from '../evaluate/context';
+import { on, type Place } from '../build';
 
 export const about = (kind: AboutKind, thing: { id: string }, name: string, part?: string) => on(kind, thing, name, part);
 

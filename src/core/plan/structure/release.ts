@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { baseAnchors } from '../../frame/base-anchors.calc';
 import { stageLine } from '../../stage/line.calc';
 import { releaseBolts } from '../../checks/release.calc';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../build';
 import { Missing } from '../missing';
 import { saysSomething } from '../records';
 import { hangsWith } from '../joined';

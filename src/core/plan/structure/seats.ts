@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { contactPressure } from '../../path/contact-pressure.calc';
 import type { Rules } from '../../rules/rule-sets';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../evaluate/context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../build';
 import { Missing } from '../missing';
 import type { Support } from '../schema';
 import type { Line, StageChange } from './forces';

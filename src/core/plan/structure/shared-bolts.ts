@@ -1,6 +1,6 @@
 import { sequenceNeeds } from '../../checks/sequence.calc';
 import type { Check } from '../check';
-import { missingCheck } from '../evaluate/context';
+import { missingCheck } from '../build';
 import type { Joint } from '../schema';
 import type { Ground } from './ground';
 import type { SettledBeam } from './model';

@@ -1,7 +1,7 @@
 import { temporarySupports } from '../document/support-kinds';
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
-import { missingCheck, ratioCheck, sourced, told } from '../evaluate/context';
+import { missingCheck, ratioCheck, sourced, told } from '../build';
 import { webCapacity } from '../evaluate/section-strength';
 import { keep } from '../keep';
 import { Missing } from '../missing';

@@ -1,6 +1,6 @@
 import { stageLine } from '../../stage/line.calc';
 import { phrase } from '../../calc/work';
-import { flatStop, missingCheck, told } from '../evaluate/context';
+import { flatStop, missingCheck, told } from '../build';
 import { hangsWith } from '../joined';
 import type { Brace, Joint, Move } from '../schema';
 import type { Ground } from './ground';

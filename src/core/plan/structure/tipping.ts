@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
 import { fitThermal } from '../../fit/thermal.calc';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../evaluate/context';
+import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../build';
 import { Missing } from '../missing';
 import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';

@@ -1,5 +1,5 @@
 import { phrase, q } from '../../calc/work';
-import { ratioCheck, told } from '../evaluate/context';
+import { ratioCheck, told } from '../build';
 import { hangsWith } from '../joined';
 import type { Joint, Move } from '../schema';
 import type { Ground } from './ground';

@@ -4,7 +4,7 @@ import { steelWeight } from '../../steel/weight.calc';
 import { GRAVITY } from '../../units';
 import type { Check } from '../check';
 import { teamCarry } from '../../handling/team.calc';
-import { missingCheck, sourced, told } from '../evaluate/context';
+import { missingCheck, sourced, told } from '../build';
 import { saysSomething } from '../records';
 import type { Brace, PutLoad } from '../schema';
 import { about, place } from './places';

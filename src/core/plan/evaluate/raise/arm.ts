@@ -3,7 +3,7 @@ import { hoistBracket } from '../../../handling/bracket.calc';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { namesPerson } from '../../records';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import type { Ground, Of } from './ground';
 
 /**

@@ -1,7 +1,8 @@
 import type { Trace } from '../../../calc/evidence';
 import type { Moment } from '../../replay';
 import type { Raise, RaisePoint } from '../../schema';
-import type { Context, Place } from '../context';
+import type { Context } from '../context';
+import type { Place } from '../../build';
 
 export const PRACTICE = 'Common practice: a rating that equals its load is a stop';
 

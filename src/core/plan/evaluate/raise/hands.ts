@@ -3,7 +3,7 @@ import { handRung } from '../../../handling/rung.calc';
 import { teamCarry } from '../../../handling/team.calc';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import type { Ground, Of } from './ground';
 
 /** A crew that walks one end up from rest to rest: what each has in hand, and whether it slides on the other end. */

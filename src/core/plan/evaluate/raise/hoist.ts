@@ -3,7 +3,7 @@ import { twoPlaces } from '../../../handling/two-places.calc';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import { saysSomething } from '../../records';
-import { flatStop, missingCheck, ratioCheck, sourced, told } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told } from '../../build';
 import { tagged } from '../tagged';
 import { PRACTICE, type Ground, type Of } from './ground';
 import { armChecks } from './arm';

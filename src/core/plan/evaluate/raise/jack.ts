@@ -3,7 +3,7 @@ import { padPressure } from '../../../cranes/pad-pressure.calc';
 import { twoPlaces } from '../../../handling/two-places.calc';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import { PRACTICE, type Ground, type Of } from './ground';
 
 const degrees = 180 / Math.PI;

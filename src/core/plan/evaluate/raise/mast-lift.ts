@@ -3,7 +3,7 @@ import { padPressure } from '../../../cranes/pad-pressure.calc';
 import { twoPlaces } from '../../../handling/two-places.calc';
 import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import { PRACTICE, type Ground, type Of } from './ground';
 
 /** A mast lift: its plate at this load centre, how high it goes, and the floor under it. */

@@ -5,7 +5,8 @@ import { GRAVITY } from '../../../units';
 import type { Check } from '../../check';
 import type { Raise } from '../../schema';
 import type { SettledPlan } from '../../settle';
-import { flatStop, missingCheck, told, type Context, type Place } from '../context';
+import type { Context } from '../context';
+import { flatStop, missingCheck, told, type Place } from '../../build';
 import type { Load, Share } from './ground';
 
 /** So far from its ends a piece lies in what it rests on: what stands there is its seat [m]. */

@@ -7,7 +7,7 @@ import { findSection } from '../../../steel/sections';
 import { GRAVITY } from '../../../units';
 import { Missing } from '../../missing';
 import type { Bent } from '../../schema';
-import { traced } from '../context';
+import { traced } from '../../build';
 
 /** What each post of a bent carries at its worst stage, and how the header bends over them. */
 export interface BentAnswer {

@@ -6,7 +6,7 @@ import { windRollover } from '../../../strength/wind-rollover.calc';
 import type { Check } from '../../check';
 import { AIR_DENSITY, asksStandingGust, standingGust } from '../../wind';
 import type { Bent, Plan } from '../../schema';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import type { BentAnswer } from './bent-answer';
 import { shorePlace } from './place';
 

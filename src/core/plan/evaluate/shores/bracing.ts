@@ -9,7 +9,7 @@ import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import type { ShoreWall } from '../../schema';
 import type { WallStuds } from '../../wall-studs';
-import { missingCheck, ratioCheck, told, traced } from '../context';
+import { missingCheck, ratioCheck, told, traced } from '../../build';
 import { shorePlace } from './place';
 
 interface Held {

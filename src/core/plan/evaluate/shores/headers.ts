@@ -6,7 +6,7 @@ import { TIMBER_SOURCE } from '../../../shoring/timber-grades';
 import type { Check } from '../../check';
 import type { ShoreWall } from '../../schema';
 import type { Header, WallStuds } from '../../wall-studs';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import { shorePlace } from './place';
 import { timberAcross, timberStress } from './timber';
 

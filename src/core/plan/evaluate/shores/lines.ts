@@ -7,7 +7,8 @@ import { Missing } from '../../missing';
 import { lineLoads } from '../../shoring';
 import { rowAt, runsThrough, shoredOpening, sides, wallAt } from '../../shore-layout';
 import type { Storey } from '../../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from '../context';
+import type { Context } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told } from '../../build';
 import { shorePlace } from './place';
 
 type Ground = Pick<Context<LinePlan<SettledPlan>>, 'plan' | 'rules'>;

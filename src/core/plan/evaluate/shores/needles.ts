@@ -15,7 +15,7 @@ import { Missing } from '../../missing';
 import type { ShoreRow } from '../../schema';
 import { needleMass, needleName } from '../../shore-parts';
 import { rowLine } from '../../shoring';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import { bendingCapacity, shearCapacity, webCapacity } from '../section-strength';
 import { shorePlace } from './place';
 import { timberAcross, timberStress } from './timber';

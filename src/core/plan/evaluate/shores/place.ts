@@ -1,6 +1,6 @@
 import type { LinePlan } from '../../views';
 import type { AboutKind } from '../../check';
-import { on } from '../context';
+import { on } from '../../build';
 
 /** Where a check of the Shores station stands. */
 export const shorePlace = (

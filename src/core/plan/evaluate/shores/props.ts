@@ -8,7 +8,7 @@ import { timberPostEn } from '../../../shoring/timber-post-en.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import type { RowProp, ShoreRow } from '../../schema';
-import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../build';
 import type { NeedleAnswer } from './needles';
 import { shorePlace } from './place';
 import { timberStress, timberStrut } from './timber';

@@ -2,7 +2,8 @@ import { allShores } from '../../views';
 import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { dayFault, daysBetween, namesSomebody, samePerson } from '../../records';
-import { flatStop, missingCheck, ratioCheck, sourced, told, type Context } from '../context';
+import type { Context } from '../context';
+import { flatStop, missingCheck, ratioCheck, sourced, told } from '../../build';
 import { shorePlace } from './place';
 
 /** The temporary works register: who designed each shore, who checked it, how often it is looked at while it stands. */

@@ -5,7 +5,8 @@ import { takedown } from '../../../shoring/takedown.calc';
 import type { Check } from '../../check';
 import { Missing } from '../../missing';
 import { shoreParts, shortfalls, type Shortfall } from '../../shore-parts';
-import { missingCheck, ratioCheck, told, type Context } from '../context';
+import type { Context } from '../context';
+import { missingCheck, ratioCheck, told } from '../../build';
 import { shorePlace } from './place';
 
 /** What the shores are built of against what the yard has: an empty yard is a question, a short one is told. */

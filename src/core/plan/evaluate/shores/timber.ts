@@ -4,7 +4,7 @@ import { sizeFactors, timberValues, type TimberGrade } from '../../../shoring/ti
 import { timberPost } from '../../../shoring/timber-post.calc';
 import { timberPostEn } from '../../../shoring/timber-post-en.calc';
 import { Missing } from '../../missing';
-import { traced } from '../context';
+import { traced } from '../../build';
 
 export interface Strut {
   /** along the line */
