@@ -1,4 +1,4 @@
-/** Imports run one way: app → stations → ui → core, app → server → core, workers → core. */
+/** Imports run one way: app → stations → ui → core, app → server → core, workers → core; in the core each row imports what stands before it. */
 const below = (from, to, comment) => ({
   name: `${from.join('-')}-not-${to.join('-')}`,
   severity: 'error',
@@ -7,6 +7,25 @@ const below = (from, to, comment) => ({
   to: { path: `^src/(${to.join('|')})/` },
 });
 
+/** The rooms of the core that know a plan, from the ground up; what is in none of them (units, calculations, rules) stands below them all. */
+const rows = ['verdict', 'document', 'settle', 'replay', 'checks', 'evaluate', 'edit', 'view', 'catalogue'];
+/** Rooms below the plan, from the ground up; the subjects stand over these. */
+const ground = ['units', 'geometry', 'calc', 'rules'];
+const row = (name, under, over, comment) => ({
+  name: `${name}-imports-what-stands-before-it`,
+  severity: 'error',
+  comment,
+  from: { path: `^src/core/${under}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^src/core/${over}/` },
+});
+const oneWay = [
+  ...ground.map((name, at) => row(name, name, `(?!(?:${ground.slice(0, at + 1).join('|')})/)[^/]+`, 'the ground of the core knows no subject and no plan')),
+  ...rows
+    .slice(0, -1)
+    .map((name, at) => row(name, name, `(${rows.slice(at + 1).join('|')})`, 'document, settled plan, state of each move, checks, what shows them: one way')),
+  row('subject', `(?!(?:${[...ground, ...rows].join('|')})/)[^/]+`, `(${rows.join('|')})`, 'a subject has no plan in it'),
+];
+
 module.exports = {
   forbidden: [
     below(['core'], ['server', 'workers', 'ui', 'stations', 'app'], 'the core imports nothing above it'),
@@ -14,6 +33,7 @@ module.exports = {
     below(['stations'], ['server', 'app'], 'a station reaches the server by its API only'),
     below(['server'], ['ui', 'stations', 'app', 'workers'], 'the server knows no screen'),
     below(['workers'], ['server', 'ui', 'stations', 'app'], 'a worker is a thin shell over the core'),
+    ...oneWay,
     {
       name: 'core-is-pure',
       severity: 'error',

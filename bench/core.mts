@@ -1,10 +1,10 @@
-import { evaluate } from '../src/core/plan/evaluate';
-import { candidatesOf } from '../src/core/plan/evaluate/candidates';
-import { previewImport } from '../src/core/plan/import-members';
-import type { Plan } from '../src/core/plan/schema';
-import { openPlan } from '../src/core/plan/open';
-import { settle } from '../src/core/plan/settle';
-import { surveyPlan } from '../src/core/plan/survey';
+import { evaluate } from '../src/core/evaluate';
+import { candidatesOf } from '../src/core/checks/measure/candidates';
+import { previewImport } from '../src/core/edit/import-members';
+import type { Plan } from '../src/core/document/schema';
+import { openPlan } from '../src/core/document/open';
+import { settle } from '../src/core/settle/settle';
+import { surveyPlan } from '../src/core/view/survey';
 import { readSheet, rowsOf } from '../src/core/steel/lists/table';
 import { sections } from '../src/core/steel/sections';
 import { demoPlan, ticketHall } from '../tests/demo-plan';

@@ -2,16 +2,16 @@
  * bench:picks. Where a crane may stand for 50 lifts over 200 by 200 places and four set-ups, a way of 500 steps while it is dragged, and
  * 600 lifts; the last line is one JSON object.
  */
-import { alongWay } from '../src/core/plan/along-way';
-import { evaluate } from '../src/core/plan/evaluate';
-import { craneChecks } from '../src/core/plan/evaluate/crane';
-import type { LiftPath } from '../src/core/plan/lift-path';
-import { Missing } from '../src/core/plan/missing';
-import { hooksOf, pickContext } from '../src/core/plan/pick-context';
-import { replay } from '../src/core/plan/replay';
-import type { Plan } from '../src/core/plan/schema';
-import { settle } from '../src/core/plan/settle';
-import { wholeStandMap, type StandMap } from '../src/core/plan/stand-map';
+import { alongWay } from '../src/core/checks/map/along-way';
+import { evaluate } from '../src/core/evaluate';
+import { craneChecks } from '../src/core/checks/lift/crane';
+import type { LiftPath } from '../src/core/settle/lift-path';
+import { Missing } from '../src/core/verdict/missing';
+import { hooksOf, pickContext } from '../src/core/checks/lift/pick-context';
+import { replay } from '../src/core/replay/replay';
+import type { Plan } from '../src/core/document/schema';
+import { settle } from '../src/core/settle/settle';
+import { wholeStandMap, type StandMap } from '../src/core/checks/map/stand-map';
 import { rulesOf } from '../src/core/rules/rule-sets';
 import { passengerCanopy, quayFootbridge } from '../tests/demo-plan';
 import { girderLines } from '../tests/girder-lines';

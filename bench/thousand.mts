@@ -1,6 +1,6 @@
-import type { Plan } from '../src/core/plan/schema';
+import type { Plan } from '../src/core/document/schema';
 import { sections } from '../src/core/steel/sections';
-import { shoringMoves } from '../src/core/plan/shoring-moves';
+import { shoringMoves } from '../src/core/edit/shoring-moves';
 import { ticketHall } from '../tests/demo-plan';
 
 /** A piece list of a thousand marks as it is pasted from a spreadsheet. */

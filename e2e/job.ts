@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import { demoPlan, linkSpan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../tests/demo-plan';
-import type { Plan } from '../src/core/plan/schema';
+import type { Plan } from '../src/core/document/schema';
 
 export async function makeJob(request: APIRequestContext, edit: (plan: Plan) => void = () => undefined, plan: Plan = demoPlan()): Promise<string> {
   edit(plan);

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { accessible, check, count, field, makeJob, move, open, openJob, planOf, saved, station, test } from './job';
 import { quayFootbridge } from '../tests/demo-plan';
-import type { Plan } from '../src/core/plan/schema';
+import type { Plan } from '../src/core/document/schema';
 
 async function begin(page: Page, name: string, kind: string, said: Record<string, string>): Promise<string> {
   await open(page, '/');

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { quayFootbridge } from '../tests/demo-plan';
-import type { Plan } from '../src/core/plan/schema';
+import type { Plan } from '../src/core/document/schema';
 import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
 
 const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });

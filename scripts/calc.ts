@@ -1,6 +1,6 @@
 /** calc <id> '<json>' → one JSON line; calc --batch <file> → a JSON array in the same order. Bad input: {"error","path"}, exit 2. */
 import { readFileSync } from 'node:fs';
-import { runCalc } from '../src/core/calc/run';
+import { runCalc } from '../src/core/catalogue/run';
 
 function answer(id: unknown, input: unknown): { bad: boolean; value: unknown } {
   if (typeof id !== 'string') return { bad: true, value: { error: 'Give the id of a calculation as text.', path: 'id' } };

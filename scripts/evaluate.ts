@@ -1,8 +1,8 @@
 /** evaluate <plan.json> [--move ID] → the report as JSON, or one move of it whole. Exit 0 clear or tight, 1 stop or missing, 2 unreadable. */
 import { readFileSync } from 'node:fs';
-import { openPlanText } from '../src/core/plan/open';
-import { reportMove, reportWithFixes } from '../src/core/plan/report';
-import { dayOf } from '../src/core/plan/day';
+import { openPlanText } from '../src/core/document/open';
+import { reportMove, reportWithFixes } from '../src/core/view/report';
+import { dayOf } from '../src/core/document/day';
 
 function finish(value: unknown, code: number): void {
   process.stdout.write(JSON.stringify(value, null, 2) + '\n', () => process.exit(code));

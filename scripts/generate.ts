@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { readSectionTables } from './lib/section-tables';
 import { calculationsPage } from './lib/calculations-page';
-import { planSchema } from '../src/core/plan/schema';
+import { planSchema } from '../src/core/document/schema';
 
 const root = resolve(import.meta.dirname, '..');
 const csv = (name: string) => readFileSync(resolve(root, 'data', name), 'utf8');

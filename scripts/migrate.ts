@@ -1,7 +1,7 @@
 /** Bring the database up to date; with --demo also put the demo job in, once. */
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { openPlanText } from '../src/core/plan/open';
+import { openPlanText } from '../src/core/document/open';
 import { database, pool } from '../src/server/db/connect';
 import { migrateDatabase } from '../src/server/db/migrate';
 import { createJob, rawJob } from '../src/server/jobs';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { openPlanText } from '../src/core/plan/open';
-import type { Plan } from '../src/core/plan/schema';
+import { openPlanText } from '../src/core/document/open';
+import type { Plan } from '../src/core/document/schema';
 
 /** The luggage hall demo, fresh for each test. */
 export const demoPlan = (): Plan => planIn('demo/luggage-hall.trestle.json');

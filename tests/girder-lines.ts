@@ -1,4 +1,4 @@
-import type { Move, Plan } from '../src/core/plan/schema';
+import type { Move, Plan } from '../src/core/document/schema';
 import { bare, support } from './spliced-girder';
 
 const LONG = 12;

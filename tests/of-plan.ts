@@ -1,5 +1,5 @@
-import type { Plan, ShoredLine, WayIn } from '@/core/plan/schema';
-import { viewOfLine, viewOfWay, type LinePlan, type WayPlan } from '@/core/plan/views';
+import type { Plan, ShoredLine, WayIn } from '@/core/document/schema';
+import { viewOfLine, viewOfWay, type LinePlan, type WayPlan } from '@/core/document/views';
 
 function there<T>(thing: T | undefined, what: string): T {
   if (thing === undefined) throw new Error(`the plan has no ${what}`);

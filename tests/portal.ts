@@ -1,4 +1,4 @@
-import type { Brace, Joint, Move, Plan } from '../src/core/plan/schema';
+import type { Brace, Joint, Move, Plan } from '../src/core/document/schema';
 import { bare, moves, support } from './spliced-girder';
 
 export const joint = (changes: Partial<Joint> & Pick<Joint, 'id' | 'kind' | 'a' | 'b'>): Joint => ({

@@ -1,5 +1,5 @@
-import { launchPlan } from '../src/core/plan/templates/launch';
-import type { Launch, Move, Plan } from '../src/core/plan/schema';
+import { launchPlan } from '../src/core/edit/templates/launch';
+import type { Launch, Move, Plan } from '../src/core/document/schema';
 
 /** Two girder lines with a nose pushed over a gap of 30 m, all said: what is clear of it is clear by its figures. */
 export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): Plan {

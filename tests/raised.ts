@@ -1,5 +1,5 @@
-import type { Plan, Raise, RaisePoint } from '../src/core/plan/schema';
-import { templates } from '../src/core/plan/templates';
+import type { Plan, Raise, RaisePoint } from '../src/core/document/schema';
+import { templates } from '../src/core/edit/templates';
 
 const job = { name: 'Office wall', place: '', units: 'metric', ruleSet: 'eu-ls' } as const;
 type Kind = RaisePoint['kind'];

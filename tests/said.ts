@@ -1,7 +1,7 @@
-import { describe as say } from '../src/core/plan/describe';
-import { evaluate } from '../src/core/plan/evaluate';
-import { openPlan } from '../src/core/plan/open';
-import type { Plan } from '../src/core/plan/schema';
+import { describe as say } from '../src/core/verdict/describe';
+import { evaluate } from '../src/core/evaluate';
+import { openPlan } from '../src/core/document/open';
+import type { Plan } from '../src/core/document/schema';
 import { ticketHall } from './demo-plan';
 
 export type Edit = (plan: Plan) => unknown;

@@ -1,6 +1,6 @@
 import { lineIn } from './of-plan';
-import { bentMore, usualTube } from '../src/core/plan/migrations';
-import type { Bent, Plan, ShoreRow } from '../src/core/plan/schema';
+import { bentMore, usualTube } from '../src/core/document/migrations';
+import type { Bent, Plan, ShoreRow } from '../src/core/document/schema';
 
 const tag = { designer: 'M. Lindqvist', checker: 'A. Brandt', loadedOn: '', days: 1 };
 

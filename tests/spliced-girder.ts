@@ -1,5 +1,5 @@
-import { newPlan } from '../src/core/plan/new-plan';
-import type { Move, Plan, Support } from '../src/core/plan/schema';
+import { newPlan } from '../src/core/document/new-plan';
+import type { Move, Plan, Support } from '../src/core/document/schema';
 
 /** A plan of the harbour footbridge: nothing but what the structure has. */
 export function bare(ruleSet: Plan['job']['ruleSet'] = 'eu-ls'): Plan {

@@ -1,4 +1,4 @@
-import type { Plan } from '../src/core/plan/schema';
+import type { Plan } from '../src/core/document/schema';
 import { ticketHall } from './demo-plan';
 import { lineIn } from './of-plan';
 

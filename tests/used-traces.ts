@@ -1,22 +1,22 @@
 import { lineIn } from './of-plan';
-import { wayViews } from '../src/core/plan/views';
+import { wayViews } from '../src/core/document/views';
 import { splitSearch } from '../src/core/access/split.calc';
 import type { Trace } from '../src/core/calc/evidence';
-import { registry } from '../src/core/calc/registry';
-import goldens from '../src/core/calc/reference/goldens.json' with { type: 'json' };
-import goldens2 from '../src/core/calc/reference/goldens-2.json' with { type: 'json' };
+import { registry } from '../src/core/catalogue/registry';
+import goldens from '../src/core/catalogue/reference/goldens.json' with { type: 'json' };
+import goldens2 from '../src/core/catalogue/reference/goldens-2.json' with { type: 'json' };
 import { attempt } from '../src/core/calc/attempt';
-import { candidatesOf } from '../src/core/plan/evaluate/candidates';
-import { evaluate } from '../src/core/plan/evaluate';
-import { Missing } from '../src/core/plan/missing';
-import type { Plan } from '../src/core/plan/schema';
-import { splitOf } from '../src/core/plan/way-pieces';
+import { candidatesOf } from '../src/core/checks/measure/candidates';
+import { evaluate } from '../src/core/evaluate';
+import { Missing } from '../src/core/verdict/missing';
+import type { Plan } from '../src/core/document/schema';
+import { splitOf } from '../src/core/settle/way-pieces';
 import { rulesOf } from '../src/core/rules/rule-sets';
 import { demoPlan, linkSpan, quayFootbridge, ticketHall } from './demo-plan';
 import { portal } from './portal';
 import { raised } from './raised';
 import { onNeedles, twoPostBent } from './shores';
-import { settle } from '../src/core/plan/settle';
+import { settle } from '../src/core/settle/settle';
 
 /** The beam of the luggage hall under a lifting beam. */
 function underBeam(): Plan {

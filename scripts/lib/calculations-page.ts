@@ -1,5 +1,5 @@
 import type { TSchema } from 'typebox';
-import { registry } from '../../src/core/calc/registry';
+import { registry } from '../../src/core/catalogue/registry';
 
 interface Shown {
   type?: string;

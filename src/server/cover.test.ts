@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { CoverSet } from '@/core/plan/fewest-stands';
+import type { CoverSet } from '@/core/checks/map/fewest-stands';
 import { fewestStands } from './cover';
 
 const set = (lifts: number[], worst = 0.5): CoverSet => ({ lifts, worst });

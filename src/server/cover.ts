@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { closed, nonNegative } from '@/core/calc/fields';
-import { coverFrom, coverInTurn, coverModel, type Cover, type CoverSet } from '@/core/plan/fewest-stands';
+import { coverFrom, coverInTurn, coverModel, type Cover, type CoverSet } from '@/core/checks/map/fewest-stands';
 import { solved } from './solver';
 
 /** What is asked of a cover: sets of lifts, each served from one place. */

@@ -6,7 +6,7 @@ import { GET as readRevision } from '@/app/api/jobs/[id]/revisions/[revision]/ro
 import { DELETE as takeBack, PUT as putAway } from '@/app/api/jobs/[id]/away/route';
 import { POST as makeJob } from '@/app/api/jobs/route';
 import { PUT as writePlan } from '@/app/api/jobs/[id]/plan/route';
-import type { Plan } from '@/core/plan/schema';
+import type { Plan } from '@/core/document/schema';
 import { demoPlan } from '../../tests/demo-plan';
 import { database, pool } from './db/connect';
 import { listJobs } from './jobs';

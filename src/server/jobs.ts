@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm';
-import { openPlan } from '@/core/plan/open';
-import { PLAN_VERSION, type Plan } from '@/core/plan/schema';
-import type { JobGear } from '@/core/plan/shared-gear';
+import { openPlan } from '@/core/document/open';
+import { PLAN_VERSION, type Plan } from '@/core/document/schema';
+import type { JobGear } from '@/core/document/shared-gear';
 import type { Database } from './db/connect';
 import { jobs, revisions, type StoredSummary } from './db/schema';
 import { sha256 } from './fingerprint';

@@ -1,4 +1,4 @@
-import { openPlan } from '@/core/plan/open';
+import { openPlan } from '@/core/document/open';
 import type { Database } from './db/connect';
 import type { StoredSummary } from './db/schema';
 import { keepSummary, rawJob, summaryKey } from './jobs';

@@ -1,7 +1,7 @@
 'use client';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { StationId } from '@/core/plan/check';
+import type { StationId } from '@/core/verdict/check';
 import { SmallButton } from '@/ui/small-button';
 import { again } from '@/ui/again';
 import { freshId } from './fresh-id';
@@ -25,7 +25,7 @@ export function AddToPiece({ piece }: { piece: string }) {
   const [nothing, setNothing] = useState<string | null>(null);
   const add = async (offer: Offer) => {
     // What finds the other piece comes when it is wanted.
-    const { braceOf, jointAtEnd, loadOn, supportUnder } = await again(() => import('@/core/plan/meeting'));
+    const { braceOf, jointAtEnd, loadOn, supportUnder } = await again(() => import('@/core/edit/meeting'));
     const shown = (station: StationId, id: string) => {
       openStation(station);
       void unfold(id);

@@ -1,9 +1,9 @@
 'use client';
 import { CopyCheck } from 'lucide-react';
 import { useMemo } from 'react';
-import { sameForOtherMoves, sameForOthers, type AlikeList } from '@/core/plan/alike';
-import type { CommandArguments } from '@/core/plan/commands/table';
-import type { Move } from '@/core/plan/schema';
+import { sameForOtherMoves, sameForOthers, type AlikeList } from '@/core/edit/alike';
+import type { CommandArguments } from '@/core/edit/table';
+import type { Move } from '@/core/document/schema';
 import { SmallButton } from '@/ui/small-button';
 import { useAct, usePlan } from './job-context';
 

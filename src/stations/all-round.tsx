@@ -1,10 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { allRound } from '@/core/plan/all-round';
-import { Missing } from '@/core/plan/missing';
-import { hooksOf } from '@/core/plan/pick-context';
-import type { Pick } from '@/core/plan/schema';
-import { settle } from '@/core/plan/settle';
+import { allRound } from '@/core/checks/map/all-round';
+import { Missing } from '@/core/verdict/missing';
+import { hooksOf } from '@/core/checks/lift/pick-context';
+import type { Pick } from '@/core/document/schema';
+import { settle } from '@/core/settle/settle';
 import { formatQuantity } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';
 import { PolarLoad } from '@/ui/workings/polar-load';

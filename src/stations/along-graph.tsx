@@ -1,12 +1,12 @@
 'use client';
 import { Play, Square } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { alongWay, worstOf } from '@/core/plan/along-way';
-import { Missing } from '@/core/plan/missing';
-import { hooksOf } from '@/core/plan/pick-context';
-import type { Pick } from '@/core/plan/schema';
-import { settle } from '@/core/plan/settle';
-import { walkAt, walkTo } from '@/core/plan/walk-way';
+import { alongWay, worstOf } from '@/core/checks/map/along-way';
+import { Missing } from '@/core/verdict/missing';
+import { hooksOf } from '@/core/checks/lift/pick-context';
+import type { Pick } from '@/core/document/schema';
+import { settle } from '@/core/settle/settle';
+import { walkAt, walkTo } from '@/core/settle/walk-way';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';

@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import type { Beam, Make } from '@/core/plan/schema';
+import type { Beam, Make } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { PlainButton } from '@/ui/plain-button';
 import { Fold, Pair } from '@/ui/workings/fold';

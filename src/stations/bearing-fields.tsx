@@ -1,7 +1,7 @@
 'use client';
 import { formatQuantity } from '@/core/units';
-import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
-import type { Bearing } from '@/core/plan/schema';
+import { nowSaid, saidOf } from '@/core/document/things/unsaid';
+import type { Bearing } from '@/core/document/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';

@@ -1,9 +1,9 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { bentMore } from '@/core/plan/migrations';
-import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
-import type { Bent, Plan } from '@/core/plan/schema';
-import { untagged } from '@/core/plan/shore-tag';
+import { bentMore } from '@/core/document/migrations';
+import { nowSaid, saidOf } from '@/core/document/things/unsaid';
+import type { Bent, Plan } from '@/core/document/schema';
+import { untagged } from '@/core/document/shore-tag';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';

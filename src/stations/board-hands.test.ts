@@ -1,10 +1,10 @@
 import { lineIn, wayIn } from '../../tests/of-plan';
 import { jest } from '@jest/globals';
 import { demoPlan, ticketHall } from '../../tests/demo-plan';
-import type { Ref } from '@/core/drawing/draw-list';
-import type { Plan } from '@/core/plan/schema';
-import { shoreGrip } from '@/core/plan/shore-place';
-import { surveyPlan } from '@/core/plan/survey';
+import type { Ref } from '@/core/view/draw-list';
+import type { Plan } from '@/core/document/schema';
+import { shoreGrip } from '@/core/edit/shore-place';
+import { surveyPlan } from '@/core/view/survey';
 import { boardHands } from './board-hands';
 import * as editing from './editing';
 import { createJobStore } from './job-store';

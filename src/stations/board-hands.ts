@@ -1,18 +1,18 @@
-import { lineOf, wayOf } from '@/core/plan/views';
-import { startOf } from '@/core/plan/lies';
-import { sameRef, type Ref } from '@/core/drawing/draw-list';
-import { lookAxis } from '@/core/drawing/look-axis';
-import { snap } from '@/core/drawing/view';
+import { lineOf, wayOf } from '@/core/document/views';
+import { startOf } from '@/core/document/lies';
+import { sameRef, type Ref } from '@/core/view/draw-list';
+import { lookAxis } from '@/core/view/look-axis';
+import { snap } from '@/core/view/view';
 import type { Vec } from '@/core/geometry/plane';
-import { pickOf, pieceOf } from '@/core/plan/lookups';
-import type { StationId } from '@/core/plan/check';
-import type { Command } from '@/core/plan/commands/table';
-import type { Beam, Plan } from '@/core/plan/schema';
-import { shoreGrip, shoreTo } from '@/core/plan/shore-place';
+import { pickOf, pieceOf } from '@/core/document/lookups';
+import type { StationId } from '@/core/verdict/check';
+import type { Command } from '@/core/edit/table';
+import type { Beam, Plan } from '@/core/document/schema';
+import { shoreGrip, shoreTo } from '@/core/edit/shore-place';
 import type { Drag } from '@/ui/board/sheet';
 import { again } from '@/ui/again';
 import type { JobStore } from './job-store';
-import { settle } from '@/core/plan/settle';
+import { settle } from '@/core/settle/settle';
 
 /** Where a thing stands on the plan before it is moved. */
 function placeOf(plan: Plan, ref: Ref): Vec | null {

@@ -1,10 +1,10 @@
 'use client';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
-import type { Ref } from '@/core/drawing/draw-list';
-import { lookAxis } from '@/core/drawing/look-axis';
-import { lookWords, nextLook } from '@/core/drawing/looks';
+import type { Ref } from '@/core/view/draw-list';
+import { lookAxis } from '@/core/view/look-axis';
+import { lookWords, nextLook } from '@/core/view/looks';
 import type { Vec } from '@/core/geometry/plane';
-import { settle } from '@/core/plan/settle';
+import { settle } from '@/core/settle/settle';
 import { formatQuantity, roundLengths, metresPer } from '@/core/units';
 import { Sheet } from '@/ui/board/sheet';
 import { again } from '@/ui/again';

@@ -1,7 +1,7 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
-import { nowSaid } from '@/core/plan/document/unsaid';
-import type { Brace } from '@/core/plan/schema';
+import { nowSaid } from '@/core/document/things/unsaid';
+import type { Brace } from '@/core/document/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { AlikeButton } from './alike-button';
 import { useSpot } from './spot-fields';

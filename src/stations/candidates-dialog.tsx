@@ -1,11 +1,11 @@
 'use client';
 import { Fragment, useMemo, useState } from 'react';
 import { Feather, X } from 'lucide-react';
-import { settle } from '@/core/plan/settle';
-import { candidatesOf, lightestThatDo, type Candidate, type Fit } from '@/core/plan/evaluate/candidates';
-import { limitWords } from '@/core/plan/evaluate/carries';
-import { Missing } from '@/core/plan/missing';
-import type { Opening } from '@/core/plan/schema';
+import { settle } from '@/core/settle/settle';
+import { candidatesOf, lightestThatDo, type Candidate, type Fit } from '@/core/checks/measure/candidates';
+import { limitWords } from '@/core/checks/measure/carries';
+import { Missing } from '@/core/verdict/missing';
+import type { Opening } from '@/core/document/schema';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
 import { findSection, sections } from '@/core/steel/sections';
 import { formatQuantity, type UnitSystem } from '@/core/units';

@@ -1,7 +1,7 @@
 'use client';
 import { auditChart, auditKey } from '@/core/cranes/chart-audit';
 import type { Fault } from '@/core/calc/schema';
-import type { ChartOf } from '@/core/plan/duties';
+import type { ChartOf } from '@/core/settle/duties';
 import { useInputs } from './use-inputs';
 
 /** Where figures of a chart are out of line: who held them against the maker's chart. It stands for these figures only. */

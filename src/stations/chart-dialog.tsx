@@ -3,7 +3,7 @@ import { textOf } from '@/core/steel/lists/text-of';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { capacityUnits, radiusUnits, readChartCsv, writeChartCsv, type CapacityUnit, type RadiusUnit } from '@/core/cranes/chart-csv';
-import type { ChartOf } from '@/core/plan/duties';
+import type { ChartOf } from '@/core/settle/duties';
 import { Modal } from '@/ui/dialogs/modal';
 import { PlainButton } from '@/ui/plain-button';
 import { ChoiceField } from '@/ui/fields/choice-field';

@@ -2,8 +2,8 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ChartLine, Plus, Table2 } from 'lucide-react';
 import type { Chart } from '@/core/cranes/chart-shape';
-import { chartsOf, type ChartOf } from '@/core/plan/duties';
-import type { Crane, Duty } from '@/core/plan/schema';
+import { chartsOf, type ChartOf } from '@/core/settle/duties';
+import type { Crane, Duty } from '@/core/document/schema';
 import { shownIn } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold } from '@/ui/workings/fold';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Chart } from '@/core/cranes/chart-shape';
-import type { Check } from '@/core/plan/check';
-import { chartsOf, type ChartOf } from '@/core/plan/duties';
-import type { Crane } from '@/core/plan/schema';
+import type { Check } from '@/core/verdict/check';
+import { chartsOf, type ChartOf } from '@/core/settle/duties';
+import type { Crane } from '@/core/document/schema';
 import { formatForInput, formatNumber, formatQuantity, parseQuantity, shownIn } from '@/core/units';
 import { useAct, useJob, usePlan } from './job-context';
 

@@ -1,4 +1,4 @@
-import type { Check, StationId } from '@/core/plan/check';
+import type { Check, StationId } from '@/core/verdict/check';
 
 /** A field a missing check may be waiting for: where it is and how its label begins. */
 export interface WantedField {

@@ -1,8 +1,8 @@
 'use client';
 import { Command } from 'cmdk';
 import * as Dialog from '@radix-ui/react-dialog';
-import { nextLook } from '@/core/drawing/looks';
-import { moveWords } from '@/core/plan/move-words';
+import { nextLook } from '@/core/view/looks';
+import { moveWords } from '@/core/settle/move-words';
 import { useAct, useJob, usePlan } from './job-context';
 import { walk } from './station-words';
 import type { OpenDialog } from './use-keys';

@@ -1,8 +1,8 @@
 'use client';
-import { noCosts, type Costs, type Hire } from '@/core/plan/document/costs';
-import { hoursWords, moneyWords } from '@/core/plan/effort';
-import type { Crane, Plan } from '@/core/plan/schema';
-import { craneVisits, type Visit } from '@/core/plan/visits';
+import { noCosts, type Costs, type Hire } from '@/core/document/things/costs';
+import { hoursWords, moneyWords } from '@/core/settle/effort';
+import type { Crane, Plan } from '@/core/document/schema';
+import { craneVisits, type Visit } from '@/core/document/visits';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from './job-context';

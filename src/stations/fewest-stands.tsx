@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
 import { distance } from '@/core/geometry/plane';
-import { sharedOut, unserved, widestSets, type Cover, type CoverPlace } from '@/core/plan/fewest-stands';
-import type { Crane, Stand } from '@/core/plan/schema';
-import type { StandMap } from '@/core/plan/stand-map';
+import { sharedOut, unserved, widestSets, type Cover, type CoverPlace } from '@/core/checks/map/fewest-stands';
+import type { Crane, Stand } from '@/core/document/schema';
+import type { StandMap } from '@/core/checks/map/stand-map';
 import { formatQuantity } from '@/core/units';
 import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';

@@ -1,7 +1,7 @@
 'use client';
 import { lazy, Suspense, useState } from 'react';
-import type { Forecast } from '@/core/plan/schema';
-import { hoursIn, shiftGust } from '@/core/plan/shift';
+import type { Forecast } from '@/core/document/schema';
+import { hoursIn, shiftGust } from '@/core/settle/shift';
 import { formatQuantity, shownIn } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { PasteTable } from '@/ui/fields/paste-table';

@@ -1,8 +1,8 @@
 'use client';
 import { useCallback } from 'react';
-import type { Check, StationId } from '@/core/plan/check';
-import { leansOn } from '@/core/plan/leans-on';
-import { lineOf, wayOf, wayOfMember } from '@/core/plan/views';
+import type { Check, StationId } from '@/core/verdict/check';
+import { leansOn } from '@/core/edit/leans-on';
+import { lineOf, wayOf, wayOfMember } from '@/core/document/views';
 import { again } from '@/ui/again';
 import { useJobStore } from './job-context';
 

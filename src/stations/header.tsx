@@ -2,7 +2,7 @@
 import { BookOpen, FileDown, HelpCircle, History, Redo2, Undo2 } from 'lucide-react';
 import * as Select from '@radix-ui/react-select';
 import Link from 'next/link';
-import { verdicts } from '@/core/plan/check';
+import { verdicts } from '@/core/verdict/check';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
 import { useRunning } from '@/ui/use-running';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';

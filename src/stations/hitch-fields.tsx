@@ -1,6 +1,6 @@
 'use client';
-import { hitchWords, materialWords, newHitch, slingMaterials, type Hitch, type HitchKind } from '@/core/plan/document/hitch';
-import type { Pick } from '@/core/plan/schema';
+import { hitchWords, materialWords, newHitch, slingMaterials, type Hitch, type HitchKind } from '@/core/document/things/hitch';
+import type { Pick } from '@/core/document/schema';
 import { useAct } from './job-context';
 import { Group } from './panel';
 import { useInputs } from './use-inputs';

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { previewImport, staysOpen, type ImportPreview } from '@/core/plan/import-members';
+import { previewImport, staysOpen, type ImportPreview } from '@/core/edit/import-members';
 import type { Asked, Choice, SteelRows } from '@/core/steel/lists/rows';
 import { tableFields, type Columns, type TableField } from '@/core/steel/lists/headings';
 import { columnsOf, decimalMark, readSheet, rowsOf } from '@/core/steel/lists/table';

@@ -2,7 +2,7 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import type { Fault } from '@/core/calc/schema';
-import type { CommandArguments, CommandName } from '@/core/plan/commands/table';
+import type { CommandArguments, CommandName } from '@/core/edit/table';
 import type { JobActions, JobState, JobStore } from './job-store';
 
 export const JobContext = createContext<JobStore | null>(null);

@@ -1,7 +1,7 @@
 'use client';
 import { Archive, ArchiveRestore } from 'lucide-react';
 import Link from 'next/link';
-import { verdicts, type Verdict } from '@/core/plan/check';
+import { verdicts, type Verdict } from '@/core/verdict/check';
 import { VerdictMark, verdictWord } from '@/ui/verdict/verdict-mark';
 import { SmallButton } from '@/ui/small-button';
 

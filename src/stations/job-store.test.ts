@@ -1,10 +1,10 @@
 import { jest } from '@jest/globals';
 import { expose } from 'comlink';
 import { demoPlan, ticketHall } from '../../tests/demo-plan';
-import { changesOf, type Answer as Told } from '@/core/plan/answers';
-import type { Evaluation } from '@/core/plan/evaluate';
-import type { Plan } from '@/core/plan/schema';
-import { surveyPlan } from '@/core/plan/survey';
+import { changesOf, type Answer as Told } from '@/core/evaluate/answers';
+import type { Evaluation } from '@/core/evaluate';
+import type { Plan } from '@/core/document/schema';
+import { surveyPlan } from '@/core/view/survey';
 import * as editing from './editing';
 import { createJobStore, drawnBehind, type JobStore } from './job-store';
 

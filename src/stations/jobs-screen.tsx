@@ -35,7 +35,7 @@ export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[];
   const bring = async (chosen: File | undefined) => {
     if (!chosen) return;
     // What reads a plan is fetched when somebody brings one.
-    const { openPlanText } = await again(() => import('@/core/plan/open'));
+    const { openPlanText } = await again(() => import('@/core/document/open'));
     const opened = openPlanText(await chosen.text());
     if (!opened.ok) return setFaults({ name: chosen.name, list: opened.faults });
     const response = await fetch('/api/jobs', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(opened.plan) });

@@ -1,9 +1,9 @@
 'use client';
-import type { Joint, Plan } from '@/core/plan/schema';
-import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
-import { boltName, boltShearOf, drawnBolt } from '@/core/plan/structure/joint-bolts';
-import { ONE_PLACE } from '@/core/plan/structure/shared-bolts';
-import { sharersOf } from '@/core/plan/structure/sharers';
+import type { Joint, Plan } from '@/core/document/schema';
+import { nowSaid, saidOf } from '@/core/document/things/unsaid';
+import { boltName, boltShearOf, drawnBolt } from '@/core/checks/structure/joint-bolts';
+import { ONE_PLACE } from '@/core/checks/structure/shared-bolts';
+import { sharersOf } from '@/core/document/sharers';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { jointBoltGrades } from '@/core/strength/bolt-grades';
 import { formatQuantity } from '@/core/units';

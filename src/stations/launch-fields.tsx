@@ -1,7 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { newRoller } from '@/core/plan/document/launch';
-import type { Launch, Roller } from '@/core/plan/schema';
+import { newRoller } from '@/core/document/things/launch';
+import type { Launch, Roller } from '@/core/document/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';

@@ -1,8 +1,8 @@
 'use client';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { alongLaunch, type LaunchPlace } from '@/core/plan/launch/along';
-import { Missing } from '@/core/plan/missing';
-import type { Launch } from '@/core/plan/schema';
+import { alongLaunch, type LaunchPlace } from '@/core/checks/launch/along';
+import { Missing } from '@/core/verdict/missing';
+import type { Launch } from '@/core/document/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, shownIn } from '@/core/units';
 import { SmallButton } from '@/ui/small-button';

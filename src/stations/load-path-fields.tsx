@@ -1,12 +1,12 @@
 'use client';
-import { standingOn } from '@/core/plan/standing-on';
-import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
+import { standingOn } from '@/core/document/standing-on';
+import { nowSaid, saidOf } from '@/core/document/things/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
-import { pathPicture } from '@/core/drawing/path-picture';
-import { storeyTotals } from '@/core/drawing/storey-totals';
+import { pathPicture } from '@/core/view/path-picture';
+import { storeyTotals } from '@/core/view/storey-totals';
 import { soils, SOIL_SOURCE } from '@/core/path/soils';
-import { linkKinds, type Link } from '@/core/plan/schema';
+import { linkKinds, type Link } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';

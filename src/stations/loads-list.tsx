@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { lorryPieces, type TruckLoad } from '@/core/plan/lorry-pieces';
-import { truckLength } from '@/core/plan/trucks';
+import { lorryPieces, type TruckLoad } from '@/core/evaluate/lorry-pieces';
+import { truckLength } from '@/core/document/trucks';
 import { rulesOf } from '@/core/rules/rule-sets';
 import type { LoadPlan } from '@/core/steel/lists/loads';
 import { formatQuantity } from '@/core/units';

@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import type { Make } from '@/core/plan/schema';
+import type { Make } from '@/core/document/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SubjectMark } from './subject-mark';
 import { useEdit } from './use-edit';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { firstRunSheet } from '@/core/plan/import-structure';
-import { whatMeets, type Meets } from '@/core/plan/meeting';
+import { firstRunSheet } from '@/core/edit/import-structure';
+import { whatMeets, type Meets } from '@/core/edit/meeting';
 import { PlainButton } from '@/ui/plain-button';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';

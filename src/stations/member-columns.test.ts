@@ -1,5 +1,5 @@
 import { demoPlan } from '../../tests/demo-plan';
-import type { Member } from '@/core/plan/schema';
+import type { Member } from '@/core/document/schema';
 import { columns } from './member-columns';
 
 const member: Member = {

@@ -1,6 +1,6 @@
-import { madeOf } from '@/core/plan/made-of';
-import { saidOf } from '@/core/plan/document/unsaid';
-import type { Member } from '@/core/plan/schema';
+import { madeOf } from '@/core/document/made-of';
+import { saidOf } from '@/core/document/things/unsaid';
+import type { Member } from '@/core/document/schema';
 import { findSection } from '@/core/steel/sections';
 import { formatForInput, parseQuantity } from '@/core/units';
 

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { memberSize, memberWeight } from '@/core/plan/member-weight';
-import { Missing } from '@/core/plan/missing';
-import { nowSaid, saidOf, type Unsaid } from '@/core/plan/document/unsaid';
-import type { Member } from '@/core/plan/schema';
+import { memberSize, memberWeight } from '@/core/settle/member-weight';
+import { Missing } from '@/core/verdict/missing';
+import { nowSaid, saidOf, type Unsaid } from '@/core/document/things/unsaid';
+import type { Member } from '@/core/document/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { weightUses, type WeightUse } from '@/core/steel/weight-truth.calc';
 import { formatQuantity } from '@/core/units';

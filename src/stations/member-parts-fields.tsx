@@ -1,6 +1,6 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import type { Member } from '@/core/plan/schema';
+import type { Member } from '@/core/document/schema';
 import { findSection } from '@/core/steel/sections';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from './fresh-id';

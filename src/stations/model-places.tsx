@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { PlacedModel } from '@/core/model/placed';
-import { structureOf } from '@/core/plan/import-structure';
+import { structureOf } from '@/core/edit/import-structure';
 import type { Asked, SteelRow } from '@/core/steel/lists/rows';
 import { PlainButton } from '@/ui/plain-button';
 import { freshId } from './fresh-id';

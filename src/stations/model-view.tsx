@@ -1,8 +1,8 @@
 'use client';
 import { Maximize, RotateCcw, RotateCw } from 'lucide-react';
 import { lazy, Suspense, useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
-import { describe } from '@/core/plan/describe';
-import { modelScene } from '@/core/drawing/model-scene';
+import { describe } from '@/core/verdict/describe';
+import { modelScene } from '@/core/view/model-scene';
 import type { ModelHands } from '@/ui/model/model-canvas';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { again } from '@/ui/again';

@@ -1,9 +1,9 @@
 'use client';
 import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
-import { possibleMoves } from '@/core/plan/move-offers';
-import { moveKindName, moveWords } from '@/core/plan/move-words';
-import type { Move } from '@/core/plan/schema';
+import { possibleMoves } from '@/core/edit/move-offers';
+import { moveKindName, moveWords } from '@/core/settle/move-words';
+import type { Move } from '@/core/document/schema';
 import { freshId } from './fresh-id';
 import { useAct, useJob, usePlan } from './job-context';
 

@@ -1,9 +1,9 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import type { NewPlan } from '@/core/plan/new-plan';
-import type { Plan } from '@/core/plan/schema';
-import { NotSo, templateIds, templates, type Said, type Template, type TemplateField, type TemplateId } from '@/core/plan/templates';
+import type { NewPlan } from '@/core/document/new-plan';
+import type { Plan } from '@/core/document/schema';
+import { NotSo, templateIds, templates, type Said, type Template, type TemplateField, type TemplateId } from '@/core/edit/templates';
 import { ruleSetName, type RuleSetId } from '@/core/rules/rule-sets';
 import { PlainButton } from '@/ui/plain-button';
 import { ChoiceField } from '@/ui/fields/choice-field';

@@ -1,7 +1,7 @@
 'use client';
 import { Columns3, Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import type { Opening } from '@/core/plan/schema';
+import type { Opening } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

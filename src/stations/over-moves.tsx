@@ -1,8 +1,8 @@
 'use client';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import type { Check } from '@/core/plan/check';
-import { moveWords } from '@/core/plan/move-words';
-import type { Stand } from '@/core/plan/structure/worst';
+import type { Check } from '@/core/verdict/check';
+import { moveWords } from '@/core/settle/move-words';
+import type { Stand } from '@/core/checks/structure/worst';
 import { again } from '@/ui/again';
 import { useJob, useJobStore, usePlan } from './job-context';
 

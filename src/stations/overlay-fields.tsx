@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import type { Overlay } from '@/core/plan/schema';
+import type { Overlay } from '@/core/document/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';

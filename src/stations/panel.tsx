@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
-import type { Check, StationId } from '@/core/plan/check';
-import { worstFirst } from '@/core/plan/worst-first';
+import type { Check, StationId } from '@/core/verdict/check';
+import { worstFirst } from '@/core/verdict/worst-first';
 import { CheckList } from '@/ui/workings/check-list';
 import { OverMoves } from './over-moves';
 import { useFixes } from './use-fixes';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import type { Plan } from '@/core/plan/schema';
-import { viewOfLine, viewOfWay, type LinePlan, type WayPlan } from '@/core/plan/views';
+import type { Plan } from '@/core/document/schema';
+import { viewOfLine, viewOfWay, type LinePlan, type WayPlan } from '@/core/document/views';
 import { useJob, usePlan } from './job-context';
 
 const chosenOf = <T extends { id: string }>(list: readonly T[], chosen: string | null): T | null => list.find((one) => one.id === chosen) ?? list[0] ?? null;

@@ -1,6 +1,6 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import type { Pattern } from '@/core/plan/schema';
+import type { Pattern } from '@/core/document/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

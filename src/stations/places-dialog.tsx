@@ -2,9 +2,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { CopyPlus, FlipHorizontal2, Move3d, Plus, X } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent } from 'react';
-import { copyPieces, movePieces, type Shift } from '@/core/plan/many-places';
-import { newMake } from '@/core/plan/templates/base';
-import type { Beam } from '@/core/plan/schema';
+import { copyPieces, movePieces, type Shift } from '@/core/edit/many-places';
+import { newMake } from '@/core/edit/templates/base';
+import type { Beam } from '@/core/document/schema';
 import { formatForInput, inputUnit, parseQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { PlainButton } from '@/ui/plain-button';

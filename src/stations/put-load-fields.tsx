@@ -1,6 +1,6 @@
 'use client';
-import { nowSaid, saidOf, type Unsaid } from '@/core/plan/document/unsaid';
-import type { PutLoad } from '@/core/plan/schema';
+import { nowSaid, saidOf, type Unsaid } from '@/core/document/things/unsaid';
+import type { PutLoad } from '@/core/document/schema';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { usePlan } from './job-context';
 import { useSpot } from './spot-fields';

@@ -2,10 +2,10 @@
 import dynamic from 'next/dynamic';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/plan/document/raise';
-import { loadOf } from '@/core/plan/joined';
-import type { Plan, Raise, RaisePoint } from '@/core/plan/schema';
-import { allShores } from '@/core/plan/views';
+import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/document/things/raise';
+import { loadOf } from '@/core/document/joined';
+import type { Plan, Raise, RaisePoint } from '@/core/document/schema';
+import { allShores } from '@/core/document/views';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';
 import { again } from '@/ui/again';

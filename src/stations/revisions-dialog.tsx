@@ -1,9 +1,9 @@
 'use client';
 import { DateTime } from 'luxon';
 import { useEffect, useState } from 'react';
-import { openPlan } from '@/core/plan/open';
-import type { Plan } from '@/core/plan/schema';
-import { revisionDifferences } from '@/core/plan/differences';
+import { openPlan } from '@/core/document/open';
+import type { Plan } from '@/core/document/schema';
+import { revisionDifferences } from '@/core/document/differences';
 import { Modal } from '@/ui/dialogs/modal';
 import { PlainButton } from '@/ui/plain-button';
 import { useAct, useJob, usePlan } from './job-context';

@@ -1,6 +1,6 @@
 'use client';
-import { newRig, rigWords, type RigKind } from '@/core/plan/document/rig';
-import type { Pick, Rig } from '@/core/plan/schema';
+import { newRig, rigWords, type RigKind } from '@/core/document/things/rig';
+import type { Pick, Rig } from '@/core/document/schema';
 import { useAct } from './job-context';
 import { Group } from './panel';
 import { useInputs } from './use-inputs';

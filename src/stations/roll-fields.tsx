@@ -1,7 +1,7 @@
 'use client';
-import { newRoll } from '@/core/plan/document/roll';
-import { liftedBy } from '@/core/plan/lookups';
-import type { Pick } from '@/core/plan/schema';
+import { newRoll } from '@/core/document/things/roll';
+import { liftedBy } from '@/core/document/lookups';
+import type { Pick } from '@/core/document/schema';
 import { useAct, usePlan } from './job-context';
 import { Group } from './panel';
 import { useInputs } from './use-inputs';

@@ -1,8 +1,8 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { Trash2 } from 'lucide-react';
-import type { Move } from '@/core/plan/schema';
-import { moveWords } from '@/core/plan/move-words';
+import type { Move } from '@/core/document/schema';
+import { moveWords } from '@/core/settle/move-words';
 import { SmallButton } from '@/ui/small-button';
 import { again } from '@/ui/again';
 import { useAct, useJob, usePlan } from './job-context';

@@ -1,11 +1,11 @@
 'use client';
-import { saidOf } from '@/core/plan/document/unsaid';
+import { saidOf } from '@/core/document/things/unsaid';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
-import { Missing } from '@/core/plan/missing';
-import { shoreParts, shortOf } from '@/core/plan/shore-parts';
-import { shortTogether } from '@/core/plan/evaluate/shores/stock';
-import { partKinds, type StockLine } from '@/core/plan/schema';
+import { Missing } from '@/core/verdict/missing';
+import { shoreParts, shortOf } from '@/core/settle/shore-parts';
+import { shortTogether } from '@/core/checks/shores/stock';
+import { partKinds, type StockLine } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { Fold } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

@@ -1,11 +1,11 @@
 'use client';
-import { nowSaid, saidOf } from '@/core/plan/document/unsaid';
-import { usualTube } from '@/core/plan/migrations';
-import type { Plan, RowProp, ShoreRow } from '@/core/plan/schema';
-import { untagged } from '@/core/plan/shore-tag';
+import { nowSaid, saidOf } from '@/core/document/things/unsaid';
+import { usualTube } from '@/core/document/migrations';
+import type { Plan, RowProp, ShoreRow } from '@/core/document/schema';
+import { untagged } from '@/core/document/shore-tag';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { Fold, Pair } from '@/ui/workings/fold';
-import type { LinePlan } from '@/core/plan/views';
+import type { LinePlan } from '@/core/document/views';
 import { useLinePlan } from './parts-of';
 import { StandsOn } from './stands-on';
 import { TagFields } from './tag-fields';

@@ -1,13 +1,13 @@
 'use client';
-import { saidOf } from '@/core/plan/document/unsaid';
+import { saidOf } from '@/core/document/things/unsaid';
 import { Plus, X } from 'lucide-react';
-import type { Diagonals, ShoreGap, ShoreWall } from '@/core/plan/schema';
-import { untagged } from '@/core/plan/shore-tag';
+import type { Diagonals, ShoreGap, ShoreWall } from '@/core/document/schema';
+import { untagged } from '@/core/document/shore-tag';
 import { timberGrades } from '@/core/shoring/timber-grades';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
-import type { LinePlan } from '@/core/plan/views';
+import type { LinePlan } from '@/core/document/views';
 import { SmallButton } from '@/ui/small-button';
 import { useLinePlan } from './parts-of';
 import { numbersIn } from './numbers-in';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import { describe } from '@/core/plan/describe';
-import { arrangements } from '@/core/plan/shore-compare';
+import { describe } from '@/core/verdict/describe';
+import { arrangements } from '@/core/evaluate/shore-compare';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';

@@ -1,8 +1,8 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import type { PowerLine, Signaller, Zone } from '@/core/plan/schema';
-import { saidOf } from '@/core/plan/document/unsaid';
+import type { PowerLine, Signaller, Zone } from '@/core/document/schema';
+import { saidOf } from '@/core/document/things/unsaid';
 import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { Group } from './panel';

@@ -1,8 +1,8 @@
 'use client';
 import type { ReactElement } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { pieceMarked } from '@/core/plan/meeting';
-import { placeOf, pointAt } from '@/core/plan/structure/place';
+import { pieceMarked } from '@/core/edit/meeting';
+import { placeOf, pointAt } from '@/core/document/place';
 import { usePlan } from './job-context';
 import { useInputs } from './use-inputs';
 

@@ -1,12 +1,12 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { rectangle } from '@/core/geometry/plane';
-import { chartsOf } from '@/core/plan/duties';
-import { Missing } from '@/core/plan/missing';
-import type { Crane } from '@/core/plan/schema';
-import { settle } from '@/core/plan/settle';
-import { bestPlaces, standMap, type StandMap } from '@/core/plan/stand-map';
-import { settleBeams } from '@/core/plan/structure/model';
+import { chartsOf } from '@/core/settle/duties';
+import { Missing } from '@/core/verdict/missing';
+import type { Crane } from '@/core/document/schema';
+import { settle } from '@/core/settle/settle';
+import { bestPlaces, standMap, type StandMap } from '@/core/checks/map/stand-map';
+import { settleBeams } from '@/core/settle/model';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';

@@ -1,6 +1,6 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import type { Bearing } from '@/core/plan/schema';
+import type { Bearing } from '@/core/document/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { QuantityField } from '@/ui/fields/quantity-field';
 import { SmallButton } from '@/ui/small-button';

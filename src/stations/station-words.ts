@@ -1,4 +1,4 @@
-import type { StationId } from '@/core/plan/check';
+import type { StationId } from '@/core/verdict/check';
 
 export interface StationWords {
   id: StationId;

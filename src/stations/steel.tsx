@@ -2,10 +2,10 @@
 import dynamic from 'next/dynamic';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { Missing } from '@/core/plan/missing';
-import { pieceWeight } from '@/core/plan/piece-weight';
-import { saidOf } from '@/core/plan/document/unsaid';
-import type { Piece } from '@/core/plan/schema';
+import { Missing } from '@/core/verdict/missing';
+import { pieceWeight } from '@/core/settle/piece-weight';
+import { saidOf } from '@/core/document/things/unsaid';
+import type { Piece } from '@/core/document/schema';
 import { grades, yieldOf } from '@/core/steel/grades';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';

@@ -1,6 +1,6 @@
 'use client';
-import { describe } from '@/core/plan/describe';
-import { whatStops } from '@/core/plan/waits';
+import { describe } from '@/core/verdict/describe';
+import { whatStops } from '@/core/evaluate/waits';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useGoTo } from './go-to';
 import { useJob, usePlan } from './job-context';

@@ -2,10 +2,10 @@
 import { Plus, X } from 'lucide-react';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { timberGrades } from '@/core/shoring/timber-grades';
-import { Missing } from '@/core/plan/missing';
-import type { Storey } from '@/core/plan/schema';
-import { lineLoads } from '@/core/plan/shoring';
-import { sides } from '@/core/plan/shore-layout';
+import { Missing } from '@/core/verdict/missing';
+import type { Storey } from '@/core/document/schema';
+import { lineLoads } from '@/core/settle/shoring';
+import { sides } from '@/core/settle/shore-layout';
 import { formatQuantity } from '@/core/units';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

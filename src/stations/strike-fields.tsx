@@ -1,9 +1,9 @@
 'use client';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
-import type { StrikeStep, Watch } from '@/core/plan/schema';
-import { shoreState } from '@/core/plan/shore-state';
-import { shoringMoves } from '@/core/plan/shoring-moves';
-import { strikeGroups } from '@/core/plan/strike-groups';
+import type { StrikeStep, Watch } from '@/core/document/schema';
+import { shoreState } from '@/core/replay/shore-state';
+import { shoringMoves } from '@/core/edit/shoring-moves';
+import { strikeGroups } from '@/core/document/strike-groups';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';

@@ -1,8 +1,8 @@
 'use client';
 import { ArrowUp, Plus, X } from 'lucide-react';
-import { newString, type LiftString } from '@/core/plan/document/string';
-import { isTurned, markLifted } from '@/core/plan/lookups';
-import type { Pick } from '@/core/plan/schema';
+import { newString, type LiftString } from '@/core/document/things/string';
+import { isTurned, markLifted } from '@/core/document/lookups';
+import type { Pick } from '@/core/document/schema';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
 import { Fold, Pair } from '@/ui/workings/fold';

@@ -1,6 +1,6 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
-import type { Move } from '@/core/plan/schema';
+import type { Move } from '@/core/document/schema';
 import { AlikeMovesButton } from './alike-button';
 import { BeamFields } from './beam-fields';
 import { BraceFields } from './brace-fields';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import type { About, StationId } from '@/core/plan/check';
-import { subjectVerdict } from '@/core/plan/subject-verdict';
+import type { About, StationId } from '@/core/verdict/check';
+import { subjectVerdict } from '@/core/verdict/subject-verdict';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob } from './job-context';
 

@@ -1,8 +1,8 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
-import { nowSaid } from '@/core/plan/document/unsaid';
-import type { Support } from '@/core/plan/schema';
-import { placeOf } from '@/core/plan/structure/place';
+import { nowSaid } from '@/core/document/things/unsaid';
+import type { Support } from '@/core/document/schema';
+import { placeOf } from '@/core/document/place';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { X } from 'lucide-react';
 import { SmallButton } from '@/ui/small-button';

@@ -1,6 +1,6 @@
 'use client';
 import type { Fault } from '@/core/calc/schema';
-import type { ShoreTag } from '@/core/plan/schema';
+import type { ShoreTag } from '@/core/document/schema';
 import { useInputs } from './use-inputs';
 
 /** Its line in the temporary works register. */

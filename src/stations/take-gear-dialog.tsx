@@ -1,8 +1,20 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { yardWords } from '@/core/plan/document/yard';
-import { hasCrane, hasThing, isBlank, modelKinds, models, nameHere, takenAs, takenCrane, takenThing, type JobGear, type Taken } from '@/core/plan/shared-gear';
-import type { Crane, YardThing } from '@/core/plan/schema';
+import { yardWords } from '@/core/document/things/yard';
+import {
+  hasCrane,
+  hasThing,
+  isBlank,
+  modelKinds,
+  models,
+  nameHere,
+  takenAs,
+  takenCrane,
+  takenThing,
+  type JobGear,
+  type Taken,
+} from '@/core/document/shared-gear';
+import type { Crane, YardThing } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
 import { PlainButton } from '@/ui/plain-button';

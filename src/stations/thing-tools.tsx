@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
-import type { AboutKind, StationId } from '@/core/plan/check';
-import type { CommandArguments } from '@/core/plan/commands/table';
+import type { AboutKind, StationId } from '@/core/verdict/check';
+import type { CommandArguments } from '@/core/edit/table';
 import { SmallButton } from '@/ui/small-button';
 import { useAct } from './job-context';
 import { SubjectMark } from './subject-mark';

@@ -1,7 +1,7 @@
 'use client';
 import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
-import { delivered, travellersOf } from '@/core/plan/travel';
+import { delivered, travellersOf } from '@/core/settle/travel';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';
@@ -11,7 +11,7 @@ import { useAct, useJob, usePlan } from './job-context';
 import { LoadsList } from './loads-list';
 import { newPermit, newTruck, newTurn, PermitFields, TruckFields, TurnFields } from './transport-fields';
 import { TravelFields } from './travel-fields';
-import { settle } from '@/core/plan/settle';
+import { settle } from '@/core/settle/settle';
 import { SmallButton } from '@/ui/small-button';
 
 const checked = new Set(['steel.truck', 'steel.turn', 'steel.permit']);

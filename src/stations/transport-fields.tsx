@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
-import type { Permit, Truck, Turn } from '@/core/plan/schema';
-import { truckLength } from '@/core/plan/trucks';
+import type { Permit, Truck, Turn } from '@/core/document/schema';
+import { truckLength } from '@/core/document/trucks';
 import { formatQuantity } from '@/core/units';
 import { Fold } from '@/ui/workings/fold';
 import { SmallButton } from '@/ui/small-button';

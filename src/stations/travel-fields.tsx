@@ -1,5 +1,5 @@
 'use client';
-import type { Member } from '@/core/plan/schema';
+import type { Member } from '@/core/document/schema';
 import { usePlan } from './job-context';
 import { useEdit } from './use-edit';
 import { useInputs } from './use-inputs';

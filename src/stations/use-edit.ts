@@ -1,5 +1,5 @@
 'use client';
-import type { ListName, Lists } from '@/core/plan/commands/table';
+import type { ListName, Lists } from '@/core/edit/table';
 import { useAct, useJob, usePlan } from './job-context';
 
 /** Change one thing of a list; edits of one field undo together. */

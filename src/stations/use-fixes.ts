@@ -1,8 +1,8 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
-import { keyOf, type Check } from '@/core/plan/check';
-import type { Fix } from '@/core/plan/fixes';
-import type { Plan } from '@/core/plan/schema';
+import { keyOf, type Check } from '@/core/verdict/check';
+import type { Fix } from '@/core/edit/fixes';
+import type { Plan } from '@/core/document/schema';
 import { useJobStore, usePlan } from './job-context';
 
 /** So many rows are tried: those a person sees at once. */

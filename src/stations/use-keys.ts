@@ -1,5 +1,5 @@
 'use client';
-import { nextLook } from '@/core/drawing/looks';
+import { nextLook } from '@/core/view/looks';
 import { useEffect } from 'react';
 import { useJobStore } from './job-context';
 import { walk } from './station-words';

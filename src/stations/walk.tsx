@@ -1,6 +1,6 @@
 'use client';
-import { allShores } from '@/core/plan/views';
-import { worst, type Check, type StationId } from '@/core/plan/check';
+import { allShores } from '@/core/document/views';
+import { worst, type Check, type StationId } from '@/core/verdict/check';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { useJob, usePlan } from './job-context';
 import { walk } from './station-words';

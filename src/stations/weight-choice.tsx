@@ -1,5 +1,5 @@
 'use client';
-import type { Piece } from '@/core/plan/schema';
+import type { Piece } from '@/core/document/schema';
 import { useAct } from './job-context';
 import { Group } from './panel';
 import { useInputs } from './use-inputs';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { describe } from '@/core/plan/describe';
-import { inWind } from '@/core/plan/in-wind';
+import { describe } from '@/core/verdict/describe';
+import { inWind } from '@/core/verdict/in-wind';
 import { EVERY, madeUpReadings, readReadings, windNow, type Reading, type WindNow } from '@/core/weather/anemometer';
 import { formatQuantity } from '@/core/units';
 import { Modal } from '@/ui/dialogs/modal';

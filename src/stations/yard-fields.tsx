@@ -2,12 +2,12 @@
 import { Plus, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { elsewhere, type Elsewhere } from '@/core/plan/across-jobs';
-import { dayWords } from '@/core/plan/day';
-import { yardKinds, yardWords } from '@/core/plan/document/yard';
-import type { YardThing } from '@/core/plan/schema';
-import type { JobGear } from '@/core/plan/shared-gear';
-import { isPulled } from '@/core/plan/yard';
+import { elsewhere, type Elsewhere } from '@/core/document/across-jobs';
+import { dayWords } from '@/core/document/day';
+import { yardKinds, yardWords } from '@/core/document/things/yard';
+import type { YardThing } from '@/core/document/schema';
+import type { JobGear } from '@/core/document/shared-gear';
+import { isPulled } from '@/core/document/yard';
 import { formatQuantity } from '@/core/units';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';

@@ -1,13 +1,13 @@
 import { expose } from 'comlink';
-import { changesOf, type Answer } from '@/core/plan/answers';
-import { keyOf } from '@/core/plan/check';
-import { checksAt, evaluateWhole, type Whole } from '@/core/plan/evaluate';
-import { fixesOf, type Fix } from '@/core/plan/fixes';
-import { sharing } from '@/core/plan/keep';
-import type { Plan } from '@/core/plan/schema';
-import type { Stand } from '@/core/plan/structure/worst';
-import { scenesAt } from '@/core/plan/survey';
-import type { Looking, Scenes } from '@/core/plan/surveyed';
+import { changesOf, type Answer } from '@/core/evaluate/answers';
+import { keyOf } from '@/core/verdict/check';
+import { checksAt, evaluateWhole, type Whole } from '@/core/evaluate';
+import { fixesOf, type Fix } from '@/core/edit/fixes';
+import { sharing } from '@/core/document/keep';
+import type { Plan } from '@/core/document/schema';
+import type { Stand } from '@/core/checks/structure/worst';
+import { scenesAt } from '@/core/view/survey';
+import type { Looking, Scenes } from '@/core/view/surveyed';
 
 let held: { plan: Plan; whole: Whole } | null = null;
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { simpleSpanAt } from '../beams/simple-span.calc';
 import { momentShare, searchSplit, type SplitPlan, type SplitQuestion } from './split';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 /**
  * Brute force: slide the outer long side of the piece with its ends on the outer walls through every angle and look whether

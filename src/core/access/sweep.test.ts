@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { overlap, rectangle } from '../geometry/plane';
 import { accessCorner } from './corner.calc';
 import { sweep as search, withHole } from './sweep';

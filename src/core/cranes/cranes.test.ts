@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { belowBoom, boomLine } from './boom-geometry';
 import { formatQuantity } from '../units';
 import { chartLookup, offChartWords } from './chart-lookup';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { leastFinish, type Task } from './least-finish';
 
 const task = (id: string, hours: number, after: string[] = [], crews: Record<string, number> = { gang: 1 }): Task => ({ id, hours, after, crews });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 interface Afloat {
   draught: number;

@@ -1,5 +1,5 @@
 import { swayOf, type SwayAnswer, type SwayBrace, type SwayColumn, type SwayFrame, type SwayStands } from './sway';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 const EI = 2e11 * 1.5e-5;
 const HIGH = 4;

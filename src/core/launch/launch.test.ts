@@ -1,4 +1,4 @@
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { feltBetween, momentsAbout, pullOf, stationAt, type Launched } from './sweep';
 
 const even: Launched = {

@@ -1,4 +1,4 @@
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 const of = (id: string, input: object): Record<string, unknown> => {
   const outcome = runCalc(id, input);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { riggingHook } from './hook.calc';
 
 const rad = (deg: number) => (deg * Math.PI) / 180;

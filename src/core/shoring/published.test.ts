@@ -1,4 +1,4 @@
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { findSection } from '../steel/sections';
 
 /** Values published elsewhere, set against ours. All from memory of the tables named. */

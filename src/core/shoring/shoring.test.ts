@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { sizeFactors, timberValues } from './timber-grades';
 
 const ok = (id: string, input: unknown) => {

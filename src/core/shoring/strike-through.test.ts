@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 interface Shore {
   joist: number;

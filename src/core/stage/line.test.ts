@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { calculixCases } from '../../../tests/calculix-cases';
 import calculix from './reference/calculix.json' with { type: 'json' };
 import { solveContinuous } from '../beams/continuous';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { solveLine, type LinePiece, type LineStands, type LineSupport } from './line';
 import { heldAsItStands } from './mechanism';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { readSectionTables } from '../../../scripts/lib/section-tables';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { kilogramsPer, metresPer } from '../units';
 import { findSection, nearestSections, searchSections, sections } from './sections';
 

@@ -1,4 +1,4 @@
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 
 const truth = (input: object) => runCalc('steel.weightTruth', { calculated: null, drawing: null, weighed: null, use: 'worst', ...input });
 

@@ -1,6 +1,6 @@
 import { attempt } from '../calc/attempt';
-import { releaseBolts } from '../checks/release.calc';
-import { sequenceNeeds } from '../checks/sequence.calc';
+import { releaseBolts } from '../gates/release.calc';
+import { sequenceNeeds } from '../gates/sequence.calc';
 import { boltEn } from './bolt-en.calc';
 import { localAisc } from './local-aisc.calc';
 import { splice } from './splice.calc';

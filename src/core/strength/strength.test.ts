@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { findSection } from '../steel/sections';
 import { reduction } from './curves-en';
 

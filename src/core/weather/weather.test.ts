@@ -1,4 +1,4 @@
-import { runCalc } from '../calc/run';
+import { runCalc } from '../catalogue/run';
 import { madeUpHours } from './made-up';
 import { readForecast } from './read';
 import { longestOf, runsOf } from './windows';

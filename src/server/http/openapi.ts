@@ -1,5 +1,5 @@
-import { registry } from '@/core/calc/registry';
-import { planSchema } from '@/core/plan/schema';
+import { registry } from '@/core/catalogue/registry';
+import { planSchema } from '@/core/document/schema';
 import { loadsAsked } from '../loads';
 import { coverAsked } from '../cover';
 import { sheetNames } from '../sheets/names';

@@ -1,11 +1,11 @@
 import { readIfc } from '.';
 import { ifcModel, type IfcBar } from '../../../tests/ifc-model';
-import { applyCommand } from '@/core/plan/commands/apply';
-import { evaluate } from '@/core/plan/evaluate';
-import { structureOf, type Refused } from '@/core/plan/import-structure';
-import { emptyPlan } from '@/core/plan/templates/base';
-import { openPlan } from '@/core/plan/open';
-import type { Plan } from '@/core/plan/schema';
+import { applyCommand } from '@/core/edit/apply';
+import { evaluate } from '@/core/evaluate';
+import { structureOf, type Refused } from '@/core/edit/import-structure';
+import { emptyPlan } from '@/core/edit/templates/base';
+import { openPlan } from '@/core/document/open';
+import type { Plan } from '@/core/document/schema';
 
 const none: Refused = { joints: new Set(), supports: new Set() };
 let count = 0;

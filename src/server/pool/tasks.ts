@@ -1,7 +1,7 @@
-import type { Verdict } from '@/core/plan/check';
-import type { Cover, CoverSet } from '@/core/plan/fewest-stands';
-import type { Plan } from '@/core/plan/schema';
-import type { Survey } from '@/core/plan/surveyed';
+import type { Verdict } from '@/core/verdict/check';
+import type { Cover, CoverSet } from '@/core/checks/map/fewest-stands';
+import type { Plan } from '@/core/document/schema';
+import type { Survey } from '@/core/view/surveyed';
 import type { LoadPiece, LoadPlan, Lorry } from '@/core/steel/lists/loads';
 import type { SteelRows } from '@/core/steel/lists/rows';
 import type { StoredPlan } from '../jobs';

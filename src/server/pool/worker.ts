@@ -1,7 +1,7 @@
-import { evaluate, evaluateWhole } from '@/core/plan/evaluate';
-import type { Plan } from '@/core/plan/schema';
-import { scenesAt } from '@/core/plan/survey';
-import { openingMove } from '@/core/plan/surveyed';
+import { evaluate, evaluateWhole } from '@/core/evaluate';
+import type { Plan } from '@/core/document/schema';
+import { scenesAt } from '@/core/view/survey';
+import { openingMove } from '@/core/view/surveyed';
 import { readIfc } from '../ifc';
 import { fewestStands } from '../cover';
 import { planLoads } from '../loads';

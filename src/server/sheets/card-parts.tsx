@@ -1,7 +1,7 @@
 import { Text, View } from '@react-pdf/renderer';
-import type { Check } from '@/core/plan/check';
-import { describe } from '@/core/plan/describe';
-import type { Plan } from '@/core/plan/schema';
+import type { Check } from '@/core/verdict/check';
+import { describe } from '@/core/verdict/describe';
+import type { Plan } from '@/core/document/schema';
 import { Line2, Mark, styles } from './parts';
 
 export const UNKNOWN = 'NOT KNOWN';

@@ -1,8 +1,8 @@
 import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
-import type { Joint, Plan } from '@/core/plan/schema';
-import { boltCounts, jointsInOrder, type JointMade } from '@/core/plan/structure/bolts-by-size';
-import { boltName, drawnBolt } from '@/core/plan/structure/joint-bolts';
+import type { Joint, Plan } from '@/core/document/schema';
+import { boltCounts, jointsInOrder, type JointMade } from '@/core/checks/structure/bolts-by-size';
+import { boltName, drawnBolt } from '@/core/checks/structure/joint-bolts';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { UNKNOWN } from './card-parts';
 import { Line2, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';

@@ -1,7 +1,7 @@
 import { Circle, G, Line, Polygon, Polyline, Svg, Text } from '@react-pdf/renderer';
-import type { Drawing, Ink, Shape, Style } from '@/core/drawing/draw-list';
-import { dimensionLine, placeLabels } from '@/core/drawing/labels';
-import { fit, toScreen, type View } from '@/core/drawing/view';
+import type { Drawing, Ink, Shape, Style } from '@/core/view/draw-list';
+import { dimensionLine, placeLabels } from '@/core/view/labels';
+import { fit, toScreen, type View } from '@/core/view/view';
 import type { Vec } from '@/core/geometry/plane';
 import { SHEET_FONT } from './fonts';
 

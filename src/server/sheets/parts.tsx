@@ -1,13 +1,13 @@
 import { Page, Path, Polygon, Rect, StyleSheet, Svg, Text, View, Circle } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
-import type { Check, Verdict } from '@/core/plan/check';
-import { dayWords } from '@/core/plan/day';
-import { describe } from '@/core/plan/describe';
-import type { Evaluation, Whole } from '@/core/plan/evaluate';
-import { operatorWords } from '@/core/plan/crew';
-import type { Pick, Plan } from '@/core/plan/schema';
+import type { Check, Verdict } from '@/core/verdict/check';
+import { dayWords } from '@/core/document/day';
+import { describe } from '@/core/verdict/describe';
+import type { Evaluation, Whole } from '@/core/evaluate';
+import { operatorWords } from '@/core/document/crew';
+import type { Pick, Plan } from '@/core/document/schema';
 import { ruleSetName } from '@/core/rules/rule-sets';
-import { whatStops } from '@/core/plan/waits';
+import { whatStops } from '@/core/evaluate/waits';
 import { SHEET_FONT } from './fonts';
 
 export type Paper = 'A4' | 'LETTER';

@@ -1,7 +1,7 @@
 import { Document, renderToBuffer } from '@react-pdf/renderer';
 import { PDFDocument, StandardFonts } from 'pdf-lib';
 import type { ReactElement } from 'react';
-import { evaluateWhole } from '@/core/plan/evaluate';
+import { evaluateWhole } from '@/core/evaluate';
 import { sha256 } from '../fingerprint';
 import type { StoredPlan } from '../jobs';
 import { localDay } from '../today';

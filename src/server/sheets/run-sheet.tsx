@@ -1,17 +1,17 @@
 import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
-import type { Check } from '@/core/plan/check';
-import { dayWords } from '@/core/plan/day';
-import { describe } from '@/core/plan/describe';
-import { holdsOf } from '@/core/plan/holds';
-import { moveWords } from '@/core/plan/move-words';
-import { checksByMove } from '@/core/plan/evaluate';
-import type { Step } from '@/core/plan/replay';
-import type { Move, Plan } from '@/core/plan/schema';
-import { Carried } from '@/core/plan/structure/carried';
+import type { Check } from '@/core/verdict/check';
+import { dayWords } from '@/core/document/day';
+import { describe } from '@/core/verdict/describe';
+import { holdsOf } from '@/core/document/holds';
+import { moveWords } from '@/core/settle/move-words';
+import { checksByMove } from '@/core/evaluate';
+import type { Step } from '@/core/replay/replay';
+import type { Move, Plan } from '@/core/document/schema';
+import { Carried } from '@/core/checks/structure/carried';
 import { formatQuantity } from '@/core/units';
-import { standing } from '@/core/plan/standing';
-import { movesStand, type MoveStands } from '@/core/plan/waits';
+import { standing } from '@/core/replay/standing';
+import { movesStand, type MoveStands } from '@/core/evaluate/waits';
 import { Mark, SheetPage, Signatures, StopBand, styles, type SheetWork } from './parts';
 
 const columns = { number: 20, mark: 50, move: 108, done: 54, time: 38, initials: 38 } as const;

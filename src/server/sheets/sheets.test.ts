@@ -6,7 +6,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../tests/demo-plan';
-import type { Plan } from '@/core/plan/schema';
+import type { Plan } from '@/core/document/schema';
 import type { SheetName } from './names';
 import { renderSheet } from './render';
 import { newSince } from './run-sheet';

@@ -1,9 +1,9 @@
 import { memo } from 'react';
 import type { Vec } from '@/core/geometry/plane';
-import type { Ink, Ref, Shape, Style } from '@/core/drawing/draw-list';
-import { sameRef } from '@/core/drawing/draw-list';
-import { dimensionLine, type PlacedLabel } from '@/core/drawing/labels';
-import { toScreen, type View } from '@/core/drawing/view';
+import type { Ink, Ref, Shape, Style } from '@/core/view/draw-list';
+import { sameRef } from '@/core/view/draw-list';
+import { dimensionLine, type PlacedLabel } from '@/core/view/labels';
+import { toScreen, type View } from '@/core/view/view';
 import { VerdictMark } from '../verdict/verdict-mark';
 
 export const inkColour: Record<Ink, string> = {

@@ -1,7 +1,7 @@
 'use client';
 import { useId, useState, type ReactNode } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { dayWords, isDay } from '@/core/plan/day';
+import { dayWords, isDay } from '@/core/document/day';
 import { FieldShell } from './field-shell';
 
 interface TextFieldProps {

@@ -4,8 +4,8 @@ import { useEffect, useMemo, useRef } from 'react';
 import { BoxGeometry, BufferGeometry, EdgesGeometry, Matrix4, MOUSE, TOUCH, Vector3, type PerspectiveCamera } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Body, ModelScene } from '@/core/drawing/model-scene';
-import type { Point } from '@/core/plan/structure/place';
+import type { Body, ModelScene } from '@/core/view/model-scene';
+import type { Point } from '@/core/document/place';
 
 export interface ModelHands {
   /** a quarter of a right angle to the left or right, seen from above */

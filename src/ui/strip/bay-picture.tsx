@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 import type { Picture } from './pictures';
 
 const ink: Record<Verdict, string> = { stop: '#b3261e', missing: '#5b5470', tight: '#8f5a00', clear: '#22282c' };

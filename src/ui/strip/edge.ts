@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 
 /** The edge of a card by how what is on it stands. */
 export const edgeOf: Record<Verdict, string> = {

@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { Folded } from '@/core/plan/by-piece';
-import { verdicts, type Verdict } from '@/core/plan/check';
+import type { Folded } from '@/core/evaluate/by-piece';
+import { verdicts, type Verdict } from '@/core/verdict/check';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 import { BayPicture } from './bay-picture';
 import { edgeOf } from './edge';

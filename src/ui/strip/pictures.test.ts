@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 import { picturesOf, setAt } from './pictures';
 
 const fold = (piece: string | null, ...verdicts: Verdict[]) => ({

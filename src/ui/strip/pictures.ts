@@ -1,6 +1,6 @@
-import type { BayStrokes } from '@/core/drawing/bay-strokes';
-import type { Folded } from '@/core/plan/by-piece';
-import type { Verdict } from '@/core/plan/check';
+import type { BayStrokes } from '@/core/view/bay-strokes';
+import type { Folded } from '@/core/evaluate/by-piece';
+import type { Verdict } from '@/core/verdict/check';
 
 /** The strokes of a picture: what went up before, what of that is stopped, and the piece itself. */
 export interface Picture {

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useRef } from 'react';
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 
 const HIGH = 10;
 const look: Record<Exclude<Verdict, 'clear'>, { colour: string; height: number }> = {

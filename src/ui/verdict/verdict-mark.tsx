@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 
 export const verdictWord: Record<Verdict, string> = { clear: 'clear', tight: 'tight', stop: 'stop', missing: 'missing' };
 

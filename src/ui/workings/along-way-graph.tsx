@@ -1,5 +1,5 @@
 'use client';
-import { worstOf, type AlongPoint } from '@/core/plan/along-way';
+import { worstOf, type AlongPoint } from '@/core/checks/map/along-way';
 import { CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 
 /** Share of the chart from step to step of a way, with where it slews, booms and lowers, and its worst place. */

@@ -1,6 +1,6 @@
 'use client';
 import { CartesianGrid, ComposedChart, Label, Line, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 
 /** A lift on the chart, in the units it is drawn in. */
 export interface Mark {

@@ -1,9 +1,9 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
 import { memo, useState, type ReactNode } from 'react';
-import { keyOf, type Check, type Verdict } from '@/core/plan/check';
-import type { Fix } from '@/core/plan/fixes';
-import { worstFirst } from '@/core/plan/worst-first';
+import { keyOf, type Check, type Verdict } from '@/core/verdict/check';
+import type { Fix } from '@/core/edit/fixes';
+import { worstFirst } from '@/core/verdict/worst-first';
 import type { UnitSystem } from '@/core/units';
 import { CheckLine, checkKey } from './check-line';
 

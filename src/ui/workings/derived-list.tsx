@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { Derived } from '@/core/plan/evaluate/derived';
+import type { Derived } from '@/core/checks/steel/derived';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { Traces } from './check-line';
 

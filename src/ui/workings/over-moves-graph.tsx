@@ -1,6 +1,6 @@
 'use client';
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { Verdict } from '@/core/plan/check';
+import type { Verdict } from '@/core/verdict/check';
 
 export interface Point {
   /** its place among the moves, from 0 */

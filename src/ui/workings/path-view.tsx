@@ -1,4 +1,4 @@
-import type { PathBox, PathPicture } from '@/core/drawing/path-picture';
+import type { PathBox, PathPicture } from '@/core/view/path-picture';
 import { formatQuantity, type UnitSystem } from '@/core/units';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 

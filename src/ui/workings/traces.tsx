@@ -1,6 +1,6 @@
 'use client';
 import type { Trace } from '@/core/calc/evidence';
-import { registry } from '@/core/calc/registry';
+import { registry } from '@/core/catalogue/registry';
 import type { WorkLine } from '@/core/calc/work';
 import { formatQuantity, type Quantity, type UnitSystem } from '@/core/units';
 

@@ -1,4 +1,4 @@
-import { openPlan } from '@/core/plan/open';
+import { openPlan } from '@/core/document/open';
 import { database } from '@/server/db/connect';
 import { handle, readJson } from '@/server/http/handle';
 import { problem } from '@/server/http/problem';

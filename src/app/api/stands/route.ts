@@ -1,5 +1,5 @@
 import { faultsOf } from '@/core/calc/schema';
-import type { CoverSet } from '@/core/plan/fewest-stands';
+import type { CoverSet } from '@/core/checks/map/fewest-stands';
 import { coverAsked } from '@/server/cover';
 import { handle, readJson } from '@/server/http/handle';
 import { problem } from '@/server/http/problem';

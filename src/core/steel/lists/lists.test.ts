@@ -1,11 +1,11 @@
-import { newPlan } from '../../plan/new-plan';
+import { newPlan } from '../../document/new-plan';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { demoPlan, ticketHall } from '../../../../tests/demo-plan';
-import { applyCommand, takeBack } from '../../plan/commands/apply';
-import { canonicalJson } from '../../plan/canonical';
-import { previewImport, staysOpen } from '../../plan/import-members';
-import { membersCsv } from '../../plan/members-csv';
+import { applyCommand, takeBack } from '../../edit/apply';
+import { canonicalJson } from '../../document/canonical';
+import { previewImport, staysOpen } from '../../edit/import-members';
+import { membersCsv } from '../../edit/members-csv';
 import { readNc1 } from './nc1';
 import { rowsOfNc } from './nc1-rows';
 import { readSheet, rowsOf } from './table';

@@ -1,4 +1,4 @@
-import { runCalc } from '@/core/calc/run';
+import { runCalc } from '@/core/catalogue/run';
 import { handle, readJson } from '@/server/http/handle';
 import { problem } from '@/server/http/problem';
 

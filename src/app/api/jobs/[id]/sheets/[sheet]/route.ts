@@ -7,7 +7,7 @@ import { MessageChannel } from 'node:worker_threads';
 import type { StoredPlan } from '@/server/jobs';
 import { inPool, NotFinished } from '@/server/pool';
 import type { Paper } from '@/server/sheets/parts';
-import type { Plan } from '@/core/plan/schema';
+import type { Plan } from '@/core/document/schema';
 
 /** Past these a sheet is no paper a gang can work from. */
 const tooManyMoves = ({ moves }: Plan) =>

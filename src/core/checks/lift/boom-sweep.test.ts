@@ -1,0 +1,85 @@
+import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
+import { add, direction, mix, scale, type Vec } from '../../geometry/plane';
+import { evaluate } from '../../evaluate';
+import { closeStations, type LiftPath } from '../../settle/lift-path';
+import { hooksOf } from './pick-context';
+import type { Pick, Plan } from '../../document/schema';
+import { settle } from '../../settle/settle';
+
+const TODAY = '2026-11-27';
+const gaps = (plan: Plan, pick: string) => evaluate(plan, TODAY).checks.filter(({ id, about }) => id === 'lift.boomGap' && about.id === pick);
+const wayOf = (plan: Plan, pick: Pick): LiftPath => hooksOf(settle(plan), pick)[0]!.path as LiftPath;
+
+/** Half way in from the crane to where its boom is midway between two stations of its slew. */
+function between(way: LiftPath): Vec {
+  const [a, b] = way.stations.filter(({ phase }) => phase === 'slew').slice(10, 12);
+  const [from, to] = [a!.bearingDeg, b!.bearingDeg];
+  expect(Math.abs(to - from)).toBeGreaterThan(1);
+  return add(way.stand.at, scale(direction((from + to) / 2), (0.6 * (a!.radius + b!.radius)) / 2));
+}
+
+describe('what the boom is swept over', () => {
+  test('a flagpole as thin as a hand between two stations of the slew is met', () => {
+    const plan = demoPlan();
+    const [pick] = plan.picks;
+    const at = between(wayOf(plan, pick!));
+    const pole = (height: number) => ({ id: 'pole', name: 'Flagpole', at, length: 0.05, width: 0.05, azimuthDeg: 0, height });
+    const row = (height: number) =>
+      gaps({ ...plan, site: { ...plan.site, obstructions: [pole(height)] } }, pick!.id).find(({ about }) => about.part === 'pole');
+    const [low, high] = [row(1)!, row(40)!];
+    expect(low.verdict).toBe('clear');
+    expect(high.verdict).toBe('stop');
+    // Lower by so much, the boom clears it by so much more.
+    expect(low.capacity! - row(2)!.capacity!).toBeGreaterThan(0.2);
+  });
+
+  test('strips as wide as the boom leave nothing out between two of them, and every station of the way is among them', () => {
+    const plan = demoPlan();
+    const way = wayOf(plan, plan.picks[0]!);
+    for (const width of [0.1, 0.3, 1]) {
+      const close = closeStations(way, width);
+      expect(way.stations.every((one) => close.includes(one))).toBe(true);
+      for (const [i, to] of close.entries()) {
+        const from = close[i - 1];
+        if (!from) continue;
+        const turn = (Math.abs(((to.bearingDeg - from.bearingDeg + 540) % 360) - 180) * Math.PI) / 180;
+        expect(turn * Math.max(from.radius, to.radius)).toBeLessThan(width * 1.2);
+      }
+    }
+    expect(closeStations(way, 0.1).length).toBeGreaterThan(way.stations.length * 2);
+  });
+
+  /** A lift of the canopy late in the day, and a column that stands by then put under the sweep of its boom, as high as is said. */
+  const canopy = (top: number, edit: (plan: Plan, column: string, pick: Pick) => void = () => undefined) => {
+    const plan = passengerCanopy();
+    const pick = plan.picks[plan.picks.length - 1]!;
+    const hung = plan.moves.flatMap((move) => (move.kind === 'piece.hang' ? [move.beam] : []));
+    const columns = plan.structure.pieces.filter(({ from, to }) => from && to && Math.hypot(from.x! - to.x!, from.y! - to.y!) < 1e-6);
+    const joined = plan.structure.joints.flatMap(({ a, b }) => (a.piece === pick.piece ? [b.piece] : b.piece === pick.piece ? [a.piece] : []));
+    const column = columns.find(({ id }) => hung.includes(id) && !joined.includes(id))!;
+    const way = wayOf(plan, pick);
+    const { hook } = way.stations[Math.floor(way.stations.length / 2)]!;
+    const at = mix(way.stand.at, hook, 0.6);
+    Object.assign(column, { from: { ...at, z: 0 }, to: { ...at, z: top } });
+    edit(plan, column.id, pick);
+    return { rows: gaps(plan, pick.id), column: column.id };
+  };
+
+  test('steel that stands by then is met by the boom, the nearest piece of it named', () => {
+    const { rows, column } = canopy(60);
+    expect(rows.find(({ about }) => about.part === column)).toMatchObject({ verdict: 'stop', station: 'gear' });
+  });
+
+  test('what is hung after that lift is no matter of its boom', () => {
+    const { rows, column } = canopy(60, (plan, id) => {
+      const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === id);
+      plan.moves.push(...plan.moves.splice(at, 1));
+    });
+    expect(rows.some(({ about }) => about.part === column)).toBe(false);
+  });
+
+  test('a stub below the foot of the boom is not told of', () => {
+    const { rows, column } = canopy(0.3);
+    expect(rows.some(({ about }) => about.part === column)).toBe(false);
+  });
+});

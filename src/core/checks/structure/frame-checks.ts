@@ -1,0 +1,454 @@
+import { phrase, q } from '../../calc/work';
+import { baseAnchors } from '../../frame/base-anchors.calc';
+import { guyAndBlock } from '../../frame/guy.calc';
+import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
+import { frameSway } from '../../frame/sway.calc';
+import type { Trace } from '../../calc/evidence';
+import type { AboutKind, Check } from '../../verdict/check';
+import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../verdict/build';
+import { postCapacity } from '../../settle/section-strength';
+import { Missing } from '../../verdict/missing';
+import type { Rules } from '../../rules/rule-sets';
+import { AIR_DENSITY, asksStandingGust, standingGust } from '../../settle/wind';
+import { leaningsOf } from '../../replay/answers';
+import { frameOf, type FrameModel, type Stack } from './frame-model';
+import type { Ground } from './ground';
+import { about, place } from './places';
+import { isMade, jointAt, type StructureMoment } from '../../replay/moment';
+import type { Numbers, Said } from './worst';
+
+/** Winds are tried from so many directions, the first along the first beam. */
+const WINDS = 8;
+/** AISC 360 F6, Ω of bending. */
+const OMEGA = 1.67;
+
+/** Columns and beams that are joined, in an order of their own, with a beam to look along. */
+export interface FrameParts {
+  members: readonly string[];
+  columns: readonly string[];
+  /** null: columns alone */
+  beam: string | null;
+}
+
+/** One thing that is said: a finished row, or numbers that are put in words only where they are the worst of all moves. */
+type Row = Check | { id: string; kind: AboutKind; thing: string; part: string | undefined; numbers: Numbers; tell: () => Check };
+const isTold = (row: Row): row is Check => 'verdict' in row;
+
+/** Puts what was found where the rows of a move go. */
+export function sayRows(rows: readonly Row[], move: string | null, said: Said): void {
+  for (const row of rows) {
+    if (isTold(row)) said.put(row);
+    else said.ratio(row.id, row.kind, row.thing, row.part, move, row.numbers, row.tell);
+  }
+}
+
+/** What wind and lean bring into a frame as it stands after a move: what holds it, its columns, feet, ropes and joints. */
+export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMoment, move: string | null): Row[] {
+  const { columns } = parts;
+  const model = frameOf(ground, parts.members, columns, moment);
+  if (model === null) return [];
+  const { context, beams } = ground;
+  const { rules } = context;
+  const at = (id: string, of: ReturnType<typeof about>, calc: string = frameSway.id) =>
+    place(id, of, move, calc, sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution'));
+  if ('question' in model) return [missingCheck(at(model.check, { subject: model.name, about: model.about }), 'force', model.question)];
+  const head = beams.get(columns[0]!)!.beam;
+  const names = columns
+    .map((id) => beams.get(id)!.beam.mark)
+    .slice(0, 8)
+    .join(', ');
+  const gust = standingGust(context.plan);
+  if (gust === null) return [missingCheck(at('frame.wind', about('beam', head, names)), 'speed', asksStandingGust(names))];
+  const winds = windsOf(ground, parts, model, gust);
+  // Whatever falls in any of the winds is named.
+  const fallen = winds.flatMap(({ answer }) => (answer.stable ? [] : [answer]));
+  const unheld = fallen.flatMap((answer) => (answer.why === 'unheld' ? answer.unheld : []));
+  if (unheld.length > 0) return [heldRow(at('frame.sideways', about('beam', head, names, 'held')), model, unheld)];
+  if (fallen.length > 0) {
+    const alpha = Math.min(...fallen.map((answer) => (answer.why === 'sways' ? answer.alpha : 1)));
+    return [
+      ratioCheck(
+        at('frame.second', about('beam', head, names)),
+        { demand: rules.value('swayLeast'), capacity: Math.max(alpha, 1e-6), quantity: 'factor', caution: null },
+        told(phrase`${names} sway over under what they carry: they would stand ${q(alpha, 'factor')} times it. Brace them before more is hung on them.`),
+        [],
+      ),
+    ];
+  }
+  const answers = winds.map((one) => one.answer as SwayStands);
+  return [
+    alphaRow(at('frame.second', about('beam', head, names)), rules, names, model, winds, answers),
+    ...braceRows(ground, model, answers, at),
+    ...columnRows(ground, model, answers, gust, at),
+    ...jointRows(ground, model, answers, moment, at),
+  ];
+}
+
+interface Wind {
+  load: SwayLoad;
+  answer: SwayAnswer;
+}
+
+type At = (id: string, of: ReturnType<typeof about>, calc?: string) => ReturnType<typeof place>;
+
+function windsOf({ context, beams }: Ground, { beam, columns }: FrameParts, model: FrameModel, gust: number): Wind[] {
+  const { rules } = context;
+  const pressure = 0.5 * AIR_DENSITY * gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
+  const along = (beam === null ? null : beams.get(beam)!.place!.along) ?? { x: 1, y: 0 };
+  const start = Math.atan2(along.y, along.x);
+  // A column by itself stands alike whichever way the wind blows.
+  const count = columns.length === 1 && model.braces.length === 0 ? 2 : WINDS;
+  const loads = Array.from({ length: count }, (_, i) => {
+    const turn = start + (2 * Math.PI * i) / count;
+    return model.push({ x: Math.cos(turn), y: Math.sin(turn) }, pressure, rules.value('lean'));
+  });
+  const answers = leaningsOf(model.frame, loads);
+  return loads.map((load, i) => ({ load, answer: answers[i]! }));
+}
+
+function heldRow(where: ReturnType<typeof place>, { stacks }: FrameModel, unheld: readonly Unheld[]): Check {
+  const names = [...new Set(unheld.map(({ column }) => stacks[column]!.pieces[0]!.beam.mark))].slice(0, 8).join(', ');
+  return flatStop(
+    where,
+    'count',
+    told(
+      phrase`Nothing holds ${names} when the wind pushes: no brace or rope that pulls that way, no beam that hands on to one, and no foot that may hold a moment. Brace or guy every line both ways.`,
+    ),
+    [],
+  );
+}
+
+function alphaRow(
+  where: ReturnType<typeof place>,
+  rules: Rules,
+  names: string,
+  model: FrameModel,
+  winds: readonly Wind[],
+  answers: readonly SwayStands[],
+): Row {
+  const worst = answers.reduce((least, one, i) => (one.alpha < answers[least]!.alpha ? i : least), 0);
+  const alpha = Math.min(answers[worst]!.alpha, PLENTY);
+  const least = rules.value('swayLeast');
+  const numbers = { demand: least, capacity: alpha, caution: rules.value('strengthCaution'), inclusive: true, quantity: 'factor' as const };
+  return {
+    id: 'frame.second',
+    kind: where.about.kind,
+    thing: where.about.id,
+    part: where.about.part,
+    numbers,
+    tell: () =>
+      ratioCheck(
+        { ...where, source: `${where.source}; ${rules.source('swayLeast').text}` },
+        numbers,
+        told(
+          phrase`${names} would sway by themselves at ${alpha < PLENTY ? '' : 'no less than '}${q(alpha, 'factor')} times what they carry; ${q(least, 'factor')} is wanted. What they lean further is in all the forces here.`,
+        ),
+        traceOf(model, winds[worst]!.load),
+      ),
+  };
+}
+
+function traceOf({ frame }: FrameModel, load: SwayLoad): Trace[] {
+  const input = {
+    columns: frame.columns.map((one, c) => ({
+      ...one,
+      nodes: one.nodes.map((node, n) => ({ ...node, pushX: load[c]![n]!.x, pushY: load[c]![n]!.y })),
+    })),
+    ties: frame.ties.map((one) => ({ ...one, a: [...one.a], b: [...one.b] })),
+    braces: frame.braces.map((one) => ({ ...one, a: [...one.a], b: one.b && [...one.b] })),
+  };
+  return traced(frameSway, input).traces;
+}
+function braceRows({ context }: Ground, { braces }: FrameModel, answers: readonly SwayStands[], at: At): Row[] {
+  const { rules } = context;
+  const caution = rules.value('strengthCaution');
+  return braces.flatMap(({ brace }, i): Row[] => {
+    const pull = Math.max(...answers.map((one) => Math.abs(one.braces[i]!)));
+    const of = about('brace', brace, brace.name);
+    if (brace.capacity === null)
+      return [missingCheck(at('brace.sway', of), 'force', `What may ${brace.name} carry? Wind and lean of the frame go through it.`)];
+    const numbers = { demand: pull, capacity: brace.capacity, quantity: 'force' as const, caution };
+    const force: Row = {
+      id: 'brace.sway',
+      kind: 'brace',
+      thing: brace.id,
+      part: undefined,
+      numbers,
+      tell: () =>
+        ratioCheck(
+          at('brace.sway', of),
+          numbers,
+          told(phrase`Wind and lean of the frame bring ${brace.name} ${q(pull, 'force')}; it carries ${q(brace.capacity ?? 0, 'force')}.`),
+          [],
+        ),
+    };
+    return brace.kind === 'guy' && brace.b === null ? [force, anchorRow(brace, Math.max(...answers.map((one) => one.braces[i]!)), caution, at)] : [force];
+  });
+}
+
+/** What a guy is tied to at its other end. */
+function anchorRow(brace: FrameModel['braces'][number]['brace'], pull: number, caution: number, at: At): Row {
+  const of = about('brace', brace, brace.name);
+  const anchor = brace.anchor ?? null;
+  const where = at('brace.anchor', of, guyAndBlock.id);
+  if (anchor === null)
+    return missingCheck(where, 'force', `What may the other end of ${brace.name} hold: a block of what weight, or an anchor of what capacity?`);
+  if (anchor.kind === 'fixed') {
+    if (anchor.carry === null) return missingCheck(where, 'force', `What may the anchor of ${brace.name} carry along the rope, and who says so?`);
+    const numbers = { demand: pull, capacity: anchor.carry, quantity: 'force' as const, caution };
+    return {
+      id: 'brace.anchor',
+      kind: 'brace',
+      thing: brace.id,
+      part: undefined,
+      numbers,
+      tell: () =>
+        ratioCheck(where, numbers, told(phrase`${brace.name} pulls its anchor with ${q(pull, 'force')}; that holds ${q(anchor.carry ?? 0, 'force')}.`), []),
+    };
+  }
+  if (anchor.weight === null || anchor.friction === null)
+    return missingCheck(where, 'force', `What does the block of ${brace.name} weigh, and what friction is under it?`);
+  const slopeDeg = brace.slopeDeg ?? 0;
+  const input = { horizontal: pull * Math.cos((slopeDeg * Math.PI) / 180), slopeDeg, awayDeg: 0, friction: anchor.friction, block: anchor.weight };
+  const { needsBlock } = guyAndBlock.compute(input);
+  const numbers = { demand: needsBlock, capacity: anchor.weight, quantity: 'force' as const, caution };
+  return {
+    id: 'brace.anchor',
+    kind: 'brace',
+    thing: brace.id,
+    part: undefined,
+    numbers,
+    tell: () =>
+      ratioCheck(
+        where,
+        numbers,
+        told(
+          phrase`The block of ${brace.name} weighs ${q(anchor.weight ?? 0, 'force')}; more than ${q(needsBlock, 'force')} is wanted so that it neither slides nor lifts.`,
+        ),
+        traced(guyAndBlock, input).traces,
+      ),
+  };
+}
+
+/** Vertical force of the braces on a column in one wind, upwards [N]. */
+const dragOn = ({ braces }: FrameModel, stack: number, answer: SwayStands): number =>
+  braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0);
+
+function columnRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], gust: number, at: At): Row[] {
+  const { rules } = ground.context;
+  const caution = rules.value('strengthCaution');
+  const strengths: { row: Row; ratio: number }[] = [];
+  const rows: Row[] = [];
+  model.stacks.forEach((stack, s) => {
+    const drags = answers.map((one) => dragOn(model, s, one));
+    const [up, down] = [Math.max(0, ...drags), Math.max(0, ...drags.map((one) => -one))];
+    rows.push(...footRows(ground, stack, { up, down, answers: answers.map((one, i) => ({ ...one.columns[s]!, drag: drags[i]! })) }, at));
+    const strength = columnRow(ground, stack, { down, moment: Math.max(...answers.map((one) => one.columns[s]!.moment)), gust }, at);
+    if (strength) strengths.push(strength);
+  });
+  return [...rows, ...worstRows(strengths, caution)];
+}
+
+/** The worst of alike rows, and every other that is no longer clear: so that a large frame says what counts. */
+const worstRows = (rows: readonly { row: Row; ratio: number }[], caution: number): Row[] => {
+  const worst = rows.reduce<{ row: Row; ratio: number } | null>((most, one) => (most === null || one.ratio > most.ratio ? one : most), null);
+  return rows.filter((one) => one === worst || !(one.ratio < caution)).map(({ row }) => row);
+};
+
+/** A column pressed and bent as the frame leans. */
+function columnRow(
+  { context }: Ground,
+  { pieces, down, heights }: Stack,
+  feels: { down: number; moment: number; gust: number },
+  at: At,
+): { row: Row; ratio: number } | null {
+  const { rules } = context;
+  const [low] = pieces;
+  const { beam, section, fy } = low!;
+  if (section instanceof Missing || !(fy > 0)) return null;
+  const gaps = heights.map((z, n) => z - (heights[n - 1] ?? 0));
+  const free = Math.max(...gaps);
+  const post = postCapacity(section, fy, { strong: free, weak: free }, rules);
+  const where = at('column.sway', about('beam', beam, beam.mark));
+  if (post instanceof Missing) return { row: missingCheck(where, 'fraction', post.questions.join(' ')), ratio: Infinity };
+  const pressure = 0.5 * AIR_DENSITY * feels.gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
+  const moment = feels.moment + (pressure * Math.max(section.depth, section.width) * free ** 2) / 8;
+  const bends = (fy * 2 * section.iWeak) / section.width / (rules.id === 'us-asd' ? OMEGA : rules.value('gammaM1'));
+  const axial = down + feels.down;
+  const used = axial / post.capacity + moment / bends;
+  const numbers = { demand: used, capacity: 1, quantity: 'fraction' as const, caution: rules.value('strengthCaution') };
+  return {
+    ratio: used,
+    row: {
+      id: 'column.sway',
+      kind: 'beam',
+      thing: beam.id,
+      part: undefined,
+      numbers,
+      tell: () =>
+        ratioCheck(
+          where,
+          numbers,
+          told(
+            phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(moment, 'moment')} of ${q(bends, 'moment')} about its weaker axis: together ${q(used, 'fraction')}.`,
+          ),
+          post.traces,
+        ),
+    },
+  };
+}
+
+/** What wind brings to the foot of a column: a moment where it stands by itself, uplift and thrust of the braces that end there. */
+function footRows(
+  { context }: Ground,
+  { support, light, down }: Stack,
+  feels: { up: number; down: number; answers: readonly { footMoment: number; drag: number; stands: { x: boolean; y: boolean } }[] },
+  at: At,
+): Row[] {
+  const { rules } = context;
+  const caution = rules.value('strengthCaution');
+  const of = (part?: string) => about('support', support, support.name, part);
+  const rows: Row[] = [];
+  const standing = feels.answers.some(({ stands }) => stands.x || stands.y);
+  if (support.kind === 'anchors') {
+    if (standing || feels.up > light) {
+      const lever = support.anchors?.lever ?? null;
+      const toe = support.anchors?.toe ?? null;
+      const tension = support.anchors?.tension ?? null;
+      const where = at('anchors.sway', of(), baseAnchors.id);
+      if (lever === null || toe === null || tension === null)
+        rows.push(
+          missingCheck(
+            where,
+            'force',
+            `How far are the anchors of ${support.name} in tension, and the axis of its column, from the pressed edge, and what may they pull?`,
+          ),
+        );
+      else {
+        // What anchors may pull is an allowable figure: the wind as it is, not factored.
+        const times = rules.value('windFactor');
+        const pulls = feels.answers.map(({ footMoment, drag }) => {
+          const input = { axial: light - drag / times, moment: footMoment / times, lever, toe };
+          const { outcome, traces } = traced(baseAnchors, input);
+          // Lifted clear of its edge all of it hangs in the anchors.
+          return { pull: outcome.ok ? outcome.output.tension : -input.axial + input.moment / lever, traces, moment: input.moment };
+        });
+        const worst = pulls.reduce((most, one) => (one.pull > most.pull ? one : most));
+        const numbers = { demand: worst.pull, capacity: tension, quantity: 'force' as const, caution };
+        rows.push({
+          id: 'anchors.sway',
+          kind: 'support',
+          thing: support.id,
+          part: undefined,
+          numbers,
+          tell: () =>
+            ratioCheck(
+              where,
+              numbers,
+              told(
+                phrase`In the wind its column bends ${support.name} with ${q(worst.moment, 'moment')}: its anchors pull ${q(worst.pull, 'force')} and may pull ${q(tension, 'force')}. Guy or brace the column before the hook lets go, or stronger anchors.`,
+              ),
+              worst.traces,
+            ),
+        });
+      }
+    }
+  } else if (standing) {
+    const moment = Math.max(...feels.answers.map(({ footMoment }) => footMoment));
+    const numbers = { demand: moment, capacity: support.holdsMoment ?? 0, quantity: 'moment' as const, caution };
+    rows.push({
+      id: 'support.sway',
+      kind: 'support',
+      thing: support.id,
+      part: 'moment',
+      numbers,
+      tell: () =>
+        ratioCheck(
+          at('support.sway', of('moment')),
+          numbers,
+          told(phrase`In the wind its column bends ${support.name} with ${q(moment, 'moment')}; it holds ${q(support.holdsMoment ?? 0, 'moment')}.`),
+          [],
+        ),
+    });
+  }
+  if (support.kind !== 'anchors' && feels.up > light) {
+    const numbers = { demand: feels.up - light, capacity: support.holdsDown ?? 0, quantity: 'force' as const, caution };
+    rows.push({
+      id: 'support.sway',
+      kind: 'support',
+      thing: support.id,
+      part: 'up',
+      numbers,
+      tell: () =>
+        ratioCheck(
+          at('support.sway', of('up')),
+          numbers,
+          told(
+            phrase`In the wind the braces lift the column off ${support.name} with ${q(feels.up - light, 'force')} more than rests on it; ${q(support.holdsDown ?? 0, 'force')} holds it down.`,
+          ),
+          [],
+        ),
+    });
+  }
+  if (feels.down > 0 && support.capacity !== null) {
+    const numbers = { demand: down + feels.down, capacity: support.capacity, quantity: 'force' as const, caution };
+    rows.push({
+      id: 'support.sway',
+      kind: 'support',
+      thing: support.id,
+      part: 'down',
+      numbers,
+      tell: () =>
+        ratioCheck(
+          at('support.sway', of('down')),
+          numbers,
+          told(
+            phrase`${support.name} carries ${q(down, 'force')} and in the wind ${q(feels.down, 'force')} more from the braces; it may carry ${q(support.capacity ?? 0, 'force')}.`,
+          ),
+          [],
+        ),
+    });
+  }
+  return rows;
+}
+
+/** Joints carry what a beam brings from above and what it hands on sideways, at once. */
+function jointRows({ context }: Ground, { ties }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+  const { rules } = context;
+  const caution = rules.value('strengthCaution');
+  const most = new Map<string, { joint: FrameModel['ties'][number]['joints'][number]['joint']; brings: number; along: number }>();
+  ties.forEach(({ joints }, i) => {
+    const along = Math.max(...answers.map((one) => Math.abs(one.ties[i]!)));
+    for (const { joint, brings } of joints) {
+      const had = most.get(joint.id);
+      if (!had || along > had.along) most.set(joint.id, { joint, brings, along });
+    }
+  });
+  const rows: { row: Row; ratio: number }[] = [];
+  for (const { joint, brings, along } of most.values()) {
+    const state = jointAt(moment, joint.id);
+    // How many bolts are in, and what one carries, is asked where the beam hangs on them.
+    if (!isMade(state) || state.bolts === null || joint.boltShear === null) continue;
+    const numbers = { demand: Math.hypot(brings, along), capacity: (state.bolts + state.pins) * joint.boltShear, quantity: 'force' as const, caution };
+    rows.push({
+      ratio: numbers.capacity > 0 ? numbers.demand / numbers.capacity : Infinity,
+      row: {
+        id: 'joint.sway',
+        kind: 'joint',
+        thing: joint.id,
+        part: undefined,
+        numbers,
+        tell: () =>
+          ratioCheck(
+            at('joint.sway', about('joint', joint, joint.name)),
+            numbers,
+            told(
+              phrase`${joint.name} carries ${q(brings, 'force')} and in the wind hands on ${q(along, 'force')} along the beam: ${q(numbers.demand, 'force')} on bolts and pins good for ${q(numbers.capacity, 'force')}.`,
+            ),
+            [],
+          ),
+      },
+    });
+  }
+  return worstRows(rows, caution);
+}

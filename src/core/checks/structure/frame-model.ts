@@ -1,0 +1,458 @@
+import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwaySpot, SwayTie } from '../../frame/sway';
+import { Missing } from '../../verdict/missing';
+import type { Brace, Joint, Support } from '../../document/schema';
+import type { About } from '../../verdict/check';
+import { isStiff, type Line, type LoadCase } from './forces';
+import type { Ground } from './ground';
+import { type SettledBeam } from '../../settle/model';
+import { pointAt, type Placed, type Point } from '../../document/place';
+import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from '../../replay/moment';
+
+/** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
+const NEAR = 0.2;
+/** What holds along in a pocket or on a fixed seat gives little [N/m]. */
+const FIRM = 1e8;
+
+/** A column as it stands, from its foot up. */
+export interface Stack {
+  pieces: SettledBeam[];
+  foot: Point;
+  /** what it stands on */
+  support: Support;
+  key: string;
+  heights: number[];
+  /** of the foot alone: what comes down, and at the least */
+  down: number;
+  light: number;
+}
+
+/** What is put on the frame from above where a pull of one drags at a column: so much of it, upwards. */
+interface Drag {
+  stack: number;
+  share: number;
+}
+
+/** A frame of plumb columns as it stands after a move, and what the wind does to it. */
+export interface FrameModel {
+  frame: SwayFrame;
+  stacks: Stack[];
+  braces: { brace: Brace; drags: Drag[] }[];
+  /** by tie: the joints it goes through, and what they carry from above */
+  ties: { joints: { joint: Joint; brings: number }[] }[];
+  /** sideways forces of a wind that presses so hard from a direction, and of a lean of all that weighs */
+  push: (way: { x: number; y: number }, pressure: number, lean: number) => SwayLoad;
+}
+
+/** What is not known of a frame: of what it is asked, and the question. */
+export interface FrameAsked {
+  about: About;
+  name: string;
+  /** which check asks */
+  check: string;
+  question: string;
+}
+
+class Asked extends Error {
+  constructor(readonly asked: FrameAsked) {
+    super(asked.question);
+  }
+}
+const ask = (kind: About['kind'], thing: { id: string }, name: string, check: string, question: string): never => {
+  throw new Asked({ about: { kind, id: thing.id }, name, check, question });
+};
+
+/** The frame that some pieces make, or what is not known of it. Null: no column of it stands on the ground. */
+export function frameOf(ground: Ground, members: readonly string[], columns: readonly string[], moment: StructureMoment): FrameModel | FrameAsked | null {
+  try {
+    return new Frame(ground, members, columns, moment).model();
+  } catch (fault) {
+    if (fault instanceof Asked) return fault.asked;
+    throw fault;
+  }
+}
+
+/** A place of the frame, and on which columns it hangs; empty: it does not move. */
+interface Reach {
+  spot: SwaySpot;
+  /** of a beam pushed square to it between two columns: how little it gives [N/m]; null: it is a column */
+  give: number | null;
+}
+const STILL: Reach = { spot: [], give: null };
+
+/** A place along a line of beams that is held sideways. */
+interface Hold {
+  x: number;
+  spot: SwaySpot;
+  joint: { joint: Joint; brings: number } | null;
+}
+
+class Frame {
+  private readonly stacks: Stack[] = [];
+  /** stack and piece of a column, by its id */
+  private readonly stackOf = new Map<string, number>();
+  private readonly holds = new Map<Line, Hold[]>();
+  private readonly which: LoadCase;
+  private inWind: ReturnType<Frame['exposed']> | null = null;
+
+  constructor(
+    private readonly ground: Ground,
+    private readonly members: readonly string[],
+    private readonly columns: readonly string[],
+    private readonly moment: StructureMoment,
+  ) {
+    this.which = ground.context.rules.id === 'us-asd' ? 'plain' : 'factored';
+  }
+
+  model(): FrameModel | null {
+    this.findStacks();
+    if (this.stacks.length === 0) return null;
+    for (const id of this.members) this.askOf(id);
+    const lines = [...new Set(this.members.flatMap((id) => this.ground.latest.get(id) ?? []))].filter((line) => line.spans.length > 0);
+    this.findHeights();
+    for (const line of lines) this.holds.set(line, this.holdsOf(line));
+    const ties = lines.flatMap((line) => this.tiesOf(line));
+    const fixed = lines.flatMap((line) => this.fixedOf(line));
+    const braces = this.bracesOf();
+    const downs = this.downs();
+    const columns = this.stacks.map((stack, s): SwayColumn => ({
+      id: stack.pieces.map(({ beam }) => beam.mark).join(' + '),
+      x: stack.foot.x,
+      y: stack.foot.y,
+      stiffness: this.ground.context.rules.steel.modulus * Math.min(...stack.pieces.map((one) => sectionOf(one).iWeak)),
+      canStand: canStand(stack.support),
+      nodes: stack.heights.map((z, n) => ({ z, down: downs[s]![n]! })),
+    }));
+    return {
+      frame: { columns, ties: ties.map(({ tie }) => tie), braces: [...braces.map(({ sway }) => sway), ...fixed] },
+      stacks: this.stacks,
+      braces: braces.map(({ brace, drags }) => ({ brace, drags })),
+      ties: ties.map(({ joints }) => ({ joints })),
+      push: (way, pressure, lean) => this.push(way, pressure, lean, downs),
+    };
+  }
+
+  private settled(id: string): SettledBeam & { place: Placed } {
+    const found = this.ground.beams.get(id)!;
+    if (!found.place) return ask('beam', found.beam, found.beam.mark, 'frame.sway', `Where is ${found.beam.mark} to be? Give the places of its two ends.`);
+    return found as SettledBeam & { place: Placed };
+  }
+
+  private askOf(id: string): void {
+    const one = this.settled(id);
+    const { mark } = one.beam;
+    if (one.section instanceof Missing) ask('beam', one.beam, mark, 'frame.sway', `What is ${mark} made of? Wind on it and how it bends depend on it.`);
+    const line = this.ground.latest.get(id);
+    if (!line || line.asked !== null) ask('beam', one.beam, mark, 'frame.sway', line?.asked ?? `What ${mark} carries is not known.`);
+  }
+
+  /** Columns that stand on a support, with those spliced on top of them. */
+  private findStacks(): void {
+    const { by } = this.ground;
+    for (const id of this.columns) {
+      const first = this.settled(id);
+      const seat = (by.seats.get(id) ?? []).find(({ support, at }) => Math.abs(at - footOf(first.place)) < NEAR && standsAt(this.moment, support.id));
+      if (!seat) continue;
+      const pieces = [first];
+      for (let top = first; ;) {
+        const joint = (by.joints.get(top.beam.id) ?? []).find(
+          ({ joint, at, other }) =>
+            joint.kind === 'splice' && Math.abs(at - headOf(top.place)) < NEAR && isMade(jointAt(this.moment, joint.id)) && this.isSet(other),
+        );
+        // Two heads joined to each other go no higher: that they do not meet as drawn is asked of the joint.
+        if (!joint || pieces.some(({ beam }) => beam.id === joint.other)) break;
+        const stiff = isStiff(joint.joint, this.moment);
+        if (stiff === null)
+          ask('joint', joint.joint, joint.joint.name, 'frame.sway', `How many holes has ${joint.joint.name}, and how many of them are filled?`);
+        if (!stiff)
+          ask(
+            'joint',
+            joint.joint,
+            joint.joint.name,
+            'frame.sway',
+            `${joint.joint.name} is filled to less than half: what the column does sideways there is not worked out. Who has checked it?`,
+          );
+        top = this.settled(joint.other);
+        pieces.push(top);
+      }
+      const [foot] = ends(first.place);
+      const stack: Stack = { pieces, foot, support: seat.support, key: seat.key, heights: [], down: 0, light: 0 };
+      for (const one of pieces) this.stackOf.set(one.beam.id, this.stacks.length);
+      this.stacks.push(stack);
+    }
+    for (const id of this.columns)
+      if (!this.stackOf.has(id)) {
+        const { beam } = this.ground.beams.get(id)!;
+        // A column on a beam leans with what carries it.
+        if (this.stacks.length > 0)
+          ask(
+            'beam',
+            beam,
+            beam.mark,
+            'frame.sway',
+            `${beam.mark} stands on no support: what it does to the frame sideways is not worked out here. Who has checked it?`,
+          );
+      }
+  }
+
+  private isSet(id: string): boolean {
+    return beamAt(this.moment, id).where === 'set';
+  }
+
+  private heightOn(id: string, at: number): number {
+    const stack = this.stacks[this.stackOf.get(id)!]!;
+    return pointAt(this.settled(id).place, at).z - stack.foot.z;
+  }
+
+  /** Where beams, braces and column heads are, those near each other as one. */
+  private findHeights(): void {
+    const { by } = this.ground;
+    const raw = this.stacks.map(({ pieces, foot }) => [Math.max(...pieces.flatMap(({ place }) => ends(place!).map(({ z }) => z - foot.z)))]);
+    for (const [id, s] of this.stackOf) {
+      for (const { joint } of by.joints.get(id) ?? [])
+        if (joint.kind !== 'splice' && joint.b.piece === id && isMade(jointAt(this.moment, joint.id)) && this.isSet(joint.a.piece))
+          raw[s]!.push(this.heightOn(id, joint.b.at));
+      for (const { brace, at } of by.braces.get(id) ?? []) if (braceAt(this.moment, brace.id)) raw[s]!.push(this.heightOn(id, at));
+    }
+    raw.forEach((heights, s) => {
+      const kept: number[] = [];
+      for (const z of heights.filter((one) => one > NEAR).sort((a, b) => a - b)) {
+        // The higher of two that are near: it leans further.
+        if (kept.length > 0 && z - kept.at(-1)! < NEAR) kept[kept.length - 1] = z;
+        else kept.push(z);
+      }
+      const [{ beam }] = this.stacks[s]!.pieces as [SettledBeam];
+      if (kept.length === 0) ask('beam', beam, beam.mark, 'frame.sway', `${beam.mark} is drawn no higher than its base. How long is it?`);
+      this.stacks[s]!.heights = kept;
+    });
+  }
+
+  private onColumn(id: string, at: number): Reach | null {
+    const s = this.stackOf.get(id);
+    if (s === undefined) return null;
+    const z = this.heightOn(id, at);
+    if (z <= NEAR) return STILL;
+    const { heights } = this.stacks[s]!;
+    const near = heights.reduce((best, one, n) => (Math.abs(one - z) < Math.abs(heights[best]! - z) ? n : best), 0);
+    return { spot: [{ column: s, node: near, share: 1 }], give: null };
+  }
+
+  private alongLine(line: Line, id: string, at: number): number {
+    const span = line.spans.find((one) => one.id === id)!;
+    return span.flipped ? span.to - at : span.from + at;
+  }
+
+  /** Where a line meets columns, one after the other. */
+  private holdsOf(line: Line): Hold[] {
+    const { by } = this.ground;
+    const found: Hold[] = [];
+    for (const { id } of line.spans)
+      for (const { joint, at } of by.joints.get(id) ?? []) {
+        if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id)) || !this.stackOf.has(joint.b.piece)) continue;
+        const spot = this.onColumn(joint.b.piece, joint.b.at)?.spot ?? [];
+        if (spot.length > 0)
+          found.push({ x: this.alongLine(line, id, at), spot, joint: { joint, brings: Math.abs(line.carried[this.which].get(joint.id) ?? 0) } });
+      }
+    return found.sort((a, b) => a.x - b.x);
+  }
+
+  /** A place on a beam that two columns hold: between them, by the lever; null: no column holds it. */
+  private onBeam(id: string, at: number, deep = 0): Reach | null {
+    const line = this.ground.latest.get(id);
+    if (!line || line.spans.length === 0) return null;
+    const holds = this.holds.get(line) ?? [];
+    const x = this.alongLine(line, id, at);
+    const exact = holds.find((one) => Math.abs(one.x - x) < NEAR);
+    if (exact) return { spot: exact.spot, give: null };
+    const right = holds.findIndex((one) => one.x > x);
+    if (right > 0) {
+      const [a, b] = [holds[right - 1]!, holds[right]!];
+      const share = (x - a.x) / (b.x - a.x);
+      const stiff = this.ground.context.rules.steel.modulus * sectionOf(this.settled(id)).iWeak;
+      return { spot: mixed(a.spot, 1 - share, b.spot, share), give: (3 * stiff * (b.x - a.x)) / ((x - a.x) ** 2 * (b.x - x) ** 2) };
+    }
+    // A beam between two girders hands on to them.
+    if (deep > 3) return null;
+    const ends = this.carriers(line, deep);
+    if (ends.length === 2 && x >= ends[0]!.x && x <= ends[1]!.x && ends[1]!.x > ends[0]!.x) {
+      const share = (x - ends[0]!.x) / (ends[1]!.x - ends[0]!.x);
+      return { spot: mixed(ends[0]!.spot, 1 - share, ends[1]!.spot, share), give: null };
+    }
+    const [nearest] = [...ends].sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x));
+    return nearest ? { spot: nearest.spot, give: null } : null;
+  }
+
+  /** The first and the last place where a line hangs on beams or columns of the frame. */
+  private carriers(line: Line, deep: number): { x: number; spot: SwaySpot }[] {
+    const found = line.spans.flatMap(({ id }) =>
+      (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {
+        if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id))) return [];
+        const spot = this.reach(joint.b.piece, joint.b.at, deep + 1)?.spot ?? [];
+        return spot.length === 0 ? [] : [{ x: this.alongLine(line, id, at), spot }];
+      }),
+    );
+    found.sort((a, b) => a.x - b.x);
+    return found.length > 2 ? [found[0]!, found.at(-1)!] : found;
+  }
+
+  private reach(id: string, at: number, deep = 0): Reach | null {
+    return this.ground.beams.get(id)?.place?.upright ? this.onColumn(id, at) : this.onBeam(id, at, deep);
+  }
+
+  /** Beams between columns, and beams from a column or girder to another girder. */
+  private tiesOf(line: Line): { tie: SwayTie; joints: { joint: Joint; brings: number }[] }[] {
+    const { rules } = this.ground.context;
+    const joints = line.spans.flatMap(({ id }) =>
+      (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {
+        if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id))) return [];
+        const reach = this.reach(joint.b.piece, joint.b.at);
+        const brings = Math.abs(line.carried[this.which].get(joint.id) ?? 0);
+        return reach === null || reach.spot.length === 0 ? [] : [{ x: this.alongLine(line, id, at), ...reach, joint: { joint, brings } }];
+      }),
+    );
+    joints.sort((a, b) => a.x - b.x);
+    const area = joints.length < 2 ? 1 : Math.min(...line.beams.map((id) => this.areaOf(id)));
+    return joints.slice(1).flatMap((b, i) => {
+      const a = joints[i]!;
+      if (b.x - a.x < NEAR) return [];
+      const gives = (b.x - a.x) / (rules.steel.modulus * area) + (a.give ? 1 / a.give : 0) + (b.give ? 1 / b.give : 0);
+      return [{ tie: { id: `${a.joint.joint.id} ${b.joint.joint.id}`, a: a.spot, b: b.spot, stiffness: 1 / gives }, joints: [a.joint, b.joint] }];
+    });
+  }
+
+  private areaOf(id: string): number {
+    const one = this.settled(id);
+    const { area } = sectionOf(one);
+    return Number.isFinite(area)
+      ? area
+      : ask('beam', one.beam, one.beam.mark, 'frame.sway', `What area do the chords of ${one.beam.mark} have together? It holds columns to each other.`);
+  }
+
+  /** A line that a pocket or a fixed seat keeps from moving along. */
+  private fixedOf(line: Line): SwayBrace[] {
+    return line.spans.flatMap(({ id }) =>
+      (this.ground.by.seats.get(id) ?? []).flatMap(({ support, key }) => {
+        if (support.along !== 'fixed' || !standsAt(this.moment, support.id)) return [];
+        const near = this.carriers(line, 0)[0];
+        const { along } = this.settled(id).place;
+        return near ? [{ id: key, a: near.spot, b: null, towards: { ...along, z: 0 }, stiffness: FIRM, pullsOnly: false }] : [];
+      }),
+    );
+  }
+
+  private bracesOf(): { brace: Brace; sway: SwayBrace; drags: Drag[] }[] {
+    const seen = new Set<string>();
+    return this.members.flatMap((id) =>
+      (this.ground.by.braces.get(id) ?? []).flatMap(({ brace }) => {
+        if (seen.has(brace.id) || brace.stops === 'twist' || !braceAt(this.moment, brace.id)) return [];
+        seen.add(brace.id);
+        if (!this.isSet(brace.a.piece) || (brace.b && !this.isSet(brace.b.piece))) return [];
+        const one = this.braceOf(brace);
+        return one ? [one] : [];
+      }),
+    );
+  }
+
+  private braceOf(brace: Brace): { brace: Brace; sway: SwayBrace; drags: Drag[] } | null {
+    const { name } = brace;
+    const a = this.reach(brace.a.piece, brace.a.at);
+    const b = brace.b ? this.reach(brace.b.piece, brace.b.at) : STILL;
+    // What ends at a piece of another frame, or at one that no column holds, is not counted.
+    if (a === null || b === null || (a.spot.length === 0 && b.spot.length === 0)) return null;
+    let towards: Point;
+    if (brace.b) {
+      const [from, to] = [pointAt(this.settled(brace.a.piece).place, brace.a.at), pointAt(this.settled(brace.b.piece).place, brace.b.at)];
+      const long = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+      if (long < NEAR) return null;
+      towards = { x: (to.x - from.x) / long, y: (to.y - from.y) / long, z: (to.z - from.z) / long };
+    } else {
+      const { towardsDeg } = brace;
+      const slopeDeg = brace.slopeDeg ?? null;
+      if (towardsDeg === null) return ask('brace', brace, name, 'brace.towards', `Which way does ${name} pull, seen from above?`);
+      if (slopeDeg === null) return ask('brace', brace, name, 'brace.slope', `How steep is ${name}, from the horizontal?`);
+      const [turn, slope] = [(towardsDeg * Math.PI) / 180, (slopeDeg * Math.PI) / 180];
+      towards = { x: Math.cos(turn) * Math.cos(slope), y: Math.sin(turn) * Math.cos(slope), z: -Math.sin(slope) };
+    }
+    if (Math.hypot(towards.x, towards.y) < 0.05) return null;
+    if (brace.stiffness === null)
+      return ask('brace', brace, name, 'brace.stiffness', `How stiff is ${name} along itself? How far the frame leans depends on it.`);
+    const drag = (piece: string, spot: SwaySpot, sign: number): Drag[] => {
+      // What pulls at a foot pulls at what the column stands on.
+      if (spot.length > 0) return spot.map(({ column, share }) => ({ stack: column, share: sign * share * towards.z }));
+      const stack = this.stackOf.get(piece);
+      return stack === undefined ? [] : [{ stack, share: sign * towards.z }];
+    };
+    const turned = a.spot.length === 0;
+    return {
+      brace,
+      sway: {
+        id: brace.id,
+        a: turned ? b.spot : a.spot,
+        b: turned || b.spot.length === 0 ? null : b.spot,
+        towards: turned ? { x: -towards.x, y: -towards.y, z: -towards.z } : towards,
+        stiffness: brace.stiffness,
+        pullsOnly: brace.kind === 'guy',
+      },
+      drags: [...drag(brace.a.piece, a.spot, 1), ...(brace.b ? drag(brace.b.piece, b.spot, -1) : [])],
+    };
+  }
+
+  /** What comes down at each node of each column, half of a piece at its head and half at its foot. */
+  private downs(): number[][] {
+    const { by, latest } = this.ground;
+    const times = this.which === 'factored' ? this.ground.context.rules.value('loadFactor') : 1;
+    const downs = this.stacks.map(({ heights }) => heights.map(() => 0));
+    const put = (reach: Reach | null, force: number) => reach?.spot.forEach(({ column, node, share }) => (downs[column]![node]! += share * force));
+    for (const [id] of this.stackOf) {
+      const { heavy, place } = this.settled(id);
+      if (heavy instanceof Missing) ask('beam', this.ground.beams.get(id)!.beam, this.ground.beams.get(id)!.beam.mark, 'frame.sway', heavy.questions.join(' '));
+      else for (const at of [0, place.length]) put(this.onColumn(id, at), (heavy.total * times) / 2);
+      for (const one of by.puts.get(id) ?? []) if (one.there(this.moment)) put(this.onColumn(id, one.at), one.force * times);
+      for (const { joint, at } of by.joints.get(id) ?? [])
+        if (joint.kind !== 'splice' && joint.b.piece === id && isMade(jointAt(this.moment, joint.id)) && this.isSet(joint.a.piece))
+          put(this.onColumn(id, at), latest.get(joint.a.piece)?.carried[this.which].get(joint.id) ?? 0);
+    }
+    for (const stack of this.stacks) {
+      const line = latest.get(stack.pieces[0]!.beam.id)!;
+      stack.down = line.carried[this.which].get(stack.key) ?? 0;
+      stack.light = line.carried.light.get(stack.key) ?? 0;
+    }
+    return downs;
+  }
+
+  /** What of each piece the wind finds, and where that half of it at either end comes in; read once for all winds. */
+  private exposed(): { area: number; along: { x: number; y: number } | null; spots: SwaySpot[] }[] {
+    return this.members.map((id) => {
+      const one = this.settled(id);
+      const section = sectionOf(one);
+      const { length, along, upright } = one.place;
+      // How a column stands about its own axis is not said: its larger side is in the wind.
+      const side = upright ? Math.max(section.depth, section.width) : section.depth;
+      return { area: side * length, along: upright ? null : along, spots: [0, length].map((at) => this.reach(id, at)?.spot ?? []) };
+    });
+  }
+
+  private push(way: { x: number; y: number }, pressure: number, lean: number, downs: readonly (readonly number[])[]): SwayLoad {
+    const forces = downs.map((nodes) => nodes.map((down) => ({ x: way.x * lean * down, y: way.y * lean * down })));
+    this.inWind ??= this.exposed();
+    for (const { area, along, spots } of this.inWind) {
+      const force = (pressure * area * (along === null ? 1 : Math.abs(along.x * way.y - along.y * way.x))) / 2;
+      for (const spot of spots)
+        for (const { column, node, share } of spot) {
+          forces[column]![node]!.x += way.x * share * force;
+          forces[column]![node]!.y += way.y * share * force;
+        }
+    }
+    return forces;
+  }
+}
+
+const canStand = ({ kind, anchors, holdsMoment }: Support): boolean =>
+  kind === 'anchors' ? anchors !== null && anchors.count >= 2 : (holdsMoment ?? null) !== null;
+const sectionOf = ({ section }: SettledBeam) => section as Exclude<SettledBeam['section'], Missing>;
+const footOf = ({ from, to, length }: Placed): number => (from.z <= to.z ? 0 : length);
+const headOf = ({ from, to, length }: Placed): number => (from.z <= to.z ? length : 0);
+const ends = (place: Placed): [Point, Point] => (place.from.z <= place.to.z ? [place.from, place.to] : [place.to, place.from]);
+const mixed = (a: SwaySpot, partA: number, b: SwaySpot, partB: number): SwaySpot => [
+  ...a.map((one) => ({ ...one, share: one.share * partA })),
+  ...b.map((one) => ({ ...one, share: one.share * partB })),
+];

@@ -1,0 +1,210 @@
+import { allShores } from './views';
+import type { QuantityKind } from '../units';
+import { temporarySupports } from './things/support-kinds';
+import type { HoldId } from './hold-ids';
+import type { MoveKind, Plan } from './schema';
+
+/** A number a hold point asks for, once for each thing it is for. */
+export interface HoldReading {
+  what: string;
+  kind: QuantityKind;
+  /** the things it is read of */
+  of: 'pours' | 'spans' | 'shores' | 'lineShores' | 'pockets' | 'strikeSteps' | 'shift';
+}
+
+/** A hold point: work below it does not begin until a named person has recorded a pass with its evidence and time. */
+export interface Hold {
+  id: HoldId;
+  title: string;
+  /** what the person is asked to put down */
+  evidence: string;
+  signs: string;
+  /** asked of every job, only where shores stand, only where something is lifted, or only where something is pushed */
+  asked: 'always' | 'shores' | 'lifts' | 'launches';
+  /** the number it asks for; null where a record in words is enough */
+  reading: HoldReading | null;
+  /** hold points it follows: it is not signed before them */
+  after: readonly HoldId[];
+  /** the work below it: no move of these kinds before it is passed */
+  before: readonly MoveKind[] | 'any';
+}
+
+const arrival: readonly MoveKind[] = ['piece.deliver', 'piece.sling', 'pick.lift', 'member.set', 'piece.hang', 'launch.build'];
+const onSupports: readonly MoveKind[] = ['bearing.ready', 'piece.land', 'member.set', 'support.ready', 'piece.hang', 'launch.lower'];
+
+export const holds: readonly Hold[] = [
+  {
+    id: 'HP0',
+    title: 'Method and member chosen',
+    evidence: 'the method, and why the others were not taken',
+    signs: 'owner, engineer, erector',
+    asked: 'always',
+    reading: null,
+    after: [],
+    before: 'any',
+  },
+  { id: 'HP1', title: 'Design issued', evidence: 'drawing numbers and revision', signs: 'engineer', asked: 'always', reading: null, after: [], before: 'any' },
+  { id: 'HP2', title: 'Permit held', evidence: 'permit number', signs: 'inspector', asked: 'always', reading: null, after: [], before: 'any' },
+  {
+    id: 'HP3',
+    title: 'Way in and clashes checked',
+    evidence: 'longest piece against each turn, opening and gap',
+    signs: 'erector, fabricator',
+    asked: 'always',
+    reading: null,
+    after: [],
+    before: arrival,
+  },
+  {
+    id: 'HP4',
+    title: 'Shop drawings signed',
+    evidence: 'drawing numbers and revision',
+    signs: 'fabricator',
+    asked: 'always',
+    reading: null,
+    after: ['HP1'],
+    before: arrival,
+  },
+  {
+    id: 'HP5',
+    title: 'Site measured after the last strip-out',
+    evidence: 'date of strip-out, date of measure, who measured',
+    signs: 'fabricator',
+    asked: 'always',
+    reading: null,
+    after: [],
+    before: arrival,
+  },
+  {
+    id: 'HP6',
+    title: 'Trial fit or works inspection passed',
+    evidence: 'what was fitted or inspected, and the result',
+    signs: 'inspector',
+    asked: 'always',
+    reading: null,
+    after: ['HP4'],
+    before: arrival,
+  },
+  {
+    id: 'HP7',
+    title: 'Concrete has its strength',
+    evidence: 'each pour, its age and test result',
+    signs: 'engineer',
+    asked: 'always',
+    reading: { what: 'strength tested', kind: 'strength', of: 'pours' },
+    after: [],
+    before: onSupports,
+  },
+  {
+    id: 'HP8',
+    title: 'Bearings as built within tolerance',
+    evidence: 'place and level of each bearing; sum of spans',
+    signs: 'surveyor',
+    asked: 'always',
+    reading: { what: 'length surveyed', kind: 'length', of: 'spans' },
+    after: [],
+    before: onSupports,
+  },
+  {
+    id: 'HP9',
+    title: 'Temporary works checked and tagged',
+    evidence: 'allowed load, applied load, who checked',
+    signs: 'temporary works engineer',
+    asked: 'shores',
+    reading: { what: 'load allowed on it in all', kind: 'force', of: 'shores' },
+    after: [],
+    before: ['line.open', 'piece.land', 'piece.hang'],
+  },
+  {
+    id: 'HP10',
+    title: 'Lift plan signed',
+    evidence: 'revision of the lift plan, its heaviest lift and the share used, the gust it stops at',
+    signs: 'lift leader',
+    asked: 'lifts',
+    reading: null,
+    after: ['HP1'],
+    before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
+  },
+  {
+    id: 'HP11',
+    title: 'Go for the day',
+    evidence: 'wind against the limit of each lift, rain, water and light; hours the crew has been awake; the area shut and empty; supports still passed',
+    signs: 'lift leader, foreman',
+    asked: 'lifts',
+    reading: { what: 'strongest gust measured', kind: 'speed', of: 'shift' },
+    after: ['HP9', 'HP10'],
+    before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
+  },
+  {
+    id: 'HP12',
+    title: 'Both sides and all storeys above carry',
+    evidence: 'props tight, base readings taken',
+    signs: 'foreman',
+    asked: 'shores',
+    reading: { what: 'base reading', kind: 'dimension', of: 'lineShores' },
+    after: ['HP9'],
+    before: ['line.open'],
+  },
+  {
+    id: 'HP13',
+    title: 'Pocket measured against the packed beam',
+    evidence: 'pocket width and packed width',
+    signs: 'builder',
+    asked: 'shores',
+    reading: { what: 'pocket width measured', kind: 'dimension', of: 'pockets' },
+    after: [],
+    before: ['member.set'],
+  },
+  {
+    id: 'HP20',
+    title: 'Launch worked out, its line taken',
+    evidence: 'factor at every metre, what pulls and what holds it back, roller loads, the hours the line below is closed',
+    signs: 'bridge engineer',
+    asked: 'launches',
+    reading: null,
+    after: ['HP1'],
+    before: ['launch.push'],
+  },
+  {
+    id: 'HP21',
+    title: 'Landing confirmed, side stops on',
+    evidence: 'where it lies against where it is to lie, and the stops that keep it there',
+    signs: 'bridge engineer',
+    asked: 'launches',
+    reading: null,
+    after: ['HP20'],
+    before: ['launch.lower'],
+  },
+  {
+    id: 'HP26',
+    title: 'Permission to strike',
+    evidence: 'readings before, and after',
+    signs: 'engineer, inspector',
+    asked: 'shores',
+    reading: { what: 'reading before it is struck', kind: 'dimension', of: 'strikeSteps' },
+    after: ['HP12', 'HP13'],
+    before: ['shore.strike', 'support.strike'],
+  },
+];
+
+/** The hold points a plan is asked for. */
+export const holdsOf = (plan: Plan): readonly Hold[] => {
+  const shored = allShores(plan).length > 0;
+  // Where steel alone stands for a time there is no line to open and no pocket; there is temporary works to check and to strike.
+  const temporary = plan.structure.supports.some((one) => temporarySupports.includes(one.kind));
+  const lifts = plan.picks.length + (plan.raises?.length ?? 0) > 0;
+  return holds.filter((hold) => {
+    if (hold.asked === 'lifts') return lifts;
+    if (hold.asked === 'launches') return (plan.launches ?? []).length > 0;
+    return hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26'));
+  });
+};
+
+/** The first move of the run sheet that waits for a hold point; null when none does. */
+export function waitsFor(plan: Plan, hold: Hold): string | null {
+  const kinds = hold.before;
+  // What is raised without a crane comes up with the move that sets it.
+  const raised = new Set(hold.asked === 'lifts' ? plan.raises?.map(({ load }) => load) : []);
+  const isRaised = (move: Plan['moves'][number]) => move.kind === 'member.set' && raised.has(move.opening);
+  return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind) || isRaised(move))?.id ?? null;
+}

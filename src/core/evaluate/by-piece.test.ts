@@ -1,0 +1,40 @@
+import { linkSpan, quayFootbridge, ticketHall, vehicleRamp } from '../../../tests/demo-plan';
+import { foldByPiece, movesByPiece } from './by-piece';
+import type { Plan } from '../document/schema';
+
+const folds = (plan: Plan) => {
+  const of = movesByPiece(plan);
+  const at = new Map(plan.moves.map((move, n) => [move.id, of[n]!]));
+  return foldByPiece(plan.moves, (move) => at.get(move.id) ?? null).map(({ mark, items }) => [mark, items.map(({ id }) => id).join(' ')]);
+};
+
+test('girders: what joins two belongs to the later, what carries one to it, a crane to none', () => {
+  expect(folds(quayFootbridge())).toEqual([
+    ['G1a', 'm1 m2 t1 m7 m8 m22'],
+    ['G1b', 'm3 t3 m13 m14 m15 m20'],
+    ['G2a', 'm4 m5 m9 m10 m11 m12 m23'],
+    ['G2b', 'm6 m16 m17 m18 m19 m21'],
+    [null, 'c1s'],
+    [null, 'c1l'],
+    [null, 'c2s'],
+    [null, 'c2l'],
+  ]);
+});
+test('every move is in one fold, in its order; no fold has two pieces', () => {
+  for (const plan of [vehicleRamp(), ticketHall(), linkSpan()]) {
+    const of = movesByPiece(plan);
+    expect(of).toHaveLength(plan.moves.length);
+    const all = folds(plan).flatMap(([, ids]) => ids!.split(' '));
+    expect([...all].sort()).toEqual(plan.moves.map(({ id }) => id).sort());
+    for (const [, ids] of folds(plan)) {
+      const places = ids!.split(' ').map((id) => plan.moves.findIndex((move) => move.id === id));
+      expect(places).toEqual([...places].sort((a, b) => a - b));
+    }
+  }
+  expect(folds(linkSpan()).some(([mark]) => mark === linkSpan().launches![0]!.name)).toBe(true);
+});
+test('a pier under two girders belongs to the one that is hung first', () => {
+  const plan = quayFootbridge();
+  plan.structure.supports[0]!.seats.unshift({ piece: 'g2a', at: 0.3 });
+  expect(folds(plan)[0]).toEqual(['G1a', 'm1 m2 t1 m7 m8 m22']);
+});

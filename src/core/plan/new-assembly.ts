@@ -1,4 +1,0 @@
-import type { Assembly } from './document/assembly';
-
-/** A boom that is put together on site, of which nothing is said yet. */
-export const newAssembly = (): Assembly => ({ towardsDeg: null, director: '', held: '' });

@@ -1,0 +1,56 @@
+import { loadOf } from '../document/joined';
+import { keep, keepOne } from '../document/keep';
+import type { Beam, Plan } from '../document/schema';
+import { holdsOf } from './held';
+
+/** A piece with all that touches it in the plan: the same thing from one evaluation to the next while none of it differs. */
+export interface Hood {
+  beam: Beam;
+  /** pieces at the other side of its joints and braces, and beside it on its supports */
+  others: readonly string[];
+  /** the same thing while nothing differs that forces depend on */
+  forces: object;
+}
+
+/** The surroundings of every piece of the structure. */
+export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
+  keepOne('hoods', [plan.structure, plan.picks], () => {
+    const by = holdsOf(plan);
+    const makes = new Map(plan.structure.makes.map((one) => [one.id, one]));
+    const pieces = new Map(plan.structure.pieces.map((one) => [one.id, one]));
+    const picks = new Map<string, unknown[]>();
+    // Where the hook goes on pulling while it eases off is where it was slung.
+    for (const pick of plan.picks) {
+      const { id, left, right, turned, joined } = pick;
+      for (const piece of loadOf(pick)) picks.set(piece, [...(picks.get(piece) ?? []), id, left, right, turned, joined]);
+    }
+    return new Map(
+      plan.structure.pieces.map((beam): [string, Hood] => {
+        const seats = by.seats.get(beam.id) ?? [];
+        const joints = by.joints.get(beam.id) ?? [];
+        const braces = by.braces.get(beam.id) ?? [];
+        const others = new Set<string>();
+        for (const { support } of seats) for (const { piece } of support.seats) others.add(piece);
+        for (const { other } of joints) others.add(other);
+        for (const { other } of braces) if (other !== null) others.add(other);
+        others.delete(beam.id);
+        const list = [...others];
+        const from: unknown[] = [makes.get(beam.make)];
+        from.push(...(picks.get(beam.id) ?? []));
+        for (const { support } of seats) from.push(support);
+        for (const { joint } of joints) from.push(joint);
+        for (const { brace } of braces) from.push(brace);
+        for (const put of by.puts.get(beam.id) ?? []) from.push(put);
+        for (const other of list) from.push(pieces.get(other), makes.get(pieces.get(other)?.make ?? ''));
+        const loads: unknown[] = [makes.get(beam.make)];
+        for (const { support, at } of seats)
+          loads.push(support.id, at, support.seats, support.level, support.measured?.level, support.spring, support.holdsDown === null);
+        for (const { joint } of joints) loads.push(joint.id, joint.kind, joint.a, joint.b, joint.holes, joint.name);
+        for (const put of by.puts.get(beam.id) ?? []) loads.push(put);
+        loads.push(...(picks.get(beam.id) ?? []));
+        for (const other of list) loads.push(pieces.get(other));
+        const forces = keep('hood.forces', beam, loads, () => ({}));
+        return [beam.id, keep('hood', beam, from, () => ({ beam, others: list, forces }))];
+      }),
+    );
+  });

@@ -1,0 +1,39 @@
+import { keep, keepOne } from '../document/keep';
+import type { Bearing, Opening, Plan } from '../document/schema';
+import { shiftGust } from './shift';
+
+/** Clear opening the plan goes by: the tape's before the drawing's. */
+export const clearOf = (opening: Opening): number | null => opening.clear.measured ?? opening.clear.drawn;
+
+/** A bearing as it really stands: what the tape found where it was measured, the drawing elsewhere. */
+export function bearingAsMeasured(bearing: Bearing): Bearing {
+  const { measured } = bearing;
+  if (!measured) return bearing;
+  return {
+    ...bearing,
+    at: { x: measured.x ?? bearing.at.x, y: measured.y ?? bearing.at.y },
+    level: measured.level ?? bearing.level,
+    seatLength: measured.seatLength ?? bearing.seatLength,
+    seatWidth: measured.seatWidth ?? bearing.seatWidth,
+  };
+}
+
+declare const settledMark: unique symbol;
+
+/** The plan as it really stands. Only `settle` makes one: what computes or draws asks for this type and cannot be handed the drawn plan. */
+export type SettledPlan = Plan & { readonly [settledMark]: true };
+
+/** Of the gust that is typed and the strongest of the forecast in the shift the greater. */
+function siteForecast(site: Plan['site']): Plan['site'] {
+  const gust = shiftGust(site);
+  return gust === null || (site.forecastGust !== null && site.forecastGust >= gust) ? site : { ...site, forecastGust: gust };
+}
+
+/** Bearings where the tape found them, the worse of two forecasts; the plan itself when nothing was measured. The same things of the plan settle to the same things. */
+export function settle(plan: Plan): SettledPlan {
+  const site = keep('settle.site', plan.site, [], () => siteForecast(plan.site));
+  const measured = plan.bearings.some((bearing) => bearing.measured);
+  if (!measured) return (site === plan.site ? plan : { ...plan, site }) as SettledPlan;
+  const bearings = keepOne('settle.bearings', [plan.bearings], () => plan.bearings.map((one) => keep('settle.bearing', one, [], () => bearingAsMeasured(one))));
+  return { ...plan, site, bearings } as SettledPlan;
+}
