@@ -17,7 +17,7 @@ import { isPulled, type PulledLeg } from '@/core/document/yard';
 import { useAct, useJob } from './job-context';
 import { useEdit, useField } from './use-edit';
 import { useInputs } from './use-inputs';
-import { FromYard } from './yard-fields';
+import { FromYard } from './from-yard';
 
 export const legKinds: readonly { value: Leg['kind']; label: string }[] = [
   { value: 'truck', label: 'off the truck' },

@@ -17,4 +17,4 @@ export const dialogs = {
   palette: () => import('./command-palette'),
 };
 /** Read ahead with the stations and the dialogs: what a press on a check wants. */
-export const others = [() => import('./check-fields'), () => import('./go-to'), () => import('@/ui/workings/traces'), () => import('./structure-fields')];
+export const others = [() => import('./check-fields'), () => import('./go-to'), () => import('@/ui/workings/traces'), () => import('./structure-move-fields')];

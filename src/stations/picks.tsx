@@ -29,7 +29,7 @@ import { RigFields } from './rig-fields';
 import { RollFields } from './roll-fields';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
-import { FromYard } from './yard-fields';
+import { FromYard } from './from-yard';
 import { settle } from '@/core/settle/settle';
 import { SmallButton } from '@/ui/small-button';
 

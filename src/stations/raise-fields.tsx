@@ -13,7 +13,7 @@ import { freshId } from './fresh-id';
 import { useAct, usePlan } from './job-context';
 import { ThingTools } from './thing-tools';
 import { useInputs } from './use-inputs';
-import { FromYard } from './yard-fields';
+import { FromYard } from './from-yard';
 
 const inWords: Record<RaiseKind, string> = { mastLift: 'mast lifts', hoist: 'hoists', jack: 'jacks', hands: 'hands' };
 

@@ -11,8 +11,8 @@ import { useInputs } from './use-inputs';
 
 // What is asked at a move is read with the first move that asks it.
 const HoldPoints = dynamic(() => again(() => import('./hold-points')).then((part) => part.HoldPoints), { ssr: false });
-const StructureMoveFields = dynamic(() => again(() => import('./structure-fields')).then((part) => part.StructureMoveFields), { ssr: false });
-const TightChoice = dynamic(() => again(() => import('./structure-fields')).then((part) => part.TightChoice), { ssr: false });
+const StructureMoveFields = dynamic(() => again(() => import('./structure-move-fields')).then((part) => part.StructureMoveFields), { ssr: false });
+const TightChoice = dynamic(() => again(() => import('./structure-move-fields')).then((part) => part.TightChoice), { ssr: false });
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
 export function RunSheetStation() {

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { yardWords } from '@/core/document/things/yard';
+import { nameOfGear, yardWords } from '@/core/document/things/yard';
 import {
   hasCrane,
   hasThing,
@@ -106,7 +106,7 @@ function GearOfJobs() {
               {job.yard.map((thing) =>
                 row(
                   `${job.id} ${thing.id}`,
-                  thing.name || yardWords[thing.kind],
+                  nameOfGear(thing),
                   thingNote(thing, (mass) => formatQuantity(mass, 'mass', plan.job.units)),
                   hasThing(plan, thing),
                   () => takenThing(thing, freshId),

@@ -1,15 +1,13 @@
 'use client';
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import type { Fault } from '@/core/calc/schema';
 import { elsewhere, type Elsewhere } from '@/core/document/across-jobs';
 import { dayWords } from '@/core/document/day';
-import { yardKinds, yardWords } from '@/core/document/things/yard';
+import { nameOfGear, yardKinds, yardWords } from '@/core/document/things/yard';
 import type { YardThing } from '@/core/document/schema';
 import type { JobGear } from '@/core/document/shared-gear';
 import { isPulled } from '@/core/document/yard';
 import { formatQuantity } from '@/core/units';
-import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { freshId } from './fresh-id';
@@ -85,7 +83,7 @@ function SaidElsewhere({ yard }: { yard: readonly YardThing[] }) {
 }
 
 function says(thing: YardThing, one: Elsewhere, mass: (value: number) => string): string {
-  const name = nameOf(thing);
+  const name = nameOfGear(thing);
   switch (one.says) {
     case 'rating':
       return `reads ${mass(one.rating)} on the tag of ${name}${thing.rating === null ? '' : `, here it is ${mass(thing.rating)}`}.`;
@@ -97,8 +95,6 @@ function says(thing: YardThing, one: Elsewhere, mass: (value: number) => string)
 }
 
 const kinds = yardKinds.map((kind) => [kind, yardWords[kind]] as const);
-const nameOf = ({ name, kind }: YardThing): string => name || yardWords[kind];
-
 function YardThingFields({ thing }: { thing: YardThing }) {
   const plan = usePlan();
   const edit = useEdit('yard', thing.id);
@@ -110,9 +106,9 @@ function YardThingFields({ thing }: { thing: YardThing }) {
   return (
     <Fold
       thing={thing.id}
-      title={nameOf(thing)}
+      title={nameOfGear(thing)}
       note={`${yardWords[kind]}${rating === null ? '' : `, ${formatQuantity(rating, 'mass', plan.job.units)}`}, used ${uses === 1 ? 'once' : `${uses} times`}`}
-      tools={<ThingTools station="gear" list="yard" thing={{ id: thing.id, name: nameOf(thing) }} />}
+      tools={<ThingTools station="gear" list="yard" thing={{ id: thing.id, name: nameOfGear(thing) }} />}
     >
       <Pair>
         {words('Number on it', name, (next) => edit({ name: next }, 'name'))}
@@ -129,39 +125,4 @@ function YardThingFields({ thing }: { thing: YardThing }) {
 export function inspectedOf(now: YardThing['inspected'] | undefined, changes: { by?: string; on?: string }): YardThing['inspected'] {
   const next = { by: '', on: '', ...now, ...changes };
   return next.by.trim() === '' && next.on.trim() === '' ? null : next;
-}
-
-/** Which things of the yard a lift is made with. */
-export function FromYard({ gear, onGear }: { gear: readonly string[]; onGear: (gear: string[]) => Fault[] | null }) {
-  const yard = usePlan().yard ?? [];
-  const left = yard.filter(({ id }) => !gear.includes(id));
-  if (yard.length === 0) return null;
-  return (
-    <Group title="With gear of the yard">
-      <ul aria-label="Gear it is done with" className="col-span-2 flex flex-wrap gap-1.5">
-        {gear.map((id) => {
-          const one = yard.find((thing) => thing.id === id);
-          return one ? (
-            <li key={id} className="flex items-center gap-1 rounded border border-line px-1.5 py-0.5 text-[13px]">
-              {nameOf(one)}
-              <SmallButton danger label={`Without ${nameOf(one)}`} onClick={() => onGear(gear.filter((each) => each !== id))}>
-                <X size={13} />
-              </SmallButton>
-            </li>
-          ) : null;
-        })}
-        {gear.length === 0 && <li className="text-[13px] text-soft">none named yet</li>}
-      </ul>
-      {left.length > 0 && (
-        <div className="col-span-2">
-          <ChoiceField
-            label="Take from the yard"
-            value="none"
-            choices={[{ value: 'none', label: 'choose …' }, ...left.map((one) => ({ value: one.id, label: `${nameOf(one)}, ${yardWords[one.kind]}` }))]}
-            onValue={(id) => id !== 'none' && onGear([...gear, id])}
-          />
-        </div>
-      )}
-    </Group>
-  );
 }

@@ -37,6 +37,7 @@ export const yardWords: Record<YardKind, string> = {
   mats: 'mats',
   other: 'other lifting gear',
 };
+export const nameOfGear = ({ name, kind }: { name: string; kind: YardKind }): string => name || yardWords[kind];
 
 /** That somebody looked at a thing as the rules ask, and when. */
 export const inspectedSchema = () => nullable(closed({ by: text('who inspected it'), on: text('when, as a date') }));
