@@ -1,4 +1,4 @@
-/** Imports run one way: app → stations → ui → core, app → server → core, workers → core; in the core each row imports what stands before it. */
+/** Imports run one way: app → stations → job → ui → core, app → server → core, workers → core; in the core each row imports what stands before it. */
 const below = (from, to, comment) => ({
   name: `${from.join('-')}-not-${to.join('-')}`,
   severity: 'error',
@@ -28,12 +28,20 @@ const oneWay = [
 
 module.exports = {
   forbidden: [
-    below(['core'], ['server', 'workers', 'ui', 'stations', 'app'], 'the core imports nothing above it'),
-    below(['ui'], ['server', 'workers', 'stations', 'app'], 'shared parts know no station and no server'),
+    below(['core'], ['server', 'workers', 'ui', 'job', 'stations', 'app'], 'the core imports nothing above it'),
+    below(['ui'], ['server', 'workers', 'job', 'stations', 'app'], 'shared parts know no open job, no station and no server'),
+    below(['job'], ['server', 'stations', 'app'], 'the open job knows no screen; it reaches the server by its API only'),
     below(['stations'], ['server', 'app'], 'a station reaches the server by its API only'),
-    below(['server'], ['ui', 'stations', 'app', 'workers'], 'the server knows no screen'),
-    below(['workers'], ['server', 'ui', 'stations', 'app'], 'a worker is a thin shell over the core'),
+    below(['server'], ['ui', 'job', 'stations', 'app', 'workers'], 'the server knows no screen'),
+    below(['workers'], ['server', 'ui', 'job', 'stations', 'app'], 'a worker is a thin shell over the core'),
     ...oneWay,
+    {
+      name: 'stations-apart',
+      severity: 'error',
+      comment: 'a station knows no other: what two of them need is shared, and the screen puts them together',
+      from: { path: '^src/stations/(?!screen/)([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/stations/', pathNot: '^src/stations/($1|shared)/' },
+    },
     {
       name: 'core-is-pure',
       severity: 'error',

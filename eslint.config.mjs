@@ -16,8 +16,8 @@ const config = [
   },
   {
     // A part of the page that comes later is asked for again while the server is away.
-    files: ['src/ui/**', 'src/stations/**'],
-    ignores: ['**/*.test.*', 'src/stations/parts.ts'],
+    files: ['src/ui/**', 'src/job/**', 'src/stations/**'],
+    ignores: ['**/*.test.*', 'src/stations/screen/parts.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',

@@ -28,7 +28,7 @@ const config = {
   testTimeout: 30_000,
   projects: [
     { ...shared, displayName: 'core', runner: '<rootDir>/tests/core-runner.mjs', testMatch: ['<rootDir>/{src/core,scripts}/**/*.test.ts'] },
-    { ...shared, displayName: 'screens', testMatch: ['<rootDir>/src/{ui,stations}/**/*.test.ts?(x)'] },
+    { ...shared, displayName: 'screens', testMatch: ['<rootDir>/src/{ui,job,stations}/**/*.test.ts?(x)'] },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/src/{server,app}/**/*.test.ts'] },
   ],
 };

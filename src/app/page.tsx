@@ -4,7 +4,7 @@ import { database } from '@/server/db/connect';
 import { listJobs, type JobLine } from '@/server/jobs';
 import { coreVersion } from '@/server/pool';
 import { localDay } from '@/server/today';
-import { JobsScreen, type JobRow } from '@/stations/jobs-screen';
+import { JobsScreen, type JobRow } from '@/stations/jobs/jobs-screen';
 
 export const dynamic = 'force-dynamic';
 

@@ -7,7 +7,7 @@ import { findJob, UnreadableStoredPlan, type StoredPlan } from '@/server/jobs';
 import { inPool, NotFinished } from '@/server/pool';
 import type { Tasks } from '@/server/pool/tasks';
 import { localDay } from '@/server/today';
-import { JobScreen } from '@/stations/job-screen';
+import { JobScreen } from '@/stations/screen/job-screen';
 
 export const dynamic = 'force-dynamic';
 
