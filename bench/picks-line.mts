@@ -5,6 +5,9 @@
 import { alongWay } from '../src/core/checks/map/along-way';
 import { evaluate } from '../src/core/evaluate';
 import { craneChecks } from '../src/core/checks/lift/crane';
+import { standChecks } from '../src/core/checks/site/stand';
+import { standZoneChecks } from '../src/core/checks/site/stand-zones';
+import { zoneChecks } from '../src/core/checks/site/zones';
 import type { LiftPath } from '../src/core/settle/lift-path';
 import { Missing } from '../src/core/verdict/missing';
 import { hooksOf, pickContext } from '../src/core/checks/lift/pick-context';
@@ -36,6 +39,9 @@ function canopy(): Plan {
     .filter((move) => move.kind !== 'pick.trial' && (!('stand' in move) || move.stand === stand!.id))
     .map((move) => (move.kind === 'piece.hang' && !kept.has(move.pick ?? '') ? { ...move, pick: null } : move));
   plan.site.powerLines = [];
+  // People beside it, whom nobody keeps away, and ground that not every place of the crane is good for.
+  plan.site.zones = [{ id: 'z', name: 'Kiosk', kind: 'people', at: { x: 30, y: -16 }, length: 6, width: 4, azimuthDeg: 20, closed: null }];
+  plan.stands.forEach((one) => (one.groundAllowable = 110e3));
   const { chart, chartSource, chartGust, chartBase } = crane!;
   plan.duties = [1.1, 0.9, 0.8].map((of, n) => ({
     id: `set-up ${n}`,
@@ -83,8 +89,12 @@ while (mapCompared < 10_000) {
   if (Number.isNaN(own.worst[cell]!)) continue;
   const moved = { ...settled, stands: settled.stands.map((stand) => ({ ...stand, at: place(cell) })) };
   const pick = moved.picks.find(({ id }) => id === own.of[lift]!.pick)!;
-  const rows = craneChecks({ plan: moved, today: TODAY, rules, replayed }, pickContext(moved, pick));
-  const stops = rows.some(({ id, verdict }) => /^lift\.(headRoom|boomGap)$/.test(id) && (verdict === 'stop' || verdict === 'missing'));
+  const context = { plan: moved, today: TODAY, rules, replayed };
+  const picked = pickContext(moved, pick);
+  const rows = [...craneChecks(context, picked), ...standChecks(context, picked), ...zoneChecks(context, picked), ...standZoneChecks(context)];
+  const stops = rows.some(
+    ({ id, verdict }) => /^(lift\.(headRoom|boomGap|over)|stand\.(ground|tips|over))$/.test(id) && (verdict === 'stop' || verdict === 'missing'),
+  );
   const share = Math.max(...rows.filter(({ id }) => /^lift\.(chart|offChart|boomReach)$/.test(id)).map(({ ratio }) => ratio ?? Infinity));
   if (own.share(lift, place(cell)) < 1 !== (share < 1 && !stops)) mapDiffers += 1;
   mapCompared += 1;

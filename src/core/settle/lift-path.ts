@@ -149,6 +149,15 @@ function passesOf(path: LiftPath, width: number, drift: number): Pass[] {
 
 export const sweptBy = (path: LiftPath, width: number, drift = 0): Vec[][] => passesOf(path, width, drift).map(({ outline }) => outline());
 
+/** Whether a load passes over an outline: only what it passes near to is worked out. */
+export function sweeps(path: LiftPath, width: number, drift: number): (outline: readonly Vec[]) => boolean {
+  const passes = passesOf(path, width, drift);
+  return (outline) => {
+    const box = boxOf(outline);
+    return passes.some((pass) => meets(pass.box, box) && overlap(pass.outline(), outline));
+  };
+}
+
 export interface Overflown {
   name: string;
   height: number;
@@ -166,12 +175,9 @@ export function tallestUnder(
     ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
     ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
   ];
-  const passes = passesOf(path, width, drift);
+  const over = sweeps(path, width, drift);
   // The tallest first; most of what stands is nowhere near the way.
-  for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) {
-    const box = boxOf(outline);
-    if (passes.some((pass) => meets(pass.box, box) && overlap(pass.outline(), outline))) return { name, height };
-  }
+  for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) if (over(outline)) return { name, height };
   return null;
 }
 

@@ -100,7 +100,7 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
       open
       onOpenChange={onClose}
       title={`Where ${crane.name} may stand`}
-      about="At every place the chart is read for every lift, and head room, the boom over its load and over what stands by then, and the power lines are looked at. Ground, mats and who is under the swing are checked once it stands there."
+      about="At every place, for every lift: the chart, head room, the boom over its load and over what stands by then, power lines, zones nobody closes, the ground under its mats or tracks as it is said at its stand and the crane turned as there, and its way out. How a truck reaches it, pads beside a wall and how its boom is put together are checked once it stands there."
     >
       {charts.length > 1 && (
         <ChoiceField
@@ -187,6 +187,15 @@ export function StandMapDialog({ crane, onClose }: { crane: Crane; onClose: () =
               How {known.unhung.join(', ')} hangs is not said: for it only the chart is read, and what is under the boom is not known.
             </p>
           )}
+          {known.groundAsks.length > 0 && (
+            <p className="text-[13px] font-semibold text-missing">Nothing is known of the ground under it: {known.groundAsks.join(' ')}</p>
+          )}
+          {known.zones.length > 0 && (
+            <p className="text-[13px] text-soft">
+              No lift is served from inside, or over, {known.zones.join(', ')}: nobody says how {known.zones.length === 1 ? 'it is' : 'they are'} kept closed
+              meanwhile.
+            </p>
+          )}
           {known.lines.unknown.length > 0 && (
             <p className="text-[13px] font-semibold text-missing">
               Nobody says where {known.lines.unknown.join(', ')} runs, how high, or what it carries: the map keeps clear of nothing there.
@@ -246,6 +255,16 @@ function Picture({ map, crane, onPlace }: { map: StandMap; crane: Crane; onPlace
           onPlace({ x: west + ((event.clientX - box.left) / box.width) * long, y: north - ((event.clientY - box.top) / box.height) * high });
         }}
       >
+        {(plan.site.zones ?? []).map((one) => (
+          <polygon
+            key={one.id}
+            points={line(rectangle(one.at, one.length, one.width, one.azimuthDeg))}
+            fill="none"
+            stroke={one.closed ? '#6B6458' : '#A3261B'}
+            strokeWidth={size / 8}
+            strokeDasharray={`${size / 2} ${size / 3}`}
+          />
+        ))}
         {plan.site.obstructions.map((one) => (
           <polygon key={one.id} points={line(rectangle(one.at, one.length, one.width, one.azimuthDeg))} fill="#22282C" opacity={0.6} />
         ))}

@@ -8,6 +8,8 @@ import { craneAt } from '../../settle/duties';
 import { hangsBy, hungWith } from '../../document/joined';
 import { pickOfPiece } from '../../document/lookups';
 import { wayOutChecks } from './way-out';
+import type { Rules } from '../../rules/rule-sets';
+import type { SettledPlan } from '../../settle/settle';
 import { moveFor, type Context } from '../context';
 import { flatStop, on, told, type Place } from '../../verdict/build';
 
@@ -34,21 +36,33 @@ export const inTheWayFrom = ({ plan, rules }: Context): readonly unknown[] => [
   plan.structure.joints,
 ];
 
-/** What is set, what stands and what drives in, against everything that stands there at that moment. */
-export function inTheWayChecks(context: Context): Check[] {
-  const { plan } = context;
+/** What takes up room on the site, and with which move each piece of the structure comes. */
+function standsOnSite(plan: SettledPlan, rules: Rules) {
   const things: Body[] = plan.site.obstructions
     .filter((one) => one.height > 0)
     .map((one) => ({ id: one.id, name: one.name, outline: shrunk(one.at, one.length, one.width, one.azimuthDeg), from: 0, to: one.height }));
   const posts: Body[] = plan.bearings
     .filter((one) => one.level > KERB)
     .map((one) => ({ id: one.id, name: one.name, outline: shrunk(one.at, one.seatLength, one.seatWidth, 0), from: 0, to: one.level }));
-  const set = plan.pieces.flatMap((piece) => pieceBody(plan, context.rules, piece) ?? []);
-  const beams = beamBodies(plan, context.rules);
+  const set = plan.pieces.flatMap((piece) => pieceBody(plan, rules, piece) ?? []);
+  const beams = beamBodies(plan, rules);
   const low = beams.filter(({ from, to }) => from < CARRIER && to > KERB);
   const hung = new Map(
     plan.moves.flatMap((move, at) => (move.kind === 'piece.hang' ? [move.beam, ...hungWith(plan, move)].map((id): [string, number] => [id, at]) : [])),
   );
+  return { things, posts, set, beams, low, hung };
+}
+
+/** What a carrier cannot drive over or under at a move. */
+export function standingLow(plan: SettledPlan, rules: Rules): (at: number) => Body[] {
+  const { things, posts, low, hung } = standsOnSite(plan, rules);
+  return (at) => [...things, ...posts, ...low.filter(({ id }) => (hung.get(id) ?? Infinity) < at)];
+}
+
+/** What is set, what stands and what drives in, against everything that stands there at that moment. */
+export function inTheWayChecks(context: Context): Check[] {
+  const { plan } = context;
+  const { things, posts, set, beams, low, hung } = standsOnSite(plan, context.rules);
   // To the end where it never leaves; a crane that no move sets stands nowhere yet.
   const left = new Map(plan.moves.flatMap((move) => (move.kind === 'crane.set' ? [[move.stand, Infinity]] : [])));
   plan.moves.forEach((move, at) => move.kind === 'crane.leave' && left.set(move.stand, at));
@@ -73,7 +87,7 @@ export function inTheWayChecks(context: Context): Check[] {
       return clash(body, place, [...things, ...set.slice(0, i)], 'is set into');
     }),
     ...beamsInTheWay(context, beams, things, set, clash),
-    ...wayOutChecks(context, (at) => [...things, ...posts, ...low.filter(({ id }) => (hung.get(id) ?? Infinity) < at)]),
+    ...wayOutChecks(context, standingLow(plan, context.rules)),
     ...plan.stands.flatMap((stand) => {
       const crane = craneAt(plan, stand);
       const body: Body = { id: stand.id, name: stand.name, outline: shrunk(stand.at, crane.baseLength, crane.baseWidth, stand.azimuthDeg), from: KERB, to: 3 };

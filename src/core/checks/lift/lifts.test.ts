@@ -1,7 +1,7 @@
 import { quayFootbridge } from '../../../../tests/demo-plan';
 import { evaluate } from '../../evaluate';
 import { afresh } from '../../document/keep';
-import { leadsOut } from './way-out';
+import { WaysOut } from './way-out';
 import { openPlan } from '../../document/open';
 import { posesAt } from '../../view/moment-pose';
 import { replay } from '../../replay/replay';
@@ -149,11 +149,27 @@ describe('the way out', () => {
   });
   const ring = (gap: number) => [box(0, 8, 20, 0.4), box(0, -8, 20, 0.4), box(-10, 0, 0.4, 16), box(10, 4 + gap / 2, 0.4, 8), box(10, -4 - gap / 2, 0.4, 8)];
 
+  const leadsOut = (things: ReturnType<typeof box>[], at = stand) => new WaysOut(things, 1.5, at.at).leadsOut(at);
+
   test('through a gap as wide as the strip, not through a narrower one', () => {
-    expect(leadsOut(stand, [], 1.5)).toBe(true);
-    expect(leadsOut(stand, ring(0), 1.5)).toBe(false);
-    expect(leadsOut(stand, ring(2.4), 1.5)).toBe(false);
-    expect(leadsOut(stand, ring(4.2), 1.5)).toBe(true);
+    expect(leadsOut([])).toBe(true);
+    expect(leadsOut(ring(0))).toBe(false);
+    expect(leadsOut(ring(2.4))).toBe(false);
+    expect(leadsOut(ring(4.2))).toBe(true);
+  });
+
+  test('one site asked from many places: inside the ring it is shut in, outside and far off it is not', () => {
+    const site = new WaysOut(ring(0), 1.5, { x: 0, y: 0 });
+    const from = (x: number, y: number, azimuthDeg = 0) => site.leadsOut({ at: { x, y }, azimuthDeg });
+    expect([from(0, 0), from(-6, 4, 90), from(5, -5, 200)]).toEqual([false, false, false]);
+    expect([from(0, 14), from(-14, 0, 90), from(400, 3)]).toEqual([true, true, true]);
+    // Hard by a wall nothing of it stands where the strip fits.
+    expect(from(0, 8)).toBe(false);
+  });
+
+  test('what is further off than the search goes is cut off: a wall far out shuts nobody in', () => {
+    const far = [box(0, 400, 2000, 1), box(0, -400, 2000, 1), box(-900, 0, 1, 900), box(900, 0, 1, 900)];
+    expect(leadsOut(far)).toBe(true);
   });
 });
 

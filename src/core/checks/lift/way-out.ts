@@ -11,11 +11,13 @@ import type { Body } from '../../settle/bodies';
 /** A carrier is as wide as this where it drives [m]; so much is left on each side of it. */
 const WIDE = 2.55;
 const SPARE = 0.25;
+/** Half of the strip it drives out along [m]. */
+export const HALF_STRIP = WIDE / 2 + SPARE;
 /** Steps of the search [m], and how far past everything one is out. */
 const STEP = 0.5;
 const OUT = 6;
-/** More cells than this the search does not look at: the site is then cut to what lies round the stand. */
-const MOST = 300;
+/** More cells than this the search does not look at each way: the site is then cut to what lies round its middle. */
+const MOST = 600;
 
 /**
  * A crane that has built itself in: from where it stands to past everything that stands there when it leaves, no strip as wide as the
@@ -31,7 +33,7 @@ export function wayOutChecks({ plan, replayed }: Context, standing: (at: number)
     // A tower crane does not drive out: how it comes down is asked of it.
     if (crane.tower) return [];
     const things = standing(at);
-    const wide = WIDE + 2 * SPARE;
+    const wide = 2 * HALF_STRIP;
     const place: Place = {
       id: 'stand.wayOut',
       ...on('stand', stand, stand.name),
@@ -41,7 +43,7 @@ export function wayOutChecks({ plan, replayed }: Context, standing: (at: number)
       source: 'Geometry; common practice: a crane can build itself in. How it turns is not worked out',
     };
     const key = `${stand.id} ${things.length}`;
-    const open = known.get(key) ?? leadsOut(stand, things, wide / 2);
+    const open = known.get(key) ?? new WaysOut(things, HALF_STRIP, stand.at).leadsOut(stand);
     known.set(key, open);
     if (open)
       return [
@@ -83,22 +85,30 @@ function gapTo(point: Vec, outline: readonly Vec[]): number {
   return inside ? 0 : least;
 }
 
-/** Whether a disc of this radius gets from the stand to past everything. */
-export function leadsOut(stand: Pick<Stand, 'at' | 'azimuthDeg'>, things: readonly Body[], radius: number): boolean {
-  const points = things.flatMap(({ outline }) => outline);
-  if (points.length === 0) return true;
-  const half = (MOST * STEP) / 2;
-  const low = {
-    x: Math.max(Math.min(stand.at.x, ...points.map(({ x }) => x)) - OUT, stand.at.x - half),
-    y: Math.max(Math.min(stand.at.y, ...points.map(({ y }) => y)) - OUT, stand.at.y - half),
-  };
-  const high = {
-    x: Math.min(Math.max(stand.at.x, ...points.map(({ x }) => x)) + OUT, stand.at.x + half),
-    y: Math.min(Math.max(stand.at.y, ...points.map(({ y }) => y)) + OUT, stand.at.y + half),
-  };
-  const [wide, deep] = [Math.ceil((high.x - low.x) / STEP) + 1, Math.ceil((high.y - low.y) / STEP) + 1];
-  const shut = new Uint8Array(wide * deep);
-  for (const { outline } of things) {
+/** From where on a site a disc of a radius gets to past everything. What lies further than so far from the middle is cut off. */
+export class WaysOut {
+  private readonly low: Vec = { x: 0, y: 0 };
+  private readonly wide: number = 0;
+  private readonly deep: number = 0;
+  /** 1: the disc does not fit; 2: it gets out from there */
+  private readonly cells: Uint8Array = new Uint8Array();
+
+  constructor(things: readonly Pick<Body, 'outline'>[], radius: number, middle: Vec) {
+    const points = things.flatMap(({ outline }) => outline);
+    if (points.length === 0) return;
+    const half = (MOST * STEP) / 2;
+    const from = (pick: (p: Vec) => number) => Math.max(Math.min(...points.map(pick)) - OUT, pick(middle) - half);
+    const to = (pick: (p: Vec) => number) => Math.min(Math.max(...points.map(pick)) + OUT, pick(middle) + half);
+    this.low = { x: from(({ x }) => x), y: from(({ y }) => y) };
+    this.wide = Math.max(0, Math.ceil((to(({ x }) => x) - this.low.x) / STEP) + 1);
+    this.deep = Math.max(0, Math.ceil((to(({ y }) => y) - this.low.y) / STEP) + 1);
+    this.cells = new Uint8Array(this.wide * this.deep);
+    for (const { outline } of things) this.shut(outline, radius);
+    this.flood();
+  }
+
+  private shut(outline: readonly Vec[], radius: number): void {
+    const { low, wide, deep, cells } = this;
     const reach = (pick: (p: Vec) => number, from: number, most: number): [number, number] => [
       Math.max(0, Math.floor((Math.min(...outline.map(pick)) - radius - from) / STEP)),
       Math.min(most - 1, Math.ceil((Math.max(...outline.map(pick)) + radius - from) / STEP)),
@@ -107,23 +117,43 @@ export function leadsOut(stand: Pick<Stand, 'at' | 'azimuthDeg'>, things: readon
     const [y0, y1] = reach(({ y }) => y, low.y, deep);
     for (let y = y0; y <= y1; y += 1)
       for (let x = x0; x <= x1; x += 1)
-        if (!shut[y * wide + x] && gapTo({ x: low.x + x * STEP, y: low.y + y * STEP }, outline) < radius) shut[y * wide + x] = 1;
+        if (!cells[y * wide + x] && gapTo({ x: low.x + x * STEP, y: low.y + y * STEP }, outline) < radius) cells[y * wide + x] = 1;
   }
-  // From anywhere the carrier itself stands on.
-  const body = rectangle(add(stand.at, direction(stand.azimuthDeg)), 6, 2, stand.azimuthDeg);
-  const waiting: number[] = [];
-  for (let y = 0; y < deep; y += 1)
-    for (let x = 0; x < wide; x += 1) if (gapTo({ x: low.x + x * STEP, y: low.y + y * STEP }, body) === 0 && !shut[y * wide + x]) waiting.push(y * wide + x);
-  for (const cell of waiting) shut[cell] = 1;
-  while (waiting.length > 0) {
-    const cell = waiting.pop()!;
-    const [x, y] = [cell % wide, Math.floor(cell / wide)];
-    if (x === 0 || y === 0 || x === wide - 1 || y === deep - 1) return true;
-    for (const next of [cell - 1, cell + 1, cell - wide, cell + wide])
-      if (!shut[next]) {
-        shut[next] = 1;
-        waiting.push(next);
+
+  /** Everything that is reached from the edge. */
+  private flood(): void {
+    const { wide, deep, cells } = this;
+    const waiting: number[] = [];
+    const take = (cell: number) => {
+      if (cells[cell]) return;
+      cells[cell] = 2;
+      waiting.push(cell);
+    };
+    for (let x = 0; x < wide; x += 1) for (const y of [0, deep - 1]) take(y * wide + x);
+    for (let y = 0; y < deep; y += 1) for (const x of [0, wide - 1]) take(y * wide + x);
+    while (waiting.length > 0) {
+      const cell = waiting.pop()!;
+      const [x, y] = [cell % wide, Math.floor(cell / wide)];
+      if (x > 0) take(cell - 1);
+      if (x < wide - 1) take(cell + 1);
+      if (y > 0) take(cell - wide);
+      if (y < deep - 1) take(cell + wide);
+    }
+  }
+
+  /** Whether a carrier gets out from where it stands: from anywhere it stands on itself. */
+  leadsOut({ at, azimuthDeg }: Pick<Stand, 'at' | 'azimuthDeg'>): boolean {
+    const { low, wide, deep, cells } = this;
+    if (cells.length === 0) return true;
+    const body = rectangle(add(at, direction(azimuthDeg)), 6, 2, azimuthDeg);
+    const [x0, x1] = [0, 1].map((end) => ((end ? Math.max : Math.min)(...body.map(({ x }) => x)) - low.x) / STEP);
+    const [y0, y1] = [0, 1].map((end) => ((end ? Math.max : Math.min)(...body.map(({ y }) => y)) - low.y) / STEP);
+    for (let y = Math.floor(y0!); y <= y1!; y += 1)
+      for (let x = Math.floor(x0!); x <= x1!; x += 1) {
+        const out = x < 0 || y < 0 || x >= wide || y >= deep;
+        if (!out && cells[y * wide + x] !== 2) continue;
+        if (gapTo({ x: low.x + x * STEP, y: low.y + y * STEP }, body) === 0) return true;
       }
+    return false;
   }
-  return false;
 }

@@ -7,7 +7,9 @@ import { gapsToHung, gapToThing, hangsUnder, obstructionsOf, steelAbout, sweepOf
 import type { PickContext } from '../context';
 import { ownHeight, travelHeight } from '../lift/travel';
 import type { Hanging } from '../../settle/hanging';
-import { slewAngle, type LiftPath, type Station } from '../../settle/lift-path';
+import type { LiftPath, Station } from '../../settle/lift-path';
+import { outlineOf, passing, type OpenZone } from '../site/zones';
+import { SLACK, Swept, type Round, type Sector } from './swept';
 import { pathFrom } from '../lift/pick-context';
 import { breadthOf, type PieceWeight } from '../../settle/piece-weight';
 import type { SettledPlan } from '../../settle/settle';
@@ -36,16 +38,13 @@ function thingOf(of: Standing): Thing {
   return { of, a, b, half: Math.max(...outline.map((point) => toSegment(point, a, b))) };
 }
 
-/** All round a place, or from a bearing so many degrees to either side. */
-type Sector = { middle: number; half: number } | null;
 const DEG = 180 / Math.PI;
 const within = (sector: Sector, { middle, half }: { middle: number; half: number }): boolean =>
   sector === null || Math.abs(wrapDeg(middle - sector.middle)) <= sector.half + half;
 
-/** A place of the crane somewhere round here, no further from it than this: 0 is the place itself. */
-interface Round {
-  at: Vec;
-  by: number;
+/** A zone nobody closes, inside a capsule. */
+interface Crossed extends Thing {
+  zone: OpenZone;
 }
 
 /** What of a lift is not clear for certain round a place. */
@@ -54,12 +53,12 @@ interface Doubt {
   things: Thing[];
   /** things the load may be carried over, the tallest first */
   under: Thing[];
+  /** zones nobody closes that it may pass over */
+  zones: Crossed[];
   /** head room, and the boom over its load */
   hook: boolean;
 }
 
-/** Rounding in the bounds is on the side of a doubt [m]. */
-const SLACK = 1e-6;
 /** A block of the map is so many cells wide, and so are the blocks in it. */
 const BLOCKS = [16, 4] as const;
 
@@ -74,7 +73,8 @@ export class StandClear {
   private readonly before: readonly Body[];
   private readonly hung: readonly Hangs[];
   private readonly blocks: Map<number, Doubt>[] = BLOCKS.map(() => new Map());
-  private readonly ends: { straight: readonly Vec[]; to: Vec };
+  private readonly swept: Swept;
+  private readonly zones: Crossed[];
   /** no part of the load is further from its hook, hanging plumb and blown out of plumb */
   private readonly inward: number;
   private readonly reach: number;
@@ -93,6 +93,7 @@ export class StandClear {
     private readonly hanging: Hanging,
     gives: Gives,
     private readonly grid: { at: Vec; step: number },
+    zones: readonly OpenZone[] = [],
   ) {
     const { pick, crane } = picked;
     this.picked = { ...picked, loaded: (radius) => underLoad(gives, pick.boom, radius) };
@@ -103,13 +104,12 @@ export class StandClear {
     this.hung = hangsUnder(picked, weight, hanging);
     this.own = ownHeight(picked);
     this.least = rules.value('boomClearance');
-    const hooks = path.stations.map(({ hook }) => hook);
-    const low = picked.turned ? [{ x: picked.turned.low.x, y: picked.turned.low.y }] : [];
-    this.ends = { straight: [hooks[0]!, ...low], to: hooks.at(-1)! };
+    this.swept = new Swept(picked, path);
+    this.zones = zones.map((zone) => ({ zone, ...thingOf({ id: zone.id, name: zone.name, outline: outlineOf(zone), to: Infinity }) }));
     const blown = driftOf(plan, picked, path, weight, rules)?.angleDeg ?? 0;
     this.inward = Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + Math.hypot(seen.length, breadthOf(weight)) / 2));
     this.reach = this.inward + (crane.pivotHeight + pick.boom) * Math.tan(blown / DEG);
-    this.all = { things: this.things, under: this.under, hook: true };
+    this.all = { things: this.things, under: this.under, zones: this.zones, hook: true };
   }
 
   /** With the crane in a cell of the map. */
@@ -143,7 +143,7 @@ export class StandClear {
   }
 
   /** The lines of the checks, for what is in doubt. */
-  private plainly(at: Vec, { things, under, hook }: Doubt): boolean {
+  private plainly(at: Vec, { things, under, zones, hook }: Doubt): boolean {
     const { plan, rules, weight, picked, hung } = this;
     const path = pathFrom(picked, at);
     if (!path) return false;
@@ -157,6 +157,10 @@ export class StandClear {
       const highest = Math.max(this.own, (under[0]?.of.to ?? -Infinity) + rules.value('loadClearance'));
       if (!carried(highest) && !(highest > this.own && carried(travelHeight(plan, here, path, weight, rules, this.before).underside))) return false;
     }
+    if (zones.length > 0) {
+      const over = passing(plan, here, path, weight, rules);
+      if (zones.some(({ zone }) => over(zone) !== null)) return false;
+    }
     const passes = (stations: readonly Station[]) => things.every(({ of }) => gapToThing(here, stations, of).every(clears));
     // Mostly one of the stations of the way says already that it does not.
     return things.length === 0 || (passes(path.stations) && passes(sweepOf(here, path)));
@@ -165,36 +169,18 @@ export class StandClear {
   /** Of what was in doubt round here, what still is nearer by. */
   private doubt(round: Round, before: Doubt): Doubt {
     const { crane, pick, loaded } = this.picked;
-    const { straight, to } = this.ends;
-    const far = Math.max(...[...straight, to].map((end) => distance(round.at, end)), pick.swingRadius ?? 0) + round.by + SLACK;
-    const [first, low] = straight;
-    const near =
-      Math.min(distance(round.at, to), pick.swingRadius ?? Infinity, low ? toSegment(round.at, first!, low) : distance(round.at, first!)) - round.by - SLACK;
+    const far = this.swept.far(round);
+    const near = this.swept.near(round);
     const lowest = lineOver(crane, pick.boom, loaded(far));
     // Somewhere here the boom does not reach: nothing is said for all of it.
     if (!lowest) return before;
-    const swept = this.sweptFrom(round, near);
+    const swept = this.swept.sector(round, near);
     const things = before.things.filter((thing) => this.mayMeet(thing, round, far, lowest, swept));
     const under = before.hook ? before.under.filter((thing) => this.mayPass(thing, round, near, far, swept)) : [];
     const underside = Math.max(this.own, (under[0]?.of.to ?? -Infinity) + this.rules.value('loadClearance'));
     const hook = before.hook && !(this.hasRoom(lowest, underside) && this.hungClear(near, far, underside));
-    return { things, under: hook ? under : [], hook };
-  }
-
-  /** Which bearings the hook is carried through, wherever round here the crane stands. */
-  private sweptFrom({ at, by }: Round, near: number): Sector {
-    if (near <= 0.1) return null;
-    const { straight, to } = this.ends;
-    const { swing } = this.picked.pick;
-    const wide = 2 * Math.asin(Math.min(1, by / (near + by))) * DEG + 0.01;
-    const from = angleOf(sub(straight.at(-1)!, at));
-    const turn = slewAngle(from, angleOf(sub(to, at)), swing);
-    // A little aside it may go round the other way.
-    const [short, long] = [Math.abs(turn), swing === 'short' ? 180 : 360];
-    if (by > 0 && (long - short < 2 * wide || (swing !== 'short' && short < 2 * wide))) return null;
-    const lying = straight.length > 1 ? wrapDeg(angleOf(sub(straight[0]!, at)) - from) : 0;
-    const [least, most] = [Math.min(0, turn, lying), Math.max(0, turn, lying)];
-    return { middle: from + (least + most) / 2, half: (most - least) / 2 + wide };
+    const zones = before.zones.filter((zone) => this.mayCross(zone, round, near, far, swept));
+    return { things, under: hook ? under : [], zones, hook };
   }
 
   /** Whether a thing is where the boom sweeps and as high as it may be: the boom lower than anywhere round here, the thing as near as it may be. */
@@ -214,11 +200,27 @@ export class StandClear {
   }
 
   /** Whether the load may be carried over a thing. */
-  private mayPass({ of, a, b, half }: Thing, round: Round, near: number, far: number, swept: Sector): boolean {
-    if (of.to + this.rules.value('loadClearance') <= this.own) return false;
+  private mayPass(thing: Thing, round: Round, near: number, far: number, swept: Sector): boolean {
+    return thing.of.to + this.rules.value('loadClearance') > this.own && this.mayBeOver(thing, round, near, far, swept, this.outTo(far));
+  }
+
+  /** Whether the load, or over a railway the boom, may pass over a zone. */
+  private mayCross(thing: Crossed, round: Round, near: number, far: number, swept: Sector): boolean {
+    const load = this.outTo(far);
+    // The boom is over all that lies between its foot and the hook.
+    return thing.zone.kind === 'railway'
+      ? this.mayBeOver(thing, round, 0, far, swept, Math.max(load, this.picked.crane.boomWidth))
+      : this.mayBeOver(thing, round, near, far, swept, load);
+  }
+
+  /** So far from its hook a load may reach. Between two stations its outline is taken a little wider. */
+  private outTo(far: number): number {
+    return this.reach + 0.01 * (far + 2 * this.reach);
+  }
+
+  /** Whether what is carried between two radii and reaches so far to every side may be over a thing. */
+  private mayBeOver({ a, b, half }: Thing, round: Round, near: number, far: number, swept: Sector, reach: number): boolean {
     const away = toSegment(round.at, a, b);
-    // Between two stations its outline is taken a little wider.
-    const reach = this.reach + 0.01 * (far + 2 * this.reach);
     if (away - half - round.by > far + reach) return false;
     if (Math.max(distance(round.at, a), distance(round.at, b)) + half + round.by < near - reach) return false;
     return within(swept, this.seenFrom(round, { a, b }, away, half + reach));
@@ -260,4 +262,4 @@ export class StandClear {
 /** The luff is looked at in so many parts. */
 const PARTS = 12;
 
-const isNone = ({ things, hook }: Doubt): boolean => things.length === 0 && !hook;
+const isNone = ({ things, zones, hook }: Doubt): boolean => things.length === 0 && zones.length === 0 && !hook;

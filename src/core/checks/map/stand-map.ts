@@ -8,11 +8,19 @@ import { isDay } from '../../document/day';
 import { pitsOf } from '../../document/pits';
 import { namesPerson } from '../../document/records';
 import { chartsOf, craneAt, dutiesAt } from '../../settle/duties';
+import { boomGround, longestBooms } from '../../document/boom-laid';
 import { craneOf, standOf } from '../../document/lookups';
+import { cranesStanding } from '../../settle/cranes-standing';
+import { standingLow } from '../lift/in-the-way';
+import { HALF_STRIP, WaysOut } from '../lift/way-out';
+import { inZone } from '../site/stand-zones';
+import { groundAsks } from '../site/under-crane';
+import { isClosed, zonesOf, type OpenZone } from '../site/zones';
+import { StandGround } from './stand-ground';
 import { Missing } from '../../verdict/missing';
 import { breadthOf } from '../../settle/piece-weight';
 import { boomToLine, linesAsking, nearestTo, type PlacedLine } from '../site/power-lines';
-import { SLEW_STEPS, slewAngle } from '../../settle/lift-path';
+import { SLEW_STEPS, slewAngle, type LiftPath } from '../../settle/lift-path';
 import type { PickContext } from '../context';
 import { pathFrom, pickContext } from '../lift/pick-context';
 import { StandClear } from './stand-clear';
@@ -35,6 +43,10 @@ interface Lift {
   swing: number | null;
   /** how near its boom, rope and load come to the power lines with the crane at a place: one of them too near */
   underLine: (at: Vec) => boolean;
+  /** what it may press on the ground with; a text: what nobody has said of that */
+  ground: StandGround | string;
+  /** whether its stand may be at a place: out of zones nobody closes, and with a way out for the crane */
+  mayStand: (at: Vec) => boolean;
   picked: PickContext;
 }
 
@@ -45,8 +57,9 @@ export interface StandMap {
   wide: number;
   deep: number;
   /**
-   * worst share of the chart over all lifts; Infinity: some lift is off the chart there, too near a power line, without head room, or its
-   * boom too near to its load or to what stands; NaN: no room for the crane
+   * worst share of the chart over all lifts; Infinity: some lift is off the chart there, too near a power line, without head room, its boom
+   * too near to its load or to what stands, its load over a zone that nobody closes, the ground too weak under it, or the crane without a way
+   * out; NaN: no room for the crane
    */
   worst: Float64Array;
   /** how many of the lifts it serves */
@@ -64,6 +77,10 @@ export interface StandMap {
   left: { mark: string; why: string }[];
   /** lifts served as far as the chart goes: how they hang is not said, so that nothing is known of what is under their boom */
   unhung: string[];
+  /** what nobody has said of the ground, or of what the crane weighs: nothing of the ground is known for the lifts it is asked of */
+  groundAsks: string[];
+  /** zones nobody closes: no stand is in one, no lift goes over one */
+  zones: string[];
   /** power lines it keeps clear of, and those it cannot: nobody says where they run or what they carry */
   lines: { kept: string[]; unknown: string[] };
 }
@@ -89,8 +106,17 @@ function liftsOf(
   stand: string | null,
   rules: Rules,
   lines: ReturnType<typeof linesAsking>['known'],
+  gives: Gives,
 ): { lifts: Lift[]; left: StandMap['left'] } {
   const lifts: Lift[] = [];
+  const places = new Map<string, Lift['mayStand']>();
+  const stands = (id: string): Lift['mayStand'] => {
+    const known = places.get(id);
+    if (known) return known;
+    const made = mayStandOf(plan, id, rules);
+    places.set(id, made);
+    return made;
+  };
   const left: StandMap['left'] = [];
   for (const pick of plan.picks) {
     if (standOf(plan, pick.stand).crane !== crane || (stand !== null && pick.stand !== stand)) continue;
@@ -112,11 +138,47 @@ function liftsOf(
         straight: low ? [[first, low]] : [],
         swing: pick.swingRadius,
         underLine: nearLines(plan, picked, rules, lines),
+        ground: groundOf(picked, path, gross, gives),
+        mayStand: stands(pick.stand),
         picked,
       });
     }
   }
   return { lifts, left };
+}
+
+/** The ground under a lift, as it is said at its stand; what is asked of it where something is not. */
+function groundOf(picked: PickContext, path: LiftPath, gross: { mass: number; least: number }, gives: Gives): Lift['ground'] {
+  const { crane, stand } = picked;
+  const { padArea, groundAllowable } = stand;
+  const asks = groundAsks(crane, stand);
+  return asks ?? new StandGround(picked, path, gross, gives, { padArea: padArea ?? 0, groundAllowable: groundAllowable! });
+}
+
+/** Zones of a plan that nobody closes. */
+const openZones = (plan: SettledPlan): OpenZone[] => zonesOf(plan).filter((zone) => !isClosed(zone, null));
+
+/** Whether a crane may stand at a place as it does at a stand: in no zone that nobody closes, and with a way out when it leaves. */
+function mayStandOf(plan: SettledPlan, id: string, rules: Rules): Lift['mayStand'] {
+  const stand = standOf(plan, id);
+  const crane = craneAt(plan, stand);
+  const zones = openZones(plan);
+  const booms = longestBooms(plan);
+  const leaves = plan.moves.flatMap((move, at) => (move.kind === 'crane.leave' && move.stand === id ? [at] : []));
+  const standing = standingLow(plan, rules);
+  const ways = leaves.map((at) => new WaysOut(standing(at), HALF_STRIP, stand.at));
+  let last: Vec | null = null;
+  let may = true;
+  return (at) => {
+    // Many lifts from one stand ask of one place after the other.
+    if (at === last) return may;
+    const there = { ...stand, at };
+    const base = rectangle(at, crane.baseLength, crane.baseWidth, stand.azimuthDeg);
+    const taken = { base, boom: zones.length === 0 ? null : boomGround(there, crane, booms) };
+    may = zones.every((zone) => inZone(there, crane, taken, zone) === null) && ways.every((way) => way.leadsOut(there));
+    last = at;
+    return may;
+  };
 }
 
 /** Whether a lift with its crane at a place comes nearer to a power line than the line asks for. */
@@ -259,17 +321,23 @@ function shareAt(place: Vec, { ends, straight, swing, boom, gross }: Lift, booms
 function clearOf(plan: SettledPlan, rules: Rules, { picked }: Lift, gives: Gives, grid: { at: Vec; step: number }): StandClear | null {
   const { path, weight, hanging } = picked;
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) return null;
-  return new StandClear(plan, rules, picked, path, weight, hanging, gives, grid);
+  return new StandClear(plan, rules, picked, path, weight, hanging, gives, grid, openZones(plan));
 }
 
 /** What takes up room on the site when the last lift from it is made: nothing of the crane may reach into it. */
-function thingsOf(plan: SettledPlan, picks: readonly Pick[], upTo: number): Vec[][] {
+function thingsOf(plan: SettledPlan, crane: string, picks: readonly Pick[], upTo: number): Vec[][] {
+  const ours = new Set(picks.map(({ id }) => id));
+  const lifted = plan.moves.flatMap((move, at) => ((move.kind === 'piece.hang' || move.kind === 'pick.lift') && move.pick && ours.has(move.pick) ? [at] : []));
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const steel = new Map(picks.flatMap((pick) => standingAt(plan, rules, pick)).map((body) => [`${body.id} ${body.from} ${body.outline[0]!.x}`, body]));
   return [
     ...plan.site.obstructions.map((one) => rectangle(one.at, one.length, one.width, one.azimuthDeg)),
     ...plan.bearings.map((one) => rectangle(one.at, one.seatLength, one.seatWidth, 0)),
     ...[...steel.values()].filter(({ from }) => from < upTo).map(({ outline }) => outline),
+    // Other cranes that are there while a lift is made.
+    ...cranesStanding(plan)
+      .filter((one) => one.crane.id !== crane && lifted.some((at) => one.from < at && at < one.to))
+      .map(({ base }) => base),
     // What is laid out before it is wanted: the crane stands beside it.
     ...laidOut(plan, rules)
       .filter(({ comes, body }) => comes !== 'onTruck' && body.from < upTo)
@@ -298,7 +366,8 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   if (machine.tower) return new Missing(`${machine.name} is a tower crane: it stands where its base is. Give its place in Gear.`);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   const lines = linesAsking(plan, rules);
-  const { lifts, left } = liftsOf(plan, crane, stand, rules, lines.known);
+  const gives = worstGives(duties.map((one) => one.gives));
+  const { lifts, left } = liftsOf(plan, crane, stand, rules, lines.known, gives);
   if (lifts.length === 0) return new Missing(left[0] ? `Nothing can be mapped yet. ${left[0].why}` : `No pick of ${machine.name} is planned yet.`);
   const points = lifts.flatMap(({ ends }) => ends);
   const low = { x: Math.min(...points.map(({ x }) => x)) - ROUND, y: Math.min(...points.map(({ y }) => y)) - ROUND };
@@ -307,10 +376,10 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const [wide, deep] = [Math.ceil((high.x - low.x) / step), Math.ceil((high.y - low.y) / step)];
   const at = { x: low.x + step / 2, y: low.y + step / 2 };
   const booms = new Booms(charts, plan.job.chartRule);
-  const gives = worstGives(duties.map((one) => one.gives));
   const ours = new Set(lifts.map(({ pick }) => pick));
   const things = thingsOf(
     plan,
+    crane,
     plan.picks.filter(({ id }) => ours.has(id)),
     machine.pivotHeight + TAIL_TOP,
   );
@@ -328,7 +397,10 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   const shareFrom = (n: number, place: Vec, passes: (of: StandClear) => boolean): number => {
     const [lift, of] = [lifts[n]!, clear[n]];
     const share = shareAt(place, lift, booms, gives);
-    return share < 1 && (lift.underLine(place) || (of && !passes(of))) ? Infinity : share;
+    if (!(share < 1)) return share;
+    const { ground, mayStand, underLine } = lift;
+    if (!mayStand(place) || (typeof ground !== 'string' && !ground.at(place)) || underLine(place)) return Infinity;
+    return of && !passes(of) ? Infinity : share;
   };
   const map: StandMap = {
     at,
@@ -344,6 +416,8 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     chart: (lift, place) => shareAt(place, lifts[lift]!, booms, gives),
     left,
     unhung: lifts.flatMap(({ mark }, n) => (clear[n] ? [] : [mark])),
+    groundAsks: [...new Set(lifts.flatMap(({ ground }) => (typeof ground === 'string' ? [ground] : [])))],
+    zones: openZones(plan).map(({ name }) => name),
     lines: { kept: lines.known.map(({ line }) => line.name), unknown: lines.unknown },
   };
   for (let row = 0; row < deep; row += 1) {

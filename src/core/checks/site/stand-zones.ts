@@ -1,26 +1,39 @@
 import { phrase } from '../../calc/work';
-import { overlap, rectangle, toOutline } from '../../geometry/plane';
+import { overlap, toOutline, type Vec } from '../../geometry/plane';
+import type { Crane, Stand } from '../../document/schema';
 import type { Check } from '../../verdict/check';
 import { boomGround, longestBooms } from '../../document/boom-laid';
 import { cranesStanding } from '../../settle/cranes-standing';
 import { dayFault, namesPerson, saysSomething } from '../../document/records';
 import { moveFor, type Context } from '../context';
 import { flatStop, missingCheck, on, told, type Place } from '../../verdict/build';
-import { said, zoneWords } from './zones';
+import { outlineOf, said, zonesOf, zoneWords, type OpenZone } from './zones';
+
+const DOES = { stands: 'stands in', lies: 'lays out and raises its boom over', tail: 'can swing its tail over' } as const;
+
+/** What of a crane is in a zone where it stands: its base, the boom it lays out, or over a railway its tail. */
+export function inZone(
+  { at }: Pick<Stand, 'at'>,
+  { tower, tailRadius }: Crane,
+  { base, boom }: { base: readonly Vec[]; boom: readonly Vec[] | null },
+  zone: OpenZone,
+): keyof typeof DOES | null {
+  const outline = outlineOf(zone);
+  if (overlap(base, outline)) return 'stands';
+  if (boom !== null && overlap(boom, outline)) return 'lies';
+  // The counter-jib of a tower crane swings far above what runs on the ground.
+  return zone.kind === 'railway' && !tower && toOutline(at, outline) < tailRadius ? 'tail' : null;
+}
 
 /** A crane that stands in a zone, lays its boom out over one, or whose tail swings over a railway, does so only while that is closed. */
 export function standZoneChecks({ plan, today }: Context): Check[] {
-  const zones = (plan.site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
+  const zones = zonesOf(plan);
   const booms = longestBooms(plan);
   return cranesStanding(plan).flatMap(({ stand, crane, base }) => {
-    const strip = boomGround(stand, crane, booms);
+    const taken = { base, boom: boomGround(stand, crane, booms) };
     return zones.flatMap((zone): Check[] => {
-      const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
-      const stands = overlap(base, outline);
-      // The counter-jib of a tower crane swings far above what runs on the ground.
-      const tail = zone.kind === 'railway' && !crane.tower && toOutline(stand.at, outline) < crane.tailRadius;
-      const lies = strip !== null && overlap(strip, outline);
-      if (!stands && !tail && !lies) return [];
+      const does = inZone(stand, crane, taken, zone);
+      if (does === null) return [];
       const place: Place = {
         id: 'stand.over',
         ...on('stand', stand, stand.name, zone.id),
@@ -29,7 +42,7 @@ export function standZoneChecks({ plan, today }: Context): Check[] {
         calc: 'record',
         source: 'Common practice: a crane stands on a public way or in the reach of trains only while that is closed',
       };
-      const what = `${crane.name} on ${stand.name} ${stands ? 'stands in' : lies ? 'lays out and raises its boom over' : 'can swing its tail over'} ${zone.name}, ${zoneWords[zone.kind]}`;
+      const what = `${crane.name} on ${stand.name} ${DOES[does]} ${zone.name}, ${zoneWords[zone.kind]}`;
       const { closed } = zone;
       if (!closed)
         return [

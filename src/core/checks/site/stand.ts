@@ -14,7 +14,7 @@ import { phrase, q } from '../../calc/work';
 import { moveFor, type Context, type PickContext } from '../context';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced, on } from '../../verdict/build';
 import { powerLineChecks } from './power-lines';
-import { worstOutrigger, worstTrack, type StandLoad } from './under-crane';
+import { asksGround, asksMat, worstOutrigger, worstTrack, type StandLoad } from './under-crane';
 
 type Place = Parameters<typeof missingCheck>[0];
 /** Ground, tail swing and power lines: what the stand itself must have. */
@@ -60,12 +60,7 @@ const roundIt = (context: Context, picked: PickContext, place: (id: string, calc
 /** The mat under the worst outrigger. */
 function matCheck({ rules }: Context, stand: Stand, load: StandLoad, ground: Place): Check {
   if (stand.padArea === null || stand.groundAllowable === null)
-    return missingCheck(
-      ground,
-      'pressure',
-      stand.padArea === null ? `How large is the mat under each outrigger at ${stand.name}?` : asksGround(stand),
-      load.traces,
-    );
+    return missingCheck(ground, 'pressure', stand.padArea === null ? asksMat(stand) : asksGround(stand), load.traces);
   const { outcome, traces } = traced(padPressure, { reaction: load.reaction, area: stand.padArea });
   if (!outcome.ok) return missingCheck(ground, 'pressure', outcome.error);
   return ratioCheck(
@@ -75,8 +70,6 @@ function matCheck({ rules }: Context, stand: Stand, load: StandLoad, ground: Pla
     [...load.traces, ...traces],
   );
 }
-
-const asksGround = (stand: Stand): string => `What may the ground at ${stand.name} carry? Who says so?`;
 
 /** A crane on tracks: the greatest pressure under either of them, over all of the way. */
 function trackCheck(

@@ -20,10 +20,10 @@ export interface StandLoad {
 /** The radius of a hook with the load on, from the radius it was set at. */
 type Loaded = (radius: number) => number;
 
-type PartInput = { weight: number; x: number; y: number } | { weight: number; r: number };
+export type PartInput = { weight: number; x: number; y: number } | { weight: number; r: number };
 
 /** What a crane weighs at a radius, part by part: whether all of it is known is asked before. */
-function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: number): PartInput[] {
+export function outriggerParts(crane: Crane, boom: number, radius: number, loadMass: number): PartInput[] {
   const parts = crane.parts.map((part): PartInput => {
     const weight = part.mass * GRAVITY;
     if (part.on === 'chassis') return { weight, x: part.x!, y: part.y };
@@ -55,7 +55,7 @@ export function worstOutrigger(
 }
 
 /** Why what a crane weighs, and where, is not known; null where it is. */
-function unweighed(crane: Crane): Missing | null {
+export function unweighed(crane: Crane): Missing | null {
   const weightless = crane.parts.filter((one) => one.mass === 0).map((one) => one.what.toLowerCase());
   if (weightless.length > 0) return new Missing(`0 kg for ${weightless.join(', ')} of ${crane.name}? What does it weigh? What the ground carries needs it.`);
   if (crane.parts.length === 0) return new Missing(`What do the parts of ${crane.name} weigh, and where? What the ground carries needs them.`);
@@ -70,6 +70,15 @@ function unweighed(crane: Crane): Missing | null {
     return new Missing(`How far from the slew centre of ${crane.name} is the weight of ${unplaced.join(', ')}? What the ground carries needs it.`);
   return null;
 }
+
+export const asksMat = ({ name }: Stand): string => `How large is the mat under each outrigger at ${name}?`;
+export const asksGround = ({ name }: Stand): string => `What may the ground at ${name} carry? Who says so?`;
+export const asksShoe = ({ name }: Crane): string => `How wide is one track of ${name}?`;
+/** What nobody has said of a crane and of the ground it stands on; null: what it presses with can be held against what that carries. */
+export const groundAsks = (crane: Crane, stand: Stand): string | null =>
+  unweighed(crane)?.questions[0] ??
+  (crane.tracks ? (crane.tracks.shoe === null ? asksShoe(crane) : null) : stand.padArea === null ? asksMat(stand) : null) ??
+  (stand.groundAllowable === null ? asksGround(stand) : null);
 
 /** How far a part is from the slew centre, or along the boom; null while nobody has said it. */
 const whereOf = (part: Crane['parts'][number]): number | null => (part.on === 'chassis' ? part.x : part.on === 'slewing' ? part.r : part.along);
@@ -117,7 +126,7 @@ export function worstTrack(
   const unknown = unweighed(crane);
   if (unknown) return unknown;
   const shoe = crane.tracks?.shoe ?? null;
-  if (shoe === null) return new Missing(`How wide is one track of ${crane.name}?`);
+  if (shoe === null) return new Missing(asksShoe(crane));
   let worst: TrackLoad | null = null;
   const cases = [
     { mass: load.mass, at: loaded },

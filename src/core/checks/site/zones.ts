@@ -2,12 +2,14 @@ import { phrase, q, type Phrase } from '../../calc/work';
 import { add, direction, hull, leftOf, overlap, rectangle, scale, type Vec } from '../../geometry/plane';
 import type { Check } from '../../verdict/check';
 import { dayFault } from '../../document/records';
-import { sweptBy } from '../../settle/lift-path';
+import { sweeps, type LiftPath } from '../../settle/lift-path';
 import { driftOf } from '../lift/wind-on-load';
 import { Missing } from '../../verdict/missing';
-import { breadthOf } from '../../settle/piece-weight';
+import { breadthOf, type PieceWeight } from '../../settle/piece-weight';
+import type { Rules } from '../../rules/rule-sets';
+import type { SettledPlan } from '../../settle/settle';
 import { namesPerson, saysSomething } from '../../document/records';
-import type { Zone } from '../../document/schema';
+import type { Plan, Zone } from '../../document/schema';
 import { liftMove, onHook, type Context, type PickContext } from '../context';
 import { flatStop, missingCheck, ratioCheck, told, type Place } from '../../verdict/build';
 
@@ -29,20 +31,37 @@ function boomOver({ stand, crane }: PickContext, hook: Vec, bearingDeg: number, 
   return radius > 0 ? [add(foot, side), add(foot, scale(side, -1)), add(hook, scale(side, -1)), add(hook, side)] : [];
 }
 
+/** A zone that something may pass over or stand in: beside a pit other things are asked. */
+export type OpenZone = Zone & { kind: Exclude<Zone['kind'], 'pit'> };
+export const zonesOf = ({ site }: Plan): OpenZone[] => (site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
+export const outlineOf = ({ at, length, width, azimuthDeg }: Zone): Vec[] => rectangle(at, length, width, azimuthDeg);
+/** Whether it is said how a zone is kept closed meanwhile, by whom and since when. */
+export const isClosed = ({ closed }: Zone, today: string | null): boolean =>
+  !!closed && saysSomething(closed.how) && namesPerson(closed.by) && dayFault(closed.on, today) === null;
+
+/** What of a lift passes over a zone on its way: the load, or over a railway the boom too. */
+export function passing(plan: SettledPlan, picked: PickContext, path: LiftPath, weight: PieceWeight, rules: Rules): (zone: OpenZone) => 'load' | 'boom' | null {
+  const load = sweeps(path, breadthOf(weight), driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
+  // From one station to the next it sweeps what lies between.
+  const boom = (outline: Vec[]): boolean => {
+    const under = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
+    const booms = under.length < 2 ? under : under.slice(1).map((to, i) => hull([...under[i]!, ...to]));
+    return booms.some((one) => one.length > 0 && overlap(one, outline));
+  };
+  return (zone) => {
+    const outline = outlineOf(zone);
+    return load(outline) ? 'load' : zone.kind === 'railway' && boom(outline) ? 'boom' : null;
+  };
+}
+
 /** Whatever a load, or over a railway the boom too, passes over on its way is closed meanwhile, by a named person. */
 export function zoneChecks({ plan, today, rules }: Context, picked: PickContext): Check[] {
   const { path, weight, piece, pick } = picked;
-  // Over a pit it may go: what stands beside one is asked of the stand.
-  const zones = (plan.site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
+  const zones = zonesOf(plan);
   if (zones.length === 0 || path instanceof Missing || weight instanceof Missing) return [];
-  const swept = sweptBy(path, breadthOf(weight), driftOf(plan, picked, path, weight, rules)?.drift ?? 0);
-  const under = path.stations.map(({ hook, bearingDeg, radius }) => boomOver(picked, hook, bearingDeg, radius));
-  // From one station to the next it sweeps what lies between.
-  const booms = under.length < 2 ? under : under.slice(1).map((to, i) => hull([...under[i]!, ...to]));
+  const passes = passing(plan, picked, path, weight, rules);
   return zones.flatMap((zone): Check[] => {
-    const outline = rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg);
-    const load = swept.some((one) => overlap(one, outline));
-    const boom = zone.kind === 'railway' && booms.some((one) => one.length > 0 && overlap(one, outline));
+    const over = passes(zone);
     const place: Place = {
       id: 'lift.over',
       ...onHook(picked, piece.mark, zone.id),
@@ -51,14 +70,12 @@ export function zoneChecks({ plan, today, rules }: Context, picked: PickContext)
       calc: 'record',
       source: SOURCE,
     };
-    if (!load && !boom) {
-      return [said(place, phrase`${piece.mark} keeps off ${zone.name} on its way.`)];
-    }
+    if (over === null) return [said(place, phrase`${piece.mark} keeps off ${zone.name} on its way.`)];
     return [
       overZone(
         place,
         zone,
-        load ? piece.mark : 'The boom',
+        over === 'load' ? piece.mark : 'The boom',
         'Swing the other way, or close it',
         today,
         phrase` At most ${q(path.most, 'length')} from the crane.`,
