@@ -13,8 +13,9 @@ import { wholeStandMap, type StandMap } from './stand-map';
 
 const TODAY = '2026-11-30';
 type At = { x: number; y: number };
+/** Of the plan as it is now: what is edited after is another plan. */
 const mapOf = (plan: Plan, stand: string | null = null): StandMap => {
-  const map = wholeStandMap(settle(plan), 'c1', stand);
+  const map = wholeStandMap(settle(structuredClone(plan)), 'c1', stand);
   if (map instanceof Missing) throw new Error(map.questions.join());
   return map;
 };
@@ -63,6 +64,17 @@ test.each<[string, () => Plan, number, (plan: Plan) => void]>([
   ['slewed the long way round', vehicleRamp, 2, (plan) => (weak(240e3)(plan), plan.picks.forEach((pick) => void (pick.swing = 'right')))],
   ['at a swing radius of its own', vehicleRamp, 2, (plan) => (weak(230e3)(plan), plan.picks.forEach((pick) => void (pick.swingRadius = 12)))],
   ['on tracks', vehicleRamp, 2, weak(170e3, onTracks)],
+  [
+    'with a counterweight that presses harder behind the lighter the load is',
+    vehicleRamp,
+    2,
+    weak(425e3, (plan) => {
+      plan.cranes[0]!.parts.forEach((part) => part.on === 'slewing' && Object.assign(part, { mass: 3 * part.mass }));
+      plan.structure.makes.forEach((make) => (make.allowance = 0.5));
+    }),
+  ],
+  ['with a corner that lifts', vehicleRamp, 2, weak(430e3, (plan) => void Object.assign(plan.cranes[0]!, { baseLength: 3.4, baseWidth: 3.2 }))],
+  ['on tracks of which a part lifts', vehicleRamp, 2, weak(330e3, (plan) => (onTracks(plan), void Object.assign(plan.cranes[0]!, { baseLength: 4.6 })))],
   ['on narrow outriggers, where it may tip', vehicleRamp, 2, weak(900e3, (plan) => void Object.assign(plan.cranes[0]!, { baseLength: 2.6, baseWidth: 2.4 }))],
 ])('the ground under it is told at each place as the checks tell it: %s', (_, make, every, edit) => {
   const plan = few(make, every);
@@ -86,8 +98,8 @@ test.each<[string, () => Plan, number, (plan: Plan) => void]>([
     expect([lift, at, map.share(lift, at) < 1]).toEqual([lift, at, ground]);
     count[ground ? 'holds' : 'gives'] += 1;
   }
-  expect(count.holds).toBeGreaterThan(20);
-  expect(count.gives).toBeGreaterThan(20);
+  expect(count.holds).toBeGreaterThan(10);
+  expect(count.gives).toBeGreaterThan(10);
 });
 
 test('what nobody has said of ground, mats, tracks or of what the crane weighs is asked on the map', () => {
@@ -170,7 +182,7 @@ test('a zone that is closed, and by whom is said, is in nobody’s way; half a r
   const road = zone('road', { x: 9, y: -9 }, [60, 3]);
   const sum = (closed: Zone['closed']) => {
     plan.site.zones = [{ ...road, closed }];
-    const map = mapOf(structuredClone(plan));
+    const map = mapOf(plan);
     return [map.serves.reduce((all, one) => all + one, 0), map.zones] as const;
   };
   const all = bare.serves.reduce((sumOf, one) => sumOf + one, 0);
@@ -244,4 +256,24 @@ test('another crane that is there while it lifts is in its way, one that has lef
   expect(here(mapOf(plan))).toBeNaN();
   plan.moves = [set, leave, ...moves];
   expect(here(mapOf(plan))).not.toBeNaN();
+});
+
+test('what is known of the places for one chart is what is known of them for another', () => {
+  const plan = few(vehicleRamp, 2);
+  const crane = plan.cranes[0]!;
+  const lighter = { ...crane.chart!, capacity: crane.chart!.capacity.map((row) => row.map((one) => (one === null ? null : 0.5 * one))) };
+  plan.duties = [{ id: 'd1', crane: 'c1', name: 'Half', chart: lighter, chartSource: '', chartGust: null, chartBase: null, chartOver: null }] as Plan['duties'];
+  plan.stands.forEach((stand) => Object.assign(stand, { groundAllowable: 240e3, padArea: 1.4 }));
+  const settled = settle(plan);
+  const read = (of: SettledPlan, setUp: string) => {
+    const map = wholeStandMap(of, 'c1', null, setUp);
+    if (map instanceof Missing) throw new Error(map.questions.join());
+    return map;
+  };
+  const [half, whole] = [read(settled, 'd1'), read(settled, 'c1')];
+  expect(whole.serves).toEqual(read(settle(structuredClone(plan)), 'c1').serves);
+  expect(half.serves).toEqual(read(settle(structuredClone(plan)), 'd1').serves);
+  const sum = (map: StandMap) => map.serves.reduce((all, one) => all + one, 0);
+  expect(sum(half)).toBeLessThan(sum(whole));
+  expect(sum(half)).toBeGreaterThan(0);
 });

@@ -345,6 +345,18 @@ function thingsOf(plan: SettledPlan, crane: string, picks: readonly Pick[], upTo
   ];
 }
 
+const FREE = 1;
+const TAKEN = 2;
+/** What is known of the cells of a map whatever chart is read over it, lift by lift: another set-up of one plan asks nothing of it again. */
+const known = new WeakMap<SettledPlan, Map<string, Uint8Array[]>>();
+function cellsKnown(plan: SettledPlan, of: string, lifts: number, cells: number): Uint8Array[] {
+  const maps = known.get(plan) ?? new Map<string, Uint8Array[]>();
+  known.set(plan, maps);
+  const kept = maps.get(of) ?? Array.from({ length: lifts }, () => new Uint8Array(cells));
+  maps.set(of, kept);
+  return kept;
+}
+
 /** How high a slewing tail reaches over its foot pin (common practice) [m]. */
 const TAIL_TOP = 1.5;
 
@@ -394,13 +406,19 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
   }));
   const clear = lifts.map((lift) => clearOf(plan, rules, lift, gives, { at, step }));
   // The chart says soonest that a place is none; what costs more to know is asked last.
-  const shareFrom = (n: number, place: Vec, passes: (of: StandClear) => boolean): number => {
-    const [lift, of] = [lifts[n]!, clear[n]];
-    const share = shareAt(place, lift, booms, gives);
+  const isFree = (n: number, place: Vec, passes: (of: StandClear) => boolean): boolean => {
+    const { ground, mayStand, underLine } = lifts[n]!;
+    const of = clear[n];
+    return mayStand(place) && (typeof ground === 'string' || ground.at(place)) && !underLine(place) && (!of || passes(of));
+  };
+  const sureOf = cellsKnown(plan, `${crane} ${stand}`, lifts.length, wide * deep);
+  const shareIn = (n: number, place: Vec, column: number, row: number): number => {
+    const share = shareAt(place, lifts[n]!, booms, gives);
     if (!(share < 1)) return share;
-    const { ground, mayStand, underLine } = lift;
-    if (!mayStand(place) || (typeof ground !== 'string' && !ground.at(place)) || underLine(place)) return Infinity;
-    return of && !passes(of) ? Infinity : share;
+    const cells = sureOf[n]!;
+    const cell = row * wide + column;
+    const is = cells[cell] || (cells[cell] = isFree(n, place, (of) => of.inCell(column, row)) ? FREE : TAKEN);
+    return is === FREE ? share : Infinity;
   };
   const map: StandMap = {
     at,
@@ -412,7 +430,10 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
     lifts: lifts.length,
     of: lifts.map(({ pick, mark }) => ({ pick, mark })),
     served: new Map(),
-    share: (lift, place) => shareFrom(lift, place, (of) => of.at(place)),
+    share: (lift, place) => {
+      const share = shareAt(place, lifts[lift]!, booms, gives);
+      return share < 1 && !isFree(lift, place, (of) => of.at(place)) ? Infinity : share;
+    },
     chart: (lift, place) => shareAt(place, lifts[lift]!, booms, gives),
     left,
     unhung: lifts.flatMap(({ mark }, n) => (clear[n] ? [] : [mark])),
@@ -431,7 +452,7 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
       let [worst, within] = [0, 0];
       const served: number[] = [];
       lifts.forEach((_, i) => {
-        const share = shareFrom(i, place, (of) => of.inCell(column, row));
+        const share = shareIn(i, place, column, row);
         if (share < 1) {
           served.push(i);
           within = Math.max(within, share);
@@ -442,8 +463,8 @@ export function* standMap(plan: SettledPlan, crane: string, stand: string | null
       map.serves[cell] = served.length;
       if (served.length === 0) continue;
       const key = served.join();
-      const known = map.served.get(key);
-      if (!known || within < known.worst) map.served.set(key, { lifts: served, at: place, worst: within });
+      const best = map.served.get(key);
+      if (!best || within < best.worst) map.served.set(key, { lifts: served, at: place, worst: within });
     }
     yield (row + 1) / deep;
   }
