@@ -284,8 +284,9 @@ function Picture({ map, crane, onPlace }: { map: StandMap; crane: Crane; onPlace
           <g key={id} opacity={of === crane.id ? 1 : 0.4}>
             <circle cx={at.x - west} cy={north - at.y} r={size / 3} fill="#3B4F5C" stroke="#fff" strokeWidth={size / 12} />
             <text
-              x={at.x - west + size / 2}
-              y={north - at.y + size / 3}
+              x={at.x - west}
+              y={north - at.y - size * 0.6}
+              textAnchor="middle"
               fontSize={size}
               fill="#22282C"
               stroke="#FBF9F4"

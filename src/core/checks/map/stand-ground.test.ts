@@ -74,6 +74,7 @@ test.each<[string, () => Plan, number, (plan: Plan) => void]>([
     }),
   ],
   ['with a corner that lifts', vehicleRamp, 2, weak(430e3, (plan) => void Object.assign(plan.cranes[0]!, { baseLength: 3.4, baseWidth: 3.2 }))],
+  ['on narrow tracks', vehicleRamp, 2, weak(612e3, (plan) => (onTracks(plan), void (plan.cranes[0]!.tracks!.shoe = 0.25)))],
   ['on tracks of which a part lifts', vehicleRamp, 2, weak(330e3, (plan) => (onTracks(plan), void Object.assign(plan.cranes[0]!, { baseLength: 4.6 })))],
   ['on narrow outriggers, where it may tip', vehicleRamp, 2, weak(900e3, (plan) => void Object.assign(plan.cranes[0]!, { baseLength: 2.6, baseWidth: 2.4 }))],
 ])('the ground under it is told at each place as the checks tell it: %s', (_, make, every, edit) => {
