@@ -135,13 +135,18 @@ const good = { how: 'gates shut, one man at each', by: 'R. Achterberg', on: '202
 
 test.each<[string, () => Plan, number, (plan: Plan) => Zone[]]>([
   ['a road past girders', vehicleRamp, 2, () => [zone('road', { x: 2, y: -9 }, [9, 2], 10)]],
-  ['people in the middle of the site', vehicleRamp, 2, () => [zone('people', { x: 14, y: -4 }, [2, 2], 30)]],
+  [
+    'people in the middle of the site and a road beside them',
+    vehicleRamp,
+    2,
+    () => [zone('people', { x: 14, y: -4 }, [2, 2], 30), zone('road', { x: 20, y: -3 }, [2, 2])],
+  ],
   ['a railway, over which no boom goes either', vehicleRamp, 2, () => [zone('railway', { x: 3, y: -13 }, [6, 1.5], 70)]],
   [
     'a roof beside columns that are turned up',
     passengerCanopy,
     6,
-    () => [zone('roof', { x: 20, y: -14 }, [3, 3], 45), zone('railway', { x: -4, y: -11 }, [5, 1])],
+    () => [zone('roof', { x: 20, y: -14 }, [3, 3], 45), zone('railway', { x: 10, y: -12.5 }, [3, 0.8])],
   ],
   ['in wind', vehicleRamp, 2, (plan) => (void (plan.site.forecastGust = 9), [zone('people', { x: 12, y: -9 }, [3, 2], 30)])],
 ])('what a load or a boom passes over is told at each place as the checks tell it: %s', (_, make, every, zones) => {
@@ -166,7 +171,7 @@ test.each<[string, () => Plan, number, (plan: Plan) => Zone[]]>([
     expect([lift, at, map.share(lift, at) < 1]).toEqual([lift, at, may]);
     count[may ? 'off' : 'over'] += 1;
   }
-  expect(count.off).toBeGreaterThan(20);
+  expect(count.off).toBeGreaterThan(8);
   expect(count.over).toBeGreaterThan(30);
   expect(outside.size).toBeGreaterThan(0);
   // What blocks say of all their cells is what each of them says.
