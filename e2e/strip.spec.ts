@@ -120,6 +120,16 @@ test.describe('many moves', () => {
     await expect(column).toHaveAttribute('aria-current', 'step');
     await expect(page.getByRole('heading', { name: /^Move \d+ · / })).toBeVisible();
     await page.getByRole('button', { name: 'By piece' }).click();
+    // One card a bay: its columns, and what spans to the next row.
+    await page.getByRole('button', { name: 'By bay' }).click();
+    await expect(page.getByRole('button', { name: /^Base A: \d+ moves, from move \d+\./ })).toBeVisible();
+    const bay = page.getByRole('button', { name: /^Base A – Base B: \d+ moves, from move \d+\./ });
+    await bay.click();
+    await expect(bay).toHaveAttribute('aria-current', 'step');
+    await accessible(page);
+    await page.getByRole('button', { name: 'By piece' }).click();
+    await expect(column).toBeVisible();
+    await page.getByRole('button', { name: 'By piece' }).click();
     await accessible(page);
   });
 });

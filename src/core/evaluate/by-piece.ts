@@ -54,24 +54,30 @@ export const movesByPiece = (plan: Plan): readonly OfPiece[] =>
     return moves.map(of);
   });
 
-/** Moves of one piece, in their order, under the first of them. */
+/** Moves of one piece or one bay, in their order, under the first of them. */
 export interface Folded<T> {
   key: string;
-  /** id of the piece; null: they belong to none */
-  piece: string | null;
+  /** ids of the pieces they belong to; none: they belong to none */
+  pieces: readonly string[];
   mark: string | null;
   items: T[];
 }
 
-/** Things of moves folded by the piece they belong to; what belongs to none stays by itself. */
-export function foldByPiece<T extends { id: string }>(items: readonly T[], pieceOf: (item: T) => OfPiece): Folded<T>[] {
-  const folds = new Map<string, Folded<T>>();
+/** Things of moves folded by what they belong to: the piece, or with `bays` the bay that piece is in. What belongs to none stays by itself. */
+export function foldByPiece<T extends { id: string }>(
+  items: readonly T[],
+  pieceOf: (item: T) => OfPiece,
+  bays: ReadonlyMap<string, { id: string; mark: string }> | null = null,
+): Folded<T>[] {
+  const folds = new Map<string, Folded<T> & { pieces: string[] }>();
   for (const item of items) {
     const piece = pieceOf(item);
-    const key = piece ? `piece ${piece.id}` : `move ${item.id}`;
-    const fold = folds.get(key);
-    if (fold) fold.items.push(item);
-    else folds.set(key, { key, piece: piece?.id ?? null, mark: piece?.mark ?? null, items: [item] });
+    const bay = piece && bays?.get(piece.id);
+    const key = bay ? `bay ${bay.id}` : piece ? `piece ${piece.id}` : `move ${item.id}`;
+    const fold = folds.get(key) ?? { key, pieces: [], mark: bay?.mark ?? piece?.mark ?? null, items: [] };
+    fold.items.push(item);
+    if (piece && !fold.pieces.includes(piece.id)) fold.pieces.push(piece.id);
+    folds.set(key, fold);
   }
   return [...folds.values()];
 }

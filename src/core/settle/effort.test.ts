@@ -5,6 +5,7 @@ import { noCosts, type Costs } from '../document/things/costs';
 import { craneEffort, moneyWords, raiseEffort } from './effort';
 import type { Plan } from '../document/schema';
 import { craneVisits } from '../document/visits';
+import { liftsTake } from './takes';
 
 const rules = (plan: Plan) => rulesOf(plan.job.ruleSet, plan.job.thresholds);
 const priced = (plan: Plan, more: Partial<Costs> = {}): Plan => {
@@ -146,5 +147,39 @@ describe('how often a crane comes', () => {
     const [one] = of(bare());
     expect(one!.visits[0]).toMatchObject({ hours: 8, days: null, money: null });
     expect(one!.asks).toHaveLength(3);
+  });
+});
+
+describe('what all lifts of a job take, in words', () => {
+  const of = (plan: Plan) =>
+    liftsTake(plan, rules(plan)).map((one) => ({ ...one, visits: one.visits.map(plain), together: one.together && plain(one.together) }));
+  const plain = (words: string) => words.replace(/[\u202f\u00a0]/g, ' ');
+
+  test('one visit; two are held against one', () => {
+    expect(of(priced(quayFootbridge()))).toEqual([
+      { crane: 'c1', name: 'Curlew 50', visits: ['4 lifts from 2 stands, 8 h, one day, 2 300 EUR'], together: null, saved: null, asks: [] },
+    ]);
+    const [two] = of(priced(passengerCanopy()));
+    expect(two!.visits).toEqual(['Visit 1: 30 lifts from one stand, 18 h, 3 days, 5 500 EUR', 'Visit 2: 27 lifts from one stand, 16.5 h, 3 days, 5 500 EUR']);
+    expect(two!.together).toBe('In one visit: 57 lifts from 2 stands, 34.5 h, 5 days, 8 700 EUR');
+    expect(plain(two!.saved!)).toBe('Coming more than once costs 2 300 EUR more.');
+  });
+
+  test('without prices the hours stand, and what they would need is asked', () => {
+    const [one] = of(bare());
+    expect(one!.visits).toEqual(['4 lifts from 2 stands, 8 h']);
+    expect(one!.saved).toBeNull();
+    expect(one!.asks).toHaveLength(3);
+  });
+
+  test('lifts without a crane are told with their sum, each of them counted', () => {
+    const plan = priced(raised('mastLift'));
+    plan.cranes = [];
+    expect(of(plan).at(-1)).toMatchObject({ crane: null, visits: ['one lift, 4 people at most, 2 h, 530 EUR'], together: null });
+    plan.raises!.push({ ...raised('hands').raises![0]!, id: 'by hand' });
+    // The mast lifts as before, and forty people for four hours.
+    expect(of(plan).at(-1)!.visits).toEqual(['2 lifts, 40 people at most, 6 h, 6 930 EUR']);
+    for (const point of plan.raises![1]!.points) if (point.kind === 'hands') point.people = null;
+    expect(of(plan).at(-1)).toMatchObject({ visits: ['2 lifts, a crew nobody has counted, 6 h'], asks: ['How many people lift it?'] });
   });
 });

@@ -13,6 +13,8 @@ import { holdsOf } from '@/core/document/holds';
 import { liftList, type LiftRow } from '@/core/evaluate/lift-list';
 import type { Plan } from '@/core/document/schema';
 import { settle } from '@/core/settle/settle';
+import { liftsTake } from '@/core/settle/takes';
+import { rulesOf } from '@/core/rules/rule-sets';
 import { whatStops } from '@/core/evaluate/waits';
 import { worstFirst } from '@/core/verdict/worst-first';
 import { formatQuantity, type QuantityKind } from '@/core/units';
@@ -254,8 +256,28 @@ export function overviewPages({ head, paper, evaluation }: SheetWork): ReactElem
         </View>
       )}
       {stretch}
+      {i === stretches.length - 1 && <WhatItTakes plan={plan} />}
     </SheetPage>
   ));
+}
+
+/** Hours, people and money, as far as somebody has said prices; no check hangs on them. */
+function WhatItTakes({ plan }: { plan: Plan }) {
+  const takes = liftsTake(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  if (takes.length === 0) return null;
+  return (
+    <View wrap={false}>
+      <Text style={styles.heading}>What the lifts take, by the hours of the rule set</Text>
+      {takes.map(({ crane, name, visits, together, saved, asks }) => (
+        <View key={crane ?? 'none'} style={{ borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1.5 }}>
+          <Text>
+            <Text style={styles.bold}>{name}</Text>: {[...visits, ...(together ? [together] : [])].join('; ')}. {saved ?? ''}
+          </Text>
+          {asks.length > 0 && <Text>Not priced: {asks.join(' ')}</Text>}
+        </View>
+      ))}
+    </View>
+  );
 }
 
 function LiftLine({ plan, row }: { plan: Plan; row: LiftRow }) {

@@ -5,6 +5,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { noCosts } from '@/core/document/things/costs';
 import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../tests/demo-plan';
 import type { Plan } from '@/core/document/schema';
 import type { SheetName } from './names';
@@ -228,6 +229,16 @@ describe('the whole set', () => {
     expect(words).toMatch(/Boom put together here: lies out 200\.0\s*° from east, under S\. Aune; held while pins are out by blocks under each section/);
     // The other stand says nothing of it.
     expect(words.split('Boom put together here').length - 1).toBe(plan.stands.filter(({ crane }) => crane === 'c1').length);
+  });
+  test('what the lifts take is told after the last of them: hours, days and money as far as they are priced', async () => {
+    const plan = quayFootbridge();
+    plan.costs = { ...noCosts(), currency: 'EUR', person: 40, shift: 8 };
+    plan.cranes[0]!.hire = { day: 1600, bring: null };
+    const { pages } = await pagesOf('lift-plan', plan);
+    const words = pages.find((page) => page.includes('How the cranes stand'))!.replace(/\s+/g, ' ');
+    expect(words).toMatch(
+      /What the lifts take.* Curlew 50: 4 lifts from 2 stands, 8 h, one day\. Not priced: What does it cost to bring Curlew 50 and take it away\?/,
+    );
   });
   test('a plan without a structure has shoring and no connections; without lifts it still has a cover', async () => {
     const { pages } = await pagesOf('lift-plan', ticketHall());

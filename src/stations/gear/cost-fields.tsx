@@ -1,8 +1,7 @@
 'use client';
 import { noCosts, type Costs, type Hire } from '@/core/document/things/costs';
-import { hoursWords, moneyWords } from '@/core/settle/effort';
-import type { Crane, Plan } from '@/core/document/schema';
-import { craneVisits, type Visit } from '@/core/document/visits';
+import { liftsTake, type Takes } from '@/core/settle/takes';
+import type { Crane } from '@/core/document/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { Fold, Pair } from '@/ui/workings/fold';
 import { useAct, usePlan } from '@/job/job-context';
@@ -23,7 +22,7 @@ export function CostFields() {
   const costs = plan.costs ?? noCosts();
   const edit = (changes: Partial<Costs>, field: string) => act('editCosts', { changes }, `costs ${field}`);
   const used = new Set((plan.raises ?? []).flatMap((raise) => raise.points.map(({ kind }) => kind)));
-  const visits = craneVisits(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
+  const takes = liftsTake(plan, rulesOf(plan.job.ruleSet, plan.job.thresholds));
   const hire = (kind: 'mastLift' | 'hoist' | 'jack', name: string) => (
     <>
       {open(`${name}, a day`, 'factor', costs[kind]?.day ?? null, (day) => edit({ [kind]: hireOf(costs[kind], { day }) }, `${kind} day`), NOT_PRICED)}
@@ -37,7 +36,7 @@ export function CostFields() {
     </>
   );
   return (
-    <Fold title="Hours and money" note={noteOf(visits.flatMap((one) => one.visits))}>
+    <Fold title="Hours and money" note={noteOf(takes)}>
       <Pair>
         {words('Currency', costs.currency, (currency) => edit({ currency: currency.slice(0, 8) }, 'currency'))}
         {open('Hours of a shift', 'factor', costs.shift, (shift) => edit({ shift }, 'shift'), { placeholder: 'not said' })}
@@ -49,19 +48,18 @@ export function CostFields() {
           <CraneHire key={crane.id} crane={crane} />
         ))}
       </Pair>
-      {visits.map(({ crane, visits: list, together, asks }) => (
-        <section key={crane.id} aria-label={`Visits of ${crane.name}`} className="mt-2 text-[13px]">
-          <h4 className="font-semibold text-gear">{crane.name} by the run sheet</h4>
+      {takes.map(({ crane, name, visits, together, saved, asks }) => (
+        <section key={crane ?? 'none'} aria-label={crane ? `Visits of ${name}` : name} className="mt-2 text-[13px]">
+          <h4 className="font-semibold text-gear">{crane ? `${name} by the run sheet` : name}</h4>
           <ul>
-            {list.map((visit, n) => (
-              <li key={visit.move} data-visit>
-                {list.length > 1 ? `Visit ${n + 1}: ` : ''}
-                {visitWords(plan, visit)}
+            {visits.map((line) => (
+              <li key={line} data-visit>
+                {line}
               </li>
             ))}
-            {list.length > 1 && <li className="text-soft">In one visit: {visitWords(plan, together)}</li>}
+            {together && <li className="text-soft">{together}</li>}
           </ul>
-          {saved(plan, list, together)}
+          {saved && <p className="font-semibold">{saved}</p>}
           {asks.length > 0 && <p className="text-soft">{asks.join(' ')}</p>}
         </section>
       ))}
@@ -82,17 +80,7 @@ function CraneHire({ crane }: { crane: Crane }) {
   );
 }
 
-const noteOf = (visits: readonly Visit[]): string =>
-  visits.length === 0 ? 'what people and gear cost' : visits.length === 1 ? 'one visit of a crane' : `${visits.length} visits of cranes`;
-
-function visitWords(plan: Plan, { stands, lifts, hours, days, money }: Visit): string {
-  const from = stands.length === 1 ? 'one stand' : `${stands.length} stands`;
-  const said = days === null ? hoursWords(hours) : `${hoursWords(hours)}, ${days === 1 ? 'one day' : `${days} days`}`;
-  return `${lifts === 1 ? 'one lift' : `${lifts} lifts`} from ${from}, ${said}${money === null ? '' : `, ${moneyWords(money, plan)}`}`;
-}
-
-function saved(plan: Plan, visits: readonly Visit[], together: Visit) {
-  if (visits.length < 2 || together.money === null || visits.some(({ money }) => money === null)) return null;
-  const more = visits.reduce((sum, { money }) => sum + money!, 0) - together.money;
-  return <p className="font-semibold">Coming more than once costs {moneyWords(more, plan)} more.</p>;
-}
+const noteOf = (takes: readonly Takes[]): string => {
+  const count = takes.reduce((sum, { crane, visits }) => sum + (crane === null ? 0 : visits.length), 0);
+  return count === 0 ? 'what people and gear cost' : count === 1 ? 'one visit of a crane' : `${count} visits of cranes`;
+};

@@ -3,6 +3,7 @@ import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { movesByPiece } from '@/core/evaluate/by-piece';
 import { worst, type StationId } from '@/core/verdict/check';
+import { baysOf } from '@/core/settle/bays';
 import { moveWords } from '@/core/settle/move-words';
 import type { Plan } from '@/core/document/schema';
 import { movesStand } from '@/core/evaluate/waits';
@@ -179,6 +180,7 @@ function Moves() {
     }),
   );
   const { structure, launches } = plan;
+  const bays = useMemo(() => baysOf({ structure }), [structure]);
   const strokes = useMemo(() => bayStrokes({ structure, launches }, 80, 28), [structure, launches]);
   const start = reckoning ? 'missing' : worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
   const moment = replay.steps[cursor]?.after ?? replay.before;
@@ -201,6 +203,7 @@ function Moves() {
     <Strip
       cards={cards}
       strokes={strokes}
+      bays={bays}
       start={start}
       cursor={cursor}
       standing={known ? standing(plan, moment, checks) : ''}

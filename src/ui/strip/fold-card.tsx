@@ -17,7 +17,7 @@ const HIGH = 24;
 const TICK = 12;
 
 /**
- * All moves of one piece on one card: the steel up to it, and a tick for each move, raised by how it stands. A press goes to the worst of
+ * All moves of one piece or one bay on one card: the steel up to it, and a tick for each move, raised by how it stands. A press goes to the worst of
  * them, on a tick to its own, on the picture to where the piece is set: drawn along the pictures the job goes up.
  */
 export const FoldCard = memo(function FoldCard({

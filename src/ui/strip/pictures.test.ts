@@ -3,7 +3,7 @@ import { picturesOf, setAt } from './pictures';
 
 const fold = (piece: string | null, ...verdicts: Verdict[]) => ({
   key: piece ?? 'none',
-  piece,
+  pieces: piece === null ? [] : [piece],
   mark: piece,
   items: verdicts.map((verdict, n) => ({ id: `${piece} ${n}`, verdict })),
 });
@@ -18,6 +18,12 @@ test('each picture has the strokes of those before it, those that are stopped ap
     ['c', 'Ma', 'Mb', 'Mc'],
   ]);
   expect(pictures.get('c')).toMatchObject({ wide: 80, high: 28, all: 'MaMbMcMd' });
+});
+
+test('of a bay the strokes of all its pieces are its own', () => {
+  const bay = { ...fold('a', 'clear'), key: 'bay', pieces: ['a', 'c'] };
+  const pictures = picturesOf([bay, fold('b', 'clear')], strokes('a', 'b', 'c'));
+  expect([pictures.get('bay')!.own, pictures.get('b')!.before]).toEqual(['MaMc', 'MaMc']);
 });
 
 test('where no piece has a place there are no pictures', () => expect(picturesOf([fold('a', 'clear')], strokes()).size).toBe(0));

@@ -19,8 +19,8 @@ export function picturesOf(folds: readonly Folded<{ id: string; verdict: Verdict
   const pictures = new Map<string, Picture>();
   if (all === '') return pictures;
   let [before, stopped] = ['', ''];
-  for (const { key, piece, items } of folds) {
-    const own = piece === null ? '' : (strokes.get(piece) ?? '');
+  for (const { key, pieces, items } of folds) {
+    const own = pieces.map((piece) => strokes.get(piece) ?? '').join('');
     pictures.set(key, { wide, high, all, before, stopped, own });
     if (items.some(({ verdict }) => verdict === 'stop')) stopped += own;
     else before += own;

@@ -4,9 +4,10 @@ import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordin
 import { CSS } from '@dnd-kit/utilities';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import dynamic from 'next/dynamic';
-import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { foldByPiece, type OfPiece } from '@/core/evaluate/by-piece';
 import type { Verdict } from '@/core/verdict/check';
+import type { Bay } from '@/core/settle/bays';
 import type { BayStrokes } from '@/core/view/bay-strokes';
 import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 import { again } from '../again';
@@ -30,6 +31,8 @@ interface StripProps {
   cards: Card[];
   /** of each piece its stroke in a small picture of the steel */
   strokes: BayStrokes | null;
+  /** in which bay each piece is; empty: the steel has none */
+  bays: ReadonlyMap<string, Bay>;
   start: Verdict;
   cursor: number;
   standing: string;
@@ -48,7 +51,7 @@ const STEP = 90;
 const isTrouble = ({ verdict, waitsFor }: Card): boolean => verdict === 'stop' || verdict === 'missing' || (verdict === 'tight' && waitsFor === null);
 
 /** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
-export const Strip = memo(function Strip({ cards, strokes, start, cursor, standing, tools, onGo, onShift }: StripProps) {
+export const Strip = memo(function Strip({ cards, strokes, bays, start, cursor, standing, tools, onGo, onShift }: StripProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }),
@@ -57,7 +60,7 @@ export const Strip = memo(function Strip({ cards, strokes, start, cursor, standi
   const many = cards.length > MANY;
   const [wanted, setWanted] = useState('');
   const [trouble, setTrouble] = useState(false);
-  const [folded, setFolded] = useState(false);
+  const [by, setBy] = useState<'piece' | 'bay' | null>(null);
   const shown = useMemo(() => {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     if (!many || (words.length === 0 && !trouble)) return cards;
@@ -65,17 +68,9 @@ export const Strip = memo(function Strip({ cards, strokes, start, cursor, standi
       (card) => (!trouble || isTrouble(card)) && words.every((word) => `${card.number} ${card.title} ${card.about}`.toLowerCase().includes(word)),
     );
   }, [cards, many, wanted, trouble]);
-  const folds = useMemo(() => (many && folded ? foldByPiece(shown, ({ piece }) => piece) : null), [many, folded, shown]);
-  const pictures = useMemo(
-    () =>
-      many && folded && strokes
-        ? picturesOf(
-            foldByPiece(cards, ({ piece }) => piece),
-            strokes,
-          )
-        : null,
-    [many, folded, cards, strokes],
-  );
+  const fold = useCallback((of: Card[]) => foldByPiece(of, ({ piece }) => piece, by === 'bay' ? bays : null), [by, bays]);
+  const folds = useMemo(() => (many && by ? fold(shown) : null), [many, by, fold, shown]);
+  const pictures = useMemo(() => (many && by && strokes ? picturesOf(fold(cards), strokes) : null), [many, by, fold, cards, strokes]);
   const inOrder = shown.length === cards.length && folds === null;
   const troubles = useMemo(() => cards.filter(isTrouble).length, [cards]);
   const here = (card: Card) => card.number - 1 === cursor;
@@ -150,14 +145,20 @@ export const Strip = memo(function Strip({ cards, strokes, start, cursor, standi
             >
               Not clear: {troubles}
             </button>
-            <button
-              type="button"
-              aria-pressed={folded}
-              onClick={() => setFolded(!folded)}
-              className={`h-6 border px-1.5 ${folded ? 'border-ink bg-ink text-white' : 'border-line bg-paper hover:border-ink'}`}
-            >
-              By piece
-            </button>
+            {(['piece', 'bay'] as const).map(
+              (what) =>
+                (what === 'piece' || bays.size > 0) && (
+                  <button
+                    key={what}
+                    type="button"
+                    aria-pressed={by === what}
+                    onClick={() => setBy(by === what ? null : what)}
+                    className={`h-6 border px-1.5 ${by === what ? 'border-ink bg-ink text-white' : 'border-line bg-paper hover:border-ink'}`}
+                  >
+                    By {what}
+                  </button>
+                ),
+            )}
             {shown.length !== cards.length && <span role="status">{shown.length} shown</span>}
           </span>
         )}
