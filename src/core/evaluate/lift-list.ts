@@ -1,4 +1,5 @@
 import type { RaiseKind } from '../document/things/raise';
+import { levelOf, type Level } from '../checks/lift/level';
 import type { Check } from '../verdict/check';
 import { markLifted, standOf } from '../document/lookups';
 import type { Pick, Plan, Raise } from '../document/schema';
@@ -18,12 +19,11 @@ export interface LiftRow {
   share: number | null;
   /** gust that stops it [m/s]; null without a crane, or not known */
   gust: number | null;
-  /** why it is a critical lift; empty: it is none */
+  /** how much planning it asks for; null: of a lift without a crane nobody says */
+  level: Level | null;
+  /** why it is a critical or complex lift; empty: it is none */
   critical: string;
 }
-
-/** Past this share of its rated capacity a crane lift is a critical one (29 CFR 1926.751). */
-export const CRITICAL_SHARE = 0.75;
 
 const most = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((found, one) => (one === null ? found : Math.max(found ?? -Infinity, one)), null);
@@ -55,6 +55,7 @@ function byCrane(plan: Plan, pick: Pick, checks: readonly Check[], move: number 
   const hooks = pick.second ? 2 : 1;
   const known = charts.length === hooks && charts.every(({ ratio }) => ratio !== null);
   const share = known ? most(charts.map(({ ratio }) => ratio)) : null;
+  const level = levelOf(pick, checks, plan.job.ruleSet);
   const winds = checks.filter(({ finding, capacity }) => finding.code === 'lift.wind' && capacity !== null);
   return {
     id: pick.id,
@@ -65,7 +66,8 @@ function byCrane(plan: Plan, pick: Pick, checks: readonly Check[], move: number 
     radius: known ? most(charts.map(({ finding }) => (finding.code === 'lift.chart' ? finding.radius : null))) : null,
     share,
     gust: winds.length === hooks ? Math.min(...winds.map(({ capacity }) => capacity!)) : null,
-    critical: [pick.second ? 'two cranes' : '', share !== null && share > CRITICAL_SHARE ? 'over 75 % of the chart' : ''].filter(Boolean).join(', '),
+    level,
+    critical: level.signed ? level.why.join(', ') : '',
   };
 }
 
@@ -86,6 +88,7 @@ function withoutCrane(plan: Plan, raise: Raise, checks: readonly Check[], move: 
     radius: null,
     share: known ? most(shares.map(({ ratio }) => ratio)) : null,
     gust: null,
+    level: null,
     critical: '',
   };
 }

@@ -6,10 +6,10 @@ import type { Phrase } from '../calc/work';
 import type { Rules, ThresholdKey } from '../rules/rule-sets';
 import type { QuantityKind } from '../units';
 import { judge, type About, type AboutKind, type Check, type StationId } from './check';
-import type { Finding } from './findings';
+import type { Finding, Raises } from './findings';
 
 /** A finding told in words, its quantities in whatever units the reader has. */
-export const told = (words: Phrase) => ({ code: 'told' as const, words });
+export const told = (words: Phrase, raises?: Raises) => ({ code: 'told' as const, words, ...(raises ? { raises } : {}) });
 
 export interface Place {
   id: string;
@@ -77,3 +77,11 @@ export function sourced(text: string, rules: Rules, ...keys: ThresholdKey[]): st
   const bases = keys.map((key) => rules.source(key).text);
   return [text, ...new Set(bases)].join(' · ');
 }
+
+/** Clear, with nothing to measure. */
+export const said = (place: Place, words: Phrase, raises?: Raises): Check => ({
+  ...ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(words, raises), []),
+  demand: null,
+  capacity: null,
+  ratio: null,
+});

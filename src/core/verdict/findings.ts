@@ -1,10 +1,13 @@
 import type { Phrase } from '../calc/work';
 import type { OffChart } from '../cranes/chart-lookup';
 
+/** What asks more planning of a lift than its load does: it goes over people, over a railway, or unseen. */
+export type Raises = 'people' | 'railway' | 'blind';
+
 /** What a check found, as data. Words come from `describe` alone. Lengths m, forces N, masses kg, angles degrees. */
 export type Finding =
   /** a sentence with its quantities in it; whoever shows it chooses the units */
-  | { code: 'told'; words: Phrase }
+  | { code: 'told'; words: Phrase; raises?: Raises }
   | { code: 'missing'; question: string }
   | { code: 'weight'; mark: string; mass: number; allowance: number; cg: number }
   | { code: 'moves.lacking'; mark: string; lacks: string[] }

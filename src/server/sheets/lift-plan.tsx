@@ -76,7 +76,7 @@ export function coverPages({ head, paper, evaluation }: SheetWork, parts: readon
           <Line2 label={`Most of what the gear may carry${nearest ? `, ${nearest.mark}` : ''}`} value={show(nearest?.share ?? null, 'fraction')} />
           <Line2 label="First lift to stop for wind, at gusts of" value={gusts.length === 0 ? UNKNOWN : show(Math.min(...gusts), 'speed')} strong />
           <Line2
-            label="Critical lifts"
+            label={plan.job.ruleSet === 'us-asd' ? 'Critical lifts' : 'Complex lifts'}
             value={critical.length === 0 ? 'none found' : critical.map(({ mark }) => mark).join(', ')}
             strong={critical.length > 0}
           />
@@ -252,7 +252,7 @@ export function overviewPages({ head, paper, evaluation }: SheetWork): ReactElem
           <Text style={[cell, { width: widths.radius, textAlign: 'right' }]}>Radius</Text>
           <Text style={[cell, { width: widths.share, textAlign: 'right' }]}>Used</Text>
           <Text style={[cell, { width: widths.gust, textAlign: 'right' }]}>Gust limit</Text>
-          <Text style={[cell, { flex: 1 }]}>Critical</Text>
+          <Text style={[cell, { flex: 1 }]}>{plan.job.ruleSet === 'us-asd' ? 'Critical' : 'Planned as'}</Text>
         </View>
       )}
       {stretch}
@@ -292,7 +292,9 @@ function LiftLine({ plan, row }: { plan: Plan; row: LiftRow }) {
       <Text style={[cell, { width: widths.radius, textAlign: 'right' }]}>{crane ? show(row.radius, 'length') : ''}</Text>
       <Text style={[cell, { width: widths.share, textAlign: 'right' }]}>{show(row.share, 'fraction')}</Text>
       <Text style={[cell, { width: widths.gust, textAlign: 'right' }]}>{crane ? show(row.gust, 'speed') : ''}</Text>
-      <Text style={[cell, styles.bold, { flex: 1 }]}>{row.critical}</Text>
+      <Text style={[cell, styles.bold, { flex: 1 }]}>
+        {row.level === null ? '' : plan.job.ruleSet === 'us-asd' ? row.critical : [row.level.name, ...row.level.why].join(', ')}
+      </Text>
     </View>
   );
 }

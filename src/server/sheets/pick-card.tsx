@@ -6,6 +6,7 @@ import { structurePose } from '@/core/view/structure-shapes';
 import type { Check } from '@/core/verdict/check';
 import { liftMove, onHook, type PickContext, type Spliced } from '@/core/checks/context';
 import { markLifted, standsOfPick } from '@/core/document/lookups';
+import { levelOf } from '@/core/checks/lift/level';
 import { hooksOf } from '@/core/checks/lift/pick-context';
 import { counterweightOf } from '@/core/settle/duties';
 import type { Hanging } from '@/core/settle/hanging';
@@ -54,7 +55,13 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     crane.tower || path instanceof Missing || gross instanceof Missing
       ? null
       : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross, picked.loaded);
+  const level = levelOf(
+    picked.drawn,
+    checks.filter(({ about }) => about.kind === 'pick' && about.id === pick.id),
+    plan.job.ruleSet,
+  );
   const load: Entry[] = [
+    { label: 'This lift is', value: [level.name, ...level.why].join(', '), strong: level.signed },
     ...(picked.joined ? splicedLines(show, picked.joined, checks) : []),
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },

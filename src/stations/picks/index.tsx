@@ -21,7 +21,7 @@ import { AlikeButton } from '../shared/alike-button';
 import { AlongWay } from './along-graph';
 import { UnderCrane } from './all-round';
 import { freshId } from '@/job/editing/fresh-id';
-import { useAct, usePlan } from '@/job/job-context';
+import { useAct, useJob, usePlan } from '@/job/job-context';
 import { Group, Panel } from '../shared/panel';
 import { Raises } from './raise-fields';
 import { HitchFields } from './hitch-fields';
@@ -299,6 +299,7 @@ function PickFields({ pick }: { pick: Pick }) {
       </div>
       <FromYard gear={pick.gear ?? []} onGear={(gear) => edit({ gear }, 'gear')} />
       <SecondHook pick={pick} stands={stands} turned={turned} />
+      <OwnPlan pick={pick} />
       <AlikeButton list="picks" id={pick.id} others="picks alike" />
     </>
   );
@@ -343,13 +344,27 @@ function TurnedFields({ pick }: { pick: Pick }) {
   );
 }
 
+/** Who signed the plan of a lift that asks for one of its own. */
+function OwnPlan({ pick }: { pick: Pick }) {
+  const act = useAct();
+  const { words } = useInputs();
+  const asked = useJob(({ survey }) => survey.evaluation.checks.some(({ id, about }) => id === 'pick.critical' && about.id === pick.id));
+  if (!asked && !pick.second && !pick.signed) return null;
+  const sign = (signed: NonNullable<Pick['signed']>) => act('editPick', { id: pick.id, changes: { signed } }, `${pick.id} signed`);
+  return (
+    <Group title="A plan of its own">
+      {words('Lift plan signed by', pick.signed?.by ?? '', (by) => sign({ by, on: pick.signed?.on ?? '' }), { placeholder: 'nobody yet' })}
+      {words('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }), { type: 'date' })}
+    </Group>
+  );
+}
+
 /** A second crane that takes the right end, or holds the tail of what is turned upright. */
 function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: string; label: string }[]; turned: boolean }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, words } = useInputs();
+  const { open } = useInputs();
   const { second } = pick;
-  const sign = (signed: NonNullable<Pick['signed']>) => act('editPick', { id: pick.id, changes: { signed } }, `${pick.id} signed`);
   const crane = plan.stands.find(({ id }) => id === pick.stand)?.crane;
   const others = plan.stands.filter((one) => one.crane !== crane);
   if (!second && others.length === 0) return null;
@@ -373,8 +388,6 @@ function SecondHook({ pick, stands, turned }: { pick: Pick; stands: { value: str
           {open('Boom of the second crane', 'length', second.boom, (boom) => edit({ boom }, 'second boom'))}
           {open('Rating of its sling', 'mass', second.slingRating, (slingRating) => edit({ slingRating }, 'second rating'))}
           {open('Its slings and shackles weigh', 'mass', second.riggingMass, (riggingMass) => edit({ riggingMass }, 'second rigging'))}
-          {words('Lift plan signed by', pick.signed?.by ?? '', (by) => sign({ by, on: pick.signed?.on ?? '' }), { placeholder: 'nobody yet' })}
-          {words('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }), { type: 'date' })}
           {!turned && <Via pick={pick} via={second.via ?? null} onVia={(via) => edit({ via }, 'via')} />}
           {!turned && <Lands lands={second.lands ?? null} onLands={(lands) => edit({ lands }, 'lands')} />}
         </>

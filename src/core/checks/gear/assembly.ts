@@ -9,7 +9,7 @@ import { laidOut, liesAt } from '../../settle/laid';
 import { namesPerson, saysSomething } from '../../document/records';
 import type { Crane } from '../../document/schema';
 import { moveFor, type Context } from '../context';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told } from '../../verdict/build';
 import { linesAsking } from '../site/power-lines';
 
 const SOURCE =
@@ -141,15 +141,12 @@ function roomChecks(context: Context, one: Standing, { boom, towardsDeg }: Laid,
   const left = to === Infinity ? [] : inIt(to).filter(({ id }) => !told_.has(id));
   const rows = [...set, ...left.map((thing) => stop(thing, moveFor(plan, 'crane.leave', stand.id), 'comes down'))];
   if (rows.length > 0) return rows;
-  const clear = ratioCheck(
-    at('stand.boomRoom'),
-    { demand: 0, capacity: 1, quantity: 'count', caution: null },
-    told(
+  return [
+    said(
+      at('stand.boomRoom'),
       phrase`There is room for the boom of ${crane.name}, ${q(boom, 'length')}, to lie at ${stand.name}, to be raised${to === Infinity ? '' : ' and to come down again'}.`,
     ),
-    [],
-  );
-  return [{ ...clear, demand: null, capacity: null, ratio: null }];
+  ];
 }
 
 /** Its boom is looked at every degree as it is raised. */

@@ -6,7 +6,7 @@ import type { Tower } from '../../document/things/tower';
 import { dayFault, namesPerson, saysSomething } from '../../document/records';
 import type { Crane, Stand } from '../../document/schema';
 import { moveFor, type Context } from '../context';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told } from '../../verdict/build';
 
 const TOWER_SOURCE =
   'Common practice, and 29 CFR 1926.1435, from memory: base and ties by an engineer for the maker’s reactions; out of service the jib is free to turn';
@@ -122,7 +122,7 @@ function freeCheck({ plan, rules }: Context, { crane, stand, jib }: Its & { jib:
   if (tower.slewsFree === null) return missingCheck(place, 'count', `Does the jib of ${crane.name} turn with the wind when nobody works it?`);
   if (!tower.slewsFree)
     return namesPerson(tower.tied)
-      ? plain(place, `The jib of ${crane.name} is held when nobody works it: ${tower.tied.trim()} says that it may be.`)
+      ? said(place, [`The jib of ${crane.name} is held when nobody works it: ${tower.tied.trim()} says that it may be.`])
       : missingCheck(
           place,
           'count',
@@ -143,14 +143,10 @@ function freeCheck({ plan, rules }: Context, { crane, stand, jib }: Its & { jib:
       ),
       [],
     );
-  return plain(place, `The jib of ${crane.name} turns free with the wind: all that stands within its reach stays below it.`);
+  return said(place, [`The jib of ${crane.name} turns free with the wind: all that stands within its reach stays below it.`]);
 }
 
 const downCheck = ({ crane, stand }: Its, { down }: Tower, place: Place): Check =>
   saysSomething(down)
-    ? plain(place, `${crane.name} is taken down from ${stand.name}: ${down.trim()}.`)
+    ? said(place, [`${crane.name} is taken down from ${stand.name}: ${down.trim()}.`])
     : missingCheck(place, 'count', `How is ${crane.name} taken down once what it has built stands, and by what?`);
-
-function plain(place: Place, words: string): Check {
-  return { ...ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told([words]), []), demand: null, capacity: null, ratio: null };
-}

@@ -9,7 +9,7 @@ import { dayFault, namesPerson } from '../../document/records';
 import type { Plan, Raise, YardThing } from '../../document/schema';
 import { gearInUse, inUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../../document/yard';
 import type { Context } from '../context';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, on, type Place, said, sourced, told } from '../../verdict/build';
 
 /** Papers of what lifts, one thing in one place at a time, and a tag that says something else than the pick. */
 export function yardChecks(context: Context): Check[] {
@@ -34,13 +34,7 @@ function inspection({ today, rules }: Context, place: Place, name: string, inspe
       ),
       [],
     );
-  const row = ratioCheck(
-    place,
-    { demand: 0, capacity: 1, quantity: 'count', caution: null },
-    told(phrase`${name} was inspected by ${inspected.by.trim()} on ${inspected.on}: good until ${until}.`),
-    [],
-  );
-  return { ...row, demand: null, capacity: null, ratio: null };
+  return said(place, phrase`${name} was inspected by ${inspected.by.trim()} on ${inspected.on}: good until ${until}.`);
 }
 
 const at = (id: string, of: Pick<Place, 'subject' | 'about'>, source: string, station: Place['station'] = 'gear', move: string | null = null): Place => ({

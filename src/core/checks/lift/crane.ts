@@ -2,11 +2,9 @@ import { lineOver } from '../../cranes/boom-geometry';
 import { craneBoom } from '../../cranes/boom.calc';
 import { craneChart } from '../../cranes/chart.calc';
 import { headRoom } from '../../cranes/head-room.calc';
-import { craneTandem } from '../../cranes/tandem.calc';
 import { craneWindLimit } from '../../cranes/wind-limit.calc';
 import type { Check } from '../../verdict/check';
 import type { LiftPath } from '../../settle/lift-path';
-import { dayFault, namesPerson } from '../../document/records';
 import { Missing } from '../../verdict/missing';
 import type { Hanging } from '../../settle/hanging';
 import type { PieceWeight } from '../../settle/piece-weight';
@@ -49,7 +47,6 @@ export function craneChecks(context: Context, picked: PickContext): Check[] {
     chart,
     ...dutyChecks(context, picked, at),
     ...fallsCheck(context, picked, at('lift.falls', reeving)),
-    ...criticalCheck(context, picked, at('pick.critical', craneTandem)),
     ...chartAuditChecks(context, picked, at),
   ];
   if (path instanceof Missing || weight instanceof Missing || hanging instanceof Missing || 'impossible' in hanging) {
@@ -115,33 +112,6 @@ function chartCheck({ plan, rules }: Context, { pick, drawn, stand, crane, path,
     },
     [gross.trace, ...out, ...traces],
   );
-}
-
-/** A lift by two cranes is a critical one: it has a plan of its own that a named person signed. */
-function criticalCheck({ today }: Context, { drawn, hook, piece }: PickContext, place: Place): Check[] {
-  if (hook === 'second' || !drawn.second) return [];
-  const at: Place = {
-    ...place,
-    station: 'picks',
-    source: '29 CFR 1926.751 and .1432, from memory: more than one crane on a piece is a critical lift, with a plan of its own',
-  };
-  const { by = '', on: day = '' } = drawn.signed ?? {};
-  const fault = namesPerson(by) ? dayFault(day, today) : 'names nobody';
-  if (fault !== null)
-    return [
-      missingCheck(
-        at,
-        'count',
-        `Two cranes lift ${piece.mark}: who signed the plan of this critical lift, and when?${drawn.signed ? ` The record ${fault}.` : ''}`,
-      ),
-    ];
-  const signed = ratioCheck(
-    at,
-    { demand: 0, capacity: 1, quantity: 'count', caution: null },
-    told(phrase`The plan of this critical lift, by two cranes, was signed by ${by.trim()} on ${day}.`),
-    [],
-  );
-  return [{ ...signed, demand: null, capacity: null, ratio: null }];
 }
 
 function headRoomCheck({ rules }: Context, { pick, crane, loaded }: PickContext, path: LiftPath, hanging: Hanging, travel: Travel, place: Place): Check {

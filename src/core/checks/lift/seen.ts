@@ -1,10 +1,9 @@
-import { phrase } from '../../calc/work';
 import type { Check } from '../../verdict/check';
 import { Missing } from '../../verdict/missing';
 import { namesPerson, saysSomething } from '../../document/records';
 import { blindParts, cabsOf, seenAlong, type Seen } from './sight';
 import { liftMove, onHook, type Context, type PickContext } from '../context';
-import { missingCheck, ratioCheck, told, type Place } from '../../verdict/build';
+import { missingCheck, type Place, said } from '../../verdict/build';
 import { travelHeight } from './travel';
 
 const SOURCE = '29 CFR 1926.1419: a signal person where the operator does not see the load or its way; ASME B30.5 and BS 7121, from memory';
@@ -52,16 +51,12 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
     calc: 'record',
     source: SOURCE,
   };
-  const said = others.length === 0;
-  const from = said ? 'the cab' : 'over the slew centre (nobody says where its cab is)';
-  const clear = (words: string) => {
-    const row = ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(phrase`${words}`), []);
-    return [{ ...row, demand: null, capacity: null, ratio: null }];
-  };
+  const cabSaid = others.length === 0;
+  const from = cabSaid ? 'the cab' : 'over the slew centre (nobody says where its cab is)';
   if (blind.length === 0) {
-    if (said) return clear(`${piece.mark} is seen from ${from} on all of its way.`);
+    if (cabSaid) return [said(place, [`${piece.mark} is seen from ${from} on all of its way.`])];
     const hidden = others.map(blindFrom).find((one) => one.length > 0);
-    if (!hidden) return clear(`${piece.mark} is seen on all of its way from wherever the cab of ${crane.name} is.`);
+    if (!hidden) return [said(place, [`${piece.mark} is seen on all of its way from wherever the cab of ${crane.name} is.`])];
     const things = listed([...new Set(hidden.flat().map(({ hiddenBy }) => hiddenBy!))]);
     return [
       missingCheck(
@@ -93,5 +88,5 @@ export function sightChecks({ plan, rules }: Context, picked: PickContext): Chec
   if (!/\d/.test(plan.people.radioChannel) && !saysSomething(plan.people.radioChannel))
     return [missingCheck(place, 'count', `${lost} On which radio channel, or by what voice, is it signalled?`)];
   const handed = chains.map((chain) => chain!.map((id) => people.get(id)!.name.trim()).join(', who hands it to '));
-  return clear(`${lost} It is signalled by ${listed([...new Set(handed)])}, on channel ${plan.people.radioChannel.trim()}.`);
+  return [said(place, [`${lost} It is signalled by ${listed([...new Set(handed)])}, on channel ${plan.people.radioChannel.trim()}.`], 'blind')];
 }

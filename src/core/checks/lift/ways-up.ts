@@ -15,6 +15,7 @@ import { raiseChecksOf, raisedLoad } from '../raise';
 import type { Context } from '../context';
 import { traced } from '../../verdict/build';
 import { craneChecks } from './crane';
+import { levelChecks } from './level';
 import { riggingChecks } from './rigging';
 import { standChecks } from '../site/stand';
 import { sightChecks } from './seen';
@@ -36,9 +37,10 @@ export interface WayUp {
   effort: Effort;
 }
 
-/** All that is asked of a lift by crane, of each of its hooks. */
-export const liftChecks = (context: Context, pick: Pick): Check[] =>
-  hooksOf(context.plan, pick).flatMap((picked) => [
+/** All that is asked of a lift by crane, of each of its hooks, and what planning it asks for by that. */
+export function liftChecks(context: Context, pick: Pick): Check[] {
+  const hooks = hooksOf(context.plan, pick);
+  const checks = hooks.flatMap((picked) => [
     ...standChecks(context, picked),
     ...riggingChecks(context, picked),
     ...craneChecks(context, picked),
@@ -46,6 +48,8 @@ export const liftChecks = (context: Context, pick: Pick): Check[] =>
     ...sightChecks(context, picked),
     ...upAndDownChecks(context, picked),
   ]);
+  return [...checks, ...hooks.slice(0, 1).flatMap(({ piece }) => levelChecks(context, pick, piece.mark, checks))];
+}
 
 /** Booms looked into whole from one stand: those that take least of the chart. */
 const LOOKED_INTO = 2;

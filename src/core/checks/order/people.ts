@@ -6,7 +6,7 @@ import { markLifted } from '../../document/lookups';
 import { namesPerson, personsIn, samePerson } from '../../document/records';
 import type { Crane, Pick, Plan } from '../../document/schema';
 import type { Context } from '../context';
-import { flatStop, missingCheck, ratioCheck, told, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, type Place, ratioCheck, said, told } from '../../verdict/build';
 
 const CALLER = '29 CFR 1926.1419(j) and .1422, from memory: one person gives signals, anybody may give stop';
 const OPERATOR = '29 CFR 1926.1427, from memory: operators are trained and certified';
@@ -97,8 +97,7 @@ function callerCheck(plan: Plan): Check[] {
   if (!namesPerson(caller)) return [missingCheck(at, 'count', `${nobody(caller)}Who calls ${called}? One person, and everybody knows who.`)];
   const driven = [...new Set(plan.picks.flatMap((pick) => cranesOf(plan, pick)))].find((crane) => samePerson(caller, operatorOf(plan, crane)));
   if (driven) return [twice(at, `${caller} operates ${driven.name} and is said to call it. Who outside the cab calls?`)];
-  const row = ratioCheck(at, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(phrase`${caller} calls ${called}; anybody may call stop.`), []);
-  return [{ ...row, demand: null, capacity: null, ratio: null }];
+  return [said(at, phrase`${caller} calls ${called}; anybody may call stop.`)];
 }
 
 const twice = (at: Place, words: string): Check => flatStop({ ...at, source: TWICE }, 'count', told(phrase`${words}`), []);

@@ -3,7 +3,7 @@ import { hoistBracket } from '../../handling/bracket.calc';
 import { GRAVITY } from '../../units';
 import type { Check } from '../../verdict/check';
 import { namesPerson } from '../../document/records';
-import { missingCheck, ratioCheck, sourced, told, traced } from '../../verdict/build';
+import { missingCheck, ratioCheck, said, sourced, told, traced } from '../../verdict/build';
 import type { Ground, Of } from './ground';
 
 /**
@@ -50,15 +50,7 @@ export function armChecks({ context, share, load, at }: Ground, hoist: Of<'hoist
   const behind = at('raise.tieBack', hoistBracket, 'Common practice: a scaffold or a wall is not tied to before somebody has worked out that it holds');
   if (!namesPerson(arm.designedBy))
     checks.push(missingCheck(behind, 'count', `${what} pulls sideways at what it is lashed to. Who worked out that this holds? A scaffold is pulled over.`));
-  else {
-    const row = ratioCheck(
-      behind,
-      { demand: 0, capacity: 1, quantity: 'count', caution: null },
-      told(phrase`What ${what} is lashed to was worked out by ${arm.designedBy.trim()}.`),
-      [],
-    );
-    checks.push({ ...row, demand: null, capacity: null, ratio: null });
-  }
+  else checks.push(said(behind, phrase`What ${what} is lashed to was worked out by ${arm.designedBy.trim()}.`));
   const foot = at('raise.postFoot', hoistBracket, sourced('Statics; whoever says what is under the post may carry', rules, 'dynamicFactor', 'strengthCaution'));
   if (arm.own === null || arm.footCarries === null)
     checks.push(

@@ -12,7 +12,7 @@ import type { Rules } from '../../rules/rule-sets';
 import type { Body } from '../../settle/bodies';
 import type { Crane, Pick as Lift, PowerLine } from '../../document/schema';
 import { moveFor, type Context, type PickContext } from '../context';
-import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../../verdict/build';
+import { missingCheck, on, type Place, ratioCheck, said, sourced, told, traced } from '../../verdict/build';
 import { driftOf } from '../lift/wind-on-load';
 import { travelHeight } from '../lift/travel';
 
@@ -45,13 +45,7 @@ export function lookedForChecks({ plan, today, rules }: Context): Check[] {
   if (!walked) return [missingCheck(place, 'count', `No power line is drawn, and nobody has said that there is none near the work. ${who}`)];
   const fault = namesPerson(walked.by) ? dayFault(walked.on, today) : 'names nobody';
   if (fault !== null) return [missingCheck(place, 'count', `The record that no power line is near the work ${fault}. ${who}`)];
-  const row = ratioCheck(
-    place,
-    { demand: 0, capacity: 1, quantity: 'count', caution: null },
-    told([`${walked.by.trim()} went round the site on ${walked.on} and found no overhead line near the work.`]),
-    [],
-  );
-  return [{ ...row, demand: null, capacity: null, ratio: null }];
+  return [said(place, [`${walked.by.trim()} went round the site on ${walked.on} and found no overhead line near the work.`])];
 }
 
 function lineChecks(context: Context, picked: PickContext, line: PowerLine): Check[] {

@@ -6,8 +6,7 @@ import { dayFault, saysSomething } from '../../document/records';
 import type { Plan } from '../../document/schema';
 import { hoursIn, shiftGust } from '../../settle/shift';
 import type { Context } from '../context';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../../verdict/build';
-import { said } from './zones';
+import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told, traced } from '../../verdict/build';
 
 const HOUR = 3600e3;
 /** Two statements of one gust may differ by so much [m/s]. */

@@ -11,7 +11,7 @@ import type { SettledPlan } from '../../settle/settle';
 import { namesPerson, saysSomething } from '../../document/records';
 import type { Plan, Zone } from '../../document/schema';
 import { liftMove, onHook, type Context, type PickContext } from '../context';
-import { flatStop, missingCheck, ratioCheck, told, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, said, told, type Place } from '../../verdict/build';
 
 const SOURCE = '29 CFR 1926.753(d) and 1926.1425: nobody under a load; common practice: over a railway, a road or a roof only while it is closed';
 
@@ -103,13 +103,10 @@ export function overZone(place: Place, zone: Zone, what: string, remedy: string,
       'count',
       `${what} passes over ${zone.name}. How is it kept closed and empty meanwhile, who answers for it, and since when?${date ? ` The record ${date}.` : ''}`,
     );
-  return said(place, [...phrase`${what} passes over ${zone.name}, closed meanwhile: ${record.how.trim()} (${record.by.trim()}, ${record.on}).`, ...more]);
+  const raises = zone.kind === 'people' || zone.kind === 'railway' ? zone.kind : undefined;
+  return said(
+    place,
+    [...phrase`${what} passes over ${zone.name}, closed meanwhile: ${record.how.trim()} (${record.by.trim()}, ${record.on}).`, ...more],
+    raises,
+  );
 }
-
-/** Clear, with nothing to measure. */
-export const said = (place: Place, words: Phrase): Check => ({
-  ...ratioCheck(place, { demand: 0, capacity: 1, quantity: 'count', caution: null }, told(words), []),
-  demand: null,
-  capacity: null,
-  ratio: null,
-});

@@ -1,0 +1,69 @@
+import { phrase } from '../../calc/work';
+import { craneChart } from '../../cranes/chart.calc';
+import type { Pick } from '../../document/schema';
+import { dayFault, namesPerson } from '../../document/records';
+import type { RuleSetId } from '../../rules/rule-sets';
+import { missingCheck, on, said, type Place } from '../../verdict/build';
+import type { Check } from '../../verdict/check';
+import { liftMove, type Context } from '../context';
+
+/** Past this share of its rated capacity a crane lift is a critical one (29 CFR 1926.751). */
+export const CRITICAL_SHARE = 0.75;
+
+/** How much planning a lift asks for. */
+export interface Level {
+  name: 'ordinary' | 'critical' | 'basic' | 'intermediate' | 'complex';
+  /** what made it more than the least */
+  why: string[];
+  /** it has a plan of its own, which a named person signs */
+  signed: boolean;
+}
+
+const RAISES = { people: 'over where people are', railway: 'over a railway', blind: 'the operator does not see all of it' } as const;
+
+/**
+ * By the American rule a lift by two cranes or over 75 % of the chart is critical (29 CFR 1926.751). By BS 7121, from memory, a lift is
+ * basic, intermediate or complex: two cranes make it complex; a crane near its limit, or a load that is turned, in a string or spliced, is
+ * one step up. In either, what goes over people or a railway, or unseen, is a step further (common practice).
+ */
+export function levelOf(pick: Pick, checks: readonly Check[], school: RuleSetId): Level {
+  const two = !!pick.second;
+  const near = !two && checks.some(({ id, ratio }) => id === 'lift.chart' && ratio !== null && ratio > CRITICAL_SHARE);
+  const rigged = checks.length > 0 && (!!pick.turned || (pick.joined?.length ?? 0) > 0 || checks.some(({ id }) => id.startsWith('string.')));
+  const raised = [...new Set(checks.flatMap(({ finding }) => (finding.code === 'told' && finding.raises ? [finding.raises] : [])))];
+  const why = [...(two ? ['two cranes'] : []), ...(near ? ['over 75 % of the chart'] : []), ...raised.map((one) => RAISES[one])];
+  if (school === 'us-asd') return why.length > 0 ? { name: 'critical', why, signed: true } : { name: 'ordinary', why, signed: false };
+  const step = two ? 2 : Number(near || rigged) + Number(raised.length > 0);
+  const told = rigged && !two ? [...why, pick.turned ? 'turned upright' : pick.joined?.length ? 'pieces spliced on the ground' : 'a string'] : why;
+  return { name: (['basic', 'intermediate', 'complex'] as const)[step]!, why: told, signed: step === 2 };
+}
+
+const SOURCE: Record<RuleSetId, string> = {
+  'us-asd': '29 CFR 1926.751 and .1432, from memory: over 75 % of its capacity or more than one crane on a piece is a critical lift, with a plan of its own',
+  'eu-ls': 'BS 7121, from memory: a complex lift has a plan of its own, made and signed by a named person',
+};
+
+/** A critical or complex lift has a plan of its own that a named person signed. */
+export function levelChecks({ plan, today, rules }: Context, pick: Pick, mark: string, checks: readonly Check[]): Check[] {
+  const { name, why, signed } = levelOf(pick, checks, rules.id);
+  if (!signed) return [];
+  const place: Place = {
+    id: 'pick.critical',
+    ...on('pick', pick, mark),
+    station: 'picks',
+    move: liftMove(plan, pick),
+    calc: craneChart.id,
+    source: SOURCE[rules.id],
+  };
+  const { by = '', on: day = '' } = pick.signed ?? {};
+  const fault = namesPerson(by) ? dayFault(day, today) : 'names nobody';
+  if (fault !== null)
+    return [
+      missingCheck(
+        place,
+        'count',
+        `The lift of ${mark} is ${name}: ${why.join(', ')}. Who signed its own plan, and when?${pick.signed ? ` The record ${fault}.` : ''}`,
+      ),
+    ];
+  return [said(place, phrase`The plan of this ${name} lift (${why.join(', ')}) was signed by ${by.trim()} on ${day}.`)];
+}
