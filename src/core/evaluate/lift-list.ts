@@ -55,7 +55,7 @@ function byCrane(plan: Plan, pick: Pick, checks: readonly Check[], move: number 
   const hooks = pick.second ? 2 : 1;
   const known = charts.length === hooks && charts.every(({ ratio }) => ratio !== null);
   const share = known ? most(charts.map(({ ratio }) => ratio)) : null;
-  const level = levelOf(pick, checks, plan.job.ruleSet);
+  const level = levelOf(plan, pick, checks);
   const winds = checks.filter(({ finding, capacity }) => finding.code === 'lift.wind' && capacity !== null);
   return {
     id: pick.id,

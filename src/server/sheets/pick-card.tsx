@@ -56,9 +56,9 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
       ? null
       : (crane.tracks ? worstTrack : worstOutrigger)(crane, stand, pick.boom, path, gross, picked.loaded);
   const level = levelOf(
+    plan,
     picked.drawn,
     checks.filter(({ about }) => about.kind === 'pick' && about.id === pick.id),
-    plan.job.ruleSet,
   );
   const load: Entry[] = [
     { label: 'This lift is', value: [level.name, ...level.why].join(', '), strong: level.signed },

@@ -7,6 +7,13 @@ import type { Check } from '../../verdict/check';
 import { levelOf } from './level';
 
 const TODAY = '2026-11-30';
+/** A plan of one school, with a string of two of its lifts. */
+const by = (ruleSet: Plan['job']['ruleSet']): Plan => {
+  const plan = quayFootbridge();
+  plan.job.ruleSet = ruleSet;
+  plan.strings = [{ id: 's', name: 'String', picks: [plan.picks[2]!.id, plan.picks[3]!.id] }] as Plan['strings'];
+  return plan;
+};
 const pick = (changes: Partial<Pick> = {}): Pick => ({ ...quayFootbridge().picks[0]!, second: null, turned: null, joined: null, ...changes }) as Pick;
 const chart = (ratio: number | null) => ({ id: 'lift.chart', ratio, finding: { code: 'lift.chart' } }) as unknown as Check;
 const raised = (raises: Raises) => ({ id: 'lift.over', ratio: null, finding: { code: 'told', words: [], raises } }) as unknown as Check;
@@ -20,21 +27,22 @@ test.each<[string, Pick, Check[], string, string]>([
   ['a chart that nobody gave', pick(), [chart(null)], 'ordinary', 'basic'],
   ['turned upright', pick(turned), [chart(0.3)], 'ordinary', 'intermediate'],
   ['spliced on the ground', pick({ joined: ['g1b'] }), [chart(0.3)], 'ordinary', 'intermediate'],
+  ['in a string', { ...pick(), id: quayFootbridge().picks[3]!.id }, [chart(0.3)], 'ordinary', 'intermediate'],
   ['over people', pick(), [chart(0.3), raised('people')], 'critical', 'intermediate'],
   ['over a railway, near its limit', pick(), [chart(0.8), raised('railway')], 'critical', 'complex'],
   ['unseen and turned', pick(turned), [chart(0.3), raised('blind')], 'critical', 'complex'],
   ['two cranes', pick(two), [chart(0.3), chart(0.4)], 'critical', 'complex'],
 ])('%s', (_, of, checks, american, european) => {
-  expect([levelOf(of, checks, 'us-asd'), levelOf(of, checks, 'eu-ls')].map(({ name, signed }) => [name, signed])).toEqual([
+  expect([levelOf(by('us-asd'), of, checks), levelOf(by('eu-ls'), of, checks)].map(({ name, signed }) => [name, signed])).toEqual([
     [american, american === 'critical'],
     [european, european === 'complex'],
   ]);
 });
 
 test('what made it more is told once each', () => {
-  const level = levelOf(pick(two), [chart(0.9), raised('railway'), raised('railway'), raised('blind')], 'eu-ls');
+  const level = levelOf(by('eu-ls'), pick(two), [chart(0.9), raised('railway'), raised('railway'), raised('blind')]);
   expect(level.why).toEqual(['two cranes', 'over a railway', 'the operator does not see all of it']);
-  expect(levelOf(pick(turned), [chart(0.8)], 'eu-ls').why).toEqual(['over 75 % of the chart', 'turned upright']);
+  expect(levelOf(by('eu-ls'), pick(turned), [chart(0.8)]).why).toEqual(['over 75 % of the chart', 'turned upright']);
 });
 
 const critical = (plan: Plan) => evaluate(plan, TODAY).checks.filter(({ id }) => id === 'pick.critical');

@@ -1,6 +1,7 @@
 import { phrase } from '../../calc/work';
 import { craneChart } from '../../cranes/chart.calc';
-import type { Pick } from '../../document/schema';
+import type { Pick, Plan } from '../../document/schema';
+import { stringOf } from '../../document/strings';
 import { dayFault, namesPerson } from '../../document/records';
 import type { RuleSetId } from '../../rules/rule-sets';
 import { missingCheck, on, said, type Place } from '../../verdict/build';
@@ -26,16 +27,20 @@ const RAISES = { people: 'over where people are', railway: 'over a railway', bli
  * basic, intermediate or complex: two cranes make it complex; a crane near its limit, or a load that is turned, in a string or spliced, is
  * one step up. In either, what goes over people or a railway, or unseen, is a step further (common practice).
  */
-export function levelOf(pick: Pick, checks: readonly Check[], school: RuleSetId): Level {
+export function levelOf(plan: Plan, pick: Pick, checks: readonly Check[]): Level {
+  const school = plan.job.ruleSet;
   const two = !!pick.second;
   const near = !two && checks.some(({ id, ratio }) => id === 'lift.chart' && ratio !== null && ratio > CRITICAL_SHARE);
-  const rigged = checks.length > 0 && (!!pick.turned || (pick.joined?.length ?? 0) > 0 || checks.some(({ id }) => id.startsWith('string.')));
+  const rigged = [
+    ...(pick.turned ? ['turned upright'] : []),
+    ...((pick.joined?.length ?? 0) > 0 ? ['pieces spliced on the ground'] : []),
+    ...(stringOf(plan, pick) ? ['in a string'] : []),
+  ];
   const raised = [...new Set(checks.flatMap(({ finding }) => (finding.code === 'told' && finding.raises ? [finding.raises] : [])))];
   const why = [...(two ? ['two cranes'] : []), ...(near ? ['over 75 % of the chart'] : []), ...raised.map((one) => RAISES[one])];
   if (school === 'us-asd') return why.length > 0 ? { name: 'critical', why, signed: true } : { name: 'ordinary', why, signed: false };
-  const step = two ? 2 : Number(near || rigged) + Number(raised.length > 0);
-  const told = rigged && !two ? [...why, pick.turned ? 'turned upright' : pick.joined?.length ? 'pieces spliced on the ground' : 'a string'] : why;
-  return { name: (['basic', 'intermediate', 'complex'] as const)[step]!, why: told, signed: step === 2 };
+  const step = two ? 2 : Number(near || rigged.length > 0) + Number(raised.length > 0);
+  return { name: (['basic', 'intermediate', 'complex'] as const)[step]!, why: two ? why : [...why, ...rigged], signed: step === 2 };
 }
 
 const SOURCE: Record<RuleSetId, string> = {
@@ -45,7 +50,7 @@ const SOURCE: Record<RuleSetId, string> = {
 
 /** A critical or complex lift has a plan of its own that a named person signed. */
 export function levelChecks({ plan, today, rules }: Context, pick: Pick, mark: string, checks: readonly Check[]): Check[] {
-  const { name, why, signed } = levelOf(pick, checks, rules.id);
+  const { name, why, signed } = levelOf(plan, pick, checks);
   if (!signed) return [];
   const place: Place = {
     id: 'pick.critical',
