@@ -38,3 +38,22 @@ test('a pier under two girders belongs to the one that is hung first', () => {
   plan.structure.supports[0]!.seats.unshift({ piece: 'g2a', at: 0.3 });
   expect(folds(plan)[0]).toEqual(['G1a', 'm1 m2 t1 m7 m8 m22']);
 });
+test('by bay all pieces of a bay are one fold, each piece once; what is in no bay keeps its own', () => {
+  const plan = quayFootbridge();
+  const of = movesByPiece(plan);
+  const at = new Map(plan.moves.map((move, n) => [move.id, of[n]!]));
+  const bay = { id: 'one', mark: 'Pier 1 – Bent' };
+  const found = foldByPiece(
+    plan.moves,
+    (move) => at.get(move.id) ?? null,
+    new Map([
+      ['g1a', bay],
+      ['g2a', bay],
+    ]),
+  );
+  expect(found.slice(0, 3).map(({ mark, pieces, items }) => [mark, pieces, items.length])).toEqual([
+    ['Pier 1 – Bent', ['g1a', 'g2a'], 13],
+    ['G1b', ['g1b'], 6],
+    ['G2b', ['g2b'], 6],
+  ]);
+});

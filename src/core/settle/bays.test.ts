@@ -63,3 +63,37 @@ test('names that have nothing in common leave a row its number; fewer than three
   expect(baysOf(two).size).toBe(0);
   expect(baysOf(ticketHall()).size).toBe(0);
 });
+
+test('a bearing beam under two girders stands where both rest on it; columns have no direction', () => {
+  const plan = quayFootbridge();
+  // One support carries both girders, half a metre apart along them: in the middle of the two is its row.
+  const [first] = plan.structure.supports;
+  plan.structure.supports = [
+    {
+      ...first!,
+      id: 'a',
+      name: 'A',
+      seats: [
+        { piece: 'g1a', at: 0.2 },
+        { piece: 'g2a', at: 0.8 },
+      ],
+    },
+    { ...first!, id: 'b', name: 'B', seats: [{ piece: 'g1a', at: 2.2 }] },
+    { ...first!, id: 'c', name: 'C', seats: [{ piece: 'g1b', at: 8 }] },
+  ];
+  const stub = structuredClone(plan.structure.pieces.find(({ id }) => id === 'g1a')!);
+  const at = (along: number) => ({ ...stub.from!, x: stub.from!.x + along });
+  plan.structure.pieces.push({ ...stub, id: 'across', from: at(0.95), to: { ...at(0.95), y: stub.from!.y + 3 } });
+  // 0.95 m is within half a metre of 0.5, and of none of the two seats' own ends alone.
+  expect(baysOf(plan).get('across')!.mark).toBe('A');
+  plan.structure.supports[0]!.seats.pop();
+  expect(baysOf({ structure: { ...plan.structure, supports: structuredClone(plan.structure.supports) } }).get('across')!.mark).toBe('A – B');
+});
+
+test('columns say nothing of which way a structure lies: mostly columns, turned by 30°, it has the bays of its few beams', () => {
+  const plan = passengerCanopy();
+  const few = plan.structure.pieces.filter(({ mark }) => mark.startsWith('C-') || mark === 'B-AB1');
+  const made = { ...plan, structure: { ...plan.structure, pieces: few } };
+  const counted = (of: Plan) => Object.values(counts(of)).sort();
+  expect(counted(turned(made, 30))).toEqual(counted(made));
+});

@@ -40,6 +40,7 @@ test.each<[string, Pick, Check[], string, string]>([
 });
 
 test('what made it more is told once each', () => {
+  expect(levelOf(by('eu-ls'), pick({ ...two, ...turned }), [chart(0.3)]).why).toEqual(['two cranes']);
   const level = levelOf(by('eu-ls'), pick(two), [chart(0.9), raised('railway'), raised('railway'), raised('blind')]);
   expect(level.why).toEqual(['two cranes', 'over a railway', 'the operator does not see all of it']);
   expect(levelOf(by('eu-ls'), pick(turned), [chart(0.8)]).why).toEqual(['over 75 % of the chart', 'turned upright']);
