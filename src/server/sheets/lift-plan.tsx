@@ -12,6 +12,7 @@ import { counterweightOf, craneAt, dutiesAt } from '@/core/settle/duties';
 import { holdsOf } from '@/core/document/holds';
 import { liftList, type LiftRow } from '@/core/evaluate/lift-list';
 import type { Plan } from '@/core/document/schema';
+import { levelWords } from '@/core/checks/lift/level';
 import { settle } from '@/core/settle/settle';
 import { liftsTake } from '@/core/settle/takes';
 import { rulesOf } from '@/core/rules/rule-sets';
@@ -57,6 +58,7 @@ export function coverPages({ head, paper, evaluation }: SheetWork, parts: readon
   const nearest = greatest(lifts, ({ share }) => share);
   const gusts = lifts.flatMap(({ gust }) => (gust === null ? [] : [gust]));
   const critical = lifts.filter((one) => one.critical !== '');
+  const unknown = lifts.filter((one) => one.critical === '' && one.level?.atLeast).length;
   const open = holdsOf(plan).filter((hold) => !plan.holds.some((one) => one.id === hold.id)).length;
   return [
     <SheetPage key="cover" paper={paper} title="Lift plan" head={head}>
@@ -77,8 +79,11 @@ export function coverPages({ head, paper, evaluation }: SheetWork, parts: readon
           <Line2 label="First lift to stop for wind, at gusts of" value={gusts.length === 0 ? UNKNOWN : show(Math.min(...gusts), 'speed')} strong />
           <Line2
             label={plan.job.ruleSet === 'us-asd' ? 'Critical lifts' : 'Complex lifts'}
-            value={critical.length === 0 ? 'none found' : critical.map(({ mark }) => mark).join(', ')}
-            strong={critical.length > 0}
+            value={[
+              critical.length === 0 ? 'none found' : critical.map(({ mark }) => mark).join(', '),
+              ...(unknown > 0 ? [`${unknown} not known yet`] : []),
+            ].join('; ')}
+            strong={critical.length + unknown > 0}
           />
         </View>
         <View style={{ width: '50%' }}>
@@ -293,7 +298,7 @@ function LiftLine({ plan, row }: { plan: Plan; row: LiftRow }) {
       <Text style={[cell, { width: widths.share, textAlign: 'right' }]}>{show(row.share, 'fraction')}</Text>
       <Text style={[cell, { width: widths.gust, textAlign: 'right' }]}>{crane ? show(row.gust, 'speed') : ''}</Text>
       <Text style={[cell, styles.bold, { flex: 1 }]}>
-        {row.level === null ? '' : plan.job.ruleSet === 'us-asd' ? row.critical : [row.level.name, ...row.level.why].join(', ')}
+        {row.level === null ? '' : plan.job.ruleSet === 'us-asd' ? row.critical || (row.level.atLeast ? 'not known yet' : '') : levelWords(row.level)}
       </Text>
     </View>
   );

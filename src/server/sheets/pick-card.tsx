@@ -6,7 +6,7 @@ import { structurePose } from '@/core/view/structure-shapes';
 import type { Check } from '@/core/verdict/check';
 import { liftMove, onHook, type PickContext, type Spliced } from '@/core/checks/context';
 import { markLifted, standsOfPick } from '@/core/document/lookups';
-import { levelOf } from '@/core/checks/lift/level';
+import { levelOf, levelWords } from '@/core/checks/lift/level';
 import { hooksOf } from '@/core/checks/lift/pick-context';
 import { counterweightOf } from '@/core/settle/duties';
 import type { Hanging } from '@/core/settle/hanging';
@@ -61,7 +61,7 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
     checks.filter(({ about }) => about.kind === 'pick' && about.id === pick.id),
   );
   const load: Entry[] = [
-    { label: 'This lift is', value: [level.name, ...level.why].join(', '), strong: level.signed },
+    { label: 'This lift is', value: levelWords(level), strong: level.signed },
     ...(picked.joined ? splicedLines(show, picked.joined, checks) : []),
     ...parts.map((part) => ({ label: part.what, value: show(part.mass, 'mass') })),
     { label: 'On the hook', value: gross instanceof Missing ? UNKNOWN : show(gross.mass, 'mass'), strong: true },

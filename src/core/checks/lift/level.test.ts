@@ -4,7 +4,7 @@ import { evaluate } from '../../evaluate';
 import { liftList } from '../../evaluate/lift-list';
 import type { Raises } from '../../verdict/findings';
 import type { Check } from '../../verdict/check';
-import { levelOf } from './level';
+import { levelOf, levelWords } from './level';
 
 const TODAY = '2026-11-30';
 /** A plan of one school, with a string of two of its lifts. */
@@ -44,6 +44,17 @@ test('what made it more is told once each', () => {
   const level = levelOf(by('eu-ls'), pick(two), [chart(0.9), raised('railway'), raised('railway'), raised('blind')]);
   expect(level.why).toEqual(['two cranes', 'over a railway', 'the operator does not see all of it']);
   expect(levelOf(by('eu-ls'), pick(turned), [chart(0.8)]).why).toEqual(['over 75 % of the chart', 'turned upright']);
+});
+
+test('what is not known yet is not told as the least there is', () => {
+  const open = (id: string, verdict: string) => ({ id, verdict, ratio: null, finding: { code: 'missing' } }) as unknown as Check;
+  const words = (...checks: Check[]) => levelWords(levelOf(by('eu-ls'), pick(), checks));
+  expect(words(chart(0.5))).toBe('basic');
+  expect(words(chart(null))).toBe('not known, at least basic');
+  expect(words()).toBe('not known, at least basic');
+  expect(words(chart(0.8), open('lift.sight', 'missing'))).toBe('not known, at least intermediate, over 75 % of the chart');
+  expect(words(chart(0.5), open('lift.over', 'stop'))).toBe('not known, at least basic');
+  expect(words(chart(0.5), open('lift.wind', 'missing'), open('lift.over', 'clear'))).toBe('basic');
 });
 
 const critical = (plan: Plan) => evaluate(plan, TODAY).checks.filter(({ id }) => id === 'pick.critical');

@@ -16,10 +16,14 @@ export interface Level {
   name: 'ordinary' | 'critical' | 'basic' | 'intermediate' | 'complex';
   /** what made it more than the least */
   why: string[];
+  /** something it hangs on is not known yet: it may come to ask for more */
+  atLeast: boolean;
   /** it has a plan of its own, which a named person signs */
   signed: boolean;
 }
 
+/** Rows that tell what a lift passes over and who sees it. */
+const OPEN = new Set(['lift.over', 'lift.sight']);
 const RAISES = { people: 'over where people are', railway: 'over a railway', blind: 'the operator does not see all of it' } as const;
 
 /**
@@ -37,11 +41,17 @@ export function levelOf(plan: Plan, pick: Pick, checks: readonly Check[]): Level
     ...(stringOf(plan, pick) ? ['in a string'] : []),
   ];
   const raised = [...new Set(checks.flatMap(({ finding }) => (finding.code === 'told' && finding.raises ? [finding.raises] : [])))];
+  // What is off the chart, over an open zone or seen by nobody is not judged here: it has a row of its own that is not clear.
+  const charted = checks.some(({ id, ratio }) => id === 'lift.chart' && ratio !== null);
+  const atLeast = (!two && !charted) || checks.some(({ id, verdict }) => OPEN.has(id) && (verdict === 'stop' || verdict === 'missing'));
   const why = [...(two ? ['two cranes'] : []), ...(near ? ['over 75 % of the chart'] : []), ...raised.map((one) => RAISES[one])];
-  if (school === 'us-asd') return why.length > 0 ? { name: 'critical', why, signed: true } : { name: 'ordinary', why, signed: false };
+  if (school === 'us-asd') return why.length > 0 ? { name: 'critical', why, atLeast, signed: true } : { name: 'ordinary', why, atLeast, signed: false };
   const step = two ? 2 : Number(near || rigged.length > 0) + Number(raised.length > 0);
-  return { name: (['basic', 'intermediate', 'complex'] as const)[step]!, why: two ? why : [...why, ...rigged], signed: step === 2 };
+  return { name: (['basic', 'intermediate', 'complex'] as const)[step]!, why: two ? why : [...why, ...rigged], atLeast, signed: step === 2 };
 }
+
+/** A level in words: what is not known yet is not told as if it were. */
+export const levelWords = ({ name, why, atLeast }: Level): string => [`${atLeast ? 'not known, at least ' : ''}${name}`, ...why].join(', ');
 
 const SOURCE: Record<RuleSetId, string> = {
   'us-asd': '29 CFR 1926.751 and .1432, from memory: over 75 % of its capacity or more than one crane on a piece is a critical lift, with a plan of its own',
