@@ -1,5 +1,5 @@
 import { on } from '../verdict/build';
-import { refsOfMove } from '../document/things/references';
+import { refsOfMove } from '../document/listed/moves';
 import type { Trace } from '../calc/evidence';
 import type { Rules } from '../rules/rule-sets';
 import type { About } from '../verdict/check';

@@ -1,7 +1,10 @@
 import { keyOf, type Check } from '../verdict/check';
 import { applyCommand } from './apply';
 import type { Command } from './table';
-import { refsOfMove, structureRefs } from '../document/things/references';
+import { listsOf, refsOf } from '../document/listed';
+import { refsOfMove } from '../document/listed/moves';
+import type { ListName } from '../document/listed/paths';
+import type { Kind } from '../document/listed/thing';
 import { evaluateWhole, type Whole } from '../evaluate';
 import { standsOfPick } from '../document/lookups';
 import { possibleMoves } from './move-offers';
@@ -232,15 +235,11 @@ class Sheet {
 
   /** The pieces of the structure a move is done to, or to what holds them. */
   private near(move: Move): string[] {
-    const { supports, joints, braces, loads } = this.plan.structure;
-    const things = { support: supports, joint: joints, brace: braces, load: loads } as const;
-    const lists = { support: 'supports', joint: 'joints', brace: 'braces', load: 'loads' } as const;
     return refsOfMove(move).flatMap(({ kind, id }) => {
       if (kind === 'beam') return [id];
-      if (kind !== 'support' && kind !== 'joint' && kind !== 'brace' && kind !== 'load') return [];
-      const thing = (things[kind] as readonly { id: string }[]).find((one) => one.id === id);
-      const refs = thing ? (structureRefs[lists[kind]] as (of: unknown) => { kind: string; id: string }[])(thing) : [];
-      return refs.flatMap((one) => (one.kind === 'beam' ? [one.id] : []));
+      const name = HOLDS.get(kind);
+      const thing = name && listsOf(this.plan, name).flatMap(({ list }) => list.filter((one) => one.id === id))[0];
+      return thing ? refsOf(name, thing).flatMap((one) => (one.kind === 'beam' ? [one.id] : [])) : [];
     });
   }
 
@@ -261,6 +260,13 @@ class Sheet {
   }
 }
 
+/** What holds a piece of the structure or lies on it, and in which list it stands. */
+const HOLDS: ReadonlyMap<Kind, ListName> = new Map([
+  ['support', 'supports'],
+  ['joint', 'joints'],
+  ['brace', 'braces'],
+  ['load', 'putLoads'],
+]);
 /** Moves after which a structure may bear what it did not before. */
 const HELPS: ReadonlySet<Move['kind']> = new Set(['support.ready', 'support.level', 'joint.make', 'brace.fix', 'beam.plumb', 'load.off', 'piece.letGo']);
 /** Moves that make something there that nobody made. */

@@ -1,4 +1,4 @@
-import { refsOfMove } from '../document/things/references';
+import { refsOfMove } from '../document/listed/moves';
 import { keepOne } from '../document/keep';
 import type { Move, Plan } from '../document/schema';
 

@@ -4,7 +4,7 @@ import { planScene } from './plan-scene';
 import { structurePose } from './structure-shapes';
 import { shoresAt } from './shore-moment';
 import type { StationId } from '../verdict/check';
-import { refsOfMove } from '../document/things/references';
+import { refsOfMove } from '../document/listed/moves';
 import { checksAt, evaluateWhole, type Whole } from '../evaluate';
 import type { Move, Plan } from '../document/schema';
 import { settle } from '../settle/settle';

@@ -1,34 +1,5 @@
-import type { Move, MoveKind, Plan } from '../schema';
-
-/** What of a plan may be pointed at by its id. */
-export type Kind =
-  | 'link'
-  | 'opening'
-  | 'storey'
-  | 'shore'
-  | 'shoring'
-  | 'step'
-  | 'line'
-  | 'member'
-  | 'bearing'
-  | 'piece'
-  | 'crane'
-  | 'stand'
-  | 'pick'
-  | 'lifted'
-  | 'raised'
-  | 'launch'
-  | 'yard'
-  | 'holdfast'
-  | 'truck'
-  | 'permit'
-  | 'make'
-  | 'beam'
-  | 'support'
-  | 'joint'
-  | 'brace'
-  | 'bent'
-  | 'load';
+import type { Move, MoveKind } from '../schema';
+import { asked, goes, type Kind, type Ref } from './thing';
 
 /** Words in a move that point at nothing: whatever else is a string in one is the id of a thing. */
 type Words = 'id' | 'kind' | 'note' | 'what' | 'by' | 'checkedBy' | 'end' | 'fit';
@@ -71,39 +42,17 @@ export const moveRefs: { readonly [K in MoveKind]: { readonly [F in Pointing<Ext
   'launch.lower': { launch: 'launch' },
 };
 
-export interface Reference {
-  kind: Kind;
-  id: string;
-  /** where it stands in the thing that points */
-  field: string;
-}
+/** Fields that may say nothing: the move stays, and is asked. Where any other thing is gone its move goes too. */
+const mayBeAsked: { readonly [K in MoveKind]?: readonly string[] } = { 'piece.hang': ['pick'] };
 
 /** All that a move points at. */
-export function refsOfMove(move: Move): Reference[] {
+export function refsOfMove(move: Move): Ref<Move>[] {
   const fields = moveRefs[move.kind] as Readonly<Record<string, Kind>>;
   return Object.entries(fields).flatMap(([field, kind]) => {
     const id = (move as unknown as Record<string, unknown>)[field];
-    return typeof id === 'string' ? [{ kind, id, field }] : [];
+    if (typeof id !== 'string') return [];
+    return mayBeAsked[move.kind]?.includes(field)
+      ? asked<Move>(kind, id, field, (one) => void ((one as unknown as Record<string, unknown>)[field] = null))
+      : [goes(kind, id, field)];
   });
 }
-
-type Lists = Plan['structure'];
-const spot = (field: string, { piece }: { piece: string }): Reference => ({ kind: 'beam', id: piece, field: `${field}.piece` });
-
-/** What the things of each list of the structure point at. A list that is left out here does not compile. */
-export const structureRefs: { readonly [L in keyof Lists]: (thing: Lists[L][number]) => Reference[] } = {
-  makes: () => [],
-  pieces: ({ make }) => [{ kind: 'make', id: make, field: 'make' }],
-  supports: ({ seats, onBent, standsOn }) => [
-    ...seats.map((one, j) => spot(`seats[${j}]`, one)),
-    ...(onBent === null ? [] : [{ kind: 'bent' as const, id: onBent.bent, field: 'onBent.bent' }]),
-    ...standsOn.map(({ link }, j) => ({ kind: 'link' as const, id: link, field: `standsOn[${j}].link` })),
-  ],
-  joints: ({ a, b, sharesWith }) => [
-    spot('a', a),
-    spot('b', b),
-    ...(sharesWith === null ? [] : [{ kind: 'joint' as const, id: sharesWith, field: 'sharesWith' }]),
-  ],
-  braces: ({ a, b }) => [spot('a', a), ...(b === null ? [] : [spot('b', b)])],
-  loads: ({ piece }) => [{ kind: 'beam', id: piece, field: 'piece' }],
-};
