@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { raised } from '../../../../tests/raised';
 import { applyCommand, takeBack } from '../../edit/apply';
 import type { Command } from '../../edit/table';
-import { openPlanText } from '../open';
+import { openPlan, openPlanText } from '../open';
 import { planSchema, type Plan } from '../schema';
 import { idsByKind, listsOf, refsOf, thingNames, things } from '.';
 import { refsOfMove } from './moves';
@@ -88,4 +89,68 @@ describe.each(jobs)('%s: what goes with what is removed', (_, plan) => {
       expect(takeBack(done.plan, done.inverse)).toEqual(plan);
     }
   });
+});
+
+describe('what names a thing that goes', () => {
+  const one = (name: string) => structuredClone(jobs.find(([job]) => job.startsWith(name))![1]);
+  const after = (plan: Plan, list: ListName, id: string): Plan => {
+    const done = applyCommand(plan, remove(list, id));
+    if (!done.ok) throw new Error(JSON.stringify(done.faults));
+    return done.plan;
+  };
+
+  test('a lift by two cranes without its second is one by the first', () => {
+    const plan = one('vehicle-ramp');
+    const [pick] = plan.picks;
+    plan.stands.push({ ...plan.stands[0]!, id: 'other' });
+    pick!.second = { stand: 'other', boom: null, slingRating: null, riggingMass: null };
+    const left = after(plan, 'stands', 'other');
+    expect(left.picks.find(({ id }) => id === pick!.id)).toEqual({ ...pick, second: null });
+    expect(left.moves).toEqual(plan.moves);
+  });
+
+  test('a piece whose lift goes is still hung, and by what is asked', () => {
+    const plan = one('vehicle-ramp');
+    const [pick] = plan.picks;
+    const hang = plan.moves.find((move) => move.kind === 'piece.hang' && move.pick === pick!.id)!;
+    expect(after(plan, 'picks', pick!.id).moves.find(({ id }) => id === hang.id)).toEqual({ ...hang, pick: null });
+  });
+
+  test('a hoist whose beam goes hangs from nothing that is said', () => {
+    const plan = raised('hoist', (raise, { links }) => {
+      links.push({ id: 'beam over it', name: 'Beam over it', kind: 'beam', storey: 1, own: 0, capacity: null, foot: null, ground: true, standsOn: [] });
+      for (const point of raise.points) if (point.kind === 'hoist') point.hangsOn = 'beam over it';
+    });
+    const [raise] = plan.raises!;
+    expect(raise!.points.length).toBeGreaterThan(0);
+    expect(after(plan, 'links', 'beam over it').raises![0]!.points).toEqual(raise!.points.map((point) => ({ ...point, hangsOn: null })));
+  });
+
+  test('an opening whose piece is listed no more keeps its seats and says no piece; a bearing it rests on may not go', () => {
+    const plan = one('ticket-hall');
+    const opening = plan.survey.openings.find(({ member }) => member !== null)!;
+    const left = after(plan, 'members', opening.member!).survey.openings.find(({ id }) => id === opening.id);
+    expect(left).toEqual({ ...opening, member: null });
+    expect(applyCommand(plan, remove('bearings', opening.left))).toMatchObject({ ok: false });
+  });
+});
+
+test('a wall in a storey of another line, and a step that strikes a shore of another, are refused', () => {
+  const plan = structuredClone(jobs.find(([job]) => job.startsWith('ticket-hall'))![1]);
+  const [line] = plan.shoring.lines;
+  const own = { storey: line!.storeys[0]!.id, shore: [...line!.walls, ...line!.rows][0]!.id };
+  const wall = { ...line!.walls[0]!, id: 'strange', storey: own.storey };
+  plan.shoring.lines.push({
+    ...structuredClone(line!),
+    id: 'second',
+    opening: null,
+    storeys: [],
+    walls: [wall],
+    rows: [],
+    strike: [{ ...line!.strike[0]!, id: 's9', shore: own.shore }],
+    watch: [],
+  });
+  const opened = openPlan(plan);
+  const n = plan.shoring.lines.length - 1;
+  expect(opened).toMatchObject({ ok: false, faults: [{ path: `shoring.lines[${n}].walls[0].storey` }, { path: `shoring.lines[${n}].strike[0].shore` }] });
 });
