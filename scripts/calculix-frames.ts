@@ -8,7 +8,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { frameCases, type FrameCase } from '../tests/frame-cases';
+import { frameCases, RAIL_PARTS, type FrameCase } from '../tests/frame-cases';
 
 const DEEP = 0.03;
 const PARTS = 12;
@@ -50,6 +50,30 @@ function deckOf(one: FrameCase): { statics: string; buckling: string; nodeAt: nu
       `*BEAM SECTION, ELSET=E${id}, MATERIAL=M${id}, SECTION=RECT\n${DEEP}, ${DEEP}\n1., 0., 0.`,
     );
   }
+  const onRails: { node: number; force: number }[] = [];
+  for (const { id, a, b, stiffness, load } of one.rails ?? []) {
+    const [from, to] = [one.columns[a[0]]!, one.columns[b[0]]!];
+    const z = from.nodes[a[1]]!.z;
+    const long = to.x - from.x;
+    const own: string[] = [];
+    const along = [nodeAt[a[0]]![a[1]]!];
+    for (let i = 1; i <= RAIL_PARTS; i += 1) {
+      const last = along.at(-1)!;
+      const middle = node(from.x + (long * (i - 0.5)) / RAIL_PARTS, z);
+      const next = i === RAIL_PARTS ? nodeAt[b[0]]![b[1]]! : node(from.x + (long * i) / RAIL_PARTS, z);
+      columns.push(middle, next);
+      element += 1;
+      own.push(`${element}, ${last}, ${middle}, ${next}`);
+      along.push(next);
+    }
+    along.forEach((at, i) => onRails.push({ node: at, force: (load * long) / RAIL_PARTS / (i === 0 || i === RAIL_PARTS ? 2 : 1) }));
+    cards.push(
+      `*ELEMENT, TYPE=B32, ELSET=E${id}`,
+      ...own,
+      `*MATERIAL, NAME=M${id}\n*ELASTIC\n${((12 * stiffness) / DEEP ** 4).toExponential(9)}, 0.`,
+      `*BEAM SECTION, ELSET=E${id}, MATERIAL=M${id}, SECTION=RECT\n${DEEP}, ${DEEP}\n0., 0., 1.`,
+    );
+  }
   const spring = (id: string, a: number, b: number, stiffness: number) => {
     element += 1;
     cards.push(`*ELEMENT, TYPE=SPRINGA, ELSET=S${id}\n${element}, ${a}, ${b}`, `*SPRING, ELSET=S${id}\n\n${stiffness.toExponential(9)}`);
@@ -63,15 +87,20 @@ function deckOf(one: FrameCase): { statics: string; buckling: string; nodeAt: nu
     spring(id, nodeAt[a[0]]![a[1]]!, anchor, stiffness);
   }
   const model = ['*NODE, NSET=ALL', ...nodes, ...cards, '*BOUNDARY', ...fixed, ...columns.map((n) => `${n}, 2`)];
-  const loads = (pushed: boolean) => [
-    '*CLOAD',
-    ...one.columns.flatMap((column, c) =>
-      column.nodes.flatMap(({ down, push }, n) => [
-        ...(down > 0 ? [`${nodeAt[c]![n]}, 3, ${(-down).toFixed(3)}`] : []),
-        ...(pushed && push > 0 ? [`${nodeAt[c]![n]}, 1, ${push.toFixed(3)}`] : []),
-      ]),
-    ),
-  ];
+  const loads = (pushed: boolean): string[] => {
+    const all = new Map<string, number>();
+    const put = (at: number, way: 1 | 3, force: number) => {
+      if (force !== 0) all.set(`${at}, ${way}`, (all.get(`${at}, ${way}`) ?? 0) + force);
+    };
+    one.columns.forEach((column, c) =>
+      column.nodes.forEach(({ down, push }, n) => {
+        put(nodeAt[c]![n]!, 3, -down);
+        if (pushed) put(nodeAt[c]![n]!, 1, push);
+      }),
+    );
+    for (const { node: at, force } of onRails) put(at, 3, -force);
+    return ['*CLOAD', ...[...all].map(([where, force]) => `${where}, ${force.toFixed(3)}`)];
+  };
   const print = ['*NODE PRINT, NSET=ALL', 'U', '*END STEP', ''];
   return {
     statics: [...model, '*STEP, NLGEOM, INC=200', '*STATIC', '0.25, 1.', ...loads(true), ...print].join('\n'),

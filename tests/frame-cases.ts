@@ -5,6 +5,8 @@ export interface FrameCase {
   /** node against node, stiffness along itself */
   ties: { id: string; a: [number, number]; b: [number, number]; stiffness: number }[];
   /** from a node to what does not move, upwards or downwards from the horizontal */
+  /** level beams stiffly joined to the columns at both ends, and what lies on each metre of them [N/m] */
+  rails?: { id: string; a: [number, number]; b: [number, number]; stiffness: number; load: number }[];
   braces: { id: string; a: [number, number]; slopeDeg: number; towards: 1 | -1; stiffness: number; pullsOnly: boolean }[];
 }
 
@@ -77,4 +79,50 @@ export const frameCases: FrameCase[] = [
     ties: [],
     braces: [{ id: 'S', a: [0, 0], slopeDeg: -30, towards: 1, stiffness: 6e6, pullsOnly: false }],
   },
+  {
+    name: 'portal-on-pins',
+    columns: [
+      { id: 'C1', x: 0, stiffness: 9e6, canStand: false, nodes: [{ z: 5, down: 60e3, push: 6e3 }] },
+      { id: 'C2', x: 8, stiffness: 6e6, canStand: false, nodes: [{ z: 5, down: 90e3, push: 2e3 }] },
+    ],
+    ties: [],
+    rails: [{ id: 'R', a: [0, 0], b: [1, 0], stiffness: 14e6, load: 3e3 }],
+    braces: [],
+  },
+  {
+    name: 'two-bays-one-higher',
+    columns: [
+      {
+        id: 'C1',
+        x: 0,
+        stiffness: 8e6,
+        canStand: false,
+        nodes: [
+          { z: 4, down: 40e3, push: 3e3 },
+          { z: 7, down: 30e3, push: 2e3 },
+        ],
+      },
+      {
+        id: 'C2',
+        x: 6,
+        stiffness: 9e6,
+        canStand: false,
+        nodes: [
+          { z: 4, down: 70e3, push: 0 },
+          { z: 7, down: 30e3, push: 0 },
+        ],
+      },
+      { id: 'C3', x: 13, stiffness: 7e6, canStand: false, nodes: [{ z: 4, down: 50e3, push: 1e3 }] },
+    ],
+    ties: [],
+    rails: [
+      { id: 'R1', a: [0, 0], b: [1, 0], stiffness: 12e6, load: 4e3 },
+      { id: 'R2', a: [1, 0], b: [2, 0], stiffness: 15e6, load: 2e3 },
+      { id: 'R3', a: [0, 1], b: [1, 1], stiffness: 10e6, load: 1e3 },
+    ],
+    braces: [],
+  },
 ];
+
+/** Loads of a rail in the deck: so many equal ones at equal distances, and half at each end. */
+export const RAIL_PARTS = 12;

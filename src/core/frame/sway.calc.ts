@@ -10,6 +10,7 @@ const spot = () =>
     maxItems: 4,
     description: 'a node of a column, or a place between nodes by their shares',
   });
+const node = () => closed({ column: Type.Integer({ minimum: 0 }), node: Type.Integer({ minimum: 0 }) });
 const named = () => Type.String({ minLength: 1, maxLength: 200 });
 
 type Nodes = { nodes: { down: number; pushX: number; pushY: number }[] };
@@ -27,6 +28,11 @@ export const frameSway = defineCalc({
         x: real('m'),
         y: real('m'),
         stiffness: positive('N·m2', 'EI about the weaker axis'),
+        ways: Type.Optional(
+          Type.Union([closed({ x: positive('N·m2'), y: positive('N·m2') }), Type.Null()], {
+            description: 'EI against leaning along x and along y, where it is known how it stands about its own axis; null: the weaker axis both ways',
+          }),
+        ),
         canStand: Type.Boolean({ description: 'its foot may hold a moment where nothing else holds it' }),
         nodes: Type.Array(closed({ z: positive('m', 'above the foot, from the lowest up'), down: real('N'), pushX: real('N'), pushY: real('N') }), {
           minItems: 1,
@@ -47,16 +53,32 @@ export const frameSway = defineCalc({
       }),
       { maxItems: 20000 },
     ),
+    rails: Type.Optional(
+      Type.Array(
+        closed({
+          id: named(),
+          a: node(),
+          b: node(),
+          stiffness: positive('N·m2', 'EI of the beam in its upright plane'),
+          keeps: closed({ a: Type.Boolean({ description: 'this end keeps its angle to the column' }), b: Type.Boolean() }),
+          ends: closed({ a: real('N·m', { description: 'what its load hogs this end with while both are held from turning' }), b: real('N·m') }),
+        }),
+        { maxItems: 20000, description: 'level beams stiffly joined to columns' },
+      ),
+    ),
   }),
   output: closed({
     alpha: Type.Union([nonNegative('1'), Type.Null()], { description: 'the weights times this sway the frame by themselves; null: nothing weighs on it' }),
     drift: nonNegative('m'),
     braces: Type.Array(closed({ id: named(), pull: real('N') })),
     ties: Type.Array(closed({ id: named(), pull: real('N') })),
+    rails: Type.Array(closed({ id: named(), a: real('N·m', { description: 'hogging positive' }), b: real('N·m') })),
     columns: Type.Array(
       closed({
         id: named(),
         moment: nonNegative('N·m'),
+        momentX: nonNegative('N·m', 'as it leans along x'),
+        momentY: nonNegative('N·m'),
         footMoment: nonNegative('N·m'),
         shear: nonNegative('N'),
         standsX: Type.Boolean(),
@@ -66,17 +88,22 @@ export const frameSway = defineCalc({
   }),
   source: {
     basis: 'statics',
-    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties, ropes pull only; a cantilever sways at π²EI/4L²',
+    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties or, stiffly joined, bent by the turning of their ends (4EI/L, 2EI/L), ropes pull only; a cantilever sways at π²EI/4L²',
   },
-  compute({ columns, ties, braces }) {
+  compute({ columns, ties, braces, rails = [] }) {
     const known = ({ column, node }: { column: number; node: number }) => node < (columns[column]?.nodes.length ?? 0);
     for (const { id, a, b } of [...ties, ...braces]) if (![...a, ...(b ?? [])].every(known)) refuse('columns', `${id} is fixed to a place that is not there.`);
+    for (const { id, a, b } of rails) {
+      if (!known(a) || !known(b)) refuse('rails', `${id} is fixed to a place that is not there.`);
+      const [from, to] = [columns[a.column]!, columns[b.column]!];
+      if (Math.hypot(to.x - from.x, to.y - from.y) < 0.01) refuse('rails', `${id} goes from a column to one at the same place.`);
+    }
     columns.forEach(({ id, nodes }) =>
       nodes.forEach(({ z }, n) => {
         if (n > 0 && !(z - nodes[n - 1]!.z > 0.01)) refuse('columns', `The nodes of ${id} go from the lowest up, at least 10 mm apart.`);
       }),
     );
-    const found: SwayAnswer = swayOf({ columns, ties, braces }, true).solve(
+    const found: SwayAnswer = swayOf({ columns, ties, braces, rails }, true).solve(
       columns.map(({ nodes }) => nodes.map(({ pushX, pushY }) => ({ x: pushX, y: pushY }))),
     );
     if (!found.stable) {
@@ -92,9 +119,10 @@ export const frameSway = defineCalc({
       drift: found.drift,
       braces: braces.map(({ id }, i) => ({ id, pull: found.braces[i]! })),
       ties: ties.map(({ id }, i) => ({ id, pull: found.ties[i]! })),
+      rails: rails.map(({ id }, i) => ({ id, ...found.rails[i]! })),
       columns: columns.map(({ id }, i) => {
-        const { moment, footMoment, shear, stands } = found.columns[i]!;
-        return { id, moment, footMoment, shear, standsX: stands.x, standsY: stands.y };
+        const { moment, moments, footMoment, shear, stands } = found.columns[i]!;
+        return { id, moment, momentX: moments.x, momentY: moments.y, footMoment, shear, standsX: stands.x, standsY: stands.y };
       }),
     };
   },
@@ -114,5 +142,9 @@ export const frameSway = defineCalc({
       .sort((a, b) => Math.abs(b.pull) - Math.abs(a.pull))
       .slice(0, 8)
       .map(({ id, pull }) => ({ label: `${id} ${pull < 0 ? 'is pressed' : 'pulls'}`, result: q(Math.abs(pull), 'force') })),
+    ...[...o.rails]
+      .sort((a, b) => Math.max(Math.abs(b.a), Math.abs(b.b)) - Math.max(Math.abs(a.a), Math.abs(a.b)))
+      .slice(0, 8)
+      .map(({ id, a, b }) => ({ label: `${id} bends at its ends`, result: q(Math.max(Math.abs(a), Math.abs(b)), 'moment') })),
   ],
 });

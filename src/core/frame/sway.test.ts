@@ -1,4 +1,4 @@
-import { swayOf, type SwayAnswer, type SwayBrace, type SwayColumn, type SwayFrame, type SwayStands } from './sway';
+import { swayOf, type SwayAnswer, type SwayBrace, type SwayColumn, type SwayFrame, type SwayRail, type SwayStands } from './sway';
 import { runCalc } from '../catalogue/run';
 
 const EI = 2e11 * 1.5e-5;
@@ -216,5 +216,126 @@ describe('as a calculation', () => {
       /T is fixed to a place that is not there/,
     );
     expect(refused({ columns: [{ ...frame.columns[0], nodes: [4, 3].map((z) => ({ z, down: 0, pushX: 1, pushY: 0 })) }] })).toMatch(/lowest up/);
+  });
+});
+
+describe('columns on pins, stiffly joined to a beam', () => {
+  const SPAN = 6;
+  const RAIL = 3 * EI;
+  /** Column square to the rail as stiff as it likes: what happens along it is looked at. */
+  const portal = (changes: Partial<SwayRail> = {}, down = 0): SwayFrame => ({
+    columns: [0, SPAN].map((x, i) => column(`c${i}`, x, 0, { down, canStand: true, ways: { x: EI, y: 1e4 * EI } })),
+    ties: [{ ...tie(0, 1), stiffness: 1e12 }],
+    braces: [],
+    rails: [
+      {
+        id: 'r',
+        a: { column: 0, node: 0 },
+        b: { column: 1, node: 0 },
+        stiffness: RAIL,
+        keeps: { a: true, b: true },
+        ends: { a: 0, b: 0 },
+        ...changes,
+      },
+    ],
+  });
+
+  test('pushed: each column takes half, H·h/2 at its head, and goes H·h³/6EI + H·h²·L/12EIb', () => {
+    const answer = stands(solve(portal(), 500, 0));
+    // 500 N at either head: 1,000 N on both.
+    expect(answer.drift).toBeCloseTo((1000 * HIGH ** 3) / (6 * EI) + (1000 * HIGH ** 2 * SPAN) / (12 * RAIL), 6);
+    // The head on the side the push comes from sags, the other hogs.
+    expect(answer.rails[0]!.a).toBeCloseTo(-2000, 1);
+    expect(answer.rails[0]!.b).toBeCloseTo(2000, 1);
+    for (const one of answer.columns) {
+      expect(one.moments.x).toBeCloseTo(2000, 1);
+      expect(one.footMoment).toBeCloseTo(0, 3);
+      expect(one.stands.x).toBe(false);
+      expect(one.shear).toBeCloseTo(500, 1);
+    }
+  });
+
+  test('loaded from above: of what would hog it held still, the columns take 3EI/h of 3EI/h + 2EIb/L', () => {
+    const answer = stands(solve(portal({ ends: { a: 9000, b: 9000 } }), 0, 0));
+    const takes = (3 * EI) / HIGH;
+    const hogs = (9000 * takes) / (takes + (2 * RAIL) / SPAN);
+    expect(answer.rails[0]!.a).toBeCloseTo(hogs, 3);
+    expect(answer.rails[0]!.b).toBeCloseTo(hogs, 3);
+    expect(answer.columns[0]!.moments.x).toBeCloseTo(hogs, 3);
+    // It thrusts the feet outwards, and the beam is pressed by that.
+    expect(answer.ties[0]).toBeCloseTo(-hogs / HIGH, 2);
+  });
+
+  test('loaded lopsided it leans until both columns thrust alike: the ends hog alike, by the middle of the two', () => {
+    const answer = stands(solve(portal({ ends: { a: 6000, b: 2000 } }), 0, 0));
+    const even = stands(solve(portal({ ends: { a: 4000, b: 4000 } }), 0, 0));
+    expect(answer.rails[0]!.a).toBeCloseTo(even.rails[0]!.a, 3);
+    expect(answer.rails[0]!.b).toBeCloseTo(even.rails[0]!.a, 3);
+    expect(even.drift).toBeCloseTo(0, 9);
+    expect(answer.drift).toBeGreaterThan(1e-4);
+  });
+
+  test.each(['a', 'b'] as const)('stiff at %s alone: that column takes all, 3EIb/L at its head, and what the other end hogged comes over by half', (end) => {
+    const other = end === 'a' ? 'b' : 'a';
+    const one = stands(solve(portal({ keeps: { a: end === 'a', b: end === 'b' } }), 500, 0));
+    expect(Math.abs(one.rails[0]![end])).toBeCloseTo(4000, 1);
+    expect(one.rails[0]![other]).toBe(0);
+    expect(one.drift).toBeCloseTo((1000 * HIGH ** 3) / (3 * EI) + (1000 * HIGH ** 2 * SPAN) / (3 * RAIL), 5);
+    const loaded = portal({ keeps: { a: end === 'a', b: end === 'b' }, ends: { a: 6000, b: 6000 } });
+    // A foot that holds the other column: its head does not move, and this one's is held by it.
+    const held: SwayFrame = { ...loaded, braces: [rope('e', 0, 0, 45, { pullsOnly: false, stiffness: 1e12 })] };
+    const takes = (3 * EI) / HIGH;
+    expect(stands(solve(held, 0, 0)).rails[0]![end]).toBeCloseTo((9000 * takes) / (takes + (3 * RAIL) / SPAN), 1);
+  });
+
+  test('square to the beam nothing holds it but its feet', () => {
+    const frame = portal();
+    const loose = { ...frame, columns: frame.columns.map((one) => ({ ...one, canStand: false })) };
+    expect(solve(loose, 500, 0)).toMatchObject({ stable: false, why: 'unheld', unheld: [0, 1].map((of) => ({ column: of, way: 'y' })) });
+  });
+
+  test('leans further under its weights, by 1/(1 − 1/α), and falls past α', () => {
+    const light = stands(solve(portal({}, 1000), 500, 0));
+    const heavy = portal({}, 1000 * (light.alpha / 3));
+    const answer = stands(solve(heavy, 500, 0));
+    expect(answer.alpha).toBeCloseTo(3, 1);
+    const still = stands(solve(portal(), 500, 0));
+    expect(answer.drift / still.drift).toBeCloseTo(1.5, 1);
+    expect(answer.rails[0]!.b / still.rails[0]!.b).toBeGreaterThan(1.4);
+    expect(solve(portal({}, 1000 * light.alpha * 1.01), 500, 0)).toMatchObject({ stable: false, why: 'sways' });
+  });
+
+  test('turned about, the same: along y as along x, and at 30° between', () => {
+    const at = (deg: number) => {
+      const [c, s] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+      const frame = portal();
+      const columns = frame.columns.map((one) => ({ ...one, x: one.x * c, y: one.x * s, ways: null, canStand: false }));
+      const braces = [0, 1].map((of) => rope(`b${of}`, of, deg + 90, 45, { pullsOnly: false, stiffness: 1e9 }));
+      return stands(swayOf({ ...frame, columns, braces }, true).solve(columns.map(() => [{ x: 500 * c, y: 500 * s }])));
+    };
+    for (const deg of [30, 90, 200]) {
+      expect(at(deg).drift).toBeCloseTo(at(0).drift, 9);
+      expect(at(deg).rails[0]!.b).toBeCloseTo(at(0).rails[0]!.b, 3);
+    }
+  });
+
+  test('a calculation refuses a rail at a place that is not there, or between two columns at one place', () => {
+    const frame = portal();
+    const input = (changes: Partial<SwayRail>, x = SPAN) => ({
+      columns: frame.columns.map(({ id, stiffness, canStand }, i) => ({
+        id,
+        stiffness,
+        canStand,
+        y: 0,
+        x: i * x,
+        nodes: [{ z: HIGH, down: 0, pushX: 500, pushY: 0 }],
+      })),
+      ties: [],
+      braces: [],
+      rails: [{ ...frame.rails![0]!, ...changes }],
+    });
+    expect(runCalc('frame.sway', input({ b: { column: 1, node: 3 } }))).toMatchObject({ path: 'rails' });
+    expect(runCalc('frame.sway', input({}, 0))).toMatchObject({ path: 'rails' });
+    expect(runCalc('frame.sway', input({}))).toMatchObject({ output: { rails: [{ id: 'r' }] } });
   });
 });

@@ -14,6 +14,8 @@ export interface SwayColumn {
   y: number;
   /** EI about its weaker axis, taken both ways [N·m²] */
   stiffness: number;
+  /** EI against leaning along x and along y, where it is known how it stands about its own axis [N·m²] */
+  ways?: { x: number; y: number } | null;
   /** whether its foot may hold a moment, where nothing else holds it */
   canStand: boolean;
   /** from the lowest up, none at the foot */
@@ -45,10 +47,24 @@ export interface SwayBrace {
   pullsOnly: boolean;
 }
 
+/** A level beam between two columns of which one or both keep the angle to it. */
+export interface SwayRail {
+  id: string;
+  a: { column: number; node: number };
+  b: { column: number; node: number };
+  /** EI in its own upright plane [N·m²] */
+  stiffness: number;
+  /** which end keeps its angle; the other turns freely */
+  keeps: { a: boolean; b: boolean };
+  /** what its load hogs each end with while both are held from turning [N·m] */
+  ends: { a: number; b: number };
+}
+
 export interface SwayFrame {
   columns: readonly SwayColumn[];
   ties: readonly SwayTie[];
   braces: readonly SwayBrace[];
+  rails?: readonly SwayRail[];
 }
 
 /** Sideways forces at the nodes of each column [N]. */
@@ -66,7 +82,9 @@ export interface SwayStands {
   braces: number[];
   /** pull positive [N], by tie */
   ties: number[];
-  columns: { stands: { x: boolean; y: boolean }; moment: number; footMoment: number; shear: number }[];
+  columns: { stands: { x: boolean; y: boolean }; moment: number; moments: { x: number; y: number }; footMoment: number; shear: number }[];
+  /** hogging positive [N·m], by rail */
+  rails: { a: number; b: number }[];
   /** the furthest any node goes [m] */
   drift: number;
   /** what the weights may be multiplied by before the frame sways by itself, with the braces that pull now; `PLENTY`: no less than that */
@@ -84,14 +102,25 @@ const LEANS = 1e-4;
 /** A cantilever sways at π²EI/4L²; straight between foot and top it would seem to at 3EI/L². */
 const BOWED = 12 / Math.PI ** 2;
 
-/** Stiffness of a cantilever at its nodes, or of the same column where its foot turns freely. */
-export function columnStiffness(heights: readonly number[], stiffness: number, fixed: boolean): number[][] {
-  const bends = heights.map((a) => heights.map((b) => (Math.min(a, b) ** 2 * (3 * Math.max(a, b) - Math.min(a, b))) / (6 * stiffness)));
+/**
+ * Stiffness of a cantilever at its nodes, or of the same column where its foot turns freely. `turns`: heights at which how far it turns
+ * counts too; those rows stand after the others.
+ */
+export function columnStiffness(heights: readonly number[], stiffness: number, fixed: boolean, turns: readonly number[] = []): number[][] {
+  const goes = (at: number, z: number) => (Math.min(at, z) ** 2 * (3 * Math.max(at, z) - Math.min(at, z))) / 6;
+  /** how far `at` goes when `z` is turned, and how far `z` turns when `at` is pushed */
+  const both = (at: number, z: number) => (at <= z ? at ** 2 / 2 : z * (at - z / 2));
+  const bends = [
+    ...heights.map((at) => [...heights.map((z) => goes(at, z)), ...turns.map((z) => both(at, z))]),
+    ...turns.map((at) => [...heights.map((z) => both(z, at)), ...turns.map((z) => Math.min(at, z))]),
+  ].map((row) => row.map((value) => value / stiffness));
   const k = inverse(bends);
   if (fixed) return k;
-  const moments = k.map((row) => row.reduce((sum, value, j) => sum + value * heights[j]!, 0));
-  const turns = moments.reduce((sum, value, j) => sum + value * heights[j]!, 0);
-  return k.map((row, i) => row.map((value, j) => value - (moments[i]! * moments[j]!) / turns));
+  // As it turns about its foot without bending.
+  const leans = [...heights, ...turns.map(() => 1)];
+  const moments = k.map((row) => row.reduce((sum, value, j) => sum + value * leans[j]!, 0));
+  const all = moments.reduce((sum, value, j) => sum + value * leans[j]!, 0);
+  return k.map((row, i) => row.map((value, j) => value - (moments[i]! * moments[j]!) / all));
 }
 
 function inverse(matrix: readonly (readonly number[])[]): number[][] {
@@ -110,14 +139,23 @@ function inverse(matrix: readonly (readonly number[])[]): number[][] {
   return a.map((row) => row.slice(n));
 }
 
-/** Every node of every column has two places in the unknowns, x and y, columns beside each other kept together. */
+/**
+ * Every node of every column has two places in the unknowns, x and y, columns beside each other kept together; after those of a column
+ * come two for each of its nodes that a rail keeps from turning.
+ */
 interface Numbering {
   size: number;
   at: (column: number, node: number) => number;
-  order: number[];
+  turn: (column: number, node: number) => number;
+  /** nodes of each column that a rail is fixed to */
+  turned: number[][];
 }
 
-function numbering({ columns }: SwayFrame): Numbering {
+function numbering({ columns, rails = [] }: SwayFrame): Numbering {
+  const turned = columns.map((_, c) => {
+    const nodes = rails.flatMap(({ a, b, keeps }) => [...(keeps.a && a.column === c ? [a.node] : []), ...(keeps.b && b.column === c ? [b.node] : [])]);
+    return [...new Set(nodes)].sort((one, other) => one - other);
+  });
   const [xs, ys] = [columns.map(({ x }) => x), columns.map(({ y }) => y)];
   const wide = Math.max(...xs) - Math.min(...xs) >= Math.max(...ys) - Math.min(...ys);
   const order = columns
@@ -127,9 +165,14 @@ function numbering({ columns }: SwayFrame): Numbering {
   let size = 0;
   for (const i of order) {
     first[i] = size;
-    size += 2 * columns[i]!.nodes.length;
+    size += 2 * (columns[i]!.nodes.length + turned[i]!.length);
   }
-  return { size, at: (column, node) => first[column]! + 2 * node, order };
+  return {
+    size,
+    at: (column, node) => first[column]! + 2 * node,
+    turn: (column, node) => first[column]! + 2 * (columns[column]!.nodes.length + turned[column]!.indexOf(node)),
+    turned,
+  };
 }
 
 /** A spring between unknowns, as what it stretches by: so much of each. */
@@ -168,6 +211,42 @@ function springsOf(frame: SwayFrame, numbers: Numbering): { ties: Spring[]; brac
   };
 }
 
+/** Along a rail, seen from above, and how long it is. */
+function railAlong({ columns }: SwayFrame, { a, b }: SwayRail): { x: number; y: number; length: number } {
+  const [from, to] = [columns[a.column]!, columns[b.column]!];
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  return { x: (to.x - from.x) / length, y: (to.y - from.y) / length, length };
+}
+
+/** How far the node at an end of a rail turns, along the rail. */
+function turnOf(frame: SwayFrame, numbers: Numbering, rail: SwayRail, end: 'a' | 'b'): Spring['terms'] {
+  const { x, y } = railAlong(frame, rail);
+  const at = numbers.turn(rail[end].column, rail[end].node);
+  return [
+    { at, value: x },
+    { at: at + 1, value: y },
+  ];
+}
+
+/** What its load hogs each end with while the ends that keep their angle are held from turning. */
+const heldEnds = ({ keeps, ends }: SwayRail): { a: number; b: number } => ({
+  a: keeps.a ? ends.a + (keeps.b ? 0 : ends.b / 2) : 0,
+  b: keeps.b ? ends.b + (keeps.a ? 0 : ends.a / 2) : 0,
+});
+
+/** A rail bent by the turning of its ends: 4EI/L and 2EI/L, or 3EI/L where the other end turns freely. */
+function railSprings(frame: SwayFrame, numbers: Numbering, rail: SwayRail): Spring[] {
+  const { length } = railAlong(frame, rail);
+  const unit = rail.stiffness / length;
+  const terms = (end: 'a' | 'b', sign = 1) => turnOf(frame, numbers, rail, end).map(({ at, value }) => ({ at, value: sign * value }));
+  if (rail.keeps.a && rail.keeps.b)
+    return [
+      { terms: [...terms('a'), ...terms('b')], stiffness: 3 * unit },
+      { terms: [...terms('a'), ...terms('b', -1)], stiffness: unit },
+    ];
+  return rail.keeps.a || rail.keeps.b ? [{ terms: terms(rail.keeps.a ? 'a' : 'b'), stiffness: 3 * unit }] : [];
+}
+
 const stretchOf = ({ terms }: Spring, u: ArrayLike<number>): number => terms.reduce((sum, { at, value }) => sum + value * u[at]!, 0);
 
 /** All that a frame’s stiffness is put together from, read once for all winds. */
@@ -175,6 +254,9 @@ class Whole {
   readonly numbers: Numbering;
   readonly ties: Spring[];
   readonly braces: Spring[];
+  private readonly rails: Spring[];
+  /** by column and way: a rail along that way is fixed to it */
+  private readonly railed: boolean[];
   private readonly width: number;
   private readonly blocks = new Map<string, number[][]>();
   /** own stiffness of each unknown, by which a spring that finds mechanisms is measured */
@@ -186,16 +268,37 @@ class Whole {
   ) {
     this.numbers = numbering(frame);
     ({ ties: this.ties, braces: this.braces } = springsOf(frame, this.numbers));
+    const rails = frame.rails ?? [];
+    this.rails = rails.flatMap((one) => railSprings(frame, this.numbers, one));
+    this.railed = frame.columns.flatMap((_, c) =>
+      (['x', 'y'] as const).map((way) =>
+        rails.some((one) => Math.abs(railAlong(frame, one)[way]) > 1e-6 && ((one.keeps.a && one.a.column === c) || (one.keeps.b && one.b.column === c))),
+      ),
+    );
     const reach = ({ terms }: Spring) => (terms.length === 0 ? 0 : Math.max(...terms.map(({ at }) => at)) - Math.min(...terms.map(({ at }) => at)));
-    this.width = Math.max(1, ...frame.columns.map(({ nodes }) => 2 * (nodes.length - 1)), ...[...this.ties, ...this.braces].map(reach));
+    this.width = Math.max(
+      1,
+      ...frame.columns.map(({ nodes }, c) => 2 * (nodes.length + this.numbers.turned[c]!.length - 1)),
+      ...[...this.ties, ...this.braces, ...this.rails].map(reach),
+    );
     this.soil = new Float64Array(this.numbers.size);
     frame.columns.forEach(({ nodes, stiffness }, c) =>
       nodes.forEach(({ z }, n) => {
         const k = (SOIL * 3 * stiffness) / z ** 3;
         this.soil[this.numbers.at(c, n)] = k;
         this.soil[this.numbers.at(c, n) + 1] = k;
+        if (!this.numbers.turned[c]!.includes(n)) return;
+        const turns = (SOIL * stiffness) / z;
+        this.soil[this.numbers.turn(c, n)] = turns;
+        this.soil[this.numbers.turn(c, n) + 1] = turns;
       }),
     );
+  }
+
+  /** The unknowns of a column one way: how far its nodes go, then how far those turn that a rail is fixed to. */
+  unknowns(column: number, way: 0 | 1): number[] {
+    const { numbers, frame } = this;
+    return [...frame.columns[column]!.nodes.map((_, n) => numbers.at(column, n) + way), ...numbers.turned[column]!.map((n) => numbers.turn(column, n) + way)];
   }
 
   private readonly known = new Map<string, Held>();
@@ -227,19 +330,15 @@ class Whole {
     };
   }
 
-  block(column: number, fixed: boolean): number[][] {
-    const key = `${column} ${fixed}`;
+  block(column: number, way: 0 | 1, fixed: boolean): number[][] {
+    const { nodes, stiffness, ways } = this.frame.columns[column]!;
+    const key = `${column} ${ways ? way : ''} ${fixed}`;
     let found = this.blocks.get(key);
-    const { nodes, stiffness } = this.frame.columns[column]!;
-    if (!found)
-      this.blocks.set(
-        key,
-        (found = columnStiffness(
-          nodes.map(({ z }) => z),
-          stiffness,
-          fixed,
-        )),
-      );
+    if (!found) {
+      const heights = nodes.map(({ z }) => z);
+      const turns = this.numbers.turned[column]!.map((n) => heights[n]!);
+      this.blocks.set(key, (found = columnStiffness(heights, ways ? ways[way === 0 ? 'x' : 'y'] : stiffness, fixed, turns)));
+    }
     return found;
   }
 
@@ -249,12 +348,14 @@ class Whole {
     const band = emptyBand(numbers.size, this.width);
     if (leaning > 0) this.weights(state, (i, j, value) => addTo(band, i, j, -leaning * value));
     frame.columns.forEach((_, c) => {
-      for (const way of [0, 1] as const)
-        this.block(c, state.stands[2 * c + way]!).forEach((row, i) =>
+      for (const way of [0, 1] as const) {
+        const own = this.unknowns(c, way);
+        this.block(c, way, state.stands[2 * c + way]!).forEach((row, i) =>
           row.forEach((value, j) => {
-            if (j <= i) addTo(band, numbers.at(c, i) + way, numbers.at(c, j) + way, value);
+            if (j <= i) addTo(band, own[i]!, own[j]!, value);
           }),
         );
+      }
     });
     const spring = ({ terms, stiffness }: Spring) => {
       for (let i = 0; i < terms.length; i += 1)
@@ -264,6 +365,7 @@ class Whole {
         }
     };
     this.ties.forEach(spring);
+    this.rails.forEach(spring);
     this.braces.forEach((one, i) => state.pulls[i] && spring(one));
     if (soil) this.soil.forEach((k, i) => addTo(band, i, i, k));
     return band;
@@ -278,7 +380,7 @@ class Whole {
         for (let n = nodes.length - 1; n >= 0; n -= 1) {
           axial += nodes[n]!.down;
           const high = nodes[n]!.z - (n === 0 ? 0 : nodes[n - 1]!.z);
-          const k = ((state.stands[2 * c + way] ? BOWED : 1) * axial) / high;
+          const k = ((state.stands[2 * c + way] || this.railed[2 * c + way] ? BOWED : 1) * axial) / high;
           const at = numbers.at(c, n) + way;
           entry(at, at, k);
           if (n > 0) {
@@ -318,6 +420,12 @@ function solveSway(whole: Whole, load: SwayLoad): SwayAnswer {
       f[numbers.at(c, n) + 1] = y;
     }),
   );
+  for (const rail of frame.rails ?? []) {
+    const held = heldEnds(rail);
+    // What hogs an end turns the column towards the beam.
+    for (const { at, value } of rail.keeps.a ? turnOf(frame, numbers, rail, 'a') : []) f[at]! += held.a * value;
+    for (const { at, value } of rail.keeps.b ? turnOf(frame, numbers, rail, 'b') : []) f[at]! -= held.b * value;
+  }
   const state: State = { pulls: frame.braces.map(() => true), stands: frame.columns.flatMap(() => [false, false]) };
   for (;;) {
     const held = ropes(whole, state, f);
@@ -412,6 +520,18 @@ function swaysAt(whole: Whole, state: State): number {
   return alpha;
 }
 
+/** What a rail hogs at its ends. */
+function railMoments(frame: SwayFrame, numbers: Numbering, rail: SwayRail, u: readonly number[]): { a: number; b: number } {
+  const unit = rail.stiffness / railAlong(frame, rail).length;
+  const held = heldEnds(rail);
+  const turned = (end: 'a' | 'b') => turnOf(frame, numbers, rail, end).reduce((sum, { at, value }) => sum + value * u[at]!, 0);
+  if (rail.keeps.a && rail.keeps.b) {
+    const [a, b] = [turned('a'), turned('b')];
+    return { a: held.a - unit * (4 * a + 2 * b), b: held.b + unit * (2 * a + 4 * b) };
+  }
+  return { a: rail.keeps.a ? held.a - 3 * unit * turned('a') : 0, b: rail.keeps.b ? held.b + 3 * unit * turned('b') : 0 };
+}
+
 function answer(whole: Whole, state: State, u: readonly number[], alpha: number): SwayStands {
   const { frame, numbers } = whole;
   return {
@@ -420,21 +540,34 @@ function answer(whole: Whole, state: State, u: readonly number[], alpha: number)
     ties: whole.ties.map((one) => one.stiffness * stretchOf(one, u)),
     columns: frame.columns.map(({ nodes }, c) => {
       const bends = ([0, 1] as const).map((way) => {
-        const k = whole.block(c, state.stands[2 * c + way]!);
-        const push = nodes.map((_, i) => nodes.reduce((sum, __, j) => sum + k[i]![j]! * u[numbers.at(c, j) + way]!, 0));
-        const at = (z: number) => push.reduce((sum, one, i) => sum + (nodes[i]!.z > z ? one * (nodes[i]!.z - z) : 0), 0);
+        const k = whole.block(c, way, state.stands[2 * c + way]!);
+        const own = whole.unknowns(c, way);
+        const load = own.map((_, i) => own.reduce((sum, at, j) => sum + k[i]![j]! * u[at]!, 0));
+        const push = load.slice(0, nodes.length);
+        const turns = numbers.turned[c]!.map((n, i) => ({ z: nodes[n]!.z, moment: load[nodes.length + i]! }));
+        /** just below a place: what is pushed above it, and what rails turn at it and above */
+        const below = (z: number) =>
+          push.reduce((sum, one, i) => sum + (nodes[i]!.z > z ? one * (nodes[i]!.z - z) : 0), 0) +
+          turns.reduce((sum, one) => sum + (one.z >= z ? one.moment : 0), 0);
+        const above = (z: number) => below(z) - turns.reduce((sum, one) => sum + (one.z === z ? one.moment : 0), 0);
         // Nothing but rounding where the foot turns freely.
-        const foot = at(0);
-        return { foot, most: Math.max(Math.abs(foot), ...nodes.map(({ z }) => Math.abs(at(z)))), shear: push.reduce((sum, one) => sum + one, 0) };
+        const foot = below(0);
+        return {
+          foot,
+          most: Math.max(Math.abs(foot), ...nodes.flatMap(({ z }) => [Math.abs(below(z)), Math.abs(above(z))])),
+          shear: push.reduce((sum, one) => sum + one, 0),
+        };
       });
       const [x, y] = [bends[0]!, bends[1]!];
       return {
         stands: { x: state.stands[2 * c]!, y: state.stands[2 * c + 1]! },
         moment: Math.hypot(x.most, y.most),
+        moments: { x: x.most, y: y.most },
         footMoment: Math.hypot(x.foot, y.foot),
         shear: Math.hypot(x.shear, y.shear),
       };
     }),
+    rails: (frame.rails ?? []).map((rail) => railMoments(frame, numbers, rail, u)),
     drift: Math.max(0, ...frame.columns.flatMap(({ nodes }, c) => nodes.map((_, n) => Math.hypot(u[numbers.at(c, n)]!, u[numbers.at(c, n) + 1]!)))),
     alpha,
   };
