@@ -82,6 +82,17 @@ export function portal(): Plan {
   return plan;
 }
 
+/** The same, its beam stiffly joined to both columns, that stand with their webs along it; ropes only square to it. */
+export function stiffPortal(): Plan {
+  const plan = portal();
+  const { structure } = plan;
+  for (const one of structure.joints) if (one.kind === 'onColumn') one.moment = 60e3;
+  for (const one of structure.pieces) if (one.make === 'col') one.webDeg = 0;
+  structure.braces = structure.braces.filter(({ towardsDeg }) => towardsDeg === 90 || towardsDeg === 270);
+  plan.moves = plan.moves.filter((move) => move.kind !== 'brace.fix' || structure.braces.some(({ id }) => id === move.brace));
+  return plan;
+}
+
 /** Girders along x on columns at its ends, an edge beam at each end and one between their middles. */
 export function square(): Plan {
   const plan = portal();

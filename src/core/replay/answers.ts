@@ -34,9 +34,10 @@ export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readon
     numbers.push(spot.length);
     for (const { column, node, share } of spot) numbers.push(column, node, share);
   };
-  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, loads.length);
-  for (const { x, y, stiffness, canStand, nodes } of frame.columns) {
-    numbers.push(x, y, stiffness, canStand ? 1 : 0, nodes.length);
+  const rails = frame.rails ?? [];
+  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, rails.length, loads.length);
+  for (const { x, y, stiffness, ways, canStand, nodes } of frame.columns) {
+    numbers.push(x, y, stiffness, ways?.x ?? -1, ways?.y ?? -1, canStand ? 1 : 0, nodes.length);
     for (const { z, down } of nodes) numbers.push(z, down);
   }
   for (const { a, b, stiffness } of frame.ties) {
@@ -49,6 +50,8 @@ export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readon
     put(b ?? []);
     numbers.push(b === null ? 1 : 0, towards.x, towards.y, towards.z, stiffness, pullsOnly ? 1 : 0);
   }
+  for (const { a, b, stiffness, keeps, ends } of rails)
+    numbers.push(a.column, a.node, b.column, b.node, stiffness, keeps.a ? 1 : 0, keeps.b ? 1 : 0, ends.a, ends.b);
   for (const load of loads) for (const nodes of load) for (const { x, y } of nodes) numbers.push(x, y);
   return sways.get(signature, () => {
     const sway = swayOf(frame);

@@ -85,12 +85,12 @@ export function structureChecks(context: Context): StructureAnswer {
     if (move.kind === 'piece.hang') for (const id of [move.beam, ...hungWith(plan, move)]) deckingChecks(ground, id, after.structure, move.id);
     if (move.kind === 'piece.letGo' && move.keeps === 0) {
       unfinished.check(move.id);
-      sides.check(move.beam, move.id, false, whole);
+      sides.check(move.beam, move.id, after.structure, false, whole);
     }
     sides.push(move, after.structure, whole);
   });
   const end = replayed.steps.at(-1);
-  if (end) for (const head of sides.heads()) sides.check(head, end.move.id, true, whole);
+  if (end) for (const head of sides.heads()) sides.check(head, end.move.id, end.after.structure, true, whole);
   const order = () => replayed.steps.map(({ move }) => move.id);
   const moves = keepOne('moves.byId', [plan.moves], () => new Map(plan.moves.map((move) => [move.id, move])));
   const rows = worstOf(told);

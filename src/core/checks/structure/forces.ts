@@ -51,6 +51,13 @@ export function isStiff(joint: Joint, moment: StructureMoment): boolean | null {
   return state.pins + state.bolts >= HALF * joint.holes - 1e-9;
 }
 
+/** Whether a beam keeps its angle to the column: a joint the engineer gave a moment, with every hole of it filled and every bolt known to be tight. */
+export function keepsAngle(joint: Joint, moment: StructureMoment): boolean {
+  if (joint.kind !== 'onColumn' || joint.moment === null || joint.holes === null) return false;
+  const state = jointAt(moment, joint.id);
+  return isMade(state) && !state.untold && state.bolts !== null && state.bolts >= joint.holes;
+}
+
 interface Net {
   beams: Map<string, SettledBeam>;
   /** on loads in limit states, and E of the steel [Pa], both by the rule set */

@@ -4,18 +4,20 @@ import { guyAndBlock } from '../../frame/guy.calc';
 import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
 import { frameSway } from '../../frame/sway.calc';
 import type { Trace } from '../../calc/evidence';
-import type { AboutKind, Check } from '../../verdict/check';
+import type { Check } from '../../verdict/check';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../verdict/build';
-import { postCapacity } from '../../settle/section-strength';
+import { bendingCapacity, postCapacity } from '../../settle/section-strength';
 import { Missing } from '../../verdict/missing';
 import type { Rules } from '../../rules/rule-sets';
 import { AIR_DENSITY, asksStandingGust, standingGust } from '../../settle/wind';
 import { leaningsOf } from '../../replay/answers';
-import { frameOf, type FrameModel, type Stack } from './frame-model';
+import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
+import { portalRows } from './portal-rows';
+import { isTold, worstRows, type At, type Row } from './frame-rows';
 import type { Ground } from './ground';
 import { about, place } from './places';
 import { isMade, jointAt, type StructureMoment } from '../../replay/moment';
-import type { Numbers, Said } from './worst';
+import type { Said } from './worst';
 
 /** Winds are tried from so many directions, the first along the first beam. */
 const WINDS = 8;
@@ -29,10 +31,6 @@ export interface FrameParts {
   /** null: columns alone */
   beam: string | null;
 }
-
-/** One thing that is said: a finished row, or numbers that are put in words only where they are the worst of all moves. */
-type Row = Check | { id: string; kind: AboutKind; thing: string; part: string | undefined; numbers: Numbers; tell: () => Check };
-const isTold = (row: Row): row is Check => 'verdict' in row;
 
 /** Puts what was found where the rows of a move go. */
 export function sayRows(rows: readonly Row[], move: string | null, said: Said): void {
@@ -81,6 +79,7 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
     ...braceRows(ground, model, answers, at),
     ...columnRows(ground, model, answers, gust, at),
     ...jointRows(ground, model, answers, moment, at),
+    ...portalRows(ground, model, answers, moment, at),
   ];
 }
 
@@ -88,8 +87,6 @@ interface Wind {
   load: SwayLoad;
   answer: SwayAnswer;
 }
-
-type At = (id: string, of: ReturnType<typeof about>, calc?: string) => ReturnType<typeof place>;
 
 function windsOf({ context, beams }: Ground, { beam, columns }: FrameParts, model: FrameModel, gust: number): Wind[] {
   const { rules } = context;
@@ -156,9 +153,11 @@ function traceOf({ frame }: FrameModel, load: SwayLoad): Trace[] {
     })),
     ties: frame.ties.map((one) => ({ ...one, a: [...one.a], b: [...one.b] })),
     braces: frame.braces.map((one) => ({ ...one, a: [...one.a], b: one.b && [...one.b] })),
+    rails: [...(frame.rails ?? [])],
   };
   return traced(frameSway, input).traces;
 }
+
 function braceRows({ context }: Ground, { braces }: FrameModel, answers: readonly SwayStands[], at: At): Row[] {
   const { rules } = context;
   const caution = rules.value('strengthCaution');
@@ -230,9 +229,16 @@ function anchorRow(brace: FrameModel['braces'][number]['brace'], pull: number, c
   };
 }
 
-/** Vertical force of the braces on a column in one wind, upwards [N]. */
-const dragOn = ({ braces }: FrameModel, stack: number, answer: SwayStands): number =>
-  braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0);
+/** What the moments at the ends of a beam bring down at its first end, and lift at the other [N]. */
+const shift = ({ length }: Portal, { a, b }: SwayStands['rails'][number]): number => (a - b) / length;
+
+/** Vertical force of the braces, and of beams that keep their angle, on a column in one wind, upwards [N]. */
+const dragOn = ({ braces, rails }: FrameModel, stack: number, answer: SwayStands): number =>
+  braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0) +
+  rails.reduce((sum, one, i) => {
+    const down = shift(one, answer.rails[i]!);
+    return sum - (one.ends.a.stack === stack ? down : 0) + (one.ends.b.stack === stack ? down : 0);
+  }, 0);
 
 function columnRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], gust: number, at: At): Row[] {
   const { rules } = ground.context;
@@ -243,23 +249,17 @@ function columnRows(ground: Ground, model: FrameModel, answers: readonly SwaySta
     const drags = answers.map((one) => dragOn(model, s, one));
     const [up, down] = [Math.max(0, ...drags), Math.max(0, ...drags.map((one) => -one))];
     rows.push(...footRows(ground, stack, { up, down, answers: answers.map((one, i) => ({ ...one.columns[s]!, drag: drags[i]! })) }, at));
-    const strength = columnRow(ground, stack, { down, moment: Math.max(...answers.map((one) => one.columns[s]!.moment)), gust }, at);
+    const strength = columnRow(ground, stack, { down, moments: answers.map((one) => one.columns[s]!.moments), gust }, at);
     if (strength) strengths.push(strength);
   });
   return [...rows, ...worstRows(strengths, caution)];
 }
 
-/** The worst of alike rows, and every other that is no longer clear: so that a large frame says what counts. */
-const worstRows = (rows: readonly { row: Row; ratio: number }[], caution: number): Row[] => {
-  const worst = rows.reduce<{ row: Row; ratio: number } | null>((most, one) => (most === null || one.ratio > most.ratio ? one : most), null);
-  return rows.filter((one) => one === worst || !(one.ratio < caution)).map(({ row }) => row);
-};
-
 /** A column pressed and bent as the frame leans. */
 function columnRow(
   { context }: Ground,
   { pieces, down, heights }: Stack,
-  feels: { down: number; moment: number; gust: number },
+  feels: { down: number; moments: readonly { x: number; y: number }[]; gust: number },
   at: At,
 ): { row: Row; ratio: number } | null {
   const { rules } = context;
@@ -272,10 +272,20 @@ function columnRow(
   const where = at('column.sway', about('beam', beam, beam.mark));
   if (post instanceof Missing) return { row: missingCheck(where, 'fraction', post.questions.join(' ')), ratio: Infinity };
   const pressure = 0.5 * AIR_DENSITY * feels.gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
-  const moment = feels.moment + (pressure * Math.max(section.depth, section.width) * free ** 2) / 8;
-  const bends = (fy * 2 * section.iWeak) / section.width / (rules.id === 'us-asd' ? OMEGA : rules.value('gammaM1'));
+  // The wind on the column itself bends it as it likes: about its weaker axis.
+  const own = (pressure * Math.max(section.depth, section.width) * free ** 2) / 8;
+  const weak = (fy * 2 * section.iWeak) / section.width / (rules.id === 'us-asd' ? OMEGA : rules.value('gammaM1'));
+  const strongWay = strongOf(pieces);
+  const strong = strongWay === null ? null : bendingCapacity(section, fy, rules, { length: free, factor: 1 });
+  if (strong instanceof Missing) return { row: missingCheck(where, 'fraction', strong.questions.join(' ')), ratio: Infinity };
   const axial = down + feels.down;
-  const used = axial / post.capacity + moment / bends;
+  /** Bent about its stronger axis, about its weaker one, and what both use of it. */
+  const bent = feels.moments.map(({ x, y }) => {
+    const about = strongWay === null ? { strong: 0, weak: Math.hypot(x, y) } : strongWay === 'x' ? { strong: x, weak: y } : { strong: y, weak: x };
+    return { ...about, used: (strong === null ? 0 : about.strong / strong.capacity) + (about.weak + own) / weak };
+  });
+  const worst = bent.reduce((most, one) => (one.used > most.used ? one : most));
+  const used = axial / post.capacity + worst.used;
   const numbers = { demand: used, capacity: 1, quantity: 'fraction' as const, caution: rules.value('strengthCaution') };
   return {
     ratio: used,
@@ -290,12 +300,20 @@ function columnRow(
           where,
           numbers,
           told(
-            phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(moment, 'moment')} of ${q(bends, 'moment')} about its weaker axis: together ${q(used, 'fraction')}.`,
+            strong === null
+              ? phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(worst.weak + own, 'moment')} of ${q(weak, 'moment')} about its weaker axis: together ${q(used, 'fraction')}. Nobody has said which way its web runs.`
+              : phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(worst.strong, 'moment')} of ${q(strong.capacity, 'moment')} about its stronger axis and ${q(worst.weak + own, 'moment')} of ${q(weak, 'moment')} about its weaker one: together ${q(used, 'fraction')}.`,
           ),
-          post.traces,
+          [...post.traces, ...(strong?.traces ?? [])],
         ),
     },
   };
+}
+
+/** The way along which all pieces of a column bend about their stronger axis, where it is said. */
+function strongOf(pieces: Stack['pieces']): 'x' | 'y' | null {
+  const [first, ...rest] = pieces.map(webAlong);
+  return rest.every((one) => one === first) ? (first ?? null) : null;
 }
 
 /** What wind brings to the foot of a column: a moment where it stands by itself, uplift and thrust of the braces that end there. */
@@ -384,7 +402,7 @@ function footRows(
           at('support.sway', of('up')),
           numbers,
           told(
-            phrase`In the wind the braces lift the column off ${support.name} with ${q(feels.up - light, 'force')} more than rests on it; ${q(support.holdsDown ?? 0, 'force')} holds it down.`,
+            phrase`As the frame leans in the wind its column is lifted off ${support.name} with ${q(feels.up - light, 'force')} more than rests on it; ${q(support.holdsDown ?? 0, 'force')} holds it down.`,
           ),
           [],
         ),
@@ -403,7 +421,7 @@ function footRows(
           at('support.sway', of('down')),
           numbers,
           told(
-            phrase`${support.name} carries ${q(down, 'force')} and in the wind ${q(feels.down, 'force')} more from the braces; it may carry ${q(support.capacity ?? 0, 'force')}.`,
+            phrase`${support.name} carries ${q(down, 'force')} and ${q(feels.down, 'force')} more as the frame leans in the wind; it may carry ${q(support.capacity ?? 0, 'force')}.`,
           ),
           [],
         ),

@@ -1,8 +1,8 @@
-import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwaySpot, SwayTie } from '../../frame/sway';
+import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRail, SwaySpot, SwayTie } from '../../frame/sway';
 import { Missing } from '../../verdict/missing';
 import type { Brace, Joint, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
-import { isStiff, type Line, type LoadCase } from './forces';
+import { isStiff, keepsAngle, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from '../../settle/model';
 import { pointAt, type Placed, type Point } from '../../document/place';
@@ -10,6 +10,10 @@ import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from
 
 /** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
 const NEAR = 0.2;
+/** A beam that rises no more than this over its length is level [rise over length]. */
+const LEVEL = 0.05;
+/** So near to x or y the web of a column may run and is taken to run along it [deg]. */
+const SQUARE = 5;
 /** What holds along in a pocket or on a fixed seat gives little [N/m]. */
 const FIRM = 1e8;
 
@@ -39,8 +43,17 @@ export interface FrameModel {
   braces: { brace: Brace; drags: Drag[] }[];
   /** by tie: the joints it goes through, and what they carry from above */
   ties: { joints: { joint: Joint; brings: number }[] }[];
+  /** by rail: its line, how long it is, the columns at its ends, and the joints there that keep their angle */
+  rails: Portal[];
   /** sideways forces of a wind that presses so hard from a direction, and of a lean of all that weighs */
   push: (way: { x: number; y: number }, pressure: number, lean: number) => SwayLoad;
+}
+
+/** A level beam between two columns, stiffly joined to one or both. */
+export interface Portal {
+  line: Line;
+  length: number;
+  ends: Record<'a' | 'b', { joint: Joint; stack: number; keeps: boolean; brings: number }>;
 }
 
 /** What is not known of a frame: of what it is asked, and the question. */
@@ -112,6 +125,7 @@ class Frame {
     for (const line of lines) this.holds.set(line, this.holdsOf(line));
     const ties = lines.flatMap((line) => this.tiesOf(line));
     const fixed = lines.flatMap((line) => this.fixedOf(line));
+    const rails = lines.flatMap((line) => this.railOf(line) ?? []);
     const braces = this.bracesOf();
     const downs = this.downs();
     const columns = this.stacks.map((stack, s): SwayColumn => ({
@@ -119,15 +133,65 @@ class Frame {
       x: stack.foot.x,
       y: stack.foot.y,
       stiffness: this.ground.context.rules.steel.modulus * Math.min(...stack.pieces.map((one) => sectionOf(one).iWeak)),
+      ways: this.waysOf(stack),
       canStand: canStand(stack.support),
       nodes: stack.heights.map((z, n) => ({ z, down: downs[s]![n]! })),
     }));
     return {
-      frame: { columns, ties: ties.map(({ tie }) => tie), braces: [...braces.map(({ sway }) => sway), ...fixed] },
+      frame: { columns, ties: ties.map(({ tie }) => tie), braces: [...braces.map(({ sway }) => sway), ...fixed], rails: rails.map(({ rail }) => rail) },
       stacks: this.stacks,
       braces: braces.map(({ brace, drags }) => ({ brace, drags })),
       ties: ties.map(({ joints }) => ({ joints })),
+      rails: rails.map(({ portal }) => portal),
       push: (way, pressure, lean) => this.push(way, pressure, lean, downs),
+    };
+  }
+
+  /** How stiff a column is against leaning along x and along y, where all of its pieces are said to stand square to them. */
+  private waysOf({ pieces }: Stack): { x: number; y: number } | null {
+    const ways = pieces.map((one) => {
+      const along = webAlong(one);
+      const { iStrong, iWeak } = sectionOf(one);
+      return along === null ? null : { x: along === 'x' ? iStrong : iWeak, y: along === 'y' ? iStrong : iWeak };
+    });
+    if (ways.includes(null)) return null;
+    const { modulus } = this.ground.context.rules.steel;
+    return { x: modulus * Math.min(...ways.map((one) => one!.x)), y: modulus * Math.min(...ways.map((one) => one!.y)) };
+  }
+
+  /** A line that is a level beam between two columns and keeps its angle to one or both: what it does as the columns lean. */
+  private railOf(line: Line): { rail: SwayRail; portal: Portal } | null {
+    const [a, b, ...more] = this.holds.get(line) ?? [];
+    const answer = line.answers?.[this.which];
+    if (!a?.joint || !b?.joint || more.length > 0 || !answer?.stable || answer.reactions.size !== 2) return null;
+    const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
+    if (!keeps.a && !keeps.b) return null;
+    const spans = line.spans;
+    const length = spans.at(-1)!.to;
+    if (a.x > NEAR || b.x < length - NEAR) return null;
+    const pieces = spans.map(({ id }) => this.settled(id));
+    if (pieces.some(({ place: { from, to, length: long } }) => Math.abs(to.z - from.z) > LEVEL * long)) return null;
+    const [one, other] = [a.spot[0]!, b.spot[0]!];
+    if (a.spot.length > 1 || b.spot.length > 1 || one.column === other.column) return null;
+    const { modulus } = this.ground.context.rules.steel;
+    const stiff = pieces.map((piece) => modulus * sectionOf(piece).iStrong);
+    // How its ends slope while they turn freely says what would hold them still; of unequal pieces the stiffest, so that it is no less.
+    const { left } = answer.pieces.get(spans[0]!.id)!;
+    const { right } = answer.pieces.get(spans.at(-1)!.id)!;
+    const chord = (right.height - left.height) / length;
+    const [down, up] = [chord - left.slope, right.slope - chord];
+    const unit = (2 * Math.max(...stiff)) / length;
+    const end = (hold: Hold, which: 'a' | 'b') => ({ joint: hold.joint!.joint, stack: hold.spot[0]!.column, keeps: keeps[which], brings: hold.joint!.brings });
+    return {
+      rail: {
+        id: `${a.joint.joint.id} ${b.joint.joint.id}`,
+        a: { column: one.column, node: one.node },
+        b: { column: other.column, node: other.node },
+        stiffness: Math.min(...stiff),
+        keeps,
+        ends: { a: unit * (2 * down - up), b: unit * (2 * up - down) },
+      },
+      portal: { line, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
     };
   }
 
@@ -448,6 +512,14 @@ class Frame {
 
 const canStand = ({ kind, anchors, holdsMoment }: Support): boolean =>
   kind === 'anchors' ? anchors !== null && anchors.count >= 2 : (holdsMoment ?? null) !== null;
+/** Along which of x and y the web of a column runs; null: neither, or nobody says. */
+export function webAlong({ beam }: SettledBeam): 'x' | 'y' | null {
+  const { webDeg } = beam;
+  if (webDeg === undefined || webDeg === null) return null;
+  const off = ((webDeg % 180) + 180) % 180;
+  if (Math.min(off, 180 - off) <= SQUARE) return 'x';
+  return Math.abs(off - 90) <= SQUARE ? 'y' : null;
+}
 const sectionOf = ({ section }: SettledBeam) => section as Exclude<SettledBeam['section'], Missing>;
 const footOf = ({ from, to, length }: Placed): number => (from.z <= to.z ? 0 : length);
 const headOf = ({ from, to, length }: Placed): number => (from.z <= to.z ? length : 0);

@@ -6,7 +6,7 @@ import type { Brace, Joint, Move } from '../../document/schema';
 import type { Ground } from './ground';
 import { pointAt } from '../../document/place';
 import { frameRows, sayRows } from './frame-checks';
-import type { Line } from './forces';
+import { keepsAngle, type Line } from './forces';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { about, place } from './places';
 import { keep, sameThings } from '../../document/keep';
@@ -173,17 +173,24 @@ export class Sway {
   }
 
   /** A frame that nothing holds sideways one way or the other. */
-  check(start: string, move: string | null, atEnd: boolean, said: Said): void {
+  check(start: string, move: string | null, moment: StructureMoment, atEnd: boolean, said: Said): void {
     const group = this.groups.get(start);
     if (!group || group.columns.length < 2 || group.beam === null || (!atEnd && group.columns.length <= FIRST_BAY)) return;
     const { beams } = this.ground;
     const { beam, place: lies } = beams.get(group.beam)!;
     const { along } = lies!;
+    // A beam that keeps its angle to a column holds it along itself, both ways.
+    const portals = group.members.flatMap((id): Way[] => {
+      const stands = beams.get(id)!.place;
+      const keeps = (this.ground.by.joints.get(id) ?? []).some(({ joint }) => joint.a.piece === id && keepsAngle(joint, moment));
+      return keeps && stands ? [{ ...stands.along, pullsOnly: false }] : [];
+    });
+    const ways = [...group.ways, ...portals];
     for (const [part, way, words] of [
       ['along', along, `along ${beam.mark}`],
       ['across', { x: -along.y, y: along.x }, `square to ${beam.mark}`],
     ] as const) {
-      const holds = group.ways.flatMap((one) => {
+      const holds = ways.flatMap((one) => {
         const part = one ? one.x * way.x + one.y * way.y : 0;
         if (!one || Math.abs(part) < ALONG) return [];
         return one.pullsOnly ? [Math.sign(part)] : [1, -1];
@@ -221,8 +228,8 @@ export class Sway {
 
   /** What wind and lean bring into the frames a move touched, as they stand after it. */
   push(move: Move, moment: StructureMoment, said: Said): void {
-    // A joint between pieces that stand already only adds to what holds them.
-    if (move.kind === 'joint.make' || move.kind === 'load.off') return;
+    // A joint between pieces that stand already only adds to what holds them, but for one that brings a moment.
+    if (move.kind === 'load.off' || (move.kind === 'joint.make' && this.joints.get(move.joint)!.moment === null)) return;
     const { ground } = this;
     const { plan, rules } = ground.context;
     for (const group of this.of(this.touched(move))) {

@@ -46,6 +46,9 @@ const pieceSchema = closed({
   weighed: nullable(positive('kg', 'bare, by scale or load cell')),
   from: nullable(point()),
   to: nullable(point()),
+  webDeg: Type.Optional(
+    nullable(real('deg', { minimum: -360, maximum: 360, description: 'of a column: which way its web runs, seen from above; null: not said' })),
+  ),
   lies: Type.Optional(
     nullable(
       closed({

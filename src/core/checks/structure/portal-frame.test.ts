@@ -1,0 +1,146 @@
+import { stiffPortal } from '../../../../tests/portal';
+import { describe as told } from '../../verdict/describe';
+import { evaluate } from '../../evaluate';
+import { openPlan } from '../../document/open';
+import type { Joint, Move, Plan } from '../../document/schema';
+
+const rowsOf = (plan: Plan) => {
+  const opened = openPlan(plan);
+  if (!opened.ok) throw new Error(opened.faults.map(({ path, error }) => `${path}: ${error}`).join('\n'));
+  return evaluate(opened.plan, '2026-11-27').checks;
+};
+const edited = (edit: (plan: Plan) => unknown = () => undefined): Plan => {
+  const plan = stiffPortal();
+  edit(plan);
+  return plan;
+};
+const row = (plan: Plan, id: string, about: string) => rowsOf(plan).find((one) => one.id === id && one.about.id === about);
+const bad = (plan: Plan): string =>
+  rowsOf(plan)
+    .filter(({ id, verdict }) => (verdict === 'stop' || verdict === 'missing') && !id.startsWith('hold.'))
+    .map((one) => `${one.verdict} ${one.id} ${told(one, 'metric')}`)
+    .join('\n');
+const joint = (plan: Plan, id: string): Joint => plan.structure.joints.find((one) => one.id === id)!;
+/** The two moves that fill its holes. */
+const fills = (plan: Plan, id: string) =>
+  plan.moves.filter((move): move is Extract<Move, { kind: 'joint.make' }> => move.kind === 'joint.make' && move.joint === id);
+
+const G = 9.80665;
+const LB_FT = 1.48816;
+const IN = 0.0254;
+const PRESSURE = 0.5 * 1.25 * 15 ** 2 * 2.2;
+/** W8x31: 110 in⁴; W12x40: 307 in⁴. */
+/** At each head: half the wind on its column, half of that on the joist, all of which is taken to come to the frame, and half the lean. */
+const sideways = (above: number): number => (PRESSURE * 8 * IN * 4) / 2 + (PRESSURE * 10.2 * IN * 5) / 2 + (above + 31 * LB_FT * 4 * G * 1.05) / 500 / 2;
+const [COLUMN, BEAM] = [110 * IN ** 4, 307 * IN ** 4];
+
+describe('a beam stiffly joined to both its columns', () => {
+  test('holds them along itself: no rope does, and nothing is stopped or asked', () => {
+    expect(stiffPortal().structure.braces.every(({ towardsDeg }) => towardsDeg === 90 || towardsDeg === 270)).toBe(true);
+    expect(bad(stiffPortal())).toBe('');
+  });
+
+  test('its joints feel what lies on it and the wind, by hand', () => {
+    const found = row(stiffPortal(), 'joint.portal', 'n2')!;
+    const [h, L] = [3.8, 6];
+    const own = 40 * LB_FT * G * 1.05;
+    const joist = 22 * LB_FT * 5 * G * 1.05;
+    const held = (own * L ** 2) / 12 + ((9000 + joist / 2) * L) / 8;
+    const takes = (3 * COLUMN) / h / ((3 * COLUMN) / h + (2 * BEAM) / L);
+    const moment = held * takes + sideways(own * L + 9000 + joist / 2) * h;
+    expect(found.demand! / moment).toBeGreaterThan(0.97);
+    expect(found.demand! / moment).toBeLessThan(1.04);
+    expect(found.capacity).toBe(60e3);
+    expect(told(found, 'metric')).toMatch(/n2 keeps the angle between beam and column/);
+  });
+
+  const faults: [string, (plan: Plan) => unknown, RegExp][] = [
+    [
+      'no moment by the engineer',
+      (p) => ['n1', 'n2'].forEach((id) => (joint(p, id).moment = null)),
+      /stop frame.sideways Nothing holds C1, C2 sideways, along B1/,
+    ],
+    ['holes left open', (p) => ['n1', 'n2'].forEach((id) => (fills(p, id)[1]!.bolts = 1)), /stop frame.sideways Nothing holds C1, C2 sideways, along B1/],
+    ['bolts nobody calls tight', (p) => ['n1', 'n2'].forEach((id) => (fills(p, id)[1]!.tight = null)), /stop frame.sideways/],
+    ['bolts that are not tight', (p) => ['n1', 'n2'].forEach((id) => (fills(p, id)[1]!.tight = false)), /stop frame.sideways/],
+    ['holes nobody counted', (p) => (joint(p, 'n1').holes = null), /missing [a-z.]+ .*n1/],
+    ['a joint taken apart again', (p) => p.moves.push({ id: 'z1', kind: 'joint.free', joint: 'n1' }), /stop/],
+    ['a joint that holds little', (p) => (joint(p, 'n2').moment = 4e3), /stop joint.portal n2 keeps the angle/],
+    ['the other that holds little', (p) => (joint(p, 'n1').moment = 4e3), /stop joint.portal n1 keeps the angle/],
+    ['a gale', (p) => (p.site.standingGust = 90), /stop joint.portal/],
+    [
+      'a slender beam under a heavy load',
+      (p) => Object.assign(p.structure.makes[1]!, { made: { kind: 'section', section: 'W6x9' } }),
+      /stop beam.(portal|bending)/,
+    ],
+  ];
+  test.each(faults)('%s', (_, edit, wanted) => expect(bad(edited(edit))).toMatch(wanted));
+
+  test('stiff at one end alone it still holds both columns: what lies on it leans it until it brings no moment, and that end takes all of the wind', () => {
+    const plan = edited((p) => (joint(p, 'n1').moment = null));
+    expect(bad(plan)).toBe('');
+    expect(row(plan, 'joint.portal', 'n1')).toBeUndefined();
+    const all = 2 * sideways(13_000) * 3.85;
+    expect(row(plan, 'joint.portal', 'n2')!.demand! / all).toBeGreaterThan(0.97);
+    expect(row(plan, 'joint.portal', 'n2')!.demand! / all).toBeLessThan(1.08);
+  });
+
+  test('drawn from the other end it is the same frame', () => {
+    const turned = edited((p) => {
+      const beam = p.structure.pieces.find(({ id }) => id === 'b1')!;
+      [beam.from, beam.to] = [beam.to, beam.from];
+      for (const id of ['n1', 'n2']) joint(p, id).a.at = 6 - joint(p, id).a.at;
+    });
+    for (const id of ['n1', 'n2']) expect(row(turned, 'joint.portal', id)!.demand!).toBeCloseTo(row(edited(), 'joint.portal', id)!.demand!, 3);
+  });
+
+  test('loaded near one end that end hogs the more while both are held: told of the joint and of the foot there', () => {
+    const near = edited((p) => (p.structure.loads[0]!.at = 1));
+    expect(bad(near)).toBe('');
+    expect(row(near, 'support.sway', 'f1')).toBeDefined();
+  });
+
+  test('the joint that is filled last is looked at when it is filled', () => {
+    const plan = edited((p) => {
+      const last = fills(p, 'n2')[1]!;
+      p.moves = [...p.moves.filter((move) => move !== last), last];
+      joint(p, 'n1').moment = null;
+      joint(p, 'n2').moment = 2e3;
+    });
+    expect(bad(plan)).toMatch(/stop joint.portal n2/);
+  });
+
+  test('European: what lies on it and the wind, each by its factor', () => {
+    const eu = row(
+      edited((p) => (p.job.ruleSet = 'eu-ls')),
+      'joint.portal',
+      'n2',
+    )!.demand!;
+    const us = row(edited(), 'joint.portal', 'n2')!.demand!;
+    expect(eu / us).toBeGreaterThan(1.35);
+    expect(eu / us).toBeLessThan(1.75);
+  });
+});
+
+describe('which way the web of a column runs', () => {
+  const used = (webDeg: number | null) =>
+    row(
+      edited((p) => p.structure.pieces.filter(({ make }) => make === 'col').forEach((one) => (one.webDeg = webDeg))),
+      'column.sway',
+      'c2',
+    )!;
+
+  test('along the beam it bends about its stronger axis; square to it, or where nobody says, about its weaker', () => {
+    expect(told(used(0), 'metric')).toMatch(/about its stronger axis and .* about its weaker one/);
+    expect(told(used(null), 'metric')).toMatch(/about its weaker axis: .* Nobody has said which way its web runs/);
+    expect(used(90).ratio!).toBeGreaterThan(used(0).ratio! * 1.1);
+    expect(used(null).ratio!).toBeGreaterThanOrEqual(used(90).ratio! * 0.999);
+  });
+
+  test('half a turn is the same, a quarter is the other, and askew is neither', () => {
+    expect(used(180).ratio!).toBeCloseTo(used(0).ratio!, 9);
+    expect(used(-176).ratio!).toBeCloseTo(used(0).ratio!, 9);
+    expect(used(270).ratio!).toBeCloseTo(used(90).ratio!, 9);
+    expect(used(45).ratio!).toBeCloseTo(used(null).ratio!, 9);
+  });
+});
