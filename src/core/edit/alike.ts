@@ -2,6 +2,7 @@ import type { CommandArguments } from './table';
 import { isTurned } from '../document/lookups';
 import { isUnslung, usualSlinging } from '../checks/lift/plan-lifts';
 import { drawnBolt } from '../checks/structure/joint-bolts';
+import { placeOf } from '../document/place';
 import type { Beam, Brace, Joint, Move, Pick, Plan, Support } from '../document/schema';
 
 type Same = CommandArguments['editEach'];
@@ -58,13 +59,14 @@ const braces: Shared<Brace> = {
   share: (from, to) => unsaidOf(from, to, ['capacity', 'stiffness', 'mass', 'liftedBy', 'stays', 'anchoredTo', 'slopeDeg', 'anchor']),
 };
 
-/** Pieces come off trucks at one place: where one lies before its lift may be where the others do. */
+/** Pieces come off trucks at one place: where one lies before its lift may be where the others do. Columns stand alike. */
 const beams: Shared<Beam> = {
   alike: () => true,
   share: (from, to) => {
     const had: NonNullable<Beam['lies']> = to.lies ?? { x: null, y: null, azimuthDeg: null, level: null };
     const lies = from.lies ? unsaidOf(from.lies, had, ['x', 'y', 'azimuthDeg', 'level', 'onSide', 'comes']) : {};
-    return Object.keys(lies).length > 0 ? { lies: { ...had, ...lies } } : {};
+    const columns = (placeOf(from)?.upright ?? false) && (placeOf(to)?.upright ?? false);
+    return { ...(Object.keys(lies).length > 0 ? { lies: { ...had, ...lies } } : {}), ...(columns ? unsaidOf(from, to, ['webDeg']) : {}) };
   },
 };
 

@@ -22,6 +22,10 @@ function turnedDeg(deg: number | null, shift: Shift): number | null {
   return ((turned % 360) + 360) % 360;
 }
 
+/** Which way the web of a column runs after the shift, where somebody has said it. */
+const webTurned = (webDeg: number | null | undefined, shift: Shift): { webDeg?: number | null } =>
+  typeof webDeg === 'number' && shift.kind === 'mirror' ? { webDeg: turnedDeg(webDeg, shift) } : {};
+
 /** So many times the same shift. */
 const times = (shift: Shift, n: number): Shift => (shift.kind === 'by' ? { ...shift, x: shift.x * n, y: shift.y * n, z: shift.z * n } : shift);
 
@@ -31,8 +35,9 @@ const times = (shift: Shift, n: number): Shift => (shift.kind === 'by' ? { ...sh
  */
 export function movePieces({ structure }: Plan, ids: ReadonlySet<string>, shift: Shift): CommandArguments['editEach'] {
   const edits: CommandArguments['editEach']['edits'] = [];
-  for (const { id, from, to } of structure.pieces)
-    if (ids.has(id) && (from || to)) edits.push({ list: 'beams', id, changes: { from: from && shifted(from, shift), to: to && shifted(to, shift) } });
+  for (const { id, from, to, webDeg } of structure.pieces)
+    if (ids.has(id) && (from || to))
+      edits.push({ list: 'beams', id, changes: { from: from && shifted(from, shift), to: to && shifted(to, shift), ...webTurned(webDeg, shift) } });
   for (const { id, seats, level, measured } of structure.supports)
     if (seats.every(({ piece }) => ids.has(piece)) && (level !== null || measured))
       edits.push({ list: 'supports', id, changes: { level: level === null ? null : tidy(level + risesBy(shift)), measured: null } });
@@ -78,6 +83,7 @@ export function copyPieces(
         weighed: null,
         from: beam.from && shifted(beam.from, by),
         to: beam.to && shifted(beam.to, by),
+        ...webTurned(beam.webDeg, by),
       });
     }
     /** Where the copy of a spot is: on the copy of its piece, or on a piece that stands there already. */

@@ -1,5 +1,6 @@
 'use client';
 import { Fragment } from 'react';
+import { placeOf } from '@/core/document/place';
 import type { Beam, Make } from '@/core/document/schema';
 import { formatQuantity } from '@/core/units';
 import { PlainButton } from '@/ui/plain-button';
@@ -43,6 +44,8 @@ export function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined 
             edit({ lies: { ...(beam.lies ?? unlaid), comes: said === 'onTruck' || said === 'before' ? said : null } }, 'comes'),
           )}
         </div>
+        {placeOf(beam)?.upright &&
+          open('Its web runs, from east', 'angle', beam.webDeg ?? null, (webDeg) => edit({ webDeg }, 'web'), { note: 'seen from above' })}
         <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
         <PlaceFields beam={beam} />
       </Pair>

@@ -431,7 +431,7 @@ function footRows(
 }
 
 /** Joints carry what a beam brings from above and what it hands on sideways, at once. */
-function jointRows({ context }: Ground, { ties }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+function jointRows({ context }: Ground, { ties, rails }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
   const { rules } = context;
   const caution = rules.value('strengthCaution');
   const most = new Map<string, { joint: FrameModel['ties'][number]['joints'][number]['joint']; brings: number; along: number }>();
@@ -442,8 +442,16 @@ function jointRows({ context }: Ground, { ties }: FrameModel, answers: readonly 
       if (!had || along > had.along) most.set(joint.id, { joint, brings, along });
     }
   });
+  // What the moments at the ends of a beam bring down at one of them comes on top.
+  const more = new Map(
+    rails.flatMap((one, i) => {
+      const shifts = answers.map(({ rails: felt }) => shift(one, felt[i]!));
+      return [[one.ends.a.joint.id, Math.max(0, ...shifts)] as const, [one.ends.b.joint.id, Math.max(0, ...shifts.map((down) => -down))] as const];
+    }),
+  );
   const rows: { row: Row; ratio: number }[] = [];
-  for (const { joint, brings, along } of most.values()) {
+  for (const { joint, brings: rests, along } of most.values()) {
+    const brings = rests + (more.get(joint.id) ?? 0);
     const state = jointAt(moment, joint.id);
     // How many bolts are in, and what one carries, is asked where the beam hangs on them.
     if (!isMade(state) || state.bolts === null || joint.boltShear === null) continue;

@@ -2,6 +2,8 @@ import { stiffPortal } from '../../../../tests/portal';
 import { describe as told } from '../../verdict/describe';
 import { evaluate } from '../../evaluate';
 import { openPlan } from '../../document/open';
+import { sameForOthers } from '../../edit/alike';
+import { copyPieces, movePieces } from '../../edit/many-places';
 import type { Joint, Move, Plan } from '../../document/schema';
 
 const rowsOf = (plan: Plan) => {
@@ -142,5 +144,43 @@ describe('which way the web of a column runs', () => {
     expect(used(-176).ratio!).toBeCloseTo(used(0).ratio!, 9);
     expect(used(270).ratio!).toBeCloseTo(used(90).ratio!, 9);
     expect(used(45).ratio!).toBeCloseTo(used(null).ratio!, 9);
+  });
+
+  test('said of one column it may be said of the others, and of no beam', () => {
+    const plan = edited((p) => p.structure.pieces.forEach((one) => delete one.webDeg));
+    plan.structure.pieces[0]!.webDeg = 30;
+    expect(sameForOthers(plan, 'beams', 'c1')).toEqual({ edits: [{ list: 'beams', id: 'c2', changes: { webDeg: 30 } }], moves: [] });
+    expect(sameForOthers(plan, 'beams', 'b1')).toBeNull();
+  });
+
+  test('it is turned by a mirror and by no shift; a column of which nobody has said it stays so', () => {
+    const plan = edited((p) => {
+      p.structure.pieces[0]!.webDeg = 30;
+      delete p.structure.pieces[1]!.webDeg;
+    });
+    const both = new Set(['c1', 'c2']);
+    const webs = (across: 'x' | 'y') =>
+      movePieces(plan, both, { kind: 'mirror', across, at: 3 }).edits.flatMap(({ changes }) => ('webDeg' in changes ? [changes.webDeg] : []));
+    expect(webs('x')).toEqual([150]);
+    expect(webs('y')).toEqual([330]);
+    expect(movePieces(plan, both, { kind: 'by', x: 1, y: 0, z: 0 }).edits.some(({ changes }) => 'webDeg' in changes)).toBe(false);
+    let n = 0;
+    const copied = (shift: Parameters<typeof copyPieces>[2]) =>
+      copyPieces(plan, both, shift, 1, (prefix) => `${prefix}-${(n += 1)}`).pieces.map(({ webDeg }) => webDeg);
+    expect(copied({ kind: 'mirror', across: 'x', at: 30 })).toEqual([150, undefined]);
+    expect(copied({ kind: 'by', x: 20, y: 0, z: 0 })).toEqual([30, undefined]);
+  });
+});
+
+describe('what the moments at its ends shift from one end to the other', () => {
+  test('comes down on bolts and foot of the one and off the other: the wind along it, by the lever of its length', () => {
+    const portal = row(edited(), 'joint.portal', 'n2')!;
+    const [bolts, foot] = [row(edited(), 'joint.sway', 'n1')!, row(edited(), 'support.sway', 'f2')!];
+    // Along the beam the wind bends the heads by twice what it adds at one, over 6 m.
+    const wind = sideways(13_000) * 3.85;
+    expect(foot.demand! - 8660).toBeGreaterThan(((2 * wind) / 6) * 0.95);
+    expect(foot.demand! - 8660).toBeLessThan(((2 * wind) / 6) * 1.1);
+    expect(bolts.demand!).toBeGreaterThan(6760 + ((2 * wind) / 6) * 0.95);
+    expect(portal.demand!).toBeGreaterThan(wind);
   });
 });
