@@ -288,6 +288,29 @@ describe('columns on pins, stiffly joined to a beam', () => {
     expect(stands(solve(held, 0, 0)).rails[0]![end]).toBeCloseTo((9000 * takes) / (takes + (3 * RAIL) / SPAN), 1);
   });
 
+  test('a rail part of the way up: the column bends by what is pushed over it, and more under it', () => {
+    const frame = portal();
+    const nodes = [
+      { z: 3, down: 0 },
+      { z: 4, down: 0 },
+    ];
+    const two: SwayFrame = {
+      ...frame,
+      columns: frame.columns.map((one) => ({ ...one, nodes })),
+      ties: [tie(0, 1), tie(0, 1, 1)].map((one, i) => ({ ...one, id: `t${i}`, stiffness: 1e12 })),
+    };
+    const answer = stands(
+      swayOf(two, true).solve(
+        [0, 1].map(() => [
+          { x: 0, y: 0 },
+          { x: 500, y: 0 },
+        ]),
+      ),
+    );
+    expect(answer.columns[0]!.moments.x).toBeCloseTo(1500, 0);
+    expect(answer.rails[0]!.b).toBeCloseTo(2000, 0);
+  });
+
   test('square to the beam nothing holds it but its feet', () => {
     const frame = portal();
     const loose = { ...frame, columns: frame.columns.map((one) => ({ ...one, canStand: false })) };

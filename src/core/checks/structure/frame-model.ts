@@ -99,6 +99,20 @@ interface Hold {
   joint: { joint: Joint; brings: number } | null;
 }
 
+/** A level line that hangs on two columns and on nothing else, and keeps its angle to one of them or both. */
+export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
+  const answer = line.answers?.plain;
+  if (!answer?.stable || answer.reactions.size !== 2) return false;
+  const level = line.beams.every((id) => {
+    const stands = beams.get(id)!.place;
+    return stands !== null && Math.abs(stands.to.z - stands.from.z) <= LEVEL * stands.length;
+  });
+  const hangs = line.beams.flatMap((id) =>
+    (by.joints.get(id) ?? []).flatMap(({ joint }) => (joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)) ? [joint] : [])),
+  );
+  return level && hangs.length === 2 && hangs.every(({ b }) => beams.get(b.piece)?.place?.upright ?? false) && hangs.some((one) => keepsAngle(one, moment));
+}
+
 class Frame {
   private readonly stacks: Stack[] = [];
   /** stack and piece of a column, by its id */
@@ -161,16 +175,14 @@ class Frame {
 
   /** A line that is a level beam between two columns and keeps its angle to one or both: what it does as the columns lean. */
   private railOf(line: Line): { rail: SwayRail; portal: Portal } | null {
-    const [a, b, ...more] = this.holds.get(line) ?? [];
+    const [a, b] = this.holds.get(line) ?? [];
     const answer = line.answers?.[this.which];
-    if (!a?.joint || !b?.joint || more.length > 0 || !answer?.stable || answer.reactions.size !== 2) return null;
+    if (!a?.joint || !b?.joint || !answer?.stable || !isPortal(this.ground, line, this.moment)) return null;
     const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
-    if (!keeps.a && !keeps.b) return null;
     const spans = line.spans;
     const length = spans.at(-1)!.to;
     if (a.x > NEAR || b.x < length - NEAR) return null;
     const pieces = spans.map(({ id }) => this.settled(id));
-    if (pieces.some(({ place: { from, to, length: long } }) => Math.abs(to.z - from.z) > LEVEL * long)) return null;
     const [one, other] = [a.spot[0]!, b.spot[0]!];
     if (a.spot.length > 1 || b.spot.length > 1 || one.column === other.column) return null;
     const { modulus } = this.ground.context.rules.steel;

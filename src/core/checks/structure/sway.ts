@@ -6,7 +6,8 @@ import type { Brace, Joint, Move } from '../../document/schema';
 import type { Ground } from './ground';
 import { pointAt } from '../../document/place';
 import { frameRows, sayRows } from './frame-checks';
-import { keepsAngle, type Line } from './forces';
+import type { Line } from './forces';
+import { isPortal } from './frame-model';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { about, place } from './places';
 import { keep, sameThings } from '../../document/keep';
@@ -181,9 +182,8 @@ export class Sway {
     const { along } = lies!;
     // A beam that keeps its angle to a column holds it along itself, both ways.
     const portals = group.members.flatMap((id): Way[] => {
-      const stands = beams.get(id)!.place;
-      const keeps = (this.ground.by.joints.get(id) ?? []).some(({ joint }) => joint.a.piece === id && keepsAngle(joint, moment));
-      return keeps && stands ? [{ ...stands.along, pullsOnly: false }] : [];
+      const line = this.ground.latest.get(id);
+      return line && isPortal(this.ground, line, moment) ? [{ ...beams.get(id)!.place!.along, pullsOnly: false }] : [];
     });
     const ways = [...group.ways, ...portals];
     for (const [part, way, words] of [

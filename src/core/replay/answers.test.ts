@@ -1,0 +1,28 @@
+import type { SwayFrame } from '../frame/sway';
+import { leaningsOf } from './answers';
+
+const EI = 3e6;
+const frame = (changes: Partial<SwayFrame> = {}): SwayFrame => ({
+  columns: [0, 6].map((x) => ({ id: `c${x}`, x, y: 0, stiffness: EI, ways: { x: EI, y: EI }, canStand: true, nodes: [{ z: 4, down: 1000 }] })),
+  ties: [{ id: 't', a: [{ column: 0, node: 0, share: 1 }], b: [{ column: 1, node: 0, share: 1 }], stiffness: 1e9 }],
+  braces: [],
+  rails: [{ id: 'r', a: { column: 0, node: 0 }, b: { column: 1, node: 0 }, stiffness: EI, keeps: { a: true, b: true }, ends: { a: 100, b: 200 } }],
+  ...changes,
+});
+const rail = frame().rails![0]!;
+const push = [[{ x: 500, y: 0 }], [{ x: 500, y: 0 }]];
+const told = (of: SwayFrame) => leaningsOf(of, [push])[0]!;
+
+describe('the same frame leans the same, and another does not', () => {
+  test('the same', () => expect(told(frame())).toBe(told(frame())));
+  test.each([
+    ['no rail', { rails: [] }],
+    ['a stiffer one', { rails: [{ ...rail, stiffness: 2 * EI }] }],
+    ['stiff at one end', { rails: [{ ...rail, keeps: { a: true, b: false } }] }],
+    ['stiff at the other', { rails: [{ ...rail, keeps: { a: false, b: true } }] }],
+    ['more on its first end', { rails: [{ ...rail, ends: { a: 150, b: 200 } }] }],
+    ['more on its other end', { rails: [{ ...rail, ends: { a: 100, b: 250 } }] }],
+    ['columns that stand along x', { columns: frame().columns.map((one) => ({ ...one, ways: { x: 3 * EI, y: EI } })) }],
+    ['columns that stand along y', { columns: frame().columns.map((one) => ({ ...one, ways: { x: EI, y: 3 * EI } })) }],
+  ] satisfies [string, Partial<SwayFrame>][])('%s', (_, changes) => expect(told(frame(changes))).not.toBe(told(frame())));
+});
