@@ -44,9 +44,14 @@ export function BeamFields({ beam, make }: { beam: Beam; make: Make | undefined 
             edit({ lies: { ...(beam.lies ?? unlaid), comes: said === 'onTruck' || said === 'before' ? said : null } }, 'comes'),
           )}
         </div>
-        {placeOf(beam)?.upright &&
-          open('Its web runs, from east', 'angle', beam.webDeg ?? null, (webDeg) => edit({ webDeg }, 'web'), { note: 'seen from above' })}
-        <AlikeButton list="beams" id={beam.id} others="pieces where they lie" />
+        {placeOf(beam)?.upright && (
+          <div className="col-span-2">
+            {open('Its web runs, from east', 'angle', beam.webDeg ?? null, (webDeg) => edit({ webDeg }, 'web'), {
+              note: 'Seen from above. While nobody has said it, it bends about its weaker axis whichever way it leans.',
+            })}
+          </div>
+        )}
+        <AlikeButton list="beams" id={beam.id} others="pieces" />
         <PlaceFields beam={beam} />
       </Pair>
       {beam.from && beam.to && <AddToPiece piece={beam.id} />}

@@ -73,10 +73,14 @@ export function JointFields({ joint }: { joint: Joint }) {
         ) : (
           open('One bolt may carry', 'force', joint.boltShear, (boltShear) => edit({ boltShear }, 'bolt'), { note: byItsSize(joint, plan) })
         )}
-        {joint.kind === 'onColumn' &&
-          open('Moment it holds, filled and tight', 'moment', joint.moment, (moment) => edit({ moment }, 'moment'), {
-            note: joint.moment === null ? 'none: the beam turns freely on it' : 'by the engineer',
-          })}
+        {joint.kind === 'onColumn' && (
+          <div className="col-span-2">
+            {open('Moment it holds, filled and tight', 'moment', joint.moment, (moment) => edit({ moment }, 'moment'), {
+              placeholder: 'none: the beam turns freely on it',
+              note: 'By the engineer. With it the beam holds its columns upright along itself.',
+            })}
+          </div>
+        )}
         {open('Bolts are this thick', 'dimension', joint.bolt?.diameter ?? null, (diameter) => edit(boltOf(joint, plan, diameter), 'bolt size'))}
         {joint.bolt &&
           choice<BoltGrade | 'open'>(

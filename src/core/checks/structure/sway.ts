@@ -217,7 +217,7 @@ export class Sway {
             'count',
             told(
               holds.length === 0
-                ? phrase`Nothing holds ${names} sideways, ${words}: brace the bay or guy it both ways before more steel is hung on it.`
+                ? phrase`Nothing holds ${names} sideways, ${words}: brace the bay, guy it both ways or fill joints that hold a moment before more steel is hung on it.`
                 : phrase`What holds ${names} sideways, ${words}, are guys that all pull to one side, and a rope does not push: guy it to the other side too, or brace the bay, before more steel is hung on it.`,
             ),
             [],
