@@ -91,7 +91,10 @@ function JointRow({ plan, made: { joint, at } }: { plan: Plan; made: JointMade }
   return (
     <View style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]} wrap={false}>
       <Text style={[cell, styles.bold, { width: widths.name }]}>{joint.name}</Text>
-      <Text style={[cell, { width: widths.kind }]}>{kindName[joint.kind]}</Text>
+      <Text style={[cell, { width: widths.kind }]}>
+        {kindName[joint.kind]}
+        {joint.kind === 'onColumn' && joint.moment !== null ? `\nfilled holds ${formatQuantity(joint.moment, 'moment', units)}` : ''}
+      </Text>
       <Text style={[cell, { width: widths.bolts }]}>{boltWords(joint, units)}</Text>
       <Text style={[cell, { width: widths.holes }]}>{joint.holes ?? '?'}</Text>
       <Text style={[cell, { width: widths.when }]}>{at.length === 0 ? 'NEVER MADE' : at.map(inWords).join('; ')}</Text>

@@ -1,3 +1,4 @@
+import { stiffPortal } from '../../../tests/portal';
 import { pushed } from '../../../tests/pushed';
 import { twoLines } from '../../../tests/two-lines';
 import { lineIn } from '../../../tests/of-plan';
@@ -252,6 +253,14 @@ describe('the whole set', () => {
     expect(none.pages[0]).toMatch(/Lifts 0 .* Complex lifts none found/);
     expect(none.pages[1]).toContain('none is known yet');
   });
+});
+
+test('connections: a joint that holds a moment says so, one that holds none does not', async () => {
+  const plan = stiffPortal();
+  plan.structure.joints.find(({ id }) => id === 'n2')!.moment = null;
+  const { text } = await wordsOf('connections', plan);
+  expect(text).toMatch(/n1 on a column .*filled holds .*60\.0.*n2 on a column/);
+  expect(text.match(/filled\s+holds/g)).toHaveLength(1);
 });
 
 test('connections: each joint in its order with its bolts, counted by size; what nobody said is said', async () => {

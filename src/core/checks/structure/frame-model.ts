@@ -52,8 +52,9 @@ export interface FrameModel {
 /** A level beam between two columns, stiffly joined to one or both. */
 export interface Portal {
   line: Line;
+  beam: string;
   length: number;
-  ends: Record<'a' | 'b', { joint: Joint; stack: number; keeps: boolean; brings: number }>;
+  ends: Record<'a' | 'b', { joint: Joint; stack: number; keeps: boolean }>;
 }
 
 /** What is not known of a frame: of what it is asked, and the question. */
@@ -99,10 +100,10 @@ interface Hold {
   joint: { joint: Joint; brings: number } | null;
 }
 
-/** A level line that hangs on two columns and on nothing else, and keeps its angle to one of them or both. */
+/** A level piece, spliced to no other, that hangs on two columns and on nothing else, and keeps its angle to one of them or both. */
 export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
   const answer = line.answers?.plain;
-  if (!answer?.stable || answer.reactions.size !== 2) return false;
+  if (!answer?.stable || answer.reactions.size !== 2 || line.beams.length > 1) return false;
   const level = line.beams.every((id) => {
     const stands = beams.get(id)!.place;
     return stands !== null && Math.abs(stands.to.z - stands.from.z) <= LEVEL * stands.length;
@@ -173,37 +174,34 @@ class Frame {
     return { x: modulus * Math.min(...ways.map((one) => one!.x)), y: modulus * Math.min(...ways.map((one) => one!.y)) };
   }
 
-  /** A line that is a level beam between two columns and keeps its angle to one or both: what it does as the columns lean. */
+  /** A level beam between two columns that keeps its angle to one or both: what it does as the columns lean. */
   private railOf(line: Line): { rail: SwayRail; portal: Portal } | null {
     const [a, b] = this.holds.get(line) ?? [];
     const answer = line.answers?.[this.which];
     if (!a?.joint || !b?.joint || !answer?.stable || !isPortal(this.ground, line, this.moment)) return null;
-    const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
-    const spans = line.spans;
-    const length = spans.at(-1)!.to;
+    const [span] = line.spans as [Line['spans'][number]];
+    const length = span.to - span.from;
     if (a.x > NEAR || b.x < length - NEAR) return null;
-    const pieces = spans.map(({ id }) => this.settled(id));
     const [one, other] = [a.spot[0]!, b.spot[0]!];
     if (a.spot.length > 1 || b.spot.length > 1 || one.column === other.column) return null;
-    const { modulus } = this.ground.context.rules.steel;
-    const stiff = pieces.map((piece) => modulus * sectionOf(piece).iStrong);
-    // How its ends slope while they turn freely says what would hold them still; of unequal pieces the stiffest, so that it is no less.
-    const { left } = answer.pieces.get(spans[0]!.id)!;
-    const { right } = answer.pieces.get(spans.at(-1)!.id)!;
+    const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
+    const stiffness = this.ground.context.rules.steel.modulus * sectionOf(this.settled(span.id)).iStrong;
+    // How its ends slope while they turn freely says what would hold them still.
+    const { left, right } = answer.pieces.get(span.id)!;
     const chord = (right.height - left.height) / length;
     const [down, up] = [chord - left.slope, right.slope - chord];
-    const unit = (2 * Math.max(...stiff)) / length;
-    const end = (hold: Hold, which: 'a' | 'b') => ({ joint: hold.joint!.joint, stack: hold.spot[0]!.column, keeps: keeps[which], brings: hold.joint!.brings });
+    const unit = (2 * stiffness) / length;
+    const end = (hold: Hold, which: 'a' | 'b') => ({ joint: hold.joint!.joint, stack: hold.spot[0]!.column, keeps: keeps[which] });
     return {
       rail: {
         id: `${a.joint.joint.id} ${b.joint.joint.id}`,
         a: { column: one.column, node: one.node },
         b: { column: other.column, node: other.node },
-        stiffness: Math.min(...stiff),
+        stiffness,
         keeps,
         ends: { a: unit * (2 * down - up), b: unit * (2 * up - down) },
       },
-      portal: { line, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
+      portal: { line, beam: span.id, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
     };
   }
 

@@ -71,41 +71,27 @@ function jointRow({ caution }: Ground, { ends }: Portal, end: 'a' | 'b', hogs: r
 }
 
 /** The beam itself: hogged at its ends with its lower flange free all along, sagging between them by no less than if it turned freely there. */
-function beamRow(ground: Ground, { line, length }: Portal, ends: readonly { a: number; b: number }[], moment: StructureMoment, at: At): Rated | null {
+function beamRow(ground: Ground, { line, beam: id, length }: Portal, ends: readonly { a: number; b: number }[], moment: StructureMoment, at: At): Rated | null {
   const { context, beams, by, caution } = ground;
   const { rules } = context;
   const answer = line.answers?.[rules.id === 'us-asd' ? 'plain' : 'factored'];
-  const [first] = line.beams.map((id) => beams.get(id)!);
-  if (!answer?.stable || !first) return null;
-  const mark = line.beams.map((id) => beams.get(id)!.beam.mark).join(' + ');
-  const where = at('beam.portal', about('beam', first.beam, mark));
+  const { beam, section, fy } = beams.get(id)!;
+  if (!answer?.stable || section instanceof Missing) return null;
+  const where = at('beam.portal', about('beam', beam, beam.mark));
   const hogs = Math.max(0, ...ends.flatMap(({ a, b }) => [a, b]));
   const sags = answer.sagging + Math.max(0, ...ends.flatMap(({ a, b }) => [-a, -b]));
-  const held = heldOf(line, moment, by);
-  const used = line.beams.map((id) => {
-    const { section, fy } = beams.get(id)!;
-    if (section instanceof Missing) return section;
-    const hogging = bendingCapacity(section, fy, rules, { length, factor: 1 });
-    const sagging = bendingCapacity(section, fy, rules, { length: held.get(id)?.free ?? length, factor: 1 });
-    if (hogging instanceof Missing) return hogging;
-    if (sagging instanceof Missing) return sagging;
-    const [up, down] = [hogs / hogging.capacity, sags / sagging.capacity];
-    return up >= down
-      ? { demand: hogs, capacity: hogging.capacity, hogs: true, traces: hogging.traces }
-      : { demand: sags, capacity: sagging.capacity, hogs: false, traces: sagging.traces };
-  });
-  const asks = used.find((one) => one instanceof Missing);
-  if (asks instanceof Missing) return { row: missingCheck(where, 'moment', asks.questions.join(' ')), ratio: Infinity };
-  const worst = used
-    .flatMap((one) => (one instanceof Missing ? [] : [one]))
-    .reduce((most, one) => (one.demand / one.capacity > most.demand / most.capacity ? one : most));
+  const hogging = bendingCapacity(section, fy, rules, { length, factor: 1 });
+  const sagging = bendingCapacity(section, fy, rules, { length: heldOf(line, moment, by).get(id)?.free ?? length, factor: 1 });
+  for (const one of [hogging, sagging]) if (one instanceof Missing) return { row: missingCheck(where, 'moment', one.questions.join(' ')), ratio: Infinity };
+  const [up, down] = [hogging, sagging] as [Exclude<typeof hogging, Missing>, Exclude<typeof sagging, Missing>];
+  const worst = hogs / up.capacity >= sags / down.capacity ? { demand: hogs, hogs: true, ...up } : { demand: sags, hogs: false, ...down };
   const numbers = { demand: worst.demand, capacity: worst.capacity, quantity: 'moment' as const, caution };
   return {
     ratio: numbers.demand / numbers.capacity,
     row: {
       id: 'beam.portal',
       kind: 'beam',
-      thing: first.beam.id,
+      thing: beam.id,
       part: undefined,
       numbers,
       tell: () =>
@@ -114,8 +100,8 @@ function beamRow(ground: Ground, { line, length }: Portal, ends: readonly { a: n
           numbers,
           told(
             worst.hogs
-              ? phrase`Stiffly joined to its columns ${mark} hogs ${q(worst.demand, 'moment')} at an end as the frame leans, its lower flange free over ${q(length, 'length')}; that is good for ${q(worst.capacity, 'moment')}.`
-              : phrase`Stiffly joined to its columns ${mark} sags up to ${q(worst.demand, 'moment')} as the frame leans; it is good for ${q(worst.capacity, 'moment')}.`,
+              ? phrase`Stiffly joined to its columns ${beam.mark} hogs ${q(worst.demand, 'moment')} at an end as the frame leans, its lower flange free over ${q(length, 'length')}; that is good for ${q(worst.capacity, 'moment')}.`
+              : phrase`Stiffly joined to its columns ${beam.mark} sags up to ${q(worst.demand, 'moment')} as the frame leans; it is good for ${q(worst.capacity, 'moment')}.`,
           ),
           worst.traces,
         ),
