@@ -1,5 +1,5 @@
 import type { LinePlan } from '../document/views';
-import type { Moment } from './replay';
+import type { Moment } from './now';
 import { strikeGroups } from '../document/strike-groups';
 
 /** What the run sheet has done with the shores at a moment. */

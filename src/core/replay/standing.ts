@@ -1,5 +1,5 @@
 import { lineViews, type LinePlan } from '../document/views';
-import type { Moment } from './replay';
+import type { Moment } from './now';
 import type { Check } from '../verdict/check';
 import { Missing } from '../verdict/missing';
 import type { Plan, ShoreRow, ShoreWall, StrikeStep } from '../document/schema';

@@ -5,7 +5,7 @@ import { lineOver } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../verdict/missing';
 import type { StationId } from '../verdict/check';
-import type { Moment } from '../replay/replay';
+import type { Moment } from '../replay/now';
 import type { Plan } from '../document/schema';
 import { formatQuantity } from '../units';
 import { extentOf, type Drawing, type Shape } from './draw-list';

@@ -6,7 +6,7 @@ import type { PickContext } from '../checks/context';
 import { travelHeight, type Travel } from '../checks/lift/travel';
 import type { Station } from '../settle/lift-path';
 import { Missing } from '../verdict/missing';
-import { UNTOUCHED, type Moment, type PieceState } from '../replay/replay';
+import { UNTOUCHED, type Moment, type PieceState } from '../replay/now';
 import { rulesOf } from '../rules/rule-sets';
 import type { Pick } from '../document/schema';
 import type { SettledPlan } from '../settle/settle';

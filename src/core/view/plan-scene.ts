@@ -5,7 +5,7 @@ import { Missing } from '../verdict/missing';
 import { pathGrip } from '../edit/path-hands';
 import { breadthOf } from '../settle/piece-weight';
 import type { Check, StationId } from '../verdict/check';
-import type { Moment } from '../replay/replay';
+import type { Moment } from '../replay/now';
 import type { Plan } from '../document/schema';
 import { formatQuantity } from '../units';
 import { boomShapes } from './boom-shapes';

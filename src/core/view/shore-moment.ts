@@ -1,7 +1,7 @@
 import { judge, type Verdict } from '../verdict/check';
 import type { Strikes } from '../checks/shores';
 import type { StrikeAnswer } from '../checks/shores/strike';
-import type { Moment } from '../replay/replay';
+import type { Moment } from '../replay/now';
 import type { Plan } from '../document/schema';
 import type { SettledPlan } from '../settle/settle';
 import { lineViews, type LinePlan } from '../document/views';

@@ -6,7 +6,7 @@ import { keep } from '../../document/keep';
 import { Missing } from '../../verdict/missing';
 import type { Joint, Launch, Plan } from '../../document/schema';
 import { settleBeams, type Load, type SettledBeam } from '../../settle/model';
-import { splicesOf } from '../../replay/moves';
+import { splicesOf } from '../../replay/moves/launch';
 
 /** Ends further apart than this do not meet [m]. */
 const MEET = 0.06;

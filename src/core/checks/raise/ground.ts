@@ -1,5 +1,5 @@
 import type { Trace } from '../../calc/evidence';
-import type { Moment } from '../../replay/replay';
+import type { Moment } from '../../replay/now';
 import type { Raise, RaisePoint } from '../../document/schema';
 import type { Context } from '../context';
 import type { Place } from '../../verdict/build';

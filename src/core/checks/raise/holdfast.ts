@@ -1,5 +1,5 @@
 import { keep } from '../../document/keep';
-import type { Moment } from '../../replay/replay';
+import type { Moment } from '../../replay/now';
 import type { SettledPlan } from '../../settle/settle';
 import { allStrikeGroups } from '../../document/strike-groups';
 import { beamAt, standsAt } from '../../replay/moment';

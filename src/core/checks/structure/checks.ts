@@ -10,7 +10,7 @@ import { holdRows } from './hold-rows';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { settleBeams, type SettledBeam } from '../../settle/model';
 import { beamAt } from '../../replay/moment';
-import { isStructureMove } from '../../replay/state';
+import { isStructureMove } from '../../replay/moves';
 import { byMove, rowOver, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared, type Stand } from './worst';
 import { bracingChecks } from './bracing';
 import { fixedTwiceCheck, putLoadCheck, tippingCheck } from './tipping';

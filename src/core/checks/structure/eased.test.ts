@@ -4,8 +4,8 @@ import type { Move, Pick, Plan } from '../../document/schema';
 import { forcesOf } from './forces';
 import { hoodsOf } from '../../replay/hoods';
 import { settleBeams } from '../../settle/model';
-import { nothingStands } from '../../replay/moment';
-import { structureAfter, type StructureMove } from '../../replay/state';
+import { kindOf } from '../../replay/moves';
+import { firstMoment } from '../../replay/now';
 
 /** HEB 300, 10 m, on seats at its two ends, eased off to `keeps` and then let go. */
 function eased(keeps: number, pick: Partial<Pick> | null): Plan {
@@ -30,8 +30,8 @@ function eased(keeps: number, pick: Partial<Pick> | null): Plan {
 }
 function answer(plan: Plan) {
   const rules = rulesOf('eu-ls', {});
-  let now = nothingStands;
-  const moments = plan.moves.map((move: Move) => (now = structureAfter(plan, move as StructureMove, now)));
+  let now = firstMoment(plan);
+  const moments = plan.moves.map((move: Move) => (now = kindOf(move).after(plan, move, now)).structure);
   const last = forcesOf(plan, settleBeams(plan as never, rules), moments, rules).changes.at(-1)!.lines[0]!.answers!.plain;
   if (!last.stable) throw new Error('it stands');
   return { ...last, sum: [...last.reactions.values()].reduce((a, b) => a + b, 0) };

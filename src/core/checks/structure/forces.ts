@@ -10,7 +10,7 @@ import { heightAt } from '../../document/place';
 import { bentAt, flatOf, onSlope } from '../../settle/sloping';
 import { putsOf } from '../../replay/put-on';
 import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from '../../replay/moment';
-import { isStructureMove } from '../../replay/state';
+import { isStructureMove } from '../../replay/moves';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
