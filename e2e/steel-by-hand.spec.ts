@@ -95,3 +95,17 @@ test.describe('steel put in its place by hand', () => {
     expect((await planOf(request, job)).structure.makes[0]!.made).toMatchObject({ kind: 'plain', what: 'truss', depth: 1.2, width: 0.3 });
   });
 });
+
+test.describe('what another thing needs', () => {
+  test.use({ demo: 'ticket hall' });
+  test('a bearing an opening rests on may not be taken out, and its button says why', async ({ page, job, request }) => {
+    const { survey, bearings } = await planOf(request, job);
+    const opening = survey.openings[0]!;
+    const bearing = bearings.find(({ id }) => id === opening.left)!;
+    await station(page, 'Measure');
+    const held = page.getByRole('button', { name: `${bearing.name} may not go while` });
+    await expect(held.first()).toBeDisabled();
+    await expect(held.first()).toHaveAccessibleName(/needs it$/);
+    await accessible(page);
+  });
+});

@@ -3,7 +3,7 @@ import { placePiece, type PlacePiece } from './place-piece';
 import { liftAsOne, type LiftAsOne } from './lift-as-one';
 import type { LiftsPlanned } from '../checks/lift/plan-lifts';
 import { noCosts, type Costs } from '../document/things/costs';
-import type { Draft } from 'immer';
+import { original, type Draft } from 'immer';
 import type { Chart } from '../cranes/chart-shape';
 import type {
   Beam,
@@ -24,7 +24,7 @@ import type {
   Stand,
   Support,
 } from '../document/schema';
-import { listsOf, things, type Loose } from '../document/listed';
+import { heldBy, listsOf, things, type Loose } from '../document/listed';
 import type { ListName, PartList, ThingIn } from '../document/listed/paths';
 import { sweep } from '../document/listed/sweep';
 import type { Taken } from '../document/shared-gear';
@@ -125,7 +125,7 @@ export type Command = { [N in CommandName]: { name: N; args: CommandArguments[N]
 
 type Run<N extends CommandName> = (plan: Draft<Plan>, args: CommandArguments[N]) => void;
 
-/** A command names something the plan does not have: refused, with the name. */
+/** A command names something the plan does not have, or what may not go: refused, with the reason. */
 export class NoSuchThing extends Error {}
 
 function within<T extends { id: string }>(list: T[], id: string, what: string): T {
@@ -168,7 +168,10 @@ export const runs: { [N in CommandName]: Run<N> } = {
   addTo: (plan, args) => void listFor(plan, args).push(args.thing),
   editIn: (plan, { list, id, changes }) => change(within(listWith(plan, list, id), id, things[list].word), changes),
   removeFrom: (plan, { list, id }) => {
-    without(listWith(plan, list, id), id, things[list].word);
+    const own = listWith(plan, list, id);
+    const by = heldBy((original(plan) ?? plan) as Plan, list, id);
+    if (by !== null) throw new NoSuchThing(`This ${things[list].word} may not go while ${by} needs it: change that first.`);
+    without(own, id, things[list].word);
     sweep(plan);
   },
   importMembers: (plan, { add, change: changed }) => {

@@ -24,19 +24,13 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
   const { footing, post } = bearing;
   const measured = bearing.measured ?? nothing;
   const tape = (changes: Partial<typeof measured>, name: string) => edit({ measured: { ...measured, ...changes } }, `measured ${name}`);
-  const used =
-    plan.pieces.some((piece) => piece.seat.left === bearing.id || piece.seat.right === bearing.id) ||
-    plan.survey.openings.some((one) => one.left === bearing.id || one.right === bearing.id) ||
-    plan.survey.patterns.some((one) => one.bearing === bearing.id) ||
-    plan.survey.lines.some((one) => one.bearings.includes(bearing.id)) ||
-    plan.moves.some((move) => 'bearing' in move && move.bearing === bearing.id);
   return (
     <Fold
       thing={bearing.id}
       title={bearing.name || 'Bearing'}
       note={`${bearing.carriedBy || bearing.material || 'bearing'}, ${bearing.unsaid?.includes('level') && bearing.measured?.level == null ? 'level not known' : `level ${formatQuantity(bearing.measured?.level ?? bearing.level, 'length', system)}`}`}
       first={plan.survey.openings.length === 0}
-      tools={<ThingTools station="measure" thing={bearing} list="bearings" needed={used} />}
+      tools={<ThingTools station="measure" thing={bearing} list="bearings" />}
     >
       <div className="mb-1 grid grid-cols-2 gap-x-4 text-[12.5px] text-soft">
         <span>Drawn</span>

@@ -1,9 +1,10 @@
 'use client';
 import { X } from 'lucide-react';
 import type { AboutKind, StationId } from '@/core/verdict/check';
+import { heldBy } from '@/core/document/listed';
 import type { CommandArguments } from '@/core/edit/table';
 import { SmallButton } from '@/ui/small-button';
-import { useAct } from '@/job/job-context';
+import { useAct, usePlan } from '@/job/job-context';
 import { SubjectMark } from './subject-mark';
 
 /** What a thing of a list is to the checks. */
@@ -59,11 +60,17 @@ export function ThingTools({
   needed?: boolean;
 }) {
   const act = useAct();
+  const by = heldBy(usePlan(), list, thing.id);
   return (
     <span className="flex items-center gap-2">
       <SubjectMark station={station} about={{ kind: kinds[list], id: thing.id }} />
       {!needed && (
-        <SmallButton danger label={`Remove ${thing.name}`} onClick={() => act('removeFrom', { list, id: thing.id })}>
+        <SmallButton
+          danger
+          disabled={by !== null}
+          label={by === null ? `Remove ${thing.name}` : `${thing.name} may not go while ${by} needs it`}
+          onClick={() => act('removeFrom', { list, id: thing.id })}
+        >
           <X size={14} />
         </SmallButton>
       )}

@@ -94,3 +94,25 @@ export function idsByKind(plan: Plan | Draft<Plan>): (kind: Kind) => ReadonlySet
 
 /** What a thing of a list points at. */
 export const refsOf = (name: ThingName, thing: unknown): Ref<unknown>[] => (things[name].refs as (one: unknown) => Ref<unknown>[])(thing);
+
+const nameOf = (thing: object): string => {
+  const { name, mark, what, id } = thing as { name?: string; mark?: string; what?: string; id?: string };
+  return name || mark || what || id || '';
+};
+const heldIn = new WeakMap<Plan, ReadonlyMap<string, string>>();
+
+/** What may not go while another thing names it, and in words which: the first that does. */
+export function heldBy(plan: Plan, list: ThingName, id: string): string | null {
+  let held = heldIn.get(plan);
+  if (!held) {
+    const found = new Map<string, string>();
+    for (const name of thingNames)
+      for (const { list: own } of listsOf(plan, name))
+        for (const thing of own)
+          for (const ref of refsOf(name, thing))
+            if (ref.gone === 'holds')
+              for (const at of kinds[ref.kind].of) if (!found.has(`${at} ${ref.id}`)) found.set(`${at} ${ref.id}`, `${things[name].word} “${nameOf(thing)}”`);
+    heldIn.set(plan, (held = found));
+  }
+  return held.get(`${list} ${id}`) ?? null;
+}

@@ -4,7 +4,7 @@ import { applyCommand, takeBack } from '../../edit/apply';
 import type { Command } from '../../edit/table';
 import { openPlan, openPlanText } from '../open';
 import { planSchema, type Plan } from '../schema';
-import { idsByKind, listsOf, refsOf, thingNames, things } from '.';
+import { heldBy, idsByKind, listsOf, refsOf, thingNames, things } from '.';
 import { refsOfMove } from './moves';
 import { listPaths, type ListName, type ThingName } from './paths';
 
@@ -75,7 +75,9 @@ describe.each(jobs)('%s: what goes with what is removed', (_, plan) => {
       const done = applyCommand(plan, remove(list, id));
       if (!done.ok) {
         // Refused: something that may not be without it names it, and says which.
-        for (const { error } of done.faults) expect(error).toContain(`“${id}”`);
+        expect(done.faults).toHaveLength(1);
+        expect(done.faults[0]!.error).toMatch(/^This .+ may not go while .+ “.+” needs it: change that first\.$/);
+        expect(heldBy(plan, list, id)).not.toBeNull();
         continue;
       }
       expect(listsOf(done.plan, list).some((one) => one.list.some((left) => left.id === id))).toBe(false);
@@ -131,7 +133,11 @@ describe('what names a thing that goes', () => {
     const opening = plan.survey.openings.find(({ member }) => member !== null)!;
     const left = after(plan, 'members', opening.member!).survey.openings.find(({ id }) => id === opening.id);
     expect(left).toEqual({ ...opening, member: null });
-    expect(applyCommand(plan, remove('bearings', opening.left))).toMatchObject({ ok: false });
+    expect(applyCommand(plan, remove('bearings', opening.left))).toMatchObject({
+      ok: false,
+      faults: [{ error: `This bearing may not go while line of spans “Seats A to B” needs it: change that first.` }],
+    });
+    expect(heldBy(plan, 'openings', opening.id)).toBeNull();
   });
 });
 
