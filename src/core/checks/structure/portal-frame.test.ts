@@ -3,6 +3,8 @@ import { support } from '../../../../tests/spliced-girder';
 import { describe as told } from '../../verdict/describe';
 import { evaluate } from '../../evaluate';
 import { openPlan } from '../../document/open';
+import { applyCommand } from '../../edit/apply';
+import type { Command } from '../../edit/table';
 import { sameForOthers } from '../../edit/alike';
 import { copyPieces, movePieces } from '../../edit/many-places';
 import type { Joint, Move, Plan } from '../../document/schema';
@@ -223,4 +225,31 @@ describe('what the moments at its ends shift from one end to the other', () => {
     expect(bolts.demand!).toBeGreaterThan(6760 + ((2 * wind) / 6) * 0.95);
     expect(portal.demand!).toBeGreaterThan(wind);
   });
+});
+
+test('edited step by step it says what the same plan says anew', () => {
+  let plan = stiffPortal();
+  const steps: Command[] = [
+    { name: 'editIn', args: { list: 'joints', id: 'n2', changes: { moment: 4e3 } } },
+    { name: 'editIn', args: { list: 'beams', id: 'c2', changes: { webDeg: 90 } } },
+    { name: 'editIn', args: { list: 'joints', id: 'n1', changes: { moment: null } } },
+    { name: 'editIn', args: { list: 'putLoads', id: 'deck', changes: { at: 1 } } },
+    { name: 'editIn', args: { list: 'joints', id: 'n2', changes: { kind: 'seat' } } },
+    { name: 'editIn', args: { list: 'joints', id: 'n2', changes: { kind: 'onColumn', moment: 60e3 } } },
+    { name: 'editMove', args: { id: fills(plan, 'n2')[1]!.id, changes: { tight: null } } },
+    { name: 'editMove', args: { id: fills(plan, 'n2')[1]!.id, changes: { tight: true } } },
+    { name: 'removeFrom', args: { list: 'beams', id: 'j1' } },
+    { name: 'removeFrom', args: { list: 'joints', id: 'n1' } },
+  ];
+  const words = (of: Plan) =>
+    evaluate(of, '2026-11-27')
+      .checks.map((one) => `${one.verdict} ${one.id} ${one.about.id} ${one.move} ${told(one, 'metric')}`)
+      .sort();
+  words(plan);
+  for (const step of steps) {
+    const done = applyCommand(plan, step);
+    if (!done.ok) throw new Error(JSON.stringify(done.faults));
+    plan = done.plan;
+    expect(words(plan)).toEqual(words(structuredClone(plan)));
+  }
 });
