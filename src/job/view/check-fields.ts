@@ -60,7 +60,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
   'path.footSource': at('measure', 'Figure from'),
   'joint.shares': at('steel', 'Through the web'),
-  'joint.boltSays': at('steel', 'Bolts are this thick', 'One bolt may carry'),
+  'joint.boltSays': at('steel', 'Bolts are this thick', 'One bolt may carry', 'Moment it may carry', 'Moment it holds'),
   'string.apart': at('picks', 'Beams hang apart, clear'),
   'string.rating': at('picks', 'The assembly may carry'),
   'string.each': at('picks', 'One point may carry'),

@@ -84,6 +84,11 @@ describe('a beam stiffly joined to both its columns', () => {
       (p) => (p.structure.pieces.find(({ id }) => id === 'b1')!.to!.z = 4.4),
       /stop frame.sideways Nothing holds C1, C2 sideways, along B1/,
     ],
+    [
+      'a moment no bolts of it could hold: kN·m typed as N·m',
+      (p) => (joint(p, 'n2').moment = 60e6),
+      /stop joint.boltSays n2 is said to carry a moment of 60.000.kN·m; its \d+ bolts, M20 8.8, could carry/,
+    ],
     ['a joint that holds little', (p) => (joint(p, 'n2').moment = 4e3), /stop joint.portal n2 keeps the angle/],
     ['the other that holds little', (p) => (joint(p, 'n1').moment = 4e3), /stop joint.portal n1 keeps the angle/],
     ['a gale', (p) => (p.site.standingGust = 90), /stop joint.portal/],

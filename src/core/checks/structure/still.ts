@@ -401,15 +401,17 @@ const OUTSIDE = 0.075;
 const PULLED = 1.8;
 
 /**
- * What the engineer says a splice carries, against what all its bolts could at the very most: every one of them as far from the
- * middle as the piece is deep. It is no design: a figure over it is wrong, one under it may be.
+ * What the engineer says a splice carries, or a joint that holds a beam stiffly to its column, against what all its bolts could at the
+ * very most: every one of them as far from the middle as the piece is deep. It is no design: a figure over it is wrong, one under it may be.
  */
-function spliceSays({ context, beams }: Ground, joint: Joint): Check[] {
+function engineerSays({ context, beams }: Ground, joint: Joint): Check[] {
   const bolt = drawnBolt(joint);
-  if (joint.kind !== 'splice' || bolt === null || joint.holes === null) return [];
+  const splice = joint.kind === 'splice';
+  if (!(splice || joint.kind === 'onColumn') || bolt === null || joint.holes === null) return [];
+  const ends = splice ? [joint.a, joint.b] : [joint.a];
   const found = boltShearOf(bolt, context.rules);
   if ('why' in found) return [];
-  const depths = [joint.a, joint.b].flatMap(({ piece }) => {
+  const depths = ends.flatMap(({ piece }) => {
     const section = beams.get(piece)?.section;
     return section === undefined || section instanceof Missing ? [] : [section.depth];
   });
@@ -417,16 +419,16 @@ function spliceSays({ context, beams }: Ground, joint: Joint): Check[] {
   const lever = Math.max(...depths) / 2 + OUTSIDE;
   const most = { moment: joint.holes * each * lever, shear: joint.holes * found.shear };
   const size = boltName(bolt, context.plan.job.units);
-  return (['moment', 'shear'] as const).flatMap((part): Check[] => {
+  return (splice ? (['moment', 'shear'] as const) : (['moment'] as const)).flatMap((part): Check[] => {
     const said = joint[part];
-    if (said === null || (part === 'moment' && depths.length < 2) || said <= most[part]) return [];
+    if (said === null || (part === 'moment' && depths.length < ends.length) || said <= most[part]) return [];
     const kind = part === 'moment' ? ('moment' as const) : ('force' as const);
     return [
       ratioCheck(
         { ...before('joint.boltSays', { ...about('joint', joint, joint.name, part) }, found.source), calc: found.calc },
         { demand: said, capacity: most[part], quantity: kind, caution: null },
         told(
-          phrase`${joint.name} is said to carry ${part === 'moment' ? 'a moment of' : 'a shear of'} ${q(said, kind)}; its ${String(joint.holes)} bolts a side, ${size}, could carry ${q(most[part], kind)} at the very most. Which is wrong?`,
+          phrase`${joint.name} is said to carry ${part === 'moment' ? 'a moment of' : 'a shear of'} ${q(said, kind)}; its ${String(joint.holes)} bolts${splice ? ' a side' : ''}, ${size}, could carry ${q(most[part], kind)} at the very most. Which is wrong?`,
         ),
         found.traces,
       ),
@@ -436,7 +438,7 @@ function spliceSays({ context, beams }: Ground, joint: Joint): Check[] {
 
 function jointStill(ground: Ground, joint: Joint): Check[] {
   const { beams } = ground;
-  const checks: Check[] = [...boltSays(ground, joint), ...spliceSays(ground, joint)];
+  const checks: Check[] = [...boltSays(ground, joint), ...engineerSays(ground, joint)];
   if (joint.opened && !namesPerson(joint.opened.by))
     checks.push(
       missingCheck(
