@@ -255,7 +255,7 @@ function columnRows(ground: Ground, model: FrameModel, answers: readonly SwaySta
   return [...rows, ...worstRows(strengths, caution)];
 }
 
-/** A column pressed and bent as the frame leans. */
+/** A column pressed and bent as the frame leans: of pieces one above the other the one that has least to spare, under all of it. */
 function columnRow(
   { context }: Ground,
   { pieces, down, heights }: Stack,
@@ -263,30 +263,40 @@ function columnRow(
   at: At,
 ): { row: Row; ratio: number } | null {
   const { rules } = context;
-  const [low] = pieces;
-  const { beam, section, fy } = low!;
-  if (section instanceof Missing || !(fy > 0)) return null;
   const gaps = heights.map((z, n) => z - (heights[n - 1] ?? 0));
   const free = Math.max(...gaps);
+  const pressure = 0.5 * AIR_DENSITY * feels.gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
+  const axial = down + feels.down;
+  const rated = pieces.flatMap((one) => columnUse(one, strongOf(pieces), { axial, moments: feels.moments, pressure, free }, rules, at) ?? []);
+  return rated.reduce<(typeof rated)[number] | null>((most, one) => (most === null || one.ratio > most.ratio ? one : most), null);
+}
+
+function columnUse(
+  { beam, section, fy }: Stack['pieces'][number],
+  strongWay: 'x' | 'y' | null,
+  { axial, moments, pressure, free }: { axial: number; moments: readonly { x: number; y: number }[]; pressure: number; free: number },
+  rules: Rules,
+  at: At,
+): { row: Row; ratio: number } | null {
+  if (section instanceof Missing || !(fy > 0)) return null;
   const post = postCapacity(section, fy, { strong: free, weak: free }, rules);
   const where = at('column.sway', about('beam', beam, beam.mark));
-  if (post instanceof Missing) return { row: missingCheck(where, 'fraction', post.questions.join(' ')), ratio: Infinity };
-  const pressure = 0.5 * AIR_DENSITY * feels.gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
+  const asks = (missing: Missing) => ({ row: missingCheck(where, 'fraction', missing.questions.join(' ')), ratio: Infinity });
+  if (post instanceof Missing) return asks(post);
   // The wind on the column itself bends it as it likes: about its weaker axis.
   const own = (pressure * Math.max(section.depth, section.width) * free ** 2) / 8;
   const weak = (fy * 2 * section.iWeak) / section.width / (rules.id === 'us-asd' ? OMEGA : rules.value('gammaM1'));
-  const strongWay = strongOf(pieces);
   const strong = strongWay === null ? null : bendingCapacity(section, fy, rules, { length: free, factor: 1 });
-  if (strong instanceof Missing) return { row: missingCheck(where, 'fraction', strong.questions.join(' ')), ratio: Infinity };
-  const axial = down + feels.down;
+  if (strong instanceof Missing) return asks(strong);
   /** Bent about its stronger axis, about its weaker one, and what both use of it. */
-  const bent = feels.moments.map(({ x, y }) => {
+  const bent = moments.map(({ x, y }) => {
     const about = strongWay === null ? { strong: 0, weak: Math.hypot(x, y) } : strongWay === 'x' ? { strong: x, weak: y } : { strong: y, weak: x };
     return { ...about, used: (strong === null ? 0 : about.strong / strong.capacity) + (about.weak + own) / weak };
   });
   const worst = bent.reduce((most, one) => (one.used > most.used ? one : most));
   const used = axial / post.capacity + worst.used;
   const numbers = { demand: used, capacity: 1, quantity: 'fraction' as const, caution: rules.value('strengthCaution') };
+  const why = (beam.webDeg ?? null) === null ? 'Nobody has said which way its web runs.' : 'Its web is not said to run along x or y over its whole height.';
   return {
     ratio: used,
     row: {
@@ -301,7 +311,7 @@ function columnRow(
           numbers,
           told(
             strong === null
-              ? phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(worst.weak + own, 'moment')} of ${q(weak, 'moment')} about its weaker axis: together ${q(used, 'fraction')}. Nobody has said which way its web runs.`
+              ? phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(worst.weak + own, 'moment')} of ${q(weak, 'moment')} about its weaker axis: together ${q(used, 'fraction')}. ${why}`
               : phrase`${beam.mark} carries ${q(axial, 'force')} of ${q(post.capacity, 'force')} and, as the frame leans in the wind, bends ${q(worst.strong, 'moment')} of ${q(strong.capacity, 'moment')} about its stronger axis and ${q(worst.weak + own, 'moment')} of ${q(weak, 'moment')} about its weaker one: together ${q(used, 'fraction')}.`,
           ),
           [...post.traces, ...(strong?.traces ?? [])],

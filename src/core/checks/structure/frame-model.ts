@@ -5,6 +5,7 @@ import type { About } from '../../verdict/check';
 import { isStiff, keepsAngle, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from '../../settle/model';
+import { isGiven } from '../../settle/section-strength';
 import { pointAt, type Placed, type Point } from '../../document/place';
 import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from '../../replay/moment';
 
@@ -100,18 +101,22 @@ interface Hold {
   joint: { joint: Joint; brings: number } | null;
 }
 
-/** A level piece, spliced to no other, that hangs on two columns and on nothing else, and keeps its angle to one of them or both. */
+/** A level piece of one section, spliced to no other, that hangs by its ends on two columns and on nothing else, and keeps its angle to one of them or both. */
 export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
   const answer = line.answers?.plain;
   if (!answer?.stable || answer.reactions.size !== 2 || line.beams.length > 1) return false;
-  const level = line.beams.every((id) => {
-    const stands = beams.get(id)!.place;
-    return stands !== null && Math.abs(stands.to.z - stands.from.z) <= LEVEL * stands.length;
-  });
-  const hangs = line.beams.flatMap((id) =>
-    (by.joints.get(id) ?? []).flatMap(({ joint }) => (joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)) ? [joint] : [])),
+  const [id] = line.beams as [string];
+  const { place: stands, section } = beams.get(id)!;
+  // How stiff a thing is that is no section nobody knows.
+  if (!stands || section instanceof Missing || isGiven(section) || Math.abs(stands.to.z - stands.from.z) > LEVEL * stands.length) return false;
+  const hangs = (by.joints.get(id) ?? []).flatMap(({ joint }) =>
+    joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)) ? [joint] : [],
   );
-  return level && hangs.length === 2 && hangs.every(({ b }) => beams.get(b.piece)?.place?.upright ?? false) && hangs.some((one) => keepsAngle(one, moment));
+  return (
+    hangs.length === 2 &&
+    hangs.every(({ a, b }) => (beams.get(b.piece)?.place?.upright ?? false) && Math.min(a.at, stands.length - a.at) <= NEAR) &&
+    hangs.some((one) => keepsAngle(one, moment))
+  );
 }
 
 class Frame {
@@ -181,9 +186,10 @@ class Frame {
     if (!a?.joint || !b?.joint || !answer?.stable || !isPortal(this.ground, line, this.moment)) return null;
     const [span] = line.spans as [Line['spans'][number]];
     const length = span.to - span.from;
-    if (a.x > NEAR || b.x < length - NEAR) return null;
     const [one, other] = [a.spot[0]!, b.spot[0]!];
-    if (a.spot.length > 1 || b.spot.length > 1 || one.column === other.column) return null;
+    const [foot, next] = [this.stacks[one.column]!.foot, this.stacks[other.column]!.foot];
+    // Two columns drawn at one place are asked about where they are joined.
+    if (Math.hypot(foot.x - next.x, foot.y - next.y) < NEAR) return null;
     const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
     const stiffness = this.ground.context.rules.steel.modulus * sectionOf(this.settled(span.id)).iStrong;
     // How its ends slope while they turn freely says what would hold them still.

@@ -89,6 +89,33 @@ describe('a beam stiffly joined to both its columns', () => {
       (p) => (joint(p, 'n2').moment = 60e6),
       /stop joint.boltSays n2 is said to carry a moment of 60.000.kN·m; its \d+ bolts, M20 8.8, could carry/,
     ],
+    [
+      'a beam that is no section: how stiff it is nobody knows',
+      (p) =>
+        Object.assign(p.structure.makes[1]!, {
+          made: { kind: 'plain', what: 'truss', depth: 0.5, width: 0.3, balance: 3, chords: 0.01, standsBy: 'T. Hale' },
+          mass: 300,
+        }),
+      /stop frame.sideways Nothing holds C1, C2 sideways, along B1/,
+    ],
+    [
+      'a beam that hangs over its columns: it is no portal',
+      (p) => {
+        p.structure.makes[1]!.length = 8;
+        const beam = p.structure.pieces.find(({ id }) => id === 'b1')!;
+        [beam.from!.x, beam.to!.x] = [-1, 7];
+        for (const [id, at] of [
+          ['n1', 1],
+          ['n2', 7],
+        ] as const)
+          joint(p, id).a.at = at;
+        joint(p, 'n3').b.at = 4;
+        p.structure.loads[0]!.at = 4;
+      },
+      /stop frame.sideways Nothing holds C1, C2 sideways, along B1/,
+    ],
+    ['a beam of a grade nobody knows', (p) => (p.structure.makes[1]!.grade = 'what'), /missing beam.bending What yield has B1/],
+    ['both columns drawn at one place', (p) => (p.structure.pieces[1]!.from!.x = p.structure.pieces[1]!.to!.x = 0), /missing joint.meets The two ends of n2/],
     ['a joint that holds little', (p) => (joint(p, 'n2').moment = 4e3), /stop joint.portal n2 keeps the angle/],
     ['the other that holds little', (p) => (joint(p, 'n1').moment = 4e3), /stop joint.portal n1 keeps the angle/],
     ['a gale', (p) => (p.site.standingGust = 90), /stop joint.portal/],
@@ -183,6 +210,46 @@ describe('which way the web of a column runs', () => {
     expect(told(used(null), 'metric')).toMatch(/about its weaker axis: .* Nobody has said which way its web runs/);
     expect(used(90).ratio!).toBeGreaterThan(used(0).ratio! * 1.1);
     expect(used(null).ratio!).toBeGreaterThanOrEqual(used(90).ratio! * 0.999);
+  });
+
+  test('askew it says so, and not that nobody said it', () => {
+    expect(told(used(45), 'metric')).toMatch(/Its web is not said to run along x or y/);
+    expect(told(used(null), 'metric')).toMatch(/Nobody has said which way its web runs/);
+  });
+
+  test('of two pieces one above the other the weaker is told, wherever it stands', () => {
+    const spliced = (upper: string) => {
+      const plan = stiffPortal();
+      const { structure } = plan;
+      const half = { ...structure.makes[0]!, length: 2 };
+      structure.makes.push({ ...half, id: 'low' }, { ...half, id: 'up', made: { kind: 'section', section: upper } });
+      const c2 = structure.pieces.find(({ id }) => id === 'c2')!;
+      c2.make = 'low';
+      structure.pieces.push({ ...c2, id: 'c2u', mark: 'C2U', make: 'up', from: { x: 6, y: 0, z: 2 }, to: { x: 6, y: 0, z: 4 } });
+      c2.to = { x: 6, y: 0, z: 2 };
+      Object.assign(joint(plan, 'n2').b, { piece: 'c2u', at: 1.8 });
+      structure.joints.push({
+        ...joint(plan, 'n1'),
+        id: 'cs',
+        name: 'cs',
+        kind: 'splice',
+        moment: 80e3,
+        shear: 100e3,
+        a: { piece: 'c2', at: 2 },
+        b: { piece: 'c2u', at: 0 },
+      });
+      const at = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'b1');
+      plan.moves.splice(
+        at,
+        0,
+        { id: 'u1', kind: 'piece.hang', beam: 'c2u', by: 'mobile crane', checkedBy: 'L. Marsh' },
+        { id: 'u2', kind: 'joint.make', joint: 'cs', pins: 0, bolts: 4, tight: true, fit: 'drawn' },
+        { id: 'u3', kind: 'piece.letGo', beam: 'c2u', keeps: 0 },
+      );
+      return plan;
+    };
+    expect(row(spliced('W8x31'), 'column.sway', 'c2')).toBeDefined();
+    expect(row(spliced('W6x9'), 'column.sway', 'c2u')!.ratio!).toBeGreaterThan(row(spliced('W8x31'), 'column.sway', 'c2')!.ratio! * 1.5);
   });
 
   test('half a turn is the same, a quarter is the other, and askew is neither', () => {

@@ -76,7 +76,8 @@ function beamRow(ground: Ground, { line, beam: id, length }: Portal, ends: reado
   const { rules } = context;
   const answer = line.answers?.[rules.id === 'us-asd' ? 'plain' : 'factored'];
   const { beam, section, fy } = beams.get(id)!;
-  if (!answer?.stable || section instanceof Missing) return null;
+  // At what it yields is asked where it bends.
+  if (!answer?.stable || section instanceof Missing || !(fy > 0)) return null;
   const where = at('beam.portal', about('beam', beam, beam.mark));
   const hogs = Math.max(0, ...ends.flatMap(({ a, b }) => [a, b]));
   const sags = answer.sagging + Math.max(0, ...ends.flatMap(({ a, b }) => [-a, -b]));
