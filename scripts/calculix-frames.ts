@@ -74,6 +74,32 @@ function deckOf(one: FrameCase): { statics: string; buckling: string; nodeAt: nu
       `*BEAM SECTION, ELSET=E${id}, MATERIAL=M${id}, SECTION=RECT\n${DEEP}, ${DEEP}\n0., 0., 1.`,
     );
   }
+  for (const { id, a, b, bends, stiffness, load } of one.rafters ?? []) {
+    const [from, to] = [one.columns[a[0]]!, one.columns[b[0]]!];
+    const z = from.nodes[a[1]]!.z;
+    const corners = [{ x: 0, z: 0 }, ...bends, { x: to.x - from.x, z: to.nodes[b[1]]!.z - z }];
+    cards.push(`*ELEMENT, TYPE=B32, ELSET=E${id}`);
+    let last = nodeAt[a[0]]![a[1]]!;
+    corners.slice(1).forEach((end, n) => {
+      const start = corners[n]!;
+      const spot = (share: number) => [from.x + start.x + (end.x - start.x) * share, z + start.z + (end.z - start.z) * share] as const;
+      const each = (load * (end.x - start.x)) / RAIL_PARTS;
+      onRails.push({ node: last, force: each / 2 });
+      for (let i = 1; i <= RAIL_PARTS; i += 1) {
+        const middle = node(...spot((i - 0.5) / RAIL_PARTS));
+        const next = i === RAIL_PARTS && n === corners.length - 2 ? nodeAt[b[0]]![b[1]]! : node(...spot(i / RAIL_PARTS));
+        columns.push(middle, next);
+        element += 1;
+        cards.push(`${element}, ${last}, ${middle}, ${next}`);
+        onRails.push({ node: next, force: i === RAIL_PARTS ? each / 2 : each });
+        last = next;
+      }
+    });
+    cards.push(
+      `*MATERIAL, NAME=M${id}\n*ELASTIC\n${((12 * stiffness) / DEEP ** 4).toExponential(9)}, 0.`,
+      `*BEAM SECTION, ELSET=E${id}, MATERIAL=M${id}, SECTION=RECT\n${DEEP}, ${DEEP}\n0., 1., 0.`,
+    );
+  }
   const spring = (id: string, a: number, b: number, stiffness: number) => {
     element += 1;
     cards.push(`*ELEMENT, TYPE=SPRINGA, ELSET=S${id}\n${element}, ${a}, ${b}`, `*SPRING, ELSET=S${id}\n\n${stiffness.toExponential(9)}`);

@@ -7,6 +7,8 @@ export interface FrameCase {
   /** from a node to what does not move, upwards or downwards from the horizontal */
   /** level beams stiffly joined to the columns at both ends, and what lies on each metre of them [N/m] */
   rails?: { id: string; a: [number, number]; b: [number, number]; stiffness: number; load: number }[];
+  /** pieces between two columns, bent at places so far from the first and so high above it; what lies on each metre seen from above */
+  rafters?: { id: string; a: [number, number]; b: [number, number]; bends: { x: number; z: number }[]; stiffness: number; load: number }[];
   braces: { id: string; a: [number, number]; slopeDeg: number; towards: 1 | -1; stiffness: number; pullsOnly: boolean }[];
 }
 
@@ -119,6 +121,39 @@ export const frameCases: FrameCase[] = [
       { id: 'R1', a: [0, 0], b: [1, 0], stiffness: 12e6, load: 4e3 },
       { id: 'R2', a: [1, 0], b: [2, 0], stiffness: 15e6, load: 2e3 },
       { id: 'R3', a: [0, 1], b: [1, 1], stiffness: 10e6, load: 1e3 },
+    ],
+    braces: [],
+  },
+  {
+    name: 'gable-on-pins',
+    columns: [
+      { id: 'C1', x: 0, stiffness: 16e6, canStand: false, nodes: [{ z: 5, down: 5e3, push: 4e3 }] },
+      { id: 'C2', x: 16, stiffness: 22e6, canStand: false, nodes: [{ z: 5, down: 8e3, push: 1e3 }] },
+    ],
+    ties: [],
+    rafters: [{ id: 'R', a: [0, 0], b: [1, 0], bends: [{ x: 8, z: 2.2 }], stiffness: 18e6, load: 1.5e3 }],
+    braces: [],
+  },
+  {
+    name: 'bent-thrice-lopsided',
+    columns: [
+      { id: 'C1', x: 0, stiffness: 9e6, canStand: false, nodes: [{ z: 4, down: 3e3, push: 2e3 }] },
+      { id: 'C2', x: 12, stiffness: 7e6, canStand: false, nodes: [{ z: 4, down: 9e3, push: 0 }] },
+    ],
+    ties: [],
+    rafters: [
+      {
+        id: 'R',
+        a: [0, 0],
+        b: [1, 0],
+        bends: [
+          { x: 2, z: 2 },
+          { x: 7, z: 3 },
+          { x: 10, z: 1.5 },
+        ],
+        stiffness: 12e6,
+        load: 2e3,
+      },
     ],
     braces: [],
   },

@@ -22,7 +22,35 @@ const railOf = (columns: FrameCase['columns'], { a, b, load }: NonNullable<Frame
 /** No shortening of a rail counts. */
 const FIRM = 1e9;
 
-const solved = ({ columns, ties, braces, rails = [] }: FrameCase) => {
+/** Rafters with the loads of the deck: what they do while nothing holds their ends, summed in small steps. */
+const raftersOf = (columns: FrameCase['columns'], { a, b, bends, load, stiffness }: NonNullable<FrameCase['rafters']>[number]) => {
+  const [from, to] = [columns[a[0]]!, columns[b[0]]!];
+  const long = to.x - from.x;
+  const corners = [{ x: 0, z: 0 }, ...bends, { x: long, z: to.nodes[b[1]]!.z - from.nodes[a[1]]!.z }];
+  const legs = corners.slice(1).map((end, n) => ({ from: corners[n]!.x, to: end.x, low: corners[n]!.z, high: end.z, stiffness }));
+  const loads = legs.flatMap(({ from: start, to: end }) => {
+    const each = (load * (end - start)) / RAIL_PARTS;
+    return Array.from({ length: RAIL_PARTS + 1 }, (_, i) => ({ x: start + ((end - start) * i) / RAIL_PARTS, force: i % RAIL_PARTS === 0 ? each / 2 : each }));
+  });
+  const left = loads.reduce((sum, { x, force }) => sum + (force * (long - x)) / long, 0);
+  const moment = (x: number) => left * x - loads.reduce((sum, one) => sum + one.force * Math.max(0, x - one.x), 0);
+  const gives = { near: 0, a: 0, b: 0, atPin: 0 };
+  for (const leg of legs) {
+    const [wide, parts] = [leg.to - leg.from, 2000];
+    for (let i = 0; i < parts; i += 1) {
+      const x = leg.from + (wide * (i + 0.5)) / parts;
+      const turns = (moment(x) * Math.hypot(wide, leg.high - leg.low)) / parts / stiffness;
+      gives.near -= turns * (leg.low + ((leg.high - leg.low) * (x - leg.from)) / wide);
+      gives.a -= turns * (1 - x / long);
+      gives.b -= (turns * x) / long;
+    }
+  }
+  const all = loads.reduce((sum, one) => sum + one.force, 0);
+  return { legs, gives, ends: [left, all - left] as const };
+};
+
+const solved = ({ columns, ties, braces, rails = [], rafters = [] }: FrameCase) => {
+  const bent = rafters.length > 0;
   const spot = ([column, node]: readonly [number, number]) => [{ column, node, share: 1 }];
   const outcome = attempt(frameSway, {
     columns: columns.map(({ id, x, stiffness, canStand, nodes }) => ({
@@ -31,14 +59,19 @@ const solved = ({ columns, ties, braces, rails = [] }: FrameCase) => {
       y: 0,
       stiffness,
       // CalculiX holds it in the plane: square to the rails it is stiff here.
-      ways: rails.length > 0 ? { x: stiffness, y: 100 * stiffness } : null,
+      ways: rails.length > 0 || bent ? { x: stiffness, y: 100 * stiffness } : null,
       // What holds nothing up the other way is of no account here: the push is along x.
-      canStand: canStand || braces.length > 0 || rails.length > 0,
+      canStand: canStand || braces.length > 0 || rails.length > 0 || bent,
       nodes: nodes.map(({ z, down, push }, n) => ({
         z,
         down:
           down +
-          rails.reduce((sum, rail) => sum + ([rail.a, rail.b].some(([of, at]) => columns[of]!.id === id && at === n) ? railOf(columns, rail).half : 0), 0),
+          rails.reduce((sum, rail) => sum + ([rail.a, rail.b].some(([of, at]) => columns[of]!.id === id && at === n) ? railOf(columns, rail).half : 0), 0) +
+          rafters.reduce(
+            (sum, one) =>
+              sum + [one.a, one.b].reduce((all, [of, at], end) => all + (columns[of]!.id === id && at === n ? raftersOf(columns, one).ends[end]! : 0), 0),
+            0,
+          ),
         pushX: push,
         pushY: 0,
       })),
@@ -51,6 +84,11 @@ const solved = ({ columns, ties, braces, rails = [] }: FrameCase) => {
       const { hogs } = railOf(columns, rail);
       const end = ([column, node]: readonly [number, number]) => ({ column, node });
       return { id: rail.id, a: end(rail.a), b: end(rail.b), stiffness: rail.stiffness, keeps: { a: true, b: true }, ends: { a: hogs, b: hogs } };
+    }),
+    rafters: rafters.map((one) => {
+      const { legs, gives } = raftersOf(columns, one);
+      const end = ([column, node]: readonly [number, number]) => ({ column, node });
+      return { id: one.id, a: end(one.a), b: end(one.b), keeps: { a: true, b: true }, legs, pin: null, gives };
     }),
     braces: braces.map(({ id, a, slopeDeg, towards, stiffness, pullsOnly }) => {
       const slope = (slopeDeg * Math.PI) / 180;

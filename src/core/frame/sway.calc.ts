@@ -66,6 +66,34 @@ export const frameSway = defineCalc({
         { maxItems: 20000, description: 'level beams stiffly joined to columns' },
       ),
     ),
+    rafters: Type.Optional(
+      Type.Array(
+        closed({
+          id: named(),
+          a: node(),
+          b: node(),
+          keeps: closed({ a: Type.Boolean({ description: 'this end keeps its angle to the column' }), b: Type.Boolean() }),
+          legs: Type.Array(
+            closed({
+              from: real('m', { description: 'along, seen from above' }),
+              to: real('m'),
+              low: real('m', { description: 'where it begins, above the line between its columns' }),
+              high: real('m', { description: 'where it ends' }),
+              stiffness: positive('N·m2', 'EI in its upright plane'),
+            }),
+            { minItems: 1, maxItems: 60 },
+          ),
+          pin: Type.Union([Type.Integer({ minimum: 0, maximum: 58 }), Type.Null()], { description: 'the leg whose far end turns freely; null: none' }),
+          gives: closed({
+            near: real('m', { description: 'how far its load brings its ends nearer while they turn and move freely' }),
+            a: real('rad', { description: 'how its load turns this end, up positive' }),
+            b: real('rad'),
+            atPin: real('N·m', { description: 'what its load sags it where it is pinned, if it were not' }),
+          }),
+        }),
+        { maxItems: 20000, description: 'rafters between two columns, bent in one upright plane' },
+      ),
+    ),
   }),
   output: closed({
     alpha: Type.Union([nonNegative('1'), Type.Null()], { description: 'the weights times this sway the frame by themselves; null: nothing weighs on it' }),
@@ -73,6 +101,9 @@ export const frameSway = defineCalc({
     braces: Type.Array(closed({ id: named(), pull: real('N') })),
     ties: Type.Array(closed({ id: named(), pull: real('N') })),
     rails: Type.Array(closed({ id: named(), a: real('N·m', { description: 'hogging positive' }), b: real('N·m') })),
+    rafters: Type.Array(
+      closed({ id: named(), thrust: real('N', { description: 'pressed positive' }), a: real('N·m', { description: 'hogging positive' }), b: real('N·m') }),
+    ),
     columns: Type.Array(
       closed({
         id: named(),
@@ -88,22 +119,32 @@ export const frameSway = defineCalc({
   }),
   source: {
     basis: 'statics',
-    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties or, stiffly joined, bent by the turning of their ends (4EI/L, 2EI/L), ropes pull only; a cantilever sways at π²EI/4L²',
+    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties or, stiffly joined, bent by the turning of their ends (4EI/L, 2EI/L), rafters by what they give (∫ m·m/EI), ropes pull only; a cantilever sways at π²EI/4L²',
   },
-  compute({ columns, ties, braces, rails = [] }) {
+  compute({ columns, ties, braces, rails = [], rafters = [] }) {
     const known = ({ column, node }: { column: number; node: number }) => node < (columns[column]?.nodes.length ?? 0);
     for (const { id, a, b } of [...ties, ...braces]) if (![...a, ...(b ?? [])].every(known)) refuse('columns', `${id} is fixed to a place that is not there.`);
-    for (const { id, a, b } of rails) {
-      if (!known(a) || !known(b)) refuse('rails', `${id} is fixed to a place that is not there.`);
-      const [from, to] = [columns[a.column]!, columns[b.column]!];
-      if (Math.hypot(to.x - from.x, to.y - from.y) < 0.01) refuse('rails', `${id} goes from a column to one at the same place.`);
+    for (const [list, all] of [
+      ['rails', rails],
+      ['rafters', rafters],
+    ] as const)
+      for (const { id, a, b } of all) {
+        if (!known(a) || !known(b)) refuse(list, `${id} is fixed to a place that is not there.`);
+        const [from, to] = [columns[a.column]!, columns[b.column]!];
+        if (Math.hypot(to.x - from.x, to.y - from.y) < 0.01) refuse(list, `${id} goes from a column to one at the same place.`);
+      }
+    for (const { id, legs, pin } of rafters) {
+      if (legs.some(({ from, to }, n) => !(to - from > 0.01) || (n > 0 && Math.abs(from - legs[n - 1]!.to) > 1e-6)))
+        refuse('rafters', `The legs of ${id} go on one after the other, each at least 10 mm.`);
+      if (!legs.some(({ low, high }) => Math.max(Math.abs(low), Math.abs(high)) > 0.01)) refuse('rafters', `${id} is level: it is a rail.`);
+      if (pin !== null && !(pin < legs.length - 1 && Math.abs(legs[pin]!.high) > 0.01)) refuse('rafters', `${id} has no place above its ends to be pinned at.`);
     }
     columns.forEach(({ id, nodes }) =>
       nodes.forEach(({ z }, n) => {
         if (n > 0 && !(z - nodes[n - 1]!.z > 0.01)) refuse('columns', `The nodes of ${id} go from the lowest up, at least 10 mm apart.`);
       }),
     );
-    const found: SwayAnswer = swayOf({ columns, ties, braces, rails }, true).solve(
+    const found: SwayAnswer = swayOf({ columns, ties, braces, rails, rafters }, true).solve(
       columns.map(({ nodes }) => nodes.map(({ pushX, pushY }) => ({ x: pushX, y: pushY }))),
     );
     if (!found.stable) {
@@ -120,6 +161,7 @@ export const frameSway = defineCalc({
       braces: braces.map(({ id }, i) => ({ id, pull: found.braces[i]! })),
       ties: ties.map(({ id }, i) => ({ id, pull: found.ties[i]! })),
       rails: rails.map(({ id }, i) => ({ id, ...found.rails[i]! })),
+      rafters: rafters.map(({ id }, i) => ({ id, ...found.rafters[i]! })),
       columns: columns.map(({ id }, i) => {
         const { moment, moments, footMoment, shear, stands } = found.columns[i]!;
         return { id, moment, momentX: moments.x, momentY: moments.y, footMoment, shear, standsX: stands.x, standsY: stands.y };
@@ -146,5 +188,13 @@ export const frameSway = defineCalc({
       .sort((a, b) => Math.max(Math.abs(b.a), Math.abs(b.b)) - Math.max(Math.abs(a.a), Math.abs(a.b)))
       .slice(0, 8)
       .map(({ id, a, b }) => ({ label: `${id} bends at its ends`, result: q(Math.max(Math.abs(a), Math.abs(b)), 'moment') })),
+    ...[...o.rafters]
+      .sort((a, b) => Math.abs(b.thrust) - Math.abs(a.thrust))
+      .slice(0, 8)
+      .map(({ id, thrust }) => ({
+        label: `${id} ${thrust < 0 ? 'pull their columns together' : 'push their columns apart'}`,
+        formula: 'H = K·(u − u₀)',
+        result: q(Math.abs(thrust), 'force'),
+      })),
   ],
 });

@@ -1,4 +1,5 @@
 import { addTo, emptyBand, factorBand, type Band } from '../beams/solve';
+import { heldRafters, inverse, springsOfOne, type Gives, type Hold, type Rafters } from './rafters';
 
 /** A place on a column [height above its foot] at which something comes in. */
 export interface SwayNode {
@@ -60,11 +61,22 @@ export interface SwayRail {
   ends: { a: number; b: number };
 }
 
+/** Rafters between two columns: they push them apart, and hold them at an angle where they keep it. */
+export interface SwayRafters extends Rafters {
+  id: string;
+  a: { column: number; node: number };
+  b: { column: number; node: number };
+  keeps: { a: boolean; b: boolean };
+  /** under their load, while both ends turn and move freely */
+  gives: Gives;
+}
+
 export interface SwayFrame {
   columns: readonly SwayColumn[];
   ties: readonly SwayTie[];
   braces: readonly SwayBrace[];
   rails?: readonly SwayRail[];
+  rafters?: readonly SwayRafters[];
 }
 
 /** Sideways forces at the nodes of each column [N]. */
@@ -85,6 +97,8 @@ export interface SwayStands {
   columns: { stands: { x: boolean; y: boolean }; moment: number; moments: { x: number; y: number }; footMoment: number; shear: number }[];
   /** hogging positive [N·m], by rail */
   rails: { a: number; b: number }[];
+  /** pressed between its columns [N] and hogged at its ends [N·m], by rafters */
+  rafters: { thrust: number; a: number; b: number }[];
   /** the furthest any node goes [m] */
   drift: number;
   /** what the weights may be multiplied by before the frame sways by itself, with the braces that pull now; `PLENTY`: no less than that */
@@ -123,37 +137,27 @@ export function columnStiffness(heights: readonly number[], stiffness: number, f
   return k.map((row, i) => row.map((value, j) => value - (moments[i]! * moments[j]!) / all));
 }
 
-function inverse(matrix: readonly (readonly number[])[]): number[][] {
-  const n = matrix.length;
-  const a = matrix.map((row, i) => [...row, ...row.map((_, j) => (i === j ? 1 : 0))]);
-  for (let i = 0; i < n; i += 1) {
-    const pivot = a[i]![i]!;
-    for (let j = 0; j < 2 * n; j += 1) a[i]![j]! /= pivot;
-    for (let k = 0; k < n; k += 1) {
-      if (k === i) continue;
-      const times = a[k]![i]!;
-      if (times === 0) continue;
-      for (let j = 0; j < 2 * n; j += 1) a[k]![j]! -= times * a[i]![j]!;
-    }
-  }
-  return a.map((row) => row.slice(n));
-}
-
 /**
  * Every node of every column has two places in the unknowns, x and y, columns beside each other kept together; after those of a column
- * come two for each of its nodes that a rail keeps from turning.
+ * come two for each of its nodes that a rail or rafters keep from turning.
  */
 interface Numbering {
   size: number;
   at: (column: number, node: number) => number;
   turn: (column: number, node: number) => number;
-  /** nodes of each column that a rail is fixed to */
+  /** nodes of each column that a rail or rafters are fixed to */
   turned: number[][];
 }
 
-function numbering({ columns, rails = [] }: SwayFrame): Numbering {
+/** What a beam that keeps its angle has of a rail and of rafters alike. */
+type Between = Pick<SwayRail, 'a' | 'b' | 'keeps'>;
+
+function numbering({ columns, rails = [], rafters = [] }: SwayFrame): Numbering {
   const turned = columns.map((_, c) => {
-    const nodes = rails.flatMap(({ a, b, keeps }) => [...(keeps.a && a.column === c ? [a.node] : []), ...(keeps.b && b.column === c ? [b.node] : [])]);
+    const nodes = [...rails, ...rafters].flatMap(({ a, b, keeps }) => [
+      ...(keeps.a && a.column === c ? [a.node] : []),
+      ...(keeps.b && b.column === c ? [b.node] : []),
+    ]);
     return [...new Set(nodes)].sort((one, other) => one - other);
   });
   const [xs, ys] = [columns.map(({ x }) => x), columns.map(({ y }) => y)];
@@ -212,14 +216,14 @@ function springsOf(frame: SwayFrame, numbers: Numbering): { ties: Spring[]; brac
 }
 
 /** Along a rail, seen from above, and how long it is. */
-function railAlong({ columns }: SwayFrame, { a, b }: SwayRail): { x: number; y: number; length: number } {
+function railAlong({ columns }: SwayFrame, { a, b }: Between): { x: number; y: number; length: number } {
   const [from, to] = [columns[a.column]!, columns[b.column]!];
   const length = Math.hypot(to.x - from.x, to.y - from.y);
   return { x: (to.x - from.x) / length, y: (to.y - from.y) / length, length };
 }
 
 /** How far the node at an end of a rail turns, along the rail. */
-function turnOf(frame: SwayFrame, numbers: Numbering, rail: SwayRail, end: 'a' | 'b'): Spring['terms'] {
+function turnOf(frame: SwayFrame, numbers: Numbering, rail: Between, end: 'a' | 'b'): Spring['terms'] {
   const { x, y } = railAlong(frame, rail);
   const at = numbers.turn(rail[end].column, rail[end].node);
   return [
@@ -247,6 +251,39 @@ function railSprings(frame: SwayFrame, numbers: Numbering, rail: SwayRail): Spri
   return rail.keeps.a || rail.keeps.b ? [{ terms: terms(rail.keeps.a ? 'a' : 'b'), stiffness: 3 * unit }] : [];
 }
 
+/** What moves at each hold of rafters: their columns towards each other, and their ends up. */
+interface Bent {
+  holds: readonly Hold[];
+  moves: Spring['terms'][];
+  stiffness: number[][];
+  held: number[];
+}
+
+function bentOf(frame: SwayFrame, numbers: Numbering, rafters: SwayRafters): Bent {
+  const { a, b, keeps } = rafters;
+  const holds: Hold[] = ['thrust', ...(keeps.a ? (['a'] as const) : []), ...(keeps.b ? (['b'] as const) : [])];
+  const { x, y } = railAlong(frame, rafters);
+  const spot = ({ column, node }: SwayRafters['a']): SwaySpot => [{ column, node, share: 1 }];
+  const turns = (end: 'a' | 'b', sign: number) => turnOf(frame, numbers, rafters, end).map(({ at, value }) => ({ at, value: sign * value }));
+  const moves = holds.map((hold) =>
+    hold === 'thrust' ? [...termsOf(numbers, spot(a), x, y, 1), ...termsOf(numbers, spot(b), x, y, -1)] : turns(hold, hold === 'a' ? -1 : 1),
+  );
+  return { holds, moves, ...heldRafters(rafters, rafters.gives, holds) };
+}
+
+const bentSprings = ({ moves, stiffness }: Bent): Spring[] =>
+  springsOfOne(stiffness).map((one) => ({
+    stiffness: one.stiffness,
+    terms: one.by.flatMap((share, i) => (share === 0 ? [] : moves[i]!.map(({ at, value }) => ({ at, value: share * value })))),
+  }));
+
+function bentForces({ holds, moves, stiffness, held }: Bent, u: ArrayLike<number>): SwayStands['rafters'][number] {
+  const moved = moves.map((terms) => stretchOf({ terms, stiffness: 0 }, u));
+  const forces = { thrust: 0, a: 0, b: 0 };
+  holds.forEach((hold, i) => (forces[hold] = held[i]! + stiffness[i]!.reduce((sum, value, j) => sum + value * moved[j]!, 0)));
+  return forces;
+}
+
 const stretchOf = ({ terms }: Spring, u: ArrayLike<number>): number => terms.reduce((sum, { at, value }) => sum + value * u[at]!, 0);
 
 /** All that a frame’s stiffness is put together from, read once for all winds. */
@@ -255,7 +292,8 @@ class Whole {
   readonly ties: Spring[];
   readonly braces: Spring[];
   private readonly rails: Spring[];
-  /** by column and way: a rail along that way is fixed to it */
+  readonly bents: readonly Bent[];
+  /** by column and way: a rail or rafters along that way are fixed to it */
   private readonly railed: boolean[];
   private readonly width: number;
   private readonly blocks = new Map<string, number[][]>();
@@ -269,10 +307,14 @@ class Whole {
     this.numbers = numbering(frame);
     ({ ties: this.ties, braces: this.braces } = springsOf(frame, this.numbers));
     const rails = frame.rails ?? [];
-    this.rails = rails.flatMap((one) => railSprings(frame, this.numbers, one));
+    const rafters = frame.rafters ?? [];
+    this.bents = rafters.map((one) => bentOf(frame, this.numbers, one));
+    this.rails = [...rails.flatMap((one) => railSprings(frame, this.numbers, one)), ...this.bents.flatMap(bentSprings)];
     this.railed = frame.columns.flatMap((_, c) =>
       (['x', 'y'] as const).map((way) =>
-        rails.some((one) => Math.abs(railAlong(frame, one)[way]) > 1e-6 && ((one.keeps.a && one.a.column === c) || (one.keeps.b && one.b.column === c))),
+        [...rails, ...rafters].some(
+          (one) => Math.abs(railAlong(frame, one)[way]) > 1e-6 && ((one.keeps.a && one.a.column === c) || (one.keeps.b && one.b.column === c)),
+        ),
       ),
     );
     const reach = ({ terms }: Spring) => (terms.length === 0 ? 0 : Math.max(...terms.map(({ at }) => at)) - Math.min(...terms.map(({ at }) => at)));
@@ -426,6 +468,7 @@ function solveSway(whole: Whole, load: SwayLoad): SwayAnswer {
     for (const { at, value } of rail.keeps.a ? turnOf(frame, numbers, rail, 'a') : []) f[at]! += held.a * value;
     for (const { at, value } of rail.keeps.b ? turnOf(frame, numbers, rail, 'b') : []) f[at]! -= held.b * value;
   }
+  for (const { moves, held } of whole.bents) moves.forEach((terms, i) => terms.forEach(({ at, value }) => (f[at]! -= held[i]! * value)));
   const state: State = { pulls: frame.braces.map(() => true), stands: frame.columns.flatMap(() => [false, false]) };
   for (;;) {
     const held = ropes(whole, state, f);
@@ -568,6 +611,7 @@ function answer(whole: Whole, state: State, u: readonly number[], alpha: number)
       };
     }),
     rails: (frame.rails ?? []).map((rail) => railMoments(frame, numbers, rail, u)),
+    rafters: whole.bents.map((one) => bentForces(one, u)),
     drift: Math.max(0, ...frame.columns.flatMap(({ nodes }, c) => nodes.map((_, n) => Math.hypot(u[numbers.at(c, n)]!, u[numbers.at(c, n) + 1]!)))),
     alpha,
   };

@@ -35,7 +35,8 @@ export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readon
     for (const { column, node, share } of spot) numbers.push(column, node, share);
   };
   const rails = frame.rails ?? [];
-  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, rails.length, loads.length);
+  const rafters = frame.rafters ?? [];
+  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, rails.length, rafters.length, loads.length);
   for (const { x, y, stiffness, ways, canStand, nodes } of frame.columns) {
     numbers.push(x, y, stiffness, ways?.x ?? -1, ways?.y ?? -1, canStand ? 1 : 0, nodes.length);
     for (const { z, down } of nodes) numbers.push(z, down);
@@ -52,6 +53,10 @@ export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readon
   }
   for (const { a, b, stiffness, keeps, ends } of rails)
     numbers.push(a.column, a.node, b.column, b.node, stiffness, keeps.a ? 1 : 0, keeps.b ? 1 : 0, ends.a, ends.b);
+  for (const { a, b, keeps, legs, pin, gives } of rafters) {
+    numbers.push(a.column, a.node, b.column, b.node, keeps.a ? 1 : 0, keeps.b ? 1 : 0, legs.length, pin ?? -1, gives.near, gives.a, gives.b, gives.atPin);
+    for (const { from, to, low, high, stiffness } of legs) numbers.push(from, to, low, high, stiffness);
+  }
   for (const load of loads) for (const nodes of load) for (const { x, y } of nodes) numbers.push(x, y);
   return sways.get(signature, () => {
     const sway = swayOf(frame);

@@ -49,6 +49,8 @@ export interface PieceForces {
   sagging: number;
   hogging: number;
   shear: number;
+  /** what presses it along, where that is not what shears it on its slope [N] */
+  axial?: number;
   left: EndState;
   right: EndState;
 }

@@ -106,6 +106,9 @@ const SAME_LENGTH = 0.01;
 const agree = (kind: string, a: number, b: number): boolean =>
   kind === 'length' ? Math.abs(a - b) <= SAME_LENGTH : Math.abs(a - b) <= SAME_SHARE * Math.max(Math.abs(a), Math.abs(b));
 
+/** What the tags of shores allow wherever they were met (common practice) [N]. */
+const TAG = { least: 500, most: 5e6 };
+
 /** A number that is under its limit, or that the plan contradicts. */
 function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: ReadonlyMap<string, Onward>): { stop: boolean; words: Phrase } | null {
   const { plan, rules } = context;
@@ -117,6 +120,11 @@ function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: 
     const applied = reading.of === 'shores' ? (shoreLoad(context, thing.id) ?? onward.get(thing.id)?.plain ?? null) : null;
     if (applied !== null && !(applied < value))
       return { stop: true, words: phrase`${thing.name} takes ${q(applied, kind)}; its tag allows ${q(value, kind)}.` };
+    if (reading.of === 'shores' && (value < TAG.least || value > TAG.most))
+      return {
+        stop: false,
+        words: phrase`the tag of ${thing.name} allows ${q(value, kind)}, it says. Shores are good for ${q(TAG.least, kind)} to ${q(TAG.most, kind)} wherever they were met. Which unit was meant?`,
+      };
     if (thing.least !== null && value < thing.least)
       return { stop: true, words: phrase`${what} of ${thing.name} is ${q(value, kind)}; ${q(thing.least, kind)} is needed.` };
     if (thing.says !== null && !agree(kind, value, thing.says))

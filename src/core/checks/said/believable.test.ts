@@ -63,6 +63,9 @@ test.each<[string, string, number]>([
   ['canopy', 'structure.braces.1.anchor.weight', 1e-3],
   ['canopy', 'structure.supports.3.anchors.toe', 1e-3],
   ['canopy', 'structure.supports.3.anchors.lever', 1e-3],
+  ['canopy', 'structure.supports.3.anchors.under.free', 1e-3],
+  ['canopy', 'structure.supports.3.anchors.under.diameter', 10],
+  ['ticket', 'members.3.length', 1e-3],
   ['canopy', 'structure.loads.0.bundle.force', 1e-3],
   ['canopy', 'picks.0.turned.sling', 1e-3],
   ['canopy', 'picks.1.turned.sling', 1e3],
@@ -240,4 +243,16 @@ describe('what was left out and passed', () => {
     const plan = raised('hoist', (raise) => (raise.lies = 3.5));
     expect(say(plan, 'raise.lies')).toEqual([expect.stringMatching(/^stop .*Which level is wrong/)]);
   });
+});
+
+test.each([
+  [1e3, 'a newton for a kilonewton'],
+  [1e-3, 'and the other way'],
+])('the tag of a shore says %d times as much (%s)', (by) => {
+  const plan = ticketHall();
+  const tag = plan.holds.find(({ id }) => id === 'HP9')!.readings![3]!;
+  tag.value *= by;
+  expect(say(plan, 'hold.HP9').join()).toMatch(
+    by > 1 ? /missing .*22\s?000.* it says\. Shores are good for .*500.*Which unit was meant\?/ : /stop .*its tag allows/,
+  );
 });

@@ -174,7 +174,8 @@ function ofLeg(leg: Leg): Figure[] {
   }
 }
 
-const ofMember = ({ make, packing }: Member): Figure[] => [
+const ofMember = ({ make, packing, length }: Member): Figure[] => [
+  figure('its length', length, 'length', 0.05, 120),
   ...(make.kind === 'girder' ? girder(make) : []),
   ...(make.kind === 'parts'
     ? [
@@ -337,6 +338,12 @@ function thingsOf(plan: Plan): Thing[] {
       figure('what its anchors may pull', one.anchors?.tension, 'force', 500, 20e6),
       figure('from its anchors to the edge that is pressed', one.anchors?.lever, 'dimension', 0.03, 4),
       figure('from its column to the edge that is pressed', one.anchors?.toe, 'dimension', 0.02, 4),
+      ...(one.anchors?.under && 'rods' in one.anchors.under
+        ? [
+            figure('the diameter of its rods', one.anchors.under.diameter, 'dimension', 0.008, 0.15),
+            figure('its rods between the concrete and their nuts', one.anchors.under.free, 'dimension', 0.003, 0.6),
+          ]
+        : []),
     ]),
     ...all(structure.joints, 'joint', 'steel', named, (one) => [
       bolt(one.bolt?.diameter),

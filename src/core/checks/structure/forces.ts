@@ -8,6 +8,7 @@ import type { Brace, Joint, Move, Pick, Plan, PutLoad, Support } from '../../doc
 import { type Load, type SettledBeam } from '../../settle/model';
 import { heightAt } from '../../document/place';
 import { bentAt, flatOf, onSlope } from '../../settle/sloping';
+import { inOnePlane, solveBent, type BentState } from './bent';
 import { putsOf } from '../../replay/put-on';
 import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from '../../replay/moment';
 import { isStructureMove } from '../../replay/moves';
@@ -29,6 +30,8 @@ export interface Line {
   answers: Record<LoadCase, LineAnswer> | null;
   /** by key of the seat (`support/n`) or of the joint that carries: upwards [N] */
   carried: Record<LoadCase, Map<string, number>>;
+  /** of a line that is bent in one upright plane: what presses its seats apart */
+  bent: Record<LoadCase, BentState> | null;
 }
 
 export interface StageChange {
@@ -365,7 +368,7 @@ function lineFrom(
   lineOf: Map<string, Line>,
   angles: Map<string, number>,
 ): Line {
-  const line: Line = { token: {}, beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()) };
+  const line: Line = { token: {}, beams: chain.map(({ id }) => id), spans: [], asked: null, answers: null, carried: emptyCases(() => new Map()), bent: null };
   const ask = (question: string): Line => ({ ...line, asked: question });
   const pieces: { beam: SettledBeam; from: number; to: number; flipped: boolean }[] = [];
   const joints: LineJoint[] = [];
@@ -391,14 +394,12 @@ function lineFrom(
   }
   const placed = pieces.map(({ beam, flipped }) => ({ place: beam.place!, flipped }));
   const bent = bentAt(placed);
-  if (bent !== null) {
-    const [one, other] = [pieces[bent - 1]!, pieces[bent]!].map(({ beam }) => beam.beam.mark);
-    return ask(
-      `${one} and ${other} are joined end to end and do not lie in one line: what pushes or twists such a line is not worked out here. Who has checked it?`,
-    );
-  }
-  const flat = flatOf(placed[0]!.place);
-  const run = (which: LoadCase): { answer: LineAnswer; carried: Map<string, number> } | string => {
+  const on = pieces.map(({ beam, from, to, flipped }) => ({ place: beam.place!, from, to, flipped }));
+  const meet = () => [pieces[bent! - 1]!, pieces[bent!]!].map(({ beam }) => beam.beam.mark).join(' and ');
+  if (bent !== null && !inOnePlane(on))
+    return ask(`${meet()} are joined end to end and do not lie in one upright plane: what twists such a line is not worked out here. Who has checked it?`);
+  const flat = bent === null ? flatOf(placed[0]!.place) : 1;
+  const run = (which: LoadCase): { answer: LineAnswer; carried: Map<string, number>; bent: BentState | null } | string => {
     const seats: LineSupport[] = [];
     const line: LinePiece[] = [];
     const times = which === 'factored' ? net.factor : 1;
@@ -435,19 +436,42 @@ function lineFrom(
     const rigid = pieces.find(({ beam: { section } }) => !(section instanceof Missing) && isGiven(section));
     if (rigid && (pieces.length > 1 || seats.length > 2))
       return `${rigid.beam.beam.mark} is no section, and how stiff it is is not known: what each of more than two supports carries, or what a splice feels, is not worked out here. Who has?`;
-    const answer = answerOf(line, apart(seats), joints);
-    return { answer, carried: answer.stable ? answer.reactions : new Map() };
+    const stood = apart(seats);
+    if (bent === null) {
+      const answer = answerOf(line, stood, joints);
+      return { answer, carried: answer.stable ? answer.reactions : new Map(), bent: null };
+    }
+    const solved = solveBent(on, line, stood, joints, columns);
+    if (!('asked' in solved)) return { ...solved, carried: solved.answer.stable ? solved.answer.reactions : new Map() };
+    return solved.asked === 'seats'
+      ? `${meet()} are bent, with a column between two others or more than one pin: what presses those apart is not worked out here. Who has checked it?`
+      : `${meet()} are bent, and their outer seats or the pin between them are of such heights: what presses those apart is not worked out here. Who has checked it?`;
   };
+
+  /** joints by which it hangs on columns, that can hold it together, and seats and beams that keep it along */
+  const hung = pieces.flatMap(({ beam }) => net.hangs.get(beam.beam.id) ?? []).filter(({ id, b }) => isMade(jointAt(moment, id)) && inForce(moment, b.piece));
+  const columns = new Set(hung.filter(({ b }) => net.beams.get(b.piece)?.place?.upright).map(({ id }) => id));
+  const fixed = pieces.flatMap(({ beam }) =>
+    (net.seats.get(beam.beam.id) ?? []).filter(({ support }) => support.along === 'fixed' && standsAt(moment, support.id)),
+  );
+  if (bent !== null && columns.size < 2 && hung.length + fixed.length > 1)
+    return ask(
+      `${meet()} are bent, and more than one seat keeps them from moving along: what presses those apart is worked out between two columns only. Who has checked it?`,
+    );
   const answers: Partial<Record<LoadCase, LineAnswer>> = {};
   const carried = emptyCases(() => new Map<string, number>());
+  const states: Partial<Record<LoadCase, BentState>> = {};
   for (const which of cases) {
     const done = which === 'factored' && net.factor === 1 ? null : run(which);
     if (typeof done === 'string') return ask(done);
     answers[which] = done ? onSlope(done.answer, flat) : answers.plain!;
     carried[which] = done?.carried ?? carried.plain;
+    const state = done ? done.bent : states.plain;
+    if (state) states[which] = state;
   }
   return {
     ...line,
+    bent: states.plain && states.factored && states.light ? (states as Record<LoadCase, BentState>) : null,
     spans: pieces.map(({ beam, from, to, flipped }) => ({ id: beam.beam.id, from, to, flipped })),
     answers: answers as Record<LoadCase, LineAnswer>,
     carried,

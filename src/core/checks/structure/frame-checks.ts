@@ -154,6 +154,7 @@ function traceOf({ frame }: FrameModel, load: SwayLoad): Trace[] {
     ties: frame.ties.map((one) => ({ ...one, a: [...one.a], b: [...one.b] })),
     braces: frame.braces.map((one) => ({ ...one, a: [...one.a], b: one.b && [...one.b] })),
     rails: [...(frame.rails ?? [])],
+    rafters: (frame.rafters ?? []).map((one) => ({ ...one, legs: [...one.legs] })),
   };
   return traced(frameSway, input).traces;
 }
@@ -230,14 +231,20 @@ function anchorRow(brace: FrameModel['braces'][number]['brace'], pull: number, c
 }
 
 /** What the moments at the ends of a beam bring down at its first end, and lift at the other [N]. */
-const shift = ({ length }: Portal, { a, b }: SwayStands['rails'][number]): number => (a - b) / length;
+const shift = ({ length }: Portal, { a, b }: { a: number; b: number }): number => (a - b) / length;
+
+/** Beams and rafters that bring a moment to their ends, each with what it brings in one wind. */
+const portalsOf = ({ rails, rafters }: FrameModel, answer: SwayStands): { portal: Portal; felt: { a: number; b: number } }[] => [
+  ...rails.map((portal, i) => ({ portal, felt: answer.rails[i]! })),
+  ...rafters.map((portal, i) => ({ portal, felt: answer.rafters[i]! })),
+];
 
 /** Vertical force of the braces, and of beams that keep their angle, on a column in one wind, upwards [N]. */
-const dragOn = ({ braces, rails }: FrameModel, stack: number, answer: SwayStands): number =>
-  braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0) +
-  rails.reduce((sum, one, i) => {
-    const down = shift(one, answer.rails[i]!);
-    return sum - (one.ends.a.stack === stack ? down : 0) + (one.ends.b.stack === stack ? down : 0);
+const dragOn = (model: FrameModel, stack: number, answer: SwayStands): number =>
+  model.braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0) +
+  portalsOf(model, answer).reduce((sum, { portal, felt }) => {
+    const down = shift(portal, felt);
+    return sum - (portal.ends.a.stack === stack ? down : 0) + (portal.ends.b.stack === stack ? down : 0);
   }, 0);
 
 function columnRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], gust: number, at: At): Row[] {
@@ -441,24 +448,35 @@ function footRows(
 }
 
 /** Joints carry what a beam brings from above and what it hands on sideways, at once. */
-function jointRows({ context }: Ground, { ties, rails }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+function jointRows({ context }: Ground, model: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
   const { rules } = context;
   const caution = rules.value('strengthCaution');
   const most = new Map<string, { joint: FrameModel['ties'][number]['joints'][number]['joint']; brings: number; along: number }>();
-  ties.forEach(({ joints }, i) => {
-    const along = Math.max(...answers.map((one) => Math.abs(one.ties[i]!)));
+  const put = (joints: FrameModel['ties'][number]['joints'], along: number) => {
     for (const { joint, brings } of joints) {
       const had = most.get(joint.id);
       if (!had || along > had.along) most.set(joint.id, { joint, brings, along });
     }
-  });
-  // What the moments at the ends of a beam bring down at one of them comes on top.
-  const more = new Map(
-    rails.flatMap((one, i) => {
-      const shifts = answers.map(({ rails: felt }) => shift(one, felt[i]!));
-      return [[one.ends.a.joint.id, Math.max(0, ...shifts)] as const, [one.ends.b.joint.id, Math.max(0, ...shifts.map((down) => -down))] as const];
-    }),
+  };
+  model.ties.forEach(({ joints }, i) => put(joints, Math.max(...answers.map((one) => Math.abs(one.ties[i]!)))));
+  const which = rules.id === 'us-asd' ? 'plain' : 'factored';
+  model.rafters.forEach(({ line, ends }, i) =>
+    put(
+      [ends.a, ends.b].map(({ joint }) => ({ joint, brings: Math.abs(line.carried[which].get(joint.id) ?? 0) })),
+      Math.max(...answers.map((one) => Math.abs(one.rafters[i]!.thrust))),
+    ),
   );
+  // What the moments at the ends of a beam bring down at one of them comes on top.
+  const more = new Map<string, number>();
+  for (const answer of answers)
+    for (const { portal, felt } of portalsOf(model, answer)) {
+      const down = shift(portal, felt);
+      for (const [{ joint }, one] of [
+        [portal.ends.a, down],
+        [portal.ends.b, -down],
+      ] as const)
+        more.set(joint.id, Math.max(more.get(joint.id) ?? 0, one));
+    }
   const rows: { row: Row; ratio: number }[] = [];
   for (const { joint, brings: rests, along } of most.values()) {
     const brings = rests + (more.get(joint.id) ?? 0);

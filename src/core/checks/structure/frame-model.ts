@@ -1,4 +1,4 @@
-import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRail, SwaySpot, SwayTie } from '../../frame/sway';
+import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRafters, SwayRail, SwaySpot, SwayTie } from '../../frame/sway';
 import { Missing } from '../../verdict/missing';
 import type { Brace, Joint, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
@@ -46,14 +46,17 @@ export interface FrameModel {
   ties: { joints: { joint: Joint; brings: number }[] }[];
   /** by rail: its line, how long it is, the columns at its ends, and the joints there that keep their angle */
   rails: Portal[];
+  /** by rafters: the same */
+  rafters: Portal[];
   /** sideways forces of a wind that presses so hard from a direction, and of a lean of all that weighs */
   push: (way: { x: number; y: number }, pressure: number, lean: number) => SwayLoad;
 }
 
-/** A level beam between two columns, stiffly joined to one or both. */
+/** A level beam between two columns, stiffly joined to one or both; or pieces between them that are bent, stiffly joined to them or not. */
 export interface Portal {
   line: Line;
   beam: string;
+  /** seen from above */
   length: number;
   ends: Record<'a' | 'b', { joint: Joint; stack: number; keeps: boolean }>;
 }
@@ -119,6 +122,10 @@ export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMom
   );
 }
 
+/** Pieces bent in one upright plane between two columns, that keep their angle to one of them or both. */
+export const isStiffBent = ({ by }: Ground, line: Line, moment: StructureMoment): boolean =>
+  line.bent !== null && line.beams.some((id) => (by.joints.get(id) ?? []).some(({ joint }) => joint.a.piece === id && keepsAngle(joint, moment)));
+
 class Frame {
   private readonly stacks: Stack[] = [];
   /** stack and piece of a column, by its id */
@@ -146,6 +153,7 @@ class Frame {
     const ties = lines.flatMap((line) => this.tiesOf(line));
     const fixed = lines.flatMap((line) => this.fixedOf(line));
     const rails = lines.flatMap((line) => this.railOf(line) ?? []);
+    const rafters = lines.flatMap((line) => this.raftersOf(line) ?? []);
     const braces = this.bracesOf();
     const downs = this.downs();
     const columns = this.stacks.map((stack, s): SwayColumn => ({
@@ -158,11 +166,18 @@ class Frame {
       nodes: stack.heights.map((z, n) => ({ z, down: downs[s]![n]! })),
     }));
     return {
-      frame: { columns, ties: ties.map(({ tie }) => tie), braces: [...braces.map(({ sway }) => sway), ...fixed], rails: rails.map(({ rail }) => rail) },
+      frame: {
+        columns,
+        ties: ties.map(({ tie }) => tie),
+        braces: [...braces.map(({ sway }) => sway), ...fixed],
+        rails: rails.map(({ rail }) => rail),
+        rafters: rafters.map(({ sway }) => sway),
+      },
       stacks: this.stacks,
       braces: braces.map(({ brace, drags }) => ({ brace, drags })),
       ties: ties.map(({ joints }) => ({ joints })),
       rails: rails.map(({ portal }) => portal),
+      rafters: rafters.map(({ portal }) => portal),
       push: (way, pressure, lean) => this.push(way, pressure, lean, downs),
     };
   }
@@ -208,6 +223,32 @@ class Frame {
         ends: { a: unit * (2 * down - up), b: unit * (2 * up - down) },
       },
       portal: { line, beam: span.id, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
+    };
+  }
+
+  /** Rafters between two columns: how they push those apart, and what they do as the columns lean. */
+  private raftersOf(line: Line): { sway: SwayRafters; portal: Portal } | null {
+    if (line.bent === null) return null;
+    const { rafters, gives } = line.bent[this.which];
+    const [a, b] = this.holds.get(line) ?? [];
+    if (!a?.joint || !b?.joint || a.spot[0]!.column === b.spot[0]!.column) return null;
+    const [one, other] = [a.spot[0]!, b.spot[0]!];
+    const [foot, next] = [this.stacks[one.column]!.foot, this.stacks[other.column]!.foot];
+    if (Math.hypot(foot.x - next.x, foot.y - next.y) < NEAR) return null;
+    const whole = line.spans.at(-1)!.to;
+    const keeps = { a: keepsAngle(a.joint.joint, this.moment) && a.x <= NEAR, b: keepsAngle(b.joint.joint, this.moment) && whole - b.x <= NEAR };
+    const end = (hold: Hold, which: 'a' | 'b') => ({ joint: hold.joint!.joint, stack: hold.spot[0]!.column, keeps: keeps[which] });
+    return {
+      sway: {
+        id: `${a.joint.joint.id} ${b.joint.joint.id}`,
+        a: { column: one.column, node: one.node },
+        b: { column: other.column, node: other.node },
+        keeps,
+        legs: rafters.legs.map(({ piece: _, ...leg }) => leg),
+        pin: rafters.pin,
+        gives,
+      },
+      portal: { line, beam: line.spans[0]!.id, length: rafters.legs.at(-1)!.to - rafters.legs[0]!.from, ends: { a: end(a, 'a'), b: end(b, 'b') } },
     };
   }
 
@@ -380,6 +421,8 @@ class Frame {
 
   /** Beams between columns, and beams from a column or girder to another girder. */
   private tiesOf(line: Line): { tie: SwayTie; joints: { joint: Joint; brings: number }[] }[] {
+    // What is bent gives by its bending, not along itself.
+    if (line.bent) return [];
     const { rules } = this.ground.context;
     const joints = line.spans.flatMap(({ id }) =>
       (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {

@@ -4,20 +4,24 @@ import { missingCheck, ratioCheck, told } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
 import { heldOf } from '../../replay/held';
 import type { StructureMoment } from '../../replay/moment';
-import { bendingCapacity } from '../../settle/section-strength';
+import { bendingCapacity, postCapacity } from '../../settle/section-strength';
+import type { Check } from '../../verdict/check';
+import type { LoadCase } from './forces';
 import { worstRows, type At, type Row } from './frame-rows';
 import type { FrameModel, Portal } from './frame-model';
 import type { Ground } from './ground';
 import { about } from './places';
 
+type Felt = SwayStands['rafters'][number];
 const ENDS = ['a', 'b'] as const;
 
 /** Beams that keep their angle to columns: what bends their joints and themselves as the frame leans. */
-export function portalRows(ground: Ground, { rails }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+export function portalRows(ground: Ground, { rails, rafters }: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
   const felt = rails.map((portal, i) => ({ portal, ends: answers.map((one) => one.rails[i]!) }));
+  const pressed = rafters.flatMap((portal, i) => (portal.ends.a.keeps || portal.ends.b.keeps ? [{ portal, ends: answers.map((one) => one.rafters[i]!) }] : []));
   return [
     ...worstRows(
-      felt.flatMap(({ portal, ends }) =>
+      [...felt, ...pressed].flatMap(({ portal, ends }) =>
         ENDS.flatMap(
           (end) =>
             jointRow(
@@ -33,6 +37,10 @@ export function portalRows(ground: Ground, { rails }: FrameModel, answers: reado
     ),
     ...worstRows(
       felt.flatMap(({ portal, ends }) => beamRow(ground, portal, ends, moment, at) ?? []),
+      ground.caution,
+    ),
+    ...worstRows(
+      pressed.flatMap(({ portal, ends }) => portal.line.beams.flatMap((id) => rafterRow(ground, portal, id, ends, moment, at) ?? [])),
       ground.caution,
     ),
   ];
@@ -65,6 +73,81 @@ function jointRow({ caution }: Ground, { ends }: Portal, end: 'a' | 'b', hogs: r
             phrase`${joint.name} keeps the angle between beam and column: what lies on the beam, wind and lean bend it ${q(numbers.demand, 'moment')}; the engineer gives it ${q(capacity, 'moment')}.`,
           ),
           [],
+        ),
+    },
+  };
+}
+
+/** A piece of rafters in one wind: the most it hogs and sags, and what presses it along. */
+function rafterFeels(
+  { line }: Portal,
+  id: string,
+  which: LoadCase,
+  { thrust, a, b }: Felt,
+): { hogs: number; sags: number; axial: number; farHogs: boolean } | null {
+  const bent = line.bent?.[which];
+  const span = line.spans.findIndex((one) => one.id === id);
+  const own = bent?.free.pieces.get(id);
+  // A piece that stands out past its column carries what it does without any thrust.
+  const leg = bent?.rafters.legs.find((one) => one.piece === id);
+  if (!bent || !own || !leg || span < 0) return null;
+  const [start, end] = [bent.rafters.legs[0]!.from, bent.rafters.legs.at(-1)!.to];
+  const takes = (x: number, height: number) => thrust * height + (a * (end - x) + b * (x - start)) / (end - start);
+  const [from, to] = [takes(leg.from, leg.low), takes(leg.to, leg.high)];
+  const [left, right] = [own.left.moment - from, own.right.moment - to];
+  const flat = (leg.to - leg.from) / Math.hypot(leg.to - leg.from, leg.high - leg.low);
+  return {
+    // Its load bends it down between its ends: it hogs most at one of them.
+    hogs: Math.max(0, -left, -right) + own.hogging,
+    sags: Math.max(0, left, right, own.sagging - Math.min(from, to)),
+    axial: own.shear * Math.sqrt(1 - flat ** 2) + Math.abs(thrust) * flat,
+    farHogs: left < 0 && right < 0,
+  };
+}
+
+/** A rafter pressed along and bent as the frame leans, its lower flange free where it hogs. */
+function rafterRow(ground: Ground, portal: Portal, id: string, answers: readonly Felt[], moment: StructureMoment, at: At): Rated | null {
+  const { context, beams, by, caution } = ground;
+  const { rules } = context;
+  const { line } = portal;
+  const { beam, section, fy, place } = beams.get(id)!;
+  if (section instanceof Missing || !(fy > 0) || !place) return null;
+  const which = rules.id === 'us-asd' ? 'plain' : 'factored';
+  const felt = answers.flatMap((one) => rafterFeels(portal, id, which, one) ?? []);
+  if (felt.length === 0) return null;
+  const whole = line.spans.at(-1)!.to;
+  const free = heldOf(line, moment, by).get(id)?.free ?? whole;
+  const below = felt.some(({ farHogs }) => farHogs) ? whole : place.length;
+  const where = at('beam.portal', about('beam', beam, beam.mark));
+  const post = postCapacity(section, fy, { strong: whole, weak: Math.max(free, below) }, rules);
+  const hogging = bendingCapacity(section, fy, rules, { length: below, factor: 1 });
+  const sagging = bendingCapacity(section, fy, rules, { length: free, factor: 1 });
+  for (const one of [post, hogging, sagging])
+    if (one instanceof Missing) return { row: missingCheck(where, 'fraction', one.questions.join(' ')), ratio: Infinity };
+  const [pressed, up, down] = [post, hogging, sagging] as { capacity: number; traces: Check['traces'] }[];
+  const rated = felt.map(({ hogs, sags, axial }) => {
+    const hogged = hogs / up!.capacity >= sags / down!.capacity;
+    const bends = hogged ? { by: hogs, ...up! } : { by: sags, ...down! };
+    return { axial, bends, hogged, used: axial / pressed!.capacity + bends.by / bends.capacity };
+  });
+  const worst = rated.reduce((most, one) => (one.used > most.used ? one : most));
+  const numbers = { demand: worst.used, capacity: 1, quantity: 'fraction' as const, caution };
+  return {
+    ratio: worst.used,
+    row: {
+      id: 'beam.portal',
+      kind: 'beam',
+      thing: beam.id,
+      part: undefined,
+      numbers,
+      tell: () =>
+        ratioCheck(
+          where,
+          numbers,
+          told(
+            phrase`As the frame leans ${beam.mark} is pressed along by ${q(worst.axial, 'force')} of ${q(pressed!.capacity, 'force')} and ${worst.hogged ? 'hogs' : 'sags'} ${q(worst.bends.by, 'moment')} of ${q(worst.bends.capacity, 'moment')}${worst.hogged ? ', its lower flange free' : ''}: together ${q(worst.used, 'fraction')}.`,
+          ),
+          [...pressed!.traces, ...worst.bends.traces],
         ),
     },
   };

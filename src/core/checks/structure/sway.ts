@@ -7,7 +7,7 @@ import type { Ground } from './ground';
 import { pointAt } from '../../document/place';
 import { frameRows, sayRows } from './frame-checks';
 import type { Line } from './forces';
-import { isPortal } from './frame-model';
+import { isPortal, isStiffBent } from './frame-model';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { about, place } from './places';
 import { keep, sameThings } from '../../document/keep';
@@ -183,7 +183,9 @@ export class Sway {
     // A beam that keeps its angle to a column holds it along itself, both ways.
     const portals = group.members.flatMap((id): Way[] => {
       const line = this.ground.latest.get(id);
-      return line && isPortal(this.ground, line, moment) ? [{ ...beams.get(id)!.place!.along, pullsOnly: false }] : [];
+      return line && (isPortal(this.ground, line, moment) || isStiffBent(this.ground, line, moment))
+        ? [{ ...beams.get(id)!.place!.along, pullsOnly: false }]
+        : [];
     });
     const ways = [...group.ways, ...portals];
     for (const [part, way, words] of [
