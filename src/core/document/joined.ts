@@ -40,6 +40,8 @@ export interface Joined {
 /** Ends further apart than this do not meet [m]; lines that turn by more than this are not one line, or not side by side [°]. */
 const MEET = 0.06;
 const ONE_LINE = 1;
+/** Bent up or down at a splice by more than girders are cambered, two pieces are not one line either [°]: a pair of rafters hangs otherwise. */
+const CRANKED = 2;
 /** Two lines side by side that are to lie at levels further apart than this do not hang as they are tied [m]. */
 const LEVEL = 0.1;
 /** Nearer than this they are not side by side [m]. */
@@ -194,7 +196,7 @@ export function asOne(plan: Plan, pick: Pick): Joined | Missing {
   for (const { a, b, name } of chains.flatMap(({ joints }) => joints)) {
     const [one, two] = [known.get(a.piece)!, known.get(b.piece)!];
     const [p, r] = [pointAt(one.place, a.at), pointAt(two.place, b.at)];
-    if (Math.hypot(p.x - r.x, p.y - r.y, p.z - r.z) > MEET || turned(one, two) > ONE_LINE)
+    if (Math.hypot(p.x - r.x, p.y - r.y, p.z - r.z) > MEET || turned(one, two) > ONE_LINE || Math.abs(climbs(one, a.at) + climbs(two, b.at)) > CRANKED)
       return new Missing(
         `${marks} are lifted as one, and ${one.beam.mark} and ${two.beam.mark} do not run on in one line at ${name}: how they hang is not worked out here. Who has checked it?`,
       );
@@ -244,6 +246,9 @@ const turned = (one: Known, two: Known): number => {
   const turn = Math.abs(wrapDeg(angleOf(one.place.along) - angleOf(two.place.along)));
   return Math.min(turn, 180 - turn);
 };
+
+/** How steeply a piece goes up from where it is joined [°]: two that run on in one line go up and down alike. */
+const climbs = ({ place: { from, to, length } }: Known, at: number): number => (Math.asin((to.z - from.z) / length) * (at < length / 2 ? 180 : -180)) / Math.PI;
 
 /** All that splices join to a piece, from left to right. */
 function chainOf(known: ReadonlyMap<string, Known>, splices: readonly Joint[], id: string, flipped: boolean): Chain {
