@@ -1,4 +1,5 @@
-import type { Plan } from '../src/core/document/schema';
+import type { Move, Plan } from '../src/core/document/schema';
+import { quayFootbridge } from './demo-plan';
 import { guy, joint, portal } from './portal';
 import { moves, support } from './spliced-girder';
 
@@ -64,5 +65,52 @@ export function gable(): Plan {
     make('n2', 2),
     { kind: 'support.strike', support: 'tw' },
   );
+  return plan;
+}
+
+/** The same rafters joined on the ground and lifted as one, slung so far from their lower ends as seen from above; no tower. */
+export function gableAsOne(slung = 4): Plan {
+  const plan = gable();
+  const { cranes, stands, picks } = quayFootbridge();
+  const { structure } = plan;
+  plan.cranes = cranes;
+  plan.site.forecastGust = 4;
+  plan.stands = [{ ...stands[0]!, at: { x: GABLE.span / 2, y: -9 } }];
+  structure.supports = structure.supports.filter(({ id }) => id !== 'tw');
+  structure.pieces.find(({ id }) => id === 'r1')!.lies = { x: 3, y: -17, azimuthDeg: 0, level: 0, onSide: false, comes: 'before' };
+  plan.picks = [
+    {
+      ...picks[0]!,
+      piece: 'r1',
+      joined: ['r2'],
+      stand: plan.stands[0]!.id,
+      left: slung,
+      right: slung,
+      legs: { left: GABLE.span - 2 * slung, right: GABLE.span - 2 * slung },
+      rig: null,
+      gear: [],
+      unsaid: [],
+      liftOver: 0.5,
+    },
+  ];
+  const tower = (move: Move) => 'support' in move && move.support === 'tw';
+  const pair = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'r1');
+  const rest = plan.moves.slice(pair).filter((move) => !tower(move));
+  const ridge = rest.find((move) => move.kind === 'joint.make' && move.joint === 'rg')!;
+  const own = (move: Move) => (move.kind === 'piece.hang' || move.kind === 'piece.letGo') && move.beam === 'r2';
+  const off = rest.find((move) => move.kind === 'piece.letGo' && move.beam === 'r1')!;
+  const hang = { ...rest[0]!, pick: plan.picks[0]!.id, by: '' } as Move;
+  const then = rest.slice(1).filter((move) => move !== ridge && move !== off && !own(move));
+  const plumb = then.findIndex(({ kind }) => kind === 'beam.plumb');
+  plan.moves = [
+    ...plan.moves.slice(0, pair).filter((move) => !tower(move)),
+    { id: 'cs', kind: 'crane.set', stand: plan.stands[0]!.id },
+    ridge,
+    hang,
+    ...then.slice(0, plumb),
+    off,
+    ...then.slice(plumb),
+    { id: 'cl', kind: 'crane.leave', stand: plan.stands[0]!.id },
+  ];
   return plan;
 }

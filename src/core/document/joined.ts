@@ -16,6 +16,11 @@ export interface Part {
   to: number;
   aside: number;
   flipped: boolean;
+  /** of its length, so much is seen from above as it hangs */
+  flat: number;
+  /** how high its left and its right end are over the lowest end of all, where what hangs is bent [m] */
+  left: number;
+  right: number;
 }
 
 /** A cross-frame between two lines that hang side by side, put in before they are lifted, and where along the whole it is. */
@@ -35,12 +40,20 @@ export interface Joined {
   /** the line of the piece the pick is named for, and the one beside it */
   lines: readonly { from: number; to: number; aside: number }[];
   ties: readonly Tie[];
+  /** bent up or down at a splice, as a pair of rafters is: how high it reaches over its lowest end [m]; 0: it is straight */
+  rise: number;
+}
+
+/** How high a place of what hangs as one is over its lowest end, from its left end as seen from above [m]. */
+export function heightIn({ parts }: Joined, x: number): number {
+  const part = parts.find(({ to }) => x <= to) ?? parts.at(-1)!;
+  return part.left + ((part.right - part.left) * (x - part.from)) / (part.to - part.from);
 }
 
 /** Ends further apart than this do not meet [m]; lines that turn by more than this are not one line, or not side by side [°]. */
 const MEET = 0.06;
 const ONE_LINE = 1;
-/** Bent up or down at a splice by more than girders are cambered, two pieces are not one line either [°]: a pair of rafters hangs otherwise. */
+/** Bent up or down at a splice by more than girders are cambered, two pieces hang bent, as a pair of rafters does [°]. */
 const CRANKED = 2;
 /** Two lines side by side that are to lie at levels further apart than this do not hang as they are tied [m]. */
 const LEVEL = 0.1;
@@ -116,7 +129,7 @@ export function joinable({ structure }: Plan, pick: Pick): { beam: Beam; by: 'sp
     if (all.has(a) === all.has(b)) return;
     const beam = beams.get(all.has(a) ? b : a);
     const place = beam && placeOf(beam);
-    if (beam && place && !place.upright && !isInclined(place) && !found.has(beam.id)) found.set(beam.id, { beam, by });
+    if (beam && place && !place.upright && (by === 'splice' || !isInclined(place)) && !found.has(beam.id)) found.set(beam.id, { beam, by });
   };
   for (const { kind, a, b } of structure.joints) if (kind === 'splice') meets(a.piece, b.piece, 'splice');
   // Where a second line hangs beside the first already, a third is not offered.
@@ -171,7 +184,7 @@ export function asOne(plan: Plan, pick: Pick): Joined | Missing {
     const place = placeOf(beam);
     const make = structure.makes.find((one) => one.id === beam.make);
     if (!place || !make) return new Missing(`${marks} are lifted as one. Where is ${beam.mark} to be? Give the places of its two ends.`);
-    if (place.upright || isInclined(place))
+    if (place.upright)
       return new Missing(`${marks} are lifted as one, and ${beam.mark} is not level: how they hang is not worked out here. Who has checked it?`);
     known.set(beam.id, { beam, make, place });
   }
@@ -193,25 +206,37 @@ export function asOne(plan: Plan, pick: Pick): Joined | Missing {
         `${marks} are lifted as one in three lines or more, or what ties them is not said: how they hang is not worked out here. Who has checked it?`,
       );
   }
+  let cranked = false;
   for (const { a, b, name } of chains.flatMap(({ joints }) => joints)) {
     const [one, two] = [known.get(a.piece)!, known.get(b.piece)!];
     const [p, r] = [pointAt(one.place, a.at), pointAt(two.place, b.at)];
-    if (Math.hypot(p.x - r.x, p.y - r.y, p.z - r.z) > MEET || turned(one, two) > ONE_LINE || Math.abs(climbs(one, a.at) + climbs(two, b.at)) > CRANKED)
+    if (Math.abs(climbs(one, a.at) + climbs(two, b.at)) > CRANKED) cranked = true;
+    if (Math.hypot(p.x - r.x, p.y - r.y, p.z - r.z) > MEET || turned(one, two) > ONE_LINE)
       return new Missing(
         `${marks} are lifted as one, and ${one.beam.mark} and ${two.beam.mark} do not run on in one line at ${name}: how they hang is not worked out here. Who has checked it?`,
       );
   }
-  const lines = chains.map(({ pieces }, line) => lineOf(pieces, line, known, main, along));
+  const steep = cranked ? undefined : beams.find(({ id }) => isInclined(known.get(id)!.place));
+  if (steep) return new Missing(`${marks} are lifted as one, and ${steep.mark} is not level: how they hang is not worked out here. Who has checked it?`);
+  if (cranked && chains.length > 1)
+    return new Missing(`${marks} are lifted as one, bent and in two lines: how they hang is not worked out here. Who has checked it?`);
+  const lines = chains.map(({ pieces }, line) => lineOf(pieces, line, known, main, along, cranked));
+  const heights = lines[0]!.parts.flatMap(({ left, right }) => [left, right]);
+  if (Math.abs(heights[0]! - heights.at(-1)!) > LEVEL)
+    return new Missing(`${marks} are lifted as one, bent, and their two ends are not of one height: how they hang is not worked out here. Who has checked it?`);
   for (const { level, one, aside } of lines) {
     const apart = one === lines[0]!.one || Math.abs(aside) > ASIDE;
-    if (turned(main, one) > ONE_LINE || Math.abs(level) > LEVEL || !apart)
+    if (turned(main, one) > ONE_LINE || (!cranked && Math.abs(level) > LEVEL) || !apart)
       return new Missing(
         `${marks} are lifted as one, and ${one.beam.mark} is not to lie beside ${main.beam.mark}, level and parallel: how they hang is not worked out here. Who has checked it?`,
       );
   }
   // Seen from the left end of whichever line begins first.
   const begin = Math.min(...lines.flatMap(({ parts }) => parts.map(({ from }) => from)));
-  const parts = lines.flatMap((line) => line.parts.map((part) => ({ ...part, from: part.from - begin, to: part.to - begin })));
+  const lowest = Math.min(...heights);
+  const parts = lines.flatMap((line) =>
+    line.parts.map((part) => ({ ...part, from: part.from - begin, to: part.to - begin, left: part.left - lowest, right: part.right - lowest })),
+  );
   const ofLine = (n: number) => parts.filter(({ line }) => line === n);
   const there = braces.length > 0 ? inBefore(plan, pick) : new Set<string>();
   const whole = (id: string, at: number) => {
@@ -222,6 +247,7 @@ export function asOne(plan: Plan, pick: Pick): Joined | Missing {
     parts,
     splices: chains.flatMap(({ joints }, line) => joints.map((joint, n) => ({ joint, at: ofLine(line)[n]!.to, line }))),
     length: Math.max(...parts.map(({ to }) => to)),
+    rise: Math.max(...heights) - lowest,
     lines: lines.map(({ aside }, n) => ({ from: ofLine(n)[0]!.from, to: ofLine(n).at(-1)!.to, aside })),
     ties: braces
       .filter(({ id }) => lines.length > 1 && there.has(id))
@@ -285,7 +311,11 @@ function chainOf(known: ReadonlyMap<string, Known>, splices: readonly Joint[], i
 }
 
 /** A chain as it lies to the piece the pick is named for: along from the left end of that piece, and to the left of it. */
-function lineOf(pieces: Chain['pieces'], line: number, known: ReadonlyMap<string, Known>, main: Known, along: { x: number; y: number }) {
+function lineOf(pieces: Chain['pieces'], line: number, known: ReadonlyMap<string, Known>, main: Known, along: { x: number; y: number }, cranked: boolean) {
+  const seen = (id: string): number => {
+    const { place, make } = known.get(id)!;
+    return cranked ? (make.length * Math.hypot(place.to.x - place.from.x, place.to.y - place.from.y)) / place.length : make.length;
+  };
   const [first] = pieces;
   const one = known.get(first!.id)!;
   const left = first!.flipped ? one.place.to : one.place.from;
@@ -298,13 +328,14 @@ function lineOf(pieces: Chain['pieces'], line: number, known: ReadonlyMap<string
     ),
   );
   // Along its own line the lengths of the pieces count; the line beside begins where it is to lie.
-  let reached = line === 0 ? -before.reduce((sum, { id }) => sum + known.get(id)!.make.length, 0) : off.x * along.x + off.y * along.y;
+  let reached = line === 0 ? -before.reduce((sum, { id }) => sum + seen(id), 0) : off.x * along.x + off.y * along.y;
   const aside = line === 0 ? 0 : off.y * along.x - off.x * along.y;
   const parts = pieces.map(({ id, flipped }): Part => {
-    const { beam, make } = known.get(id)!;
+    const { beam, make, place } = known.get(id)!;
     const from = reached;
-    reached += make.length;
-    return { beam, make, line, from, to: reached, aside, flipped };
+    reached += seen(id);
+    const [up, down] = cranked ? (flipped ? [place.to.z, place.from.z] : [place.from.z, place.to.z]) : [0, 0];
+    return { beam, make, line, from, to: reached, aside, flipped, flat: seen(id) / make.length, left: up, right: down };
   });
   return { parts, aside, level: left.z - main.place.from.z, one };
 }

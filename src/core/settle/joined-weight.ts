@@ -4,7 +4,7 @@ import type { SectionRow } from '../steel/section-row';
 import { steelWeight } from '../steel/weight.calc';
 import { GRAVITY } from '../units';
 import { isGiven, isOpenI, WELDED } from './section-strength';
-import type { Joined, Part, Tie } from '../document/joined';
+import { heightIn, type Joined, type Part, type Tie } from '../document/joined';
 import { startOf } from '../document/lies';
 import { Missing } from '../verdict/missing';
 import { pieceWeight, type Lump, type Pair, type PieceWeight } from './piece-weight';
@@ -28,7 +28,13 @@ export interface JoinedLoad {
  * Pieces that hang as one, as one piece: as long and as broad as all of them, its weight where each has its own and each cross-frame its
  * own, its section the weakest of theirs.
  */
-export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) => Piece, rules: Rules): JoinedLoad | Missing {
+export function joinedLoad(
+  joined: Joined,
+  main: string,
+  asPiece: (part: Part) => Piece,
+  rules: Rules,
+  slings: { left: number; right: number },
+): JoinedLoad | Missing {
   const members: Member[] = [];
   for (const part of joined.parts) {
     const section = sectionOf(part.make);
@@ -43,6 +49,8 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
   const unweighed = joined.ties.filter(({ brace }) => !brace.mass);
   if (unweighed.length > 0) return new Missing(unweighed.map(({ brace }) => `What does ${brace.name} weigh? It hangs with what it ties.`).join(' '));
   const ties = joined.ties.map(({ brace, at }) => ({ mass: brace.mass!, at }));
+  const slung = slungAt(joined, slings);
+  if (slung instanceof Missing) return slung;
   const tied = ties.reduce((sum, { mass }) => sum + mass, 0);
   const own = asPiece(of);
   const mark = members.map(({ beam }) => beam.mark).join(' + ');
@@ -52,7 +60,7 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
     const outcome = attempt(steelWeight, input);
     if (!outcome.ok) return new Missing(outcome.error);
     const { mass, cg } = outcome.output;
-    const z = lumps.reduce((sum, one) => sum + one.mass * one.cg.z, 0) / (mass - tied);
+    const z = lumps.reduce((sum, one, n) => sum + one.mass * (one.cg.z + heightIn(joined, inWhole(members[n]!, one.cg.x)) - slung), 0) / (mass - tied);
     const bareMass = lumps.reduce((sum, one) => sum + one.bareMass, 0);
     return { lump: { bareMass, mass, weight: mass * GRAVITY, cg: { x: cg, z } }, input };
   };
@@ -74,12 +82,12 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
     attachmentMass: sum('attachmentMass') + tied,
     allowance: heavy.lump.mass / bare - 1,
     light: light.lump,
-    below: most('below'),
-    above: most('above'),
+    below: most('below') + slung,
+    above: most('above') + joined.rise - slung,
     runs: members.flatMap((member) =>
       member.weight.runs.map(({ weightPerLength, from, to }) => {
         const [a, b] = [inWhole(member, from), inWhole(member, to)];
-        return { weightPerLength, from: Math.min(a, b), to: Math.max(a, b) };
+        return { weightPerLength: weightPerLength / member.flat, from: Math.min(a, b), to: Math.max(a, b) };
       }),
     ),
     lumps: [
@@ -87,6 +95,7 @@ export function joinedLoad(joined: Joined, main: string, asPiece: (part: Part) =
       ...ties.map(({ mass, at }) => ({ weight: mass * GRAVITY, at })),
     ],
     ...(joined.lines.length > 1 ? { pair: pairOf(members, joined) } : {}),
+    ...(joined.rise > 0 ? { bent: { slung, rise: joined.rise } } : {}),
     trace: { calc: steelWeight.id, input: heavy.input, output: { ...heavy.lump, cg: heavy.lump.cg.x } },
   };
   const start = startOf(of.beam) ?? own.start;
@@ -131,7 +140,20 @@ function pairOf(members: readonly Member[], joined: Joined): Pair {
 export const halfOf = ({ brace, at }: Tie): { weight: number; at: number } => ({ weight: ((brace.mass ?? 0) * GRAVITY) / 2, at });
 
 /** A place along one of the pieces, from its own first end, along the whole. */
-const inWhole = ({ from, to, flipped }: Part, x: number): number => (flipped ? to - x : from + x);
+const inWhole = ({ from, to, flipped, flat }: Part, x: number): number => (flipped ? to - x * flat : from + x * flat);
+
+/** Two slings hold what is bent at one height, as far as this [m]. */
+const EVEN = 0.1;
+/** How high over its lowest end what hangs as one is slung; 0 where it is straight. */
+function slungAt(joined: Joined, { left, right }: { left: number; right: number }): number | Missing {
+  if (joined.rise === 0) return 0;
+  const [a, b] = [heightIn(joined, left), heightIn(joined, joined.length - right)];
+  return Math.abs(a - b) > EVEN
+    ? new Missing(
+        `${joined.parts.map(({ beam }) => beam.mark).join(' + ')} are bent and slung at two heights: how they hang then is not worked out here. Sling them at one, or who has?`,
+      )
+    : Math.min(a, b);
+}
 
 /** What the pieces have in common, to be on the safe side of each: as deep and wide as the largest, as strong and stiff as the weakest. */
 function weakest(rows: readonly SectionRow[]): SectionRow {

@@ -47,6 +47,8 @@ export interface PieceWeight extends Lump {
   above: number;
   /** of two lines side by side */
   pair?: Pair;
+  /** of pieces that hang bent: all places from the height of its slings, and how high that and its highest are over its lowest end [m] */
+  bent?: { slung: number; rise: number };
   /** what bends it as it hangs, allowance and all */
   runs: { weightPerLength: number; from: number; to: number }[];
   lumps: { weight: number; at: number }[];

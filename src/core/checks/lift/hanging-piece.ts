@@ -14,9 +14,10 @@ import type { Turned } from '../../settle/lift-turned';
 import { Missing } from '../../verdict/missing';
 import type { PieceWeight } from '../../settle/piece-weight';
 import { reckonedYield } from '../../document/reckoned-yield';
+import { heightIn } from '../../document/joined';
 import { namesPerson } from '../../document/records';
 import type { Joint, Piece } from '../../document/schema';
-import { liftMove, type Context, type PickContext } from '../context';
+import { liftMove, type Context, type PickContext, type Spliced } from '../context';
 import { missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../../verdict/build';
 import { bendingCapacity, isGiven, isOpenI, ltbCurve, plasticMoment, pressed, weakCurve } from '../../settle/section-strength';
 
@@ -65,6 +66,10 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined, l
     ];
   }
   const checks: Check[] = [];
+  // What the slings press together lies below a ridge: it bends what is bent by so much more, taken at the worst of it.
+  const lever = joined && weight.bent ? joined.members.map((one) => leverOf(joined, one, weight.bent!.slung, left, right)) : [];
+  const presses = lever.length > 0 ? hanging.squeeze : 0;
+  const along = joined && weight.bent ? joined.members.reduce((sum, { make }) => sum + make.length, 0) / piece.length : 1;
   const { greatest, felt } = moments.outcome.output;
   // Each of the pieces that hang as one bends by what is in it; the squeeze and the length it buckles over are those of the whole.
   const bent = joined
@@ -73,17 +78,26 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined, l
         mark: member.beam.mark,
         section: member.section,
         fy: member.fy,
-        moment: greatest![n]! * factor,
+        moment: (greatest![n]! + presses * (lever[n] ?? 0)) * factor,
       }))
     : [{ part: null, mark: piece.mark, section, fy: reckonedYield(piece), moment }];
-  const squeeze = { force: hanging.squeeze * factor, over: piece.length - left - right };
+  const squeeze = { force: hanging.squeeze * factor, over: (piece.length - left - right) * along };
   for (const one of bent) {
     const where: Place = one.part === null ? bendingAt : { ...bendingAt, ...on('pick', pick, one.mark, one.part) };
     checks.push(bendingCheck(where, one, squeeze, rules, moments.traces));
   }
   if (joined && felt)
     checks.push(
-      ...joined.splices.flatMap(({ joint }, n) => hangingSplice(joint, felt[n]!, factor, at('pick.splice', pickMoments.id, SPLICED), rules, moments.traces)),
+      ...joined.splices.flatMap(({ joint, at: x }, n) =>
+        hangingSplice(
+          joint,
+          pressedToo(felt[n]!, presses, within(x, left, piece.length - right) ? Math.abs(heightIn(joined, x) - (weight.bent?.slung ?? 0)) : 0),
+          factor,
+          at('pick.splice', pickMoments.id, SPLICED),
+          rules,
+          moments.traces,
+        ),
+      ),
     );
 
   if (!isOpenI(section) || section.torsion === null || section.warping === null) {
@@ -97,8 +111,8 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined, l
     iWeak: section.iWeak,
     torsion: section.torsion,
     warping: section.warping,
-    length: piece.length,
-    liftFromEnd: Math.min(left, right),
+    length: piece.length * along,
+    liftFromEnd: Math.min(left, right) * along,
   });
   if (!critical.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', critical.outcome.error)];
   const counts = plasticMoment(section, reckonedYield(piece), rules);
@@ -113,16 +127,29 @@ export function hangingChecks(context: Context, { pick, piece, turned, joined, l
   });
   if (!usable.outcome.ok) return [...checks, missingCheck(hangingAt, 'moment', usable.outcome.error)];
   const capacity = usable.outcome.output.usable;
+  const all = moment + presses * Math.max(0, ...lever) * factor;
   checks.push(
     ratioCheck(
       hangingAt,
-      { demand: moment, capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
-      { code: 'pick.hanging', mark: piece.mark, moment, usable: capacity },
+      { demand: all, capacity, quantity: 'moment', caution: rules.value('strengthCaution') },
+      { code: 'pick.hanging', mark: piece.mark, moment: all, usable: capacity },
       [...moments.traces, ...critical.traces, ...counts.traces, ...usable.traces],
     ),
   );
   return checks;
 }
+
+const within = (x: number, from: number, to: number): boolean => x > from && x < to;
+
+/** How far a piece of what hangs bent gets away from the height of its slings, between them. */
+function leverOf(joined: Spliced, { from, to }: { from: number; to: number }, slung: number, left: number, right: number): number {
+  const [a, b] = [Math.max(from, left), Math.min(to, joined.length - right)];
+  return a < b ? Math.max(...[a, b].map((x) => Math.abs(heightIn(joined, x) - slung))) : 0;
+}
+
+/** A splice where the slings’ squeeze goes through it, so far from it. */
+const pressedToo = ({ moment, shear }: { moment: number; shear: number }, squeeze: number, lever: number): { moment: number; shear: number } =>
+  squeeze === 0 || lever === 0 ? { moment, shear } : { moment: Math.abs(moment) + squeeze * lever, shear: Math.hypot(shear, squeeze) };
 
 export const BY_HAND = 'Common practice: what is no section is checked by an engineer, who says so';
 

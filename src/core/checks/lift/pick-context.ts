@@ -104,9 +104,9 @@ function joinedTarget(joined: Joined, main: string): Target {
   };
 }
 
-function loadTogether(joined: Joined, lifted: Lifted & { kind: 'beam' }, rules: Rules): Load {
+function loadTogether(joined: Joined, pick: Pick, lifted: Lifted & { kind: 'beam' }, rules: Rules): Load {
   const { beam } = lifted;
-  const load = joinedLoad(joined, beam.id, asLoad, rules);
+  const load = joinedLoad(joined, beam.id, asLoad, rules, pick);
   const common = { upright: null, unclear: null, lies: startOf(beam) !== null };
   if (load instanceof Missing) return { ...common, piece: asLoad(lifted), weight: load, seat: load, joined: null };
   const { piece, weight, members } = load;
@@ -116,7 +116,7 @@ function loadTogether(joined: Joined, lifted: Lifted & { kind: 'beam' }, rules: 
 function loadOf(plan: SettledPlan, pick: Pick, lifted: Lifted, rules: Rules): Load {
   const joined = lifted.kind === 'beam' ? joinedOf(plan, pick) : null;
   if (joined !== null && lifted.kind === 'beam') {
-    if (!(joined instanceof Missing)) return loadTogether(joined, lifted, rules);
+    if (!(joined instanceof Missing)) return loadTogether(joined, pick, lifted, rules);
     return { piece: asLoad(lifted), weight: joined, seat: joined, upright: null, unclear: null, lies: startOf(lifted.beam) !== null, joined: null };
   }
   if (lifted.kind === 'piece')
@@ -219,6 +219,7 @@ function strungOf(plan: SettledPlan, drawn: Pick, own: PieceWeight, rules: Rules
     const pick = withItsGear(plan, written);
     const { piece, weight } = loadOf(plan, pick, liftedBy(plan, pick), rules);
     if (weight instanceof Missing) return weight;
+    if (weight.bent) return new Missing(`${piece.mark} are bent and hang in a string: how they hang there is not worked out here. Who has?`);
     if (!pick.riggingMass) return new Missing(`What do slings and shackles of ${piece.mark} weigh, which hangs above it? They weigh something.`);
     const hanging = hangBy(piece, pick, weight, rules);
     if (hanging instanceof Missing) return hanging;
@@ -269,6 +270,11 @@ function hangingOf(
       share: { most: tail, least, level: tail, traces: [trace] },
     };
   }
+  if (pick.second && weight.bent)
+    return {
+      hanging: new Missing(`${piece.mark} are bent and hang on two hooks: how they hang from one to the other is not worked out here. Who has?`),
+      share: null,
+    };
   if (pick.second && weight.pair)
     return {
       hanging: new Missing(`${piece.mark} hang side by side on two hooks: what is between each hook and its two lines is not worked out here. Who has?`),

@@ -135,8 +135,32 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     ...barChecks(context, picked, hanging, place),
     tiltCheck(context, picked, hanging, place),
   );
+  if (!(weight instanceof Missing) && weight.bent) checks.push(topHeavyCheck(context, picked, weight, weight.bent, place));
   if (!(weight instanceof Missing) && weight.pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
   return [...asked, ...checks, ...held, ...body];
+}
+
+/** What is bent turns over about its two slings where it balances above them. */
+function topHeavyCheck(
+  { rules }: Context,
+  { piece }: PickContext,
+  weight: PieceWeight,
+  { slung }: { slung: number },
+  place: (id: string, calc: string, source: string) => Place,
+): Check {
+  const [balances, held] = [weight.cg.z + slung, weight.section.depth + slung];
+  return ratioCheck(
+    place(
+      'rigging.topHeavy',
+      'record',
+      sourced('Statics: what is slung at two places turns about the line between them until it balances below it', rules, 'strengthCaution'),
+    ),
+    { demand: balances, capacity: held, quantity: 'dimension', caution: rules.value('strengthCaution') },
+    told(
+      phrase`${piece.mark} balance ${q(balances, 'dimension')} above their lower ends and are slung ${q(held, 'dimension')} above them: slung below where they balance they turn over. Sling them nearer their ridge.`,
+    ),
+    [weight.trace],
+  );
 }
 
 /** Two lines of unlike weight hang with the heavier one low: legs of one length, the balance point plumb below the hook. */

@@ -18,7 +18,9 @@ const STEP = 5;
 export function rollChecks(context: Context, { drawn, piece, turned, hook, lifted, joined }: PickContext, weight: PieceWeight, move: string | null): Check[] {
   const { rules } = context;
   const { depth, width } = weight.section;
-  if (hook === 'second' || turned || depth < DEEPER * width) return [];
+  // What is bent rolls on its lower ends.
+  const { slung, rise } = weight.bent ?? { slung: 0, rise: 0 };
+  if (hook === 'second' || turned || depth + rise < DEEPER * width) return [];
   const at = (id: string, calc: string, source: string): Place => ({ id, ...on('pick', drawn, piece.mark), station: 'picks', move, calc, source });
   const onSide = lifted.kind === 'piece' ? piece.start.onSide : lifted.beam.lies?.onSide;
   const { text } = liftTurn.source;
@@ -46,14 +48,14 @@ export function rollChecks(context: Context, { drawn, piece, turned, hook, lifte
   const roll = drawn.roll ?? null;
   if (!roll || !namesPerson(roll.by))
     return [missingCheck(at('turn.by', liftTurn.id, text), 'count', `${piece.mark} lies on its side. Who leads rolling it upright before it is lifted?`)];
-  const overCentre = (Math.atan2(weight.cg.z, width / 2) * 180) / Math.PI;
+  const overCentre = (Math.atan2(weight.cg.z + slung, width / 2) * 180) / Math.PI;
   const steps = Array.from({ length: Math.ceil(overCentre / STEP) }, (_, n) => n * STEP);
   // Lying on its side its depth is across; it rolls on the lower edge of its bottom flange, its sling in the middle of the top one.
   const { outcome, traces } = traced(liftTurn, {
     weight: weight.weight,
     pivot: { y: 0, z: 0 },
-    cg: { y: weight.cg.z, z: width / 2 },
-    hook: { y: depth, z: width / 2 },
+    cg: { y: weight.cg.z + slung, z: width / 2 },
+    hook: { y: depth + slung, z: width / 2 },
     anglesDeg: [...steps, overCentre],
   });
   if (!outcome.ok) return [flatStop(at('turn.over', liftTurn.id, text), 'angle', { code: 'sling.impossible', reason: outcome.error }, [])];

@@ -61,11 +61,14 @@ const things = (plan: Plan): Body[] =>
     .filter((one) => one.height > 0)
     .map((one) => ({ id: one.id, name: one.name, outline: rectangle(one.at, one.length, one.width, one.azimuthDeg), from: 0, to: one.height }));
 
+/** How deep a load is as it stands on its lowest ends. */
+const standing = ({ section, bent }: PieceWeight): number => section.depth + (bent?.rise ?? 0);
+
 /** The room a load takes as it goes straight up from where it lies. */
 function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Body {
   const { azimuthDeg, level, onSide } = piece.start;
   const middle = add(lyingEnd(piece), scale(direction(azimuthDeg), piece.length / 2));
-  const { depth } = weight.section;
+  const depth = standing(weight);
   const width = breadthOf(weight);
   const across = onSide ? Math.max(depth, width) : width;
   return { id: piece.id, name: piece.mark, outline: shrunk(middle, piece.length, across, azimuthDeg), from: level, to: Math.max(top, level) + depth };
@@ -73,7 +76,7 @@ function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Bo
 
 /** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
 function settingBodies({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body[] {
-  const { depth } = weight.section;
+  const depth = standing(weight);
   const width = breadthOf(weight);
   const { id, mark: name } = piece;
   const body = (outline: Vec[], level: number, stands: number): Body => ({ id, name, outline, from: level + stands, to: Math.max(top, level) + stands });

@@ -13,7 +13,8 @@ import { AIR_DENSITY } from '../../settle/wind';
 
 /** What of a load on this hook stands in the wind. */
 export function sailOf({ piece, turned, share, joined, above }: PickContext, weight: PieceWeight): number {
-  const depth = weight.section.depth + weight.below + weight.above;
+  // Of what is bent the wind finds its own depth, however high it reaches.
+  const depth = weight.section.depth + weight.below + weight.above - (weight.bent?.rise ?? 0);
   // Standing upright it shows the wind its broader side, whichever way it turns.
   const broad = turned ? Math.max(depth, weight.section.width) : depth;
   // Of two lines side by side the one behind is not taken to be sheltered.
