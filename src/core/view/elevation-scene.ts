@@ -5,6 +5,7 @@ import { lineOver } from '../cranes/boom-geometry';
 import { add, direction, dot, leftOf, rectangle, scale, type Vec } from '../geometry/plane';
 import { Missing } from '../verdict/missing';
 import type { StationId } from '../verdict/check';
+import type { PieceWeight } from '../settle/piece-weight';
 import type { Moment } from '../replay/now';
 import type { Plan } from '../document/schema';
 import { formatQuantity } from '../units';
@@ -349,6 +350,9 @@ function pieceShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   return shapes;
 }
 
+/** Where its slings take a load, over its lowest end. */
+const slungAt = ({ section, bent }: PieceWeight): number => section.depth + (bent?.slung ?? 0);
+
 function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   const { hook, context, craneThere } = pose;
   if (!hook || !craneThere) return [];
@@ -377,7 +381,7 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
       ...pose,
       piece: { leftEnd: seat.leftEnd, azimuthDeg: seat.azimuthDeg, underside: Math.max(seat.left.level, seat.right.level) + LIFTED, tiltDeg: 0 },
     };
-    const spots = [pick.left, piece.length - pick.right].map((x) => onPiece(over, along, x, weight.section.depth));
+    const spots = [pick.left, piece.length - pick.right].map((x) => onPiece(over, along, x, slungAt(weight)));
     shapes.push(...slingShapes(pose, along, { x: u, y: hook.height }, spots));
   }
   if (hook.loaded && pose.piece && pose.piece.seen === undefined && !(weight instanceof Missing)) {
@@ -385,7 +389,7 @@ function hookShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
       ['left', pick.left],
       ['right', piece.length - pick.right],
     ] as const;
-    const spots = ends.map(([, x]) => onPiece(pose, along, x, weight.section.depth));
+    const spots = ends.map(([, x]) => onPiece(pose, along, x, slungAt(weight)));
     shapes.push(...slingShapes(pose, along, { x: u, y: hook.height }, spots));
     for (const [n, [end]] of ends.entries()) {
       const at = spots[n]!;

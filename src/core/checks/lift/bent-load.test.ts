@@ -5,6 +5,7 @@ import { evaluate } from '../../evaluate';
 import { settle } from '../../settle/settle';
 import { describe as told } from '../../verdict/describe';
 import { Missing } from '../../verdict/missing';
+import { surveyPlan } from '../../view/survey';
 import type { Plan } from '../../document/schema';
 import { pickContext } from './pick-context';
 
@@ -136,6 +137,23 @@ describe('a pair of rafters joined on the ground and lifted as one', () => {
     expect(row(steep, 'lift.chart')!.verdict).toBe('clear');
     expect(row(steep, 'rigging.topHeavy')!.demand!).toBeCloseTo(1.8 + DEEP / 2, 2);
     expect(row(steep, 'lift.boomGap')!.capacity!).toBeLessThan(row(edited(4), 'lift.boomGap')!.capacity!);
+  });
+
+  test('its slings are drawn to where they take it', () => {
+    const plan = edited(4);
+    const { side } = surveyPlan(
+      plan,
+      null,
+      plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'r1'),
+      'beam',
+    );
+    const ends = side.shapes.flatMap((one) =>
+      one.shape === 'line' && one.style.stroke === 'ink' && one.style.width === 1.5 && one.points.length === 2 ? [one.points[1]!.y] : [],
+    );
+    // A little over its lower ends, a metre up the slope and its own depth.
+    expect(ends).toHaveLength(2);
+    for (const y of ends) expect(y - eaves - 1 - DEEP).toBeLessThan(0.7);
+    for (const y of ends) expect(y - eaves - 1 - DEEP).toBeGreaterThan(0);
   });
 
   test('pieces that run on in one line hang as before', () => {

@@ -62,7 +62,7 @@ describe('what holds a bent line up', () => {
   });
 
   test('two pins fall on two seats, and are asked about where a third stands under them', () => {
-    expect(stands(bent(MANSARD, { seats: [0, 3], pins: [1, 2], columns: [0, 3] }))).toBe(false);
+    expect(bent(MANSARD, { seats: [0, 3], pins: [1, 2], columns: [0, 3] })).toEqual({ answer: { stable: false }, bent: null });
     expect(bent(MANSARD, { seats: [0, 1, 3], pins: [1, 2], columns: [0, 3] })).toEqual({ asked: 'seats' });
     expect(stands(bent(MANSARD, { seats: [0, 3], pins: [1], columns: [0, 3] }))).toBe(true);
   });
@@ -135,6 +135,20 @@ describe('a prop between', () => {
     expect(answer.hogging).toBeGreaterThanOrEqual(free.answer.hogging - 1e-6);
     // On two columns alone they hog most at a bend while those do not move; the prop gives way to that.
     expect(answer.hogging).toBeGreaterThanOrEqual(0.9 * held.answer.hogging);
+  });
+
+  test('part of the way up one rafter, it leaves the ridge to hog as the thrust grows', () => {
+    const roof = [
+      [0, 4],
+      [3, 5],
+      [6, 6],
+      [12, 4],
+    ] as const;
+    const { answer } = state(bent(roof, { seats: [0, 1, 3], columns: [0, 3] }));
+    const free = bent(roof, { seats: [0, 1, 3], columns: [0] });
+    if ('asked' in free || !free.answer.stable) throw new Error('falls');
+    const over = (of: typeof answer) => of.pieces.get('p2')!.hogging;
+    expect(over(free.answer)).toBeLessThan(0.6 * over(answer));
   });
 
   test('a pin over a prop is a pin: the thrust may be anything up to what it is without the prop', () => {

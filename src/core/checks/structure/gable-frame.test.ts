@@ -140,6 +140,25 @@ describe('two rafters between two columns, set on a tower at their ridge', () =>
       /missing line.stands R1 and R2 are bent, and their outer seats .* are of such heights/,
     ],
     [
+      'hung on girders, that bend sideways',
+      (p) => {
+        for (const [id, x] of [
+          ['c1', 0],
+          ['c2', span],
+        ] as const) {
+          Object.assign(piece(p, id), { from: { x, y: -2, z: 3.5 }, to: { x, y: 2, z: 3.5 } });
+          p.structure.supports.push(
+            support(`e-${id}`, `End ${id}`, id, 4, { kind: 'pocket', along: 'free', twist: true, measured: { level: 3.5, by: 'T. Hale', on: '2026-11-20' } }),
+          );
+          p.moves.unshift({ id: `z-${id}`, kind: 'support.ready', support: `e-${id}` });
+        }
+        for (const id of ['n1', 'n2']) Object.assign(joint(p, id), { kind: 'onWeb', moment: null, b: { ...joint(p, id).b, at: 2 } });
+        for (const one of p.structure.supports.slice(0, 2))
+          Object.assign(one, { kind: 'pocket', anchors: null, twist: true, measured: { level: 3.5, by: 'T. Hale', on: '2026-11-20' } });
+      },
+      /missing line.stands R1 and R2 are bent, and more than one seat keeps them from moving along/,
+    ],
+    [
       'feet in two pockets that keep them from moving along',
       (p) => {
         p.structure.joints = p.structure.joints.filter(({ id }) => id === 'rg');
