@@ -101,7 +101,8 @@ export function meet(pieces: readonly ModelPiece[], declared: readonly (readonly
     pairs.add(pairOf(end.bar.id, other.id));
     const kind = kindOf(end, other);
     const atB = Math.min(other.length, Math.max(0, dot3(minus(end.at, other.from), other.u)));
-    joints.push({ a: end.bar.id, b: other.id, kind, declared: isDeclared, end: end.end, atA: end.end === 0 ? 0 : end.bar.length, atB, why });
+    const ridge = isRidge(end, other) ? '; both rise or fall to it alike, as rafters to a ridge' : '';
+    joints.push({ a: end.bar.id, b: other.id, kind, declared: isDeclared, end: end.end, atA: end.end === 0 ? 0 : end.bar.length, atB, why: `${why}${ridge}` });
   };
 
   const said = new Set<string>();
@@ -222,7 +223,33 @@ function isTwin({ bar, at, out }: End, other: Bar): boolean {
   return dot3(out, otherOut) > 0;
 }
 
-function kindOf({ bar, at }: End, other: Bar): MeetingKind {
+/**
+ * Two rafters at their ridge: end to end in one upright plane, both going up to it alike, or both down. Steeper ones may as well be the
+ * diagonals of a truss, that meet a chord.
+ */
+function isRidge({ bar, at, out }: End, other: Bar): boolean {
+  const far = norm3(minus(other.from, at)) < norm3(minus(other.to, at)) ? -1 : 1;
+  const end = far < 0 ? other.from : other.to;
+  if (norm3(minus(end, at)) > RIDGE) return false;
+  const [one, two] = [Math.asin(out.z), Math.asin(far * other.u.z)];
+  const [flat, across] = [Math.hypot(bar.u.x, bar.u.y) * Math.hypot(other.u.x, other.u.y), bar.u.x * other.u.y - bar.u.y * other.u.x];
+  return (
+    Math.sign(one) === Math.sign(two) &&
+    Math.min(Math.abs(one), Math.abs(two)) > LOW &&
+    Math.max(Math.abs(one), Math.abs(two)) < HIGH &&
+    Math.abs(one - two) < ALIKE &&
+    Math.abs(across) < PLANE * flat
+  );
+}
+/** Ends so near are one place [m]. */
+const RIDGE = 0.25;
+const DEG = Math.PI / 180;
+/** Rafters rise between, differ in their slopes by no more than, and lie in one plane within [rad]. */
+const [LOW, HIGH, ALIKE, PLANE] = [2 * DEG, 30 * DEG, 10 * DEG, 3 * DEG];
+
+function kindOf(end: End, other: Bar): MeetingKind {
+  const { bar, at } = end;
+  if (isRidge(end, other)) return 'splice';
   const turn = Math.abs(dot3(bar.u, other.u));
   const along = dot3(minus(at, other.from), other.u);
   const edge = Math.min(along, other.length - along);
