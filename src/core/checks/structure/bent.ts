@@ -25,6 +25,8 @@ export interface BentState {
   free: LineStands;
   gives: Gives;
   rafters: { legs: readonly (Leg & { piece: string })[]; pin: number | null };
+  /** its pieces as they are seen from above, with what lies on them */
+  line: readonly LinePiece[];
   /** pressed between them, from their giving freely to their not moving at all; negative: they are pulled together [N] */
   thrust: { least: number; most: number };
 }
@@ -152,6 +154,7 @@ export function solveBent(
   const thrust = thrustOf(rafters, gives);
   const only = alone && pin !== null;
   const bent: BentState = {
+    line: flat,
     free: outer,
     gives,
     rafters,

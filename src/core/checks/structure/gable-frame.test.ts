@@ -5,6 +5,7 @@ import { support } from '../../../../tests/spliced-girder';
 import { applyCommand } from '../../edit/apply';
 import type { Command } from '../../edit/table';
 import { checksAt, evaluate, evaluateWhole } from '../../evaluate';
+import { betweenEnds } from './portal-rows';
 import { describe as told } from '../../verdict/describe';
 import type { Joint, Move, Plan } from '../../document/schema';
 
@@ -91,6 +92,64 @@ describe('two rafters between two columns, set on a tower at their ridge', () =>
     const found = row(gable(), 'joint.portal', 'n2')!;
     expect(found.demand! / (still + wind * h)).toBeGreaterThan(0.97);
     expect(found.demand! / (still + wind * h)).toBeLessThan(1.05);
+  });
+
+  test('as the frame leans they sag at their ridge, and nowhere more, by what their feet and the thrust leave: by hand', () => {
+    const h = 3.8;
+    const [k, m] = [((307 / 110) * h) / slope, 1 + rise / h];
+    const still = (load * span ** 2 * (3 + 5 * m)) / (16 * (2 * (k + 1) + m + m * (1 + 2 * m)));
+    const sags = (x: number) => (load * x * (span - x)) / 2 - still - (still / h) * rise * (x / (span / 2));
+    const most = Math.max(...Array.from({ length: 601 }, (_, i) => sags(i / 100)));
+    const [, pressed, sagged] = /pressed along by ([\d.]+) kN of .* sags ([\d.]+) kN·m/.exec(words(row(gable(), 'beam.portal', 'r1')!))!;
+    expect(Number(sagged) * 1e3).toBeGreaterThan(most);
+    // The wind leans one side of it by half of what it brings the feet.
+    expect(Number(sagged) * 1e3).toBeLessThan(most + 1500);
+    expect((Number(pressed) * 1e3) / (((load * span) / 2) * (rise / slope) + (still / h) * (span / 2 / slope))).toBeCloseTo(1, 0);
+    expect(Number(pressed) * 1e3).toBeGreaterThan(((load * span) / 2) * (rise / slope) + 0.8 * (still / h));
+  });
+
+  test('hogged at a foot the lower flange is free along that rafter, and along both where they hog at the ridge too', () => {
+    const at = (gust: number) => edited((p) => (p.site.standingGust = gust));
+    // In a wind their feet hog more than they sag, over half the length: what sags is nearer to what it can.
+    const windy = at(20);
+    const end = checksAt(evaluateWhole(opened(windy), TODAY), last(windy)).find(({ id }) => id === 'beam.portal')!;
+    const sags = Number(/sags ([\d.]+) kN·m/.exec(words(end))![1]) * 1e3;
+    expect(Math.max(...rowsOf(windy).flatMap((one) => (one.id === 'joint.portal' ? [one.demand!] : [])))).toBeGreaterThan(1.2 * sags);
+    const [, bends, capacity] = /hogs ([\d.]+) kN·m of ([\d.]+) kN·m, its lower flange free/.exec(words(row(at(60), 'beam.portal', 'r1')!))!;
+    expect(Number(bends)).toBeGreaterThan(20);
+    expect(Number(capacity) * 1e3).toBeCloseTo(row(gable(), 'beam.bending', 'r1')!.capacity!, -3);
+  });
+
+  test('what the wind bends their feet comes down at one of them, and off the other: on bolts and base', () => {
+    const plan = gable();
+    const straight = (0.5 * 1.25 * 15 ** 2 * 2.2 * 8 * IN * 4) / 2 + (load * span + 31 * LB_FT * 4 * G * 1.05) / 500 / 2;
+    const wind = straight * Math.SQRT1_2 + (0.5 * 1.25 * 15 ** 2 * 2.2 * 11.9 * IN * 2 * slope) / 2 / 2;
+    const carries = Number(/n2 carries ([\d.]+) kN/.exec(words(atMove(plan, last(plan), 'joint.sway', 'n2')!))![1]) * 1e3;
+    expect((carries - (load * span) / 2) / ((2 * wind * 3.8) / span)).toBeGreaterThan(0.9);
+    expect((carries - (load * span) / 2) / ((2 * wind * 3.8) / span)).toBeLessThan(1.1);
+    expect(row(plan, 'support.sway', 'f1')!.demand! - row(plan, 'column.strength', 'c1')!.demand!).toBeGreaterThan((2 * wind * 3.8) / span);
+  });
+
+  test('a rafter that stands out past its column is not joined there at its end: it keeps no angle, and nothing holds the columns', () => {
+    const out = (by: number) =>
+      edited((p) => {
+        const [c, s] = [span / 2 / slope, rise / slope];
+        p.structure.makes.push({ ...p.structure.makes.find(({ id }) => id === 'rf')!, id: 'ro', length: slope + by });
+        for (const id of ['r1', 'r2']) {
+          const one = piece(p, id);
+          one.make = 'ro';
+          one.from!.x += (id === 'r1' ? -1 : 1) * by * c;
+          one.from!.z -= by * s;
+          joint(p, id === 'r1' ? 'n1' : 'n2').a.at = by;
+        }
+        for (const end of [joint(p, 'rg').a, joint(p, 'rg').b, ...p.structure.supports.at(-1)!.seats]) end.at = slope + by;
+        for (const one of p.structure.supports.slice(0, 2)) Object.assign(one, { kind: 'pocket', anchors: null });
+      });
+    expect(row(out(0.1), 'joint.portal', 'n1') ?? row(out(0.1), 'joint.portal', 'n2')).toBeDefined();
+    expect(bad(out(0.6))).toMatch(/stop frame.sideways Nothing holds C. when the wind pushes/);
+    expect(row(out(0.6), 'joint.portal', 'n1') ?? row(out(0.6), 'joint.portal', 'n2')).toBeUndefined();
+    // It hangs over: less in the middle, and the same on the column.
+    expect(row(out(0.6), 'beam.bending', 'r1')!.demand!).toBeLessThan(row(gable(), 'beam.bending', 'r1')!.demand!);
   });
 
   const faults: [string, Edit, RegExp][] = [
@@ -252,6 +311,23 @@ describe('two rafters between two columns, set on a tower at their ridge', () =>
     expect(row(held, 'brace.sway', 'tie')!.demand! / along(held)).toBeGreaterThan(0.97);
     expect(row(held, 'brace.sway', 'tie')!.demand! / along(held)).toBeLessThan(1.03);
   });
+});
+
+test('between its ends a piece bends by what lies on it: in the middle, under a load, hogged at both ends', () => {
+  const piece = (load: number, loads: { x: number; force: number }[] = []) => ({
+    id: 'p',
+    from: 2,
+    to: 8,
+    stretches: [{ to: 8, stiffness: 1e6, load }],
+    loads,
+  });
+  expect(betweenEnds(piece(1000), { left: 0, right: 0 })).toEqual({ hogs: -0, sags: 4500 });
+  expect(betweenEnds(piece(1000), { left: -3000, right: -3000 })).toEqual({ hogs: 3000, sags: 1500 });
+  expect(betweenEnds(piece(0, [{ x: 4, force: 900 }]), { left: 0, right: 0 }).sags).toBeCloseTo((900 * 2 * 4) / 6, 9);
+  expect(betweenEnds(piece(0, [{ x: 4, force: -900 }]), { left: 0, right: 0 }).hogs).toBeCloseTo((900 * 2 * 4) / 6, 9);
+  const { sags } = betweenEnds(piece(1000), { left: 2000, right: -1000 });
+  const shear = -500 + 3000;
+  expect(sags).toBeCloseTo(2000 + shear ** 2 / 2000, 9);
 });
 
 test('edited step by step they say what the same plan says anew', () => {

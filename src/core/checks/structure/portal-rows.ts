@@ -6,6 +6,7 @@ import { heldOf } from '../../replay/held';
 import type { StructureMoment } from '../../replay/moment';
 import { bendingCapacity, postCapacity } from '../../settle/section-strength';
 import type { Check } from '../../verdict/check';
+import type { LinePiece } from '../../stage/line';
 import type { LoadCase } from './forces';
 import { worstRows, type At, type Row } from './frame-rows';
 import type { FrameModel, Portal } from './frame-model';
@@ -88,21 +89,42 @@ function rafterFeels(
   const bent = line.bent?.[which];
   const span = line.spans.findIndex((one) => one.id === id);
   const own = bent?.free.pieces.get(id);
-  // A piece that stands out past its column carries what it does without any thrust.
   const leg = bent?.rafters.legs.find((one) => one.piece === id);
   if (!bent || !own || !leg || span < 0) return null;
   const [start, end] = [bent.rafters.legs[0]!.from, bent.rafters.legs.at(-1)!.to];
   const takes = (x: number, height: number) => thrust * height + (a * (end - x) + b * (x - start)) / (end - start);
   const [from, to] = [takes(leg.from, leg.low), takes(leg.to, leg.high)];
-  const [left, right] = [own.left.moment - from, own.right.moment - to];
+  const ends = { left: own.left.moment - from, right: own.right.moment - to };
   const flat = (leg.to - leg.from) / Math.hypot(leg.to - leg.from, leg.high - leg.low);
+  const lies = bent.line.find((one) => one.id === id)!;
+  const whole = Math.abs(lies.from - leg.from) < 1e-6 && Math.abs(lies.to - leg.to) < 1e-6;
+  // A piece that stands out past its column is bounded by what it bends freely.
+  const bends = whole ? betweenEnds(lies, ends) : { hogs: Math.max(-ends.left, -ends.right) + own.hogging, sags: own.sagging - Math.min(from, to) };
   return {
-    // Its load bends it down between its ends: it hogs most at one of them.
-    hogs: Math.max(0, -left, -right) + own.hogging,
-    sags: Math.max(0, left, right, own.sagging - Math.min(from, to)),
+    hogs: Math.max(0, bends.hogs),
+    sags: Math.max(0, bends.sags),
     axial: own.shear * Math.sqrt(1 - flat ** 2) + Math.abs(thrust) * flat,
-    farHogs: left < 0 && right < 0,
+    farHogs: ends.left < 0 && ends.right < 0,
   };
+}
+
+/** The most a piece hogs and sags between its ends, by what it bends there and what lies on it. */
+export function betweenEnds({ from, to, stretches, loads }: LinePiece, { left, right }: { left: number; right: number }): { hogs: number; sags: number } {
+  const length = to - from;
+  const { load } = stretches[0]!;
+  const inside = [...loads].sort((one, other) => one.x - other.x);
+  let shear = (right - left + (load * length ** 2) / 2 + inside.reduce((sum, { x, force }) => sum + force * (to - x), 0)) / length;
+  const met = [left, right];
+  let [at, moment] = [from, left];
+  for (const { x, force } of [...inside, { x: to, force: 0 }]) {
+    const peak = load !== 0 ? shear / load : -1;
+    if (peak > 0 && peak < x - at) met.push(moment + (shear * peak) / 2);
+    moment += shear * (x - at) - (load * (x - at) ** 2) / 2;
+    shear -= load * (x - at) + force;
+    at = x;
+    met.push(moment);
+  }
+  return { hogs: Math.max(...met.map((one) => -one)), sags: Math.max(...met) };
 }
 
 /** A rafter pressed along and bent as the frame leans, its lower flange free where it hogs. */
