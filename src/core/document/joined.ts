@@ -44,12 +44,6 @@ export interface Joined {
   rise: number;
 }
 
-/** How high a place of what hangs as one is over its lowest end, from its left end as seen from above [m]. */
-export function heightIn({ parts }: Joined, x: number): number {
-  const part = parts.find(({ to }) => x <= to) ?? parts.at(-1)!;
-  return part.left + ((part.right - part.left) * (x - part.from)) / (part.to - part.from);
-}
-
 /** Ends further apart than this do not meet [m]; lines that turn by more than this are not one line, or not side by side [°]. */
 const MEET = 0.06;
 const ONE_LINE = 1;

@@ -4,7 +4,7 @@ import type { SectionRow } from '../steel/section-row';
 import { steelWeight } from '../steel/weight.calc';
 import { GRAVITY } from '../units';
 import { isGiven, isOpenI, WELDED } from './section-strength';
-import { heightIn, type Joined, type Part, type Tie } from '../document/joined';
+import type { Joined, Part, Tie } from '../document/joined';
 import { startOf } from '../document/lies';
 import { Missing } from '../verdict/missing';
 import { pieceWeight, type Lump, type Pair, type PieceWeight } from './piece-weight';
@@ -141,6 +141,12 @@ export const halfOf = ({ brace, at }: Tie): { weight: number; at: number } => ({
 
 /** A place along one of the pieces, from its own first end, along the whole. */
 const inWhole = ({ from, to, flipped, flat }: Part, x: number): number => (flipped ? to - x * flat : from + x * flat);
+
+/** How high a place of what hangs as one is over its lowest end, from its left end as seen from above [m]. */
+export function heightIn({ parts }: Joined, x: number): number {
+  const part = parts.find(({ to }) => x <= to) ?? parts.at(-1)!;
+  return part.left + ((part.right - part.left) * (x - part.from)) / (part.to - part.from);
+}
 
 /** Two slings hold what is bent at one height, as far as this [m]. */
 const EVEN = 0.1;

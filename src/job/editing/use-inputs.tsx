@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import type { ReactElement } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import type { QuantityKind } from '@/core/units';
@@ -10,7 +10,7 @@ import { again } from '@/ui/again';
 import { useField } from './use-edit';
 
 /** The section tables come with the field that needs them. */
-const SectionField = dynamic(() => again(() => import('@/ui/fields/section-field')).then((part) => part.SectionField));
+const SectionField = later(() => again(() => import('@/ui/fields/section-field')).then((part) => part.SectionField));
 
 type Said = Fault[] | null;
 type Extra = { placeholder?: string; note?: string };

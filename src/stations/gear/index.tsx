@@ -1,6 +1,6 @@
 'use client';
 import { Fragment, useState } from 'react';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { Forklift, MapPinned, Plus } from 'lucide-react';
 import { chartsOf, counterweightOf } from '@/core/settle/duties';
 import type { Assembly } from '@/core/document/things/assembly';
@@ -27,7 +27,7 @@ import { ThingTools } from '../shared/thing-tools';
 import { same, useInputs } from '@/job/editing/use-inputs';
 
 /** Read when it is opened. */
-const StandMapDialog = dynamic(() => again(() => import('./stand-map-dialog')).then((part) => part.StandMapDialog), { ssr: false });
+const StandMapDialog = later(() => again(() => import('./stand-map-dialog')).then((part) => part.StandMapDialog));
 
 /** The cranes, their charts, where they stand, and what is in their way. */
 export function GearStation() {

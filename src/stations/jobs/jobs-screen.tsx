@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
@@ -12,7 +12,7 @@ import { NewJobDialog } from './new-job-dialog';
 export type { JobRow } from './job-row';
 
 /** Read where there is something to fold away. */
-const Fold = dynamic(() => again(() => import('@/ui/workings/fold')).then((part) => part.Fold));
+const Fold = later(() => again(() => import('@/ui/workings/fold')).then((part) => part.Fold));
 
 /** The jobs with how each stands; a new one, or one from a plan file. */
 export function JobsScreen({ rows: listed, away: listedAway }: { rows: JobRow[]; away: JobRow[] }) {

@@ -1,10 +1,10 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { useState } from 'react';
 import { PlainButton } from '@/ui/plain-button';
 import { again } from '@/ui/again';
 
-const NewJobSheet = dynamic(() => again(() => import('./new-job-sheet')).then((part) => part.NewJobSheet), { ssr: false });
+const NewJobSheet = later(() => again(() => import('./new-job-sheet')).then((part) => part.NewJobSheet));
 
 export function NewJobDialog() {
   const [open, setOpen] = useState(false);

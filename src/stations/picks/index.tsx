@@ -1,6 +1,6 @@
 'use client';
 import { CopyCheck, Layers, Link2, Plus, Unlink2 } from 'lucide-react';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { useMemo, useState } from 'react';
 import type { Fault } from '@/core/calc/schema';
 import { slungAsUsual } from '@/core/edit/alike';
@@ -85,9 +85,9 @@ export function PicksStation() {
 }
 
 /** Read where there are several picks. */
-const Strings = dynamic(() => again(() => import('./string-fields')).then((part) => part.Strings));
+const Strings = later(() => again(() => import('./string-fields')).then((part) => part.Strings));
 /** Read where something is pushed. */
-const Launches = dynamic(() => again(() => import('./launch-fields')).then((part) => part.Launches));
+const Launches = later(() => again(() => import('./launch-fields')).then((part) => part.Launches));
 
 /** What is pushed over rollers, and a way to say so of what nothing lifts. */
 function Pushed() {
@@ -311,9 +311,9 @@ function threadsOf(pick: Pick, changes: Partial<NonNullable<Pick['threads']>>): 
   return next.how === '' && next.by === '' ? null : next;
 }
 
-const PickPointTools = dynamic(() => again(() => import('./pick-points')).then((part) => part.PickPointTools), { ssr: false });
+const PickPointTools = later(() => again(() => import('./pick-points')).then((part) => part.PickPointTools));
 /** Read when it is opened. */
-const WaysDialog = dynamic(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog), { ssr: false });
+const WaysDialog = later(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog));
 
 function WaysButton({ pick }: { pick: Pick }) {
   const plan = usePlan();

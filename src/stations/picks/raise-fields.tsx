@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { newArm, newPoint, newRaise, pointWords, raiseKinds, type Arm, type RaiseKind } from '@/core/document/things/raise';
@@ -55,7 +55,7 @@ export function Raises() {
 }
 
 /** Read when it is opened. */
-const WaysDialog = dynamic(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog), { ssr: false });
+const WaysDialog = later(() => again(() => import('./ways-dialog')).then((part) => part.WaysDialog));
 
 function RaiseFields({ raise }: { raise: Raise }) {
   const plan = usePlan();

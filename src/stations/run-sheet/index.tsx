@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { Trash2 } from 'lucide-react';
 import type { Move } from '@/core/document/schema';
 import { moveWords } from '@/core/settle/move-words';
@@ -10,9 +10,9 @@ import { Group, Panel } from '../shared/panel';
 import { useInputs } from '@/job/editing/use-inputs';
 
 // What is asked at a move is read with the first move that asks it.
-const HoldPoints = dynamic(() => again(() => import('./hold-points')).then((part) => part.HoldPoints), { ssr: false });
-const StructureMoveFields = dynamic(() => again(() => import('./structure-move-fields')).then((part) => part.StructureMoveFields), { ssr: false });
-const TightChoice = dynamic(() => again(() => import('./structure-move-fields')).then((part) => part.TightChoice), { ssr: false });
+const HoldPoints = later(() => again(() => import('./hold-points')).then((part) => part.HoldPoints));
+const StructureMoveFields = later(() => again(() => import('./structure-move-fields')).then((part) => part.StructureMoveFields));
+const TightChoice = later(() => again(() => import('./structure-move-fields')).then((part) => part.TightChoice));
 
 /** The move the moment stands at: what can be changed in it and what is checked at it. */
 export function RunSheetStation() {

@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { movesByPiece } from '@/core/evaluate/by-piece';
 import { worst, type StationId } from '@/core/verdict/check';
@@ -26,18 +26,18 @@ import { StopBand } from './stop-band';
 import { useKeys, type OpenDialog } from './use-keys';
 import { Walk } from './walk';
 
-const MeasureStation = dynamic(() => again(stations.measure).then((part) => part.MeasureStation));
-const SteelStation = dynamic(() => again(stations.steel).then((part) => part.SteelStation));
-const WayInStation = dynamic(() => again(stations.wayIn).then((part) => part.WayInStation));
-const ShoresStation = dynamic(() => again(stations.shores).then((part) => part.ShoresStation));
-const GearStation = dynamic(() => again(stations.gear).then((part) => part.GearStation));
-const PicksStation = dynamic(() => again(stations.picks).then((part) => part.PicksStation));
-const PieceList = dynamic(() => again(stations.list).then((part) => part.PieceList));
-const RulesDialog = dynamic(() => again(dialogs.rules).then((part) => part.RulesDialog), { ssr: false });
-const RevisionsDialog = dynamic(() => again(dialogs.revisions).then((part) => part.RevisionsDialog), { ssr: false });
-const KeysDialog = dynamic(() => again(dialogs.keys).then((part) => part.KeysDialog), { ssr: false });
-const OfferBanner = dynamic(() => again(dialogs.offer).then((part) => part.OfferBanner), { ssr: false });
-const CommandPalette = dynamic(() => again(dialogs.palette).then((part) => part.CommandPalette), { ssr: false });
+const MeasureStation = later(() => again(stations.measure).then((part) => part.MeasureStation));
+const SteelStation = later(() => again(stations.steel).then((part) => part.SteelStation));
+const WayInStation = later(() => again(stations.wayIn).then((part) => part.WayInStation));
+const ShoresStation = later(() => again(stations.shores).then((part) => part.ShoresStation));
+const GearStation = later(() => again(stations.gear).then((part) => part.GearStation));
+const PicksStation = later(() => again(stations.picks).then((part) => part.PicksStation));
+const PieceList = later(() => again(stations.list).then((part) => part.PieceList));
+const RulesDialog = later(() => again(dialogs.rules).then((part) => part.RulesDialog));
+const RevisionsDialog = later(() => again(dialogs.revisions).then((part) => part.RevisionsDialog));
+const KeysDialog = later(() => again(dialogs.keys).then((part) => part.KeysDialog));
+const OfferBanner = later(() => again(dialogs.offer).then((part) => part.OfferBanner));
+const CommandPalette = later(() => again(dialogs.palette).then((part) => part.CommandPalette));
 
 /**
  * Once the job stands on the screen and is worked out, the rest of the page is read too: each part is there when it is

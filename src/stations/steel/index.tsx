@@ -1,5 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Missing } from '@/core/verdict/missing';
@@ -21,9 +21,9 @@ import { WeightChoice } from './weight-choice';
 import { useInputs } from '@/job/editing/use-inputs';
 
 /** Read when it is opened. */
-const PlacesDialog = dynamic(() => again(() => import('./places-dialog')).then((part) => part.PlacesDialog), { ssr: false });
+const PlacesDialog = later(() => again(() => import('./places-dialog')).then((part) => part.PlacesDialog));
 
-const PlacedTableDialog = dynamic(() => again(() => import('./placed-table-dialog')).then((part) => part.PlacedTableDialog), { ssr: false });
+const PlacedTableDialog = later(() => again(() => import('./placed-table-dialog')).then((part) => part.PlacedTableDialog));
 
 /** Each piece: what it is, what is packed and bolted to it, and what others say it weighs. */
 export function SteelStation() {

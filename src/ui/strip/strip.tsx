@@ -3,7 +3,7 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { foldByPiece, type OfPiece } from '@/core/evaluate/by-piece';
 import type { Verdict } from '@/core/verdict/check';
@@ -42,7 +42,7 @@ interface StripProps {
 }
 
 /** Read when the strip is first folded. */
-const FoldCard = dynamic(() => again(() => import('./fold-card')).then((part) => part.FoldCard));
+const FoldCard = later(() => again(() => import('./fold-card')).then((part) => part.FoldCard));
 
 /** More moves than this are drawn as they come into sight, and can be looked for. */
 const MANY = 60;

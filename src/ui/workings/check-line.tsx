@@ -1,7 +1,7 @@
 'use client';
 import * as Accordion from '@radix-ui/react-accordion';
 import { Wrench } from 'lucide-react';
-import dynamic from 'next/dynamic';
+import { later } from '@/ui/later';
 import type { ReactNode } from 'react';
 import type { Check } from '@/core/verdict/check';
 import type { Fix } from '@/core/edit/fixes';
@@ -11,7 +11,7 @@ import { VerdictMark, verdictWord } from '../verdict/verdict-mark';
 import { again } from '../again';
 
 /** The working knows every calculation: it is read when a row is opened. */
-export const Traces = dynamic(() => again(() => import('./traces')), { ssr: false });
+export const Traces = later(() => again(() => import('./traces')).then((part) => part.default));
 
 export const checkKey = (check: Check): string =>
   `${check.id}/${check.about.kind}/${check.about.id}/${check.about.part ?? ''}/${check.subject}/${check.move ?? 'before'}`;

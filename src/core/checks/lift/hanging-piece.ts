@@ -14,7 +14,7 @@ import type { Turned } from '../../settle/lift-turned';
 import { Missing } from '../../verdict/missing';
 import type { PieceWeight } from '../../settle/piece-weight';
 import { reckonedYield } from '../../document/reckoned-yield';
-import { heightIn } from '../../document/joined';
+import { heightIn } from '../../settle/joined-weight';
 import { namesPerson } from '../../document/records';
 import type { Joint, Piece } from '../../document/schema';
 import { liftMove, type Context, type PickContext, type Spliced } from '../context';
