@@ -55,6 +55,17 @@ describe('two rafters that meet at a ridge', () => {
     expect(joint(line, 'a', 'b')!.why).not.toMatch(/ridge/);
   });
 
+  test('nearly level, or in one line that hardly slopes, they are no ridge; one that ends along the other is none either', () => {
+    const low = [piece('a', [0, 0, 4], [6, 0, 4.1]), piece('b', [12, 0, 4], [6, 0, 4.1])];
+    const line = [piece('a', [0, 0, 4], [6, 0, 4.3]), piece('b', [6, 0, 4.3], [12, 0, 4.6])];
+    for (const pieces of [low, line]) {
+      expect(joint(pieces, 'a', 'b')).toMatchObject({ kind: 'splice' });
+      expect(joint(pieces, 'a', 'b')!.why).not.toMatch(/ridge/);
+    }
+    const past = [piece('a', [0, 0, 4], [6, 0, 5.5]), piece('b', [10, 0, 4], [5, 0, 5.25])];
+    expect(joint(past, 'a', 'b')!.kind).not.toBe('splice');
+  });
+
   test('turned by a right angle seen from above they are a corner', () => {
     const corner = [piece('a', [0, 0, 4], [6, 0, 5]), piece('b', [6, 6, 4], [6, 0, 5])];
     expect(joint(corner, 'a', 'b')!.kind).not.toBe('splice');
