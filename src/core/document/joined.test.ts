@@ -366,6 +366,12 @@ describe('what is asked of pieces lifted as one', () => {
     expect(asks((plan) => (plan.structure.pieces[1]!.to = { x: 23.9, y: 0, z: 5.8 }))).toContain('bent, and their two ends are not of one height');
     expect(asks((plan) => (plan.structure.pieces[1]!.to = { x: 23.9, y: 0, z: 4.2 }))).toContain('bent, and their two ends are not of one height');
     expect(asks((plan) => (plan.structure.pieces[1]!.from = { x: 14.1, y: 0, z: 5 }))).toContain('do not run on in one line');
+    const [c, t] = [Math.cos(0.45), Math.sin(0.45)];
+    const sloping: Edit = ({ structure: { pieces } }) => {
+      Object.assign(pieces[0]!, { from: { x: 0, y: 0, z: 5 }, to: { x: 14 * c, y: 0, z: 5 + 14 * t } });
+      Object.assign(pieces[1]!, { from: { x: 14 * c, y: 0, z: 5 + 14 * t }, to: { x: 24 * c, y: 0, z: 5 + 24 * t } });
+    };
+    expect(asks(sloping)).toContain('G1a is not level');
     expect(asks((plan) => (plan.structure.pieces[1]!.to = { x: 14, y: 0, z: 15 }))).toContain('G1b is not level');
     expect(asks((plan) => (plan.structure.pieces[1]!.to = null))).toContain('Where is G1b to be?');
     expect(asks((plan) => (plan.structure.joints[0]!.kind = 'seat'))).toContain('no splices join all of them');

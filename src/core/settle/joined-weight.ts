@@ -95,7 +95,7 @@ export function joinedLoad(
       ...ties.map(({ mass, at }) => ({ weight: mass * GRAVITY, at })),
     ],
     ...(joined.lines.length > 1 ? { pair: pairOf(members, joined) } : {}),
-    ...(joined.rise > 0 ? { bent: { slung, rise: joined.rise } } : {}),
+    ...(joined.rise > 0 ? { bent: { slung, rise: joined.rise, pieces: joined.parts.map(({ from, to, left, right }) => ({ from, to, left, right })) } } : {}),
     trace: { calc: steelWeight.id, input: heavy.input, output: { ...heavy.lump, cg: heavy.lump.cg.x } },
   };
   const start = startOf(of.beam) ?? own.start;

@@ -47,8 +47,8 @@ export interface PieceWeight extends Lump {
   above: number;
   /** of two lines side by side */
   pair?: Pair;
-  /** of pieces that hang bent: all places from the height of its slings, and how high that and its highest are over its lowest end [m] */
-  bent?: { slung: number; rise: number };
+  /** of pieces that hang bent: how high its slings, its highest place and the ends of each piece are over its lowest end [m] */
+  bent?: { slung: number; rise: number; pieces: readonly { from: number; to: number; left: number; right: number }[] };
   /** what bends it as it hangs, allowance and all */
   runs: { weightPerLength: number; from: number; to: number }[];
   lumps: { weight: number; at: number }[];

@@ -53,6 +53,27 @@ describe('a pair of rafters joined on the ground and lifted as one', () => {
     expect(bad(edited(4)).replace(/stop rigging.slides .*/, '')).not.toMatch(/stop|missing (pick|rigging|line|beam|joint)/);
   });
 
+  test('reaches from its lower ends to its slings, and on to its ridge', () => {
+    const plan = edited(4);
+    const { hanging } = pickContext(settle(plan), plan.picks[0]!);
+    expect(hanging).toMatchObject({ way: 'slung', loadDepth: expect.closeTo(1 + DEEP, 2) as number, height: expect.closeTo(rise + DEEP, 2) as number });
+  });
+
+  test('comes down past a post that reaches over its lower ends, not past one that stands under its ridge', () => {
+    const post = (x: number, height: number) =>
+      bad(edited(4, (p) => p.site.obstructions.push({ id: 'po', name: 'Post', at: { x, y: 0 }, length: 0.2, width: 0.2, height, azimuthDeg: 0 } as never)));
+    expect(post(1.5, eaves + 1.3)).toMatch(/stop beam.inTheWay R1 is set into Post/);
+    expect(post(span / 2, eaves + 1.3)).not.toMatch(/inTheWay|lift.down/);
+  });
+
+  test('goes straight up from where it lies through what reaches as high as its ridge does', () => {
+    const under = (height: number) =>
+      bad(
+        edited(4, (p) => p.site.obstructions.push({ id: 'po', name: 'Post', at: { x: 6, y: -17 }, length: 0.2, width: 0.2, height, azimuthDeg: 0 } as never)),
+      );
+    expect(under(1)).toMatch(/stop lift.up|missing lift.up/);
+  });
+
   test('its hook is over its lower ends by the height it is slung at and its slings', () => {
     const found = row(edited(4), 'lift.headRoom')!;
     const over = 1 + DEEP + Math.sqrt(4 ** 2 - 2 ** 2);
@@ -136,6 +157,8 @@ describe('a pair of rafters joined on the ground and lifted as one', () => {
     });
     expect(row(steep, 'lift.chart')!.verdict).toBe('clear');
     expect(row(steep, 'rigging.topHeavy')!.demand!).toBeCloseTo(1.8 + DEEP / 2, 2);
+    // 14 m along its slopes and 12 m as it is seen.
+    expect(row(steep, 'pick.hanging')!.capacity! / row(edited(4), 'pick.hanging')!.capacity!).toBeLessThan(0.99);
     expect(row(steep, 'lift.boomGap')!.capacity!).toBeLessThan(row(edited(4), 'lift.boomGap')!.capacity!);
   });
 

@@ -76,19 +76,22 @@ function lyingBody({ piece }: PickContext, weight: PieceWeight, top: number): Bo
 
 /** The room over the place of a load, as it comes down to it: what is in the place itself is told of elsewhere. */
 function settingBodies({ piece, turned }: PickContext, seat: Target, weight: PieceWeight, top: number): Body[] {
-  const depth = standing(weight);
+  const { depth } = weight.section;
   const width = breadthOf(weight);
   const { id, mark: name } = piece;
   const body = (outline: Vec[], level: number, stands: number): Body => ({ id, name, outline, from: level + stands, to: Math.max(top, level) + stands });
   const { left, right, azimuthDeg } = seat;
   if (turned) return [body(shrunk(left.at, depth, width, azimuthDeg), Math.max(left.level, right.level), piece.length)];
-  // Where it slopes the room over it begins lower at its lower end.
-  const rise = right.level - left.level;
-  const count = slicesFor(Math.abs(rise));
-  const each = piece.length / count;
-  return Array.from({ length: count }, (_, n) => {
-    const middle = add(seat.leftEnd, scale(direction(azimuthDeg), each * (n + 1 / 2)));
-    return body(shrunk(middle, each, width, azimuthDeg), left.level + (rise * (n + (rise > 0 ? 1 : 0))) / count, depth);
+  // Where it slopes the room over it begins lower at its lower end; of what is bent each piece slopes for itself.
+  const slopes = weight.bent?.pieces ?? [{ from: 0, to: piece.length, left: 0, right: right.level - left.level }];
+  return slopes.flatMap((one) => {
+    const rise = one.right - one.left;
+    const count = slicesFor(Math.abs(rise));
+    const each = (one.to - one.from) / count;
+    return Array.from({ length: count }, (_, n) => {
+      const middle = add(seat.leftEnd, scale(direction(azimuthDeg), one.from + each * (n + 1 / 2)));
+      return body(shrunk(middle, each, width, azimuthDeg), left.level + one.left + (rise * (n + (rise > 0 ? 1 : 0))) / count, depth);
+    });
   });
 }
 
