@@ -89,6 +89,11 @@ describe('a pair of rafters joined on the ground and lifted as one', () => {
     expect(row(edited(4), 'pick.hanging')!.demand!).toBeCloseTo(row(edited(4), 'pick.bending', 'r1')!.demand!, 3);
   });
 
+  test('its slings lie nearer along it by its slope: a basket slides towards the ridge, under a bar too where it is steep', () => {
+    const [cos, sin] = [Math.cos(((60 - (Math.atan2(rise, span / 2) * 180) / Math.PI) * Math.PI) / 180), (load * span) / 2 / Math.sin(Math.PI / 3)];
+    expect(row(edited(4), 'rigging.slides')!.demand! / (cos * sin)).toBeCloseTo(1, 2);
+  });
+
   test('slung below where it balances it turns over', () => {
     expect(bad(edited(2))).toMatch(/stop rigging.topHeavy R1 \+ R2 balance 901.* above their lower ends and are slung 802/);
     expect(row(edited(4), 'rigging.topHeavy')!.verdict).toBe('clear');

@@ -1,4 +1,5 @@
 import { phrase, q } from '../../calc/work';
+import { Missing } from '../../verdict/missing';
 import { slingGrip } from '../../rigging/grip.calc';
 import { hitchRating } from '../../rigging/hitch.calc';
 import { slingRating } from '../../rigging/sling-rating.calc';
@@ -96,7 +97,7 @@ export function hitchChecks(context: Context, picked: PickContext, hanging: Hang
   const checks = hook === 'second' ? [] : laidRound(piece.mark, hitch, at, turned !== null);
   // A tail lies in its sling until it is let go: only what hangs upright slips up.
   if (turned && hook === 'second') return checks;
-  return [...checks, ...slides(context, piece.mark, hitch, hanging, tension, turned !== null, at)];
+  return [...checks, ...slides(context, piece.mark, hitch, hanging, tension, turned !== null, at, slopeAtSlings(picked))];
 }
 
 /** The corners a sling goes round, and how sharply a wire rope bends there. */
@@ -123,14 +124,25 @@ function laidRound(mark: string, hitch: Laid, at: At, turned: boolean): Check[] 
   return checks;
 }
 
+/** How steep what hangs bent is where its slings go round it: towards its ridge they lie so much nearer along it [°]. */
+function slopeAtSlings({ pick, piece, weight }: PickContext): number {
+  if (weight instanceof Missing || !weight.bent) return 0;
+  const { pieces } = weight.bent;
+  const steep = (x: number) => {
+    const { from, to, left, right } = pieces.find((one) => x <= one.to) ?? pieces.at(-1)!;
+    return (Math.atan2(Math.abs(right - left), to - from) * 180) / Math.PI;
+  };
+  return Math.max(steep(pick.left), steep(piece.length - pick.right));
+}
+
 /** A basket slides along the piece towards the other sling; round what stands upright nothing but a stop keeps any sling from slipping up. */
-function slides({ rules }: Context, mark: string, hitch: Laid, hanging: Hanging, tension: number, turned: boolean, at: At): Check[] {
+function slides({ rules }: Context, mark: string, hitch: Laid, hanging: Hanging, tension: number, turned: boolean, at: At, slopeDeg: number): Check[] {
   const place = at('rigging.slides', slingGrip.id, sourced(slingGrip.source.text, rules, 'slingGrip'));
   const stopped = saysSomething(hitch.heldBy);
   if (turned) return stopped ? [] : [missingCheck(place, 'count', `Once ${mark} hangs upright its sling pulls along it: what keeps it from slipping up?`)];
   if (hitch.kind === 'choker' || stopped) return [];
   // Out of level the piece is steeper to one of its legs by as much.
-  const angleDeg = Math.min(...hanging.angleDeg) - Math.abs(hanging.tiltDeg);
+  const angleDeg = Math.min(...hanging.angleDeg) - Math.abs(hanging.tiltDeg) - slopeDeg;
   if (!(angleDeg > 0)) return [flatStop(place, 'angle', told(phrase`The slings lie along ${mark}: a basket slides off.`), [hanging.trace])];
   const { outcome, traces } = traced(slingGrip, { tension, angleDeg: Math.min(90, angleDeg), friction: rules.value('slingGrip') });
   if (!outcome.ok) return [missingCheck(place, 'force', outcome.error)];

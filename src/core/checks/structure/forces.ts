@@ -448,9 +448,9 @@ function lineFrom(
       : `${meet()} are bent, and their outer seats or the pin between them are of such heights: what presses those apart is not worked out here. Who has checked it?`;
   };
 
-  /** joints by which it hangs on columns, that can hold it together, and seats and beams that keep it along */
+  /** joints by which it hangs, those of them bolted to columns, which can hold it together, and seats that keep it along */
   const hung = pieces.flatMap(({ beam }) => net.hangs.get(beam.beam.id) ?? []).filter(({ id, b }) => isMade(jointAt(moment, id)) && inForce(moment, b.piece));
-  const columns = new Set(hung.filter(({ b }) => net.beams.get(b.piece)?.place?.upright).map(({ id }) => id));
+  const columns = new Set(hung.filter(({ kind, b }) => kind !== 'seat' && net.beams.get(b.piece)?.place?.upright).map(({ id }) => id));
   const fixed = pieces.flatMap(({ beam }) =>
     (net.seats.get(beam.beam.id) ?? []).filter(({ support }) => support.along === 'fixed' && standsAt(moment, support.id)),
   );

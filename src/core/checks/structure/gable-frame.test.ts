@@ -199,6 +199,13 @@ describe('two rafters between two columns, set on a tower at their ridge', () =>
       /missing line.stands R1 and R2 are bent, and their outer seats .* are of such heights/,
     ],
     [
+      'feet that only rest on their columns: what holds them together',
+      (p) => {
+        for (const id of ['n1', 'n2']) Object.assign(joint(p, id), { kind: 'seat', moment: null });
+      },
+      /missing line.stands R1 and R2 are bent, and more than one seat keeps them from moving along/,
+    ],
+    [
       'hung on girders, that bend sideways',
       (p) => {
         for (const [id, x] of [
