@@ -9,7 +9,7 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // Long enough for a machine whose processors are lent to others half of the time; nothing here measures speed.
-  timeout: 240_000,
+  timeout: 480_000,
   expect: { timeout: 45_000 },
   reporter: [['list'], ['json', { outputFile: process.env.KEEN_TRESTLE_E2E_JSON ?? 'test-results/e2e.json' }]],
   use: {
