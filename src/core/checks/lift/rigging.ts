@@ -157,7 +157,9 @@ function topHeavyCheck(
     ),
     { demand: balances, capacity: held, quantity: 'dimension', caution: rules.value('strengthCaution') },
     told(
-      phrase`${piece.mark} balance ${q(balances, 'dimension')} above their lower ends and are slung ${q(held, 'dimension')} above them: slung below where they balance they turn over. Sling them nearer their ridge.`,
+      balances < held
+        ? phrase`${piece.mark} balance ${q(balances, 'dimension')} above their lower ends and are slung ${q(held, 'dimension')} above them: they hang upright.`
+        : phrase`${piece.mark} balance ${q(balances, 'dimension')} above their lower ends and are slung ${q(held, 'dimension')} above them: slung below where they balance they turn over. Sling them nearer their ridge.`,
     ),
     [weight.trace],
   );

@@ -11,7 +11,7 @@ const FLAT = 0.005;
 /** Pieces lie in one upright plane as far as this, seen from above. */
 const PLANE = Math.cos((2 * Math.PI) / 180);
 
-/** A piece of a bent line: where along it, which way round, and EI. */
+/** A piece of a bent line: where along it, and which way round. */
 export interface BentPiece {
   place: Placed;
   from: number;
