@@ -25,6 +25,7 @@ import { seatingChecks } from '../checks/seats/seating';
 import { holdChecks } from '../checks/order/hold-points';
 import { leftOutChecks } from '../checks/said/left-out';
 import { loadPathChecks } from '../checks/seats/load-path';
+import { onOneLink } from '../checks/seats/on-one-link';
 import { floorChecks } from '../checks/said/rule-floors';
 import { derivedFigures, type Derived } from '../checks/steel/derived';
 import { surveyChecks } from '../checks/measure/measure';
@@ -218,6 +219,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...orderChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context, structure.onward),
+    ...onOneLink(context),
     ...overlayChecks(context),
     ...steelListChecks(context),
     ...transportChecks(context),
