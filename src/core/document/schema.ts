@@ -7,6 +7,7 @@ import { costsSchema, hireSchema } from './things/costs';
 import { shoringSchema } from './things/shoring';
 import { stringSchema } from './things/string';
 import { forecastSchema, shiftSchema } from './things/forecast';
+import { dayMoves } from './things/day-end';
 import { launchMoves, launchSchema } from './things/launch';
 import { raiseSchema } from './things/raise';
 import { rigSchema } from './things/rig';
@@ -390,6 +391,7 @@ const moveSchema = Type.Union([
   closed({ ...common, kind: Type.Literal('other'), what: text() }),
   ...structureMoves,
   ...launchMoves,
+  ...dayMoves,
 ]);
 
 export const planSchema = Type.Object(

@@ -59,6 +59,7 @@ const offers: { readonly [K in MoveKind]: Offer<K> } = {
   'launch.push': each(launches, ({ id, travel }) => ({ launch: id, to: travel ?? 0 })),
   'launch.stop': each(launches, ({ id }) => ({ launch: id })),
   'launch.lower': each(launches, ({ id }) => ({ launch: id })),
+  'day.end': () => [{ on: null }],
   other: () => [{ what: 'Hold point' }],
 };
 

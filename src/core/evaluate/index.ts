@@ -15,6 +15,7 @@ import { laidChecks } from '../checks/site/laid';
 import { craneSizeChecks } from '../checks/gear/crane-sizes';
 import { assemblyChecks } from '../checks/gear/assembly';
 import { towerChecks } from '../checks/gear/tower';
+import { dayChecks } from '../checks/order/days';
 import { concreteCheck, journeyChecks, orderChecks } from '../checks/order/order';
 import { launchChecks } from '../checks/launch/checks';
 import { raiseChecks } from '../checks/raise';
@@ -217,6 +218,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...towerChecks(context),
     ...assemblyChecks(context),
     ...orderChecks(context),
+    ...dayChecks(context),
     ...surveyChecks(context, drawn),
     ...loadPathChecks(context, structure.onward),
     ...onOneLink(context),

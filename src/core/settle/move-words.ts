@@ -2,7 +2,9 @@ import { allShores, lineOf } from '../document/views';
 import { hangsWith, hungWith } from '../document/joined';
 import { bearingOf, markLifted, pickOf, pieceOf, standOf, standsOfPick } from '../document/lookups';
 import type { Move, MoveKind, Plan } from '../document/schema';
+import { dayWords } from '../document/day';
 import { strikeGroups } from '../document/strike-groups';
+import { workDays } from '../document/work-days';
 
 export const moveKindName: Record<MoveKind, string> = {
   'bearing.ready': 'Bearing ready',
@@ -37,6 +39,7 @@ export const moveKindName: Record<MoveKind, string> = {
   'launch.push': 'Push',
   'launch.stop': 'Side stops on',
   'launch.lower': 'Lower onto its seats',
+  'day.end': 'End of the day',
   other: 'Other',
 };
 
@@ -149,6 +152,10 @@ export function moveWords(plan: Plan, move: Move): MoveWords {
         title: words[move.kind],
         about: move.kind === 'launch.push' ? `to ${Math.round(move.to * 100) / 100} m` : move.kind === 'launch.stop' ? name : '',
       };
+    }
+    case 'day.end': {
+      const day = workDays(plan.moves).find(({ end }) => end?.id === move.id);
+      return { title: day ? `End of day ${day.number}` : title, about: move.on === null ? '' : dayWords(move.on) };
     }
     case 'other':
       return { title: move.what || 'Other', about: '' };

@@ -6,6 +6,7 @@ import { yardWords, type YardKind } from '../../document/things/yard';
 import { legSubject } from '../way-in/leg-verdict';
 import { markLifted } from '../../document/lookups';
 import { dayFault, namesPerson } from '../../document/records';
+import { dateBy } from '../../document/work-days';
 import type { Plan, Raise, YardThing } from '../../document/schema';
 import { gearInUse, inUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../../document/yard';
 import type { Context } from '../context';
@@ -18,8 +19,13 @@ export function yardChecks(context: Context): Check[] {
 
 type Inspected = YardThing['inspected'];
 
-/** The last inspection, and whether it is still good on the day the plan is looked at. */
-function inspection({ today, rules }: Context, place: Place, name: string, inspected: Inspected | undefined, key: ThresholdKey): Check {
+/** The last inspection, and whether it is still good on the day the plan is looked at, and on the last day it is used, up to the move at `last`. */
+function inspection(
+  { plan, today, rules }: Context,
+  place: Place,
+  name: string,
+  { inspected, last, key }: { inspected: Inspected | undefined; last: number; key: ThresholdKey },
+): Check {
   const months = rules.value(key);
   if (!inspected) return missingCheck(place, 'count', `When was ${name} last inspected, and by whom?`);
   const fault = namesPerson(inspected.by) ? dayFault(inspected.on, today) : 'names nobody';
@@ -31,6 +37,16 @@ function inspection({ today, rules }: Context, place: Place, name: string, inspe
       'count',
       told(
         phrase`${name} was last inspected on ${inspected.on}, good for ${q(months, 'count')} months: it ran out on ${until}. Nothing is lifted with it until it is inspected again.`,
+      ),
+      [],
+    );
+  const used = dateBy(plan.moves, last);
+  if (used !== null && used > until)
+    return flatStop(
+      place,
+      'count',
+      told(
+        phrase`${name} was last inspected on ${inspected.on}, good for ${q(months, 'count')} months: it runs out on ${until}, and is still used on ${used}. Inspect it again before that day.`,
       ),
       [],
     );
@@ -49,11 +65,23 @@ const at = (id: string, of: Pick<Place, 'subject' | 'about'>, source: string, st
 function craneInspections(context: Context): Check[] {
   const { plan, rules } = context;
   const used = new Set(plan.stands.map((one) => one.crane));
-  return plan.cranes.flatMap((crane) =>
-    used.has(crane.id)
-      ? [inspection(context, at('crane.inspected', on('crane', crane, crane.name), source(rules, 'inspectCrane')), crane.name, crane.inspected, 'inspectCrane')]
-      : [],
-  );
+  const last = lastAt(plan);
+  return plan.cranes.flatMap((crane) => {
+    if (!used.has(crane.id)) return [];
+    const place = at('crane.inspected', on('crane', crane, crane.name), source(rules, 'inspectCrane'));
+    return [inspection(context, place, crane.name, { inspected: crane.inspected, last: last.get(crane.id) ?? -1, key: 'inspectCrane' })];
+  });
+}
+
+/** The last move of each crane on the run sheet: where it leaves, or the end of it all; one that never comes has none. */
+function lastAt({ stands, moves }: Plan): ReadonlyMap<string, number> {
+  const craneOf = new Map(stands.map(({ id, crane }) => [id, crane]));
+  const last = new Map<string, number>();
+  moves.forEach((move, at) => {
+    if (move.kind === 'crane.set') last.set(craneOf.get(move.stand)!, Infinity);
+    if (move.kind === 'crane.leave') last.set(craneOf.get(move.stand)!, at);
+  });
+  return last;
 }
 
 const source = (rules: Rules, key: ThresholdKey): string => sourced('Record: an inspection by a named person, with its date', rules, key);
@@ -87,11 +115,13 @@ const untagged = ({ plan }: Context): Check[] => {
 function gearInspections(context: Context): Check[] {
   const { plan, rules } = context;
   const used = inUse(plan);
-  return (plan.yard ?? []).flatMap((one) =>
-    used.has(one.id)
-      ? [inspection(context, at('gear.inspected', on('yard', one, nameOf(one)), source(rules, 'inspectGear')), nameOf(one), one.inspected, 'inspectGear')]
-      : [],
-  );
+  const last = new Map<string, number>();
+  for (const { gear, to } of gearInUse(plan)) for (const id of gear) last.set(id, Math.max(to, last.get(id) ?? -1));
+  return (plan.yard ?? []).flatMap((one) => {
+    if (!used.has(one.id)) return [];
+    const place = at('gear.inspected', on('yard', one, nameOf(one)), source(rules, 'inspectGear'));
+    return [inspection(context, place, nameOf(one), { inspected: one.inspected, last: last.get(one.id) ?? -1, key: 'inspectGear' })];
+  });
 }
 
 const loadName = (plan: Plan, { load }: Raise): string =>

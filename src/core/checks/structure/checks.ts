@@ -1,6 +1,6 @@
 import type { Check, Verdict } from '../../verdict/check';
 import type { Context } from '../context';
-import { keepOne } from '../../document/keep';
+import { keepOne, sameThings } from '../../document/keep';
 import { hangsWith, hungWith } from '../../document/joined';
 import type { Move } from '../../document/schema';
 import type { Step } from '../../replay/replay';
@@ -9,6 +9,7 @@ import { holdsOf } from '../../replay/held';
 import { holdRows } from './hold-rows';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { settleBeams, type SettledBeam } from '../../settle/model';
+import { windThen } from '../../settle/wind';
 import { beamAt } from '../../replay/moment';
 import { isStructureMove } from '../../replay/moves';
 import { byMove, rowOver, rowsAt, rowsChanged, Said, verdictsAt, worstOf, type Fared, type Stand } from './worst';
@@ -60,6 +61,8 @@ export function structureChecks(context: Context): StructureAnswer {
     by,
     rows: new Said(),
     onward: [],
+    nights: stages.nights,
+    wind: windThen(plan, false),
     caution: rules.value('strengthCaution'),
     latest: stages.lineOf,
     freeOf: freeLengths(by),
@@ -90,7 +93,10 @@ export function structureChecks(context: Context): StructureAnswer {
     sides.push(move, after.structure, whole);
   });
   const end = replayed.steps.at(-1);
-  if (end) for (const head of sides.heads()) sides.check(head, end.move.id, end.after.structure, true, whole);
+  if (end) {
+    for (const head of sides.heads()) sides.check(head, end.move.id, end.after.structure, true, whole);
+    sides.end(end.move, end.after.structure, whole);
+  }
   const order = () => replayed.steps.map(({ move }) => move.id);
   const moves = keepOne('moves.byId', [plan.moves], () => new Map(plan.moves.map((move) => [move.id, move])));
   const rows = worstOf(told);
@@ -137,6 +143,7 @@ interface Read {
   own: { hood: Hood | undefined; past: Past } | null;
 }
 interface Answer {
+  own: readonly string[];
   taken: Taken;
   said: Said;
   onward: readonly Onward[];
@@ -151,7 +158,8 @@ interface Answer {
 class MoveByMove {
   private readonly hoods: ReadonlyMap<string, Hood>;
   private readonly past = new Map<string, Past>();
-  private readonly answers: WeakMap<Move, Answer>;
+  /** by what wind they were judged in */
+  private readonly answers: { night: WeakMap<Move, Answer>; shift: WeakMap<Move, Answer> };
 
   constructor(
     private readonly ground: Ground,
@@ -159,13 +167,18 @@ class MoveByMove {
   ) {
     const { plan, rules } = ground.context;
     this.hoods = hoodsOf(plan);
-    this.answers = keepOne('structure.moves', [rules, plan.site.standingGust ?? null, plan.site.forecastGust], () => new WeakMap<Move, Answer>());
+    const winds = [rules, plan.site.standingGust ?? null, plan.site.forecastGust];
+    this.answers = keepOne('structure.moves', winds, () => ({ night: new WeakMap<Move, Answer>(), shift: new WeakMap<Move, Answer>() }));
   }
 
   take({ move, after }: Step, at: number): Answer {
     const own = move.kind === 'beam.plumb' ? [move.beam] : this.stages.touches(move);
     for (const id of own) this.past.set(id, pastAfter(this.past.get(id) ?? NONE, move));
-    const known = this.answers.get(move);
+    const forShift = this.ground.nights.inShift.has(move);
+    const answers = this.answers[forShift ? 'shift' : 'night'];
+    const before = answers.get(move);
+    // Which pieces a day touched is another thing when a move of it is.
+    const known = before && sameThings(before.own, own) ? before : undefined;
     if (known?.read.every((one) => this.stillSo(one))) {
       this.stages.again(known.taken);
       return known;
@@ -175,10 +188,11 @@ class MoveByMove {
     const said = new Said(known?.said);
     ground.rows = said;
     ground.onward = [];
+    ground.wind = windThen(ground.context.plan, forShift);
     ask(ground, { move, at, moment: after.structure, lines: taken.lines });
     said.done();
-    const answer = { taken, said, onward: ground.onward, read: this.readBy(own, taken) };
-    this.answers.set(move, answer);
+    const answer = { own, taken, said, onward: ground.onward, read: this.readBy(own, taken) };
+    answers.set(move, answer);
     return answer;
   }
 

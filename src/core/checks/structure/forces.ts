@@ -12,6 +12,7 @@ import { inOnePlane, solveBent, type BentState } from './bent';
 import { putsOf } from '../../replay/put-on';
 import { beamAt, isMade, standsAt, jointAt, supportAt, type StructureMoment } from '../../replay/moment';
 import { isStructureMove } from '../../replay/moves';
+import { nightsOf, type Nights } from './nights';
 
 /** The three ways a stage is solved: as it is, factored anew, and with the least that anybody says it weighs. */
 export const cases = ['plain', 'factored', 'light'] as const;
@@ -145,14 +146,16 @@ export class Stages {
   readonly lineOf = new Map<string, Line>();
   private readonly angles = new Map<string, number>();
   private readonly net: Net;
+  readonly nights: Nights;
 
   constructor(plan: Plan, beams: Map<string, SettledBeam>, rules: Rules) {
     this.net = netOf(plan, beams, rules);
+    this.nights = nightsOf(plan, (move) => touched(this.net, move));
   }
 
   /** The pieces a move may change the forces of, or what holds them. */
   touches(move: Move): readonly string[] {
-    return touched(this.net, move);
+    return this.nights.touched.get(move) ?? touched(this.net, move);
   }
 
   take(move: Move, moment: StructureMoment): Taken {
@@ -164,9 +167,10 @@ export class Stages {
       else lineOf.delete(id);
     };
     const dirty = this.touches(move);
-    if (move.kind === 'brace.fix' || move.kind === 'brace.free') {
-      // A brace changes how a line is held, and by its weight what it carries: the same line, newly looked at, and what it rests on.
-      const solved = net.braces.get(move.brace)!.mass ? resolve(net, moment, dirty, lineOf, put, angles) : [];
+    if (move.kind === 'brace.fix' || move.kind === 'brace.free' || move.kind === 'day.end') {
+      // A brace changes how a line is held, and by its weight what it carries: the same line, newly looked at, and what it rests on. So
+      // is what stands when a day ends, which the night changes nothing of but the wind.
+      const solved = move.kind !== 'day.end' && net.braces.get(move.brace)!.mass ? resolve(net, moment, dirty, lineOf, put, angles) : [];
       const held = [...new Set(dirty.flatMap((id) => lineOf.get(id) ?? []))].filter((line) => !solved.includes(line)).map((line) => ({ ...line }));
       for (const line of held) for (const id of line.beams) put(id, line);
       return { lines: [...solved, ...held], was, angle: null };

@@ -9,7 +9,7 @@ import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../..
 import { bendingCapacity, postCapacity } from '../../settle/section-strength';
 import { Missing } from '../../verdict/missing';
 import type { Rules } from '../../rules/rule-sets';
-import { AIR_DENSITY, asksStandingGust, standingGust } from '../../settle/wind';
+import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
 import { leaningsOf } from '../../replay/answers';
 import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
 import { portalRows } from './portal-rows';
@@ -45,17 +45,17 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
   const { columns } = parts;
   const model = frameOf(ground, parts.members, columns, moment);
   if (model === null) return [];
-  const { context, beams } = ground;
+  const { context, beams, wind } = ground;
   const { rules } = context;
   const at = (id: string, of: ReturnType<typeof about>, calc: string = frameSway.id) =>
-    place(id, of, move, calc, sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution'));
+    place(id, of, move, calc, `${sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution')}${windSource(wind)}`);
   if ('question' in model) return [missingCheck(at(model.check, { subject: model.name, about: model.about }), 'force', model.question)];
   const head = beams.get(columns[0]!)!.beam;
   const names = columns
     .map((id) => beams.get(id)!.beam.mark)
     .slice(0, 8)
     .join(', ');
-  const gust = standingGust(context.plan);
+  const { gust } = wind;
   if (gust === null) return [missingCheck(at('frame.wind', about('beam', head, names)), 'speed', asksStandingGust(names))];
   const winds = windsOf(ground, parts, model, gust);
   // Whatever falls in any of the winds is named.

@@ -6,6 +6,8 @@ import type { Line } from './forces';
 import { heldOf, type Holds } from '../../replay/held';
 import type { SettledBeam } from '../../settle/model';
 import type { StructureMoment } from '../../replay/moment';
+import type { WindThen } from '../../settle/wind';
+import type { Nights } from './nights';
 import type { Said } from './worst';
 
 /** What a support brings onto its bent or the links it stands on [N]; null: nobody knows. */
@@ -28,6 +30,9 @@ export interface Ground {
   rows: Said;
   /** what supports bring onto what they stand on at that move */
   onward: Onward[];
+  nights: Nights;
+  /** the wind of that move */
+  wind: WindThen;
   /** ratio from which a strength is tight */
   caution: number;
   /** each piece’s line as it stands now */

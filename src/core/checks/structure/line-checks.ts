@@ -9,7 +9,7 @@ import { isGiven, postCapacity } from '../../settle/section-strength';
 import { Missing } from '../../verdict/missing';
 import type { Check } from '../../verdict/check';
 import type { Joint, Support } from '../../document/schema';
-import { AIR_DENSITY, asksStandingGust, standingGust } from '../../settle/wind';
+import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
 import { isStiff, type Line, type StageChange } from './forces';
 import { baseUnderCheck } from './base';
 import { heldOf } from '../../replay/held';
@@ -222,7 +222,7 @@ const SLOPES = 'Statics: of what shears a piece that slopes, tan of its slope pr
  * with the ties of those seats alone.
  */
 function rollCheck(
-  { context, rows, by }: Ground,
+  { context, rows, by, wind }: Ground,
   named: readonly SettledBeam[],
   line: Line,
   moment: StructureMoment,
@@ -230,15 +230,15 @@ function rollCheck(
   mark: string,
   tied: boolean,
 ): void {
-  const { plan, rules } = context;
+  const { rules } = context;
   const where = place(
     tied ? 'line.tied' : 'line.roll',
     about('beam', named[0]!.beam, mark),
     move,
     windRollover.id,
-    sourced(windRollover.source.text, rules, 'rollover', 'girderDrag'),
+    `${sourced(windRollover.source.text, rules, 'rollover', 'girderDrag')}${windSource(wind)}`,
   );
-  const gust = standingGust(plan);
+  const { gust } = wind;
   const hooked = line.beams.some((id) => beamAt(moment, id).kept > 0);
   if (hooked) return;
   if (gust === null) return rows.put(missingCheck(where, 'speed', asksStandingGust(mark)));

@@ -5,6 +5,7 @@ import { hangsWith } from '../../document/joined';
 import type { Brace, Joint, Move } from '../../document/schema';
 import type { Ground } from './ground';
 import { pointAt } from '../../document/place';
+import { windThen } from '../../settle/wind';
 import { frameRows, sayRows } from './frame-checks';
 import type { Line } from './forces';
 import { isPortal, isStiffBent } from './frame-model';
@@ -60,6 +61,8 @@ export class Sway {
   private readonly waiting = new Map<string, Way[]>();
 
   private readonly hoods: ReadonlyMap<string, Hood>;
+  /** pieces joined since their frame was judged */
+  private readonly unjudged = new Set<string>();
   private history = NOTHING;
   private start = NOTHING;
 
@@ -230,14 +233,27 @@ export class Sway {
 
   /** What wind and lean bring into the frames a move touched, as they stand after it. */
   push(move: Move, moment: StructureMoment, said: Said): void {
-    // A joint between pieces that stand already only adds to what holds them, but for one that brings a moment.
-    if (move.kind === 'load.off' || (move.kind === 'joint.make' && this.joints.get(move.joint)!.moment === null)) return;
+    // A joint between pieces that stand already only adds to what holds them, but for one that brings a moment: it is judged with what
+    // comes next, or at the end.
+    if (move.kind === 'load.off' || (move.kind === 'joint.make' && this.joints.get(move.joint)!.moment === null))
+      for (const id of this.touched(move)) this.unjudged.add(id);
+    else this.judge(this.touched(move), move, moment, said);
+  }
+
+  /** What was joined since it was last judged, as it stands when all is done. */
+  end(move: Move, moment: StructureMoment, said: Said): void {
+    this.judge([...this.unjudged], move, moment, said);
+  }
+
+  private judge(pieces: readonly string[], move: Move, moment: StructureMoment, said: Said): void {
     const { ground } = this;
     const { plan, rules } = ground.context;
-    for (const group of this.of(this.touched(move))) {
+    ground.wind = windThen(plan, ground.nights.inShift.has(move));
+    for (const group of this.of(pieces)) {
+      if (this.unjudged.size > 0) for (const id of group.members) this.unjudged.delete(id);
       if (group.columns.length === 0) continue;
       const parts = { members: [...group.members].sort(), columns: [...group.columns].sort(), beam: group.beam };
-      const from = [group.token, rules, plan.site.standingGust ?? null, plan.site.forecastGust];
+      const from = [group.token, rules, plan.site.standingGust ?? null, plan.site.forecastGust, ground.wind.forShift];
       const rows = keep(`frame ${parts.members[0]!}`, move, from, () => frameRows(ground, parts, moment, move.id));
       sayRows(rows, move.id, said);
     }
@@ -263,6 +279,8 @@ export class Sway {
         return this.ground.context.plan.structure.loads.filter(({ id }) => id === move.load).map(({ piece }) => piece);
       case 'support.strike':
         return this.ground.context.plan.structure.supports.filter(({ id }) => id === move.support).flatMap(({ seats }) => seats.map(({ piece }) => piece));
+      case 'day.end':
+        return [...(this.ground.nights.touched.get(move) ?? [])];
       default:
         return [];
     }

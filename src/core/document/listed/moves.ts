@@ -2,7 +2,7 @@ import type { Move, MoveKind } from '../schema';
 import { asked, goes, type Kind, type Ref } from './thing';
 
 /** Words in a move that point at nothing: whatever else is a string in one is the id of a thing. */
-type Words = 'id' | 'kind' | 'note' | 'what' | 'by' | 'checkedBy' | 'end' | 'fit';
+type Words = 'id' | 'kind' | 'note' | 'what' | 'by' | 'checkedBy' | 'end' | 'fit' | 'on';
 type Pointing<M> = { [F in keyof M]-?: Exclude<M[F], null | undefined> extends string ? (F extends Words ? never : F) : never }[keyof M];
 
 /** What the fields of each kind of move point at. A kind, or a field of one, that is left out here does not compile. */
@@ -40,6 +40,7 @@ export const moveRefs: { readonly [K in MoveKind]: { readonly [F in Pointing<Ext
   'launch.push': { launch: 'launch' },
   'launch.stop': { launch: 'launch' },
   'launch.lower': { launch: 'launch' },
+  'day.end': {},
 };
 
 /** Fields that may say nothing: the move stays, and is asked. Where any other thing is gone its move goes too. */
