@@ -132,4 +132,33 @@ test.describe('many moves', () => {
     await page.getByRole('button', { name: 'By piece' }).click();
     await accessible(page);
   });
+
+  test('a day is ended where the crew goes home: the strip folds by day, and its cards are one paper', async ({ page, job }) => {
+    const bar = (await page.locator('[data-strip-bar]').boundingBox())!;
+    await page.mouse.click(bar.x + 1, bar.y + bar.height / 2);
+    await page.getByLabel('Find a move').fill('north apron');
+    await page.locator('[data-move]').last().click();
+    await page.getByLabel('Find a move').fill('');
+    await expect(page.getByRole('button', { name: 'By day' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Move', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'End of the day' }).click();
+    await expect(page.getByRole('heading', { name: /^Move \d+ · End of day 1$/ })).toBeVisible();
+    await page.getByLabel('Day that ends').fill('2026-12-01');
+    await page.getByLabel('Day that ends').blur();
+    await page.getByRole('button', { name: 'By day' }).click();
+    const first = page.getByRole('button', { name: /^Day 1 · 1 Dec 2026: \d+ moves, from move 1\./ });
+    await expect(first).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Day 2: \d+ moves/ })).toBeVisible();
+    await accessible(page);
+    await first.click();
+    await page.getByRole('button', { name: 'Print' }).click();
+    await expect(page.getByRole('menuitem', { name: 'Day 1: its pick cards, A4' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await saved(page);
+    const sheet = (query: string) => page.request.get(`/api/jobs/${job}/sheets/${query}`, { maxRetries: 3 });
+    expect((await sheet('run-sheet?paper=a4&day=9')).status()).toBe(422);
+    expect((await sheet('steel?paper=a4&day=1')).status()).toBe(422);
+    const card = await sheet('run-sheet?paper=a4&day=2');
+    expect(card.headers()['content-disposition']).toContain('run-sheet-day-2-rev-');
+  });
 });

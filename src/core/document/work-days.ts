@@ -1,4 +1,4 @@
-import { isDay } from './day';
+import { dayWords, isDay } from './day';
 import { keep } from './keep';
 import type { Move } from './schema';
 
@@ -30,7 +30,7 @@ export const workDays = (moves: readonly Move[]): readonly WorkDay[] =>
   });
 
 /** “Day 2 · 3 Dec 2026”, or without the date while nobody gave one. */
-export const dayName = ({ number, end }: WorkDay, inWords: (on: string) => string): string => `Day ${number}${end?.on ? ` · ${inWords(end.on)}` : ''}`;
+export const dayName = ({ number, end }: WorkDay): string => `Day ${number}${end?.on ? ` · ${dayWords(end.on)}` : ''}`;
 
 /** The day each move is of, by its place on the run sheet. */
 export const dayAt = (days: readonly WorkDay[], at: number): WorkDay | undefined => days.find(({ from, to }) => at >= from && at < to);

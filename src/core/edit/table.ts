@@ -109,6 +109,7 @@ export interface CommandArguments {
       keeps?: number;
       level?: number;
       off?: number | null;
+      on?: string | null;
       to?: number;
       pins?: number;
       fit?: 'asLies' | 'drawn';

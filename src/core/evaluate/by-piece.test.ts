@@ -1,5 +1,6 @@
 import { linkSpan, quayFootbridge, ticketHall, vehicleRamp } from '../../../tests/demo-plan';
-import { foldByPiece, movesByPiece } from './by-piece';
+import { foldByDay, foldByPiece, movesByPiece, setsPiece } from './by-piece';
+import { workDays } from '../document/work-days';
 import type { Plan } from '../document/schema';
 
 const folds = (plan: Plan) => {
@@ -56,4 +57,23 @@ test('by bay all pieces of a bay are one fold, each piece once; what is in no ba
     ['G1b', ['g1b'], 6],
     ['G2b', ['g2b'], 6],
   ]);
+});
+test('by day everything of a day is one fold with the pieces it is done to; a day nothing is shown of has none', () => {
+  const plan = quayFootbridge();
+  const at = plan.moves.findIndex(({ id }) => id === 'c1l');
+  plan.moves.splice(at + 1, 0, { id: 'd1', kind: 'day.end', on: '2026-12-01' });
+  const of = movesByPiece(plan);
+  const cards = plan.moves.map((move, n) => ({ id: move.id, number: n + 1, piece: of[n]!, sets: setsPiece(move) }));
+  const fold = (shown: typeof cards) => foldByDay(shown, workDays(plan.moves));
+  const [one, two, ...more] = fold(cards);
+  expect(more).toEqual([]);
+  expect([one!.mark, two!.mark]).toEqual(['Day 1 · 1 Dec 2026', 'Day 2']);
+  expect(one!.items.map(({ id }) => id)).toEqual(plan.moves.slice(0, at + 2).map(({ id }) => id));
+  expect(one!.items.length + two!.items.length).toBe(cards.length);
+  // What a piece will rest on is made ready on another day than it comes.
+  expect([one!.pieces, two!.pieces]).toEqual([
+    ['g1a', 'g2a'],
+    ['g1b', 'g2b'],
+  ]);
+  expect(fold(cards.slice(at + 2)).map(({ key }) => key)).toEqual(['day 2']);
 });

@@ -1,6 +1,7 @@
 import { refsOfMove } from '../document/listed/moves';
 import { keepOne } from '../document/keep';
 import type { Move, Plan } from '../document/schema';
+import { dayName, type WorkDay } from '../document/work-days';
 
 /** The piece a move is done to or for, and its mark; null: a move of no piece, such as a crane that is set. */
 export type OfPiece = { id: string; mark: string } | null;
@@ -80,4 +81,18 @@ export function foldByPiece<T extends { id: string }>(
     folds.set(key, fold);
   }
   return [...folds.values()];
+}
+
+/** Moves that bring a piece to its place. */
+const SETS: ReadonlySet<Move['kind']> = new Set(['piece.hang', 'piece.land', 'member.set', 'launch.build']);
+export const setsPiece = ({ kind }: Move): boolean => SETS.has(kind);
+
+/** The same by days of work: everything of a day in one fold, with the pieces that come to their place on it. */
+export function foldByDay<T extends { id: string; number: number; piece: OfPiece; sets: boolean }>(items: readonly T[], days: readonly WorkDay[]): Folded<T>[] {
+  return days.flatMap((day): Folded<T>[] => {
+    const own = items.filter(({ number }) => number > day.from && number <= day.to);
+    if (own.length === 0) return [];
+    const pieces = new Set(own.flatMap(({ piece, sets }) => (piece && sets ? [piece.id] : [])));
+    return [{ key: `day ${day.number}`, pieces: [...pieces], mark: dayName(day), items: own }];
+  });
 }

@@ -12,8 +12,8 @@ export function standingGust({ site }: Plan): number | null {
   return standing === null || standing === 0 ? null : Math.max(standing, site.forecastGust ?? 0);
 }
 
-/** Of what is changed again before the day ends: what is forecast for the shift. Where nobody said a forecast, whatever may come. */
-export const shiftGust = (plan: Plan): number | null => (plan.site.forecastGust === null ? standingGust(plan) : plan.site.forecastGust);
+/** Of what is changed again before the day ends: what is forecast for the shift. Where nobody said a forecast, or that there is no wind, whatever may come. */
+export const shiftGust = (plan: Plan): number | null => plan.site.forecastGust || standingGust(plan);
 
 /** The wind in which a thing is judged at a move. */
 export interface WindThen {

@@ -21,7 +21,7 @@ export interface Tasks {
   summary: { input: { plan: Plan; today: string }; output: Summary };
   /** a plan at the move it opens at: where the worst trouble is, else the lift */
   open: { input: { plan: Plan; today: string }; output: { cursor: number; survey: Survey } };
-  sheet: { input: { name: SheetName; job: StoredPlan; paper: Paper; port?: MessagePort }; output: Uint8Array | null };
+  sheet: { input: { name: SheetName; job: StoredPlan; paper: Paper; day?: number | undefined; port?: MessagePort }; output: Uint8Array | null };
   /** `shapes`: whether the bodies of its pieces are looked at */
   ifc: { input: { bytes: Uint8Array; shapes: boolean }; output: SteelRows };
   loads: { input: { pieces: LoadPiece[]; lorry: Lorry }; output: LoadPlan };

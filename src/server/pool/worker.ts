@@ -21,8 +21,8 @@ const work: { [N in TaskName]: (input: Tasks[N]['input']) => Tasks[N]['output'] 
     return { verdict, counts, pieces: [...plan.pieces, ...plan.structure.pieces].map((piece) => piece.mark), moves: plan.moves.length };
   },
   open: ({ plan, today }) => open(plan, today),
-  sheet: async ({ name, job, paper, port }) => {
-    const pdf = await renderSheet(name, job, paper, (done, of) => port?.postMessage({ done, of }));
+  sheet: async ({ name, job, paper, day, port }) => {
+    const pdf = await renderSheet(name, job, { paper, day }, (done, of) => port?.postMessage({ done, of }));
     port?.close();
     return pdf;
   },

@@ -1,3 +1,4 @@
+import type { WorkDay } from '@/core/document/work-days';
 import { Page, Path, Polygon, Rect, StyleSheet, Svg, Text, View, Circle } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
 import type { Check, Verdict } from '@/core/verdict/check';
@@ -41,6 +42,8 @@ export interface SheetWork {
   paper: Paper;
   evaluation: Evaluation;
   structure: Whole['structure'];
+  /** the day of work it is for; undefined: all of them */
+  day?: WorkDay;
 }
 
 /** A page with the job at its head and, at its foot, the caution and the line that says which revision this is. */

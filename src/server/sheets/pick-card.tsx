@@ -15,7 +15,7 @@ import { worstOutrigger, worstTrack } from '@/core/checks/site/under-crane';
 import { describe } from '@/core/verdict/describe';
 import { hitchWords, materialWords, type Hitch } from '@/core/document/things/hitch';
 import { Missing } from '@/core/verdict/missing';
-import type { Pick, Plan, Rig } from '@/core/document/schema';
+import type { Move, Pick, Plan, Rig } from '@/core/document/schema';
 import { cornerName } from '@/core/cranes/outriggers.calc';
 import { allStanding } from '@/core/view/shore-moment';
 import { rulesOf } from '@/core/rules/rule-sets';
@@ -194,12 +194,21 @@ function rigLines(show: (value: number | null, kind: QuantityKind) => string, ri
 
 /** One page for each pick. */
 export function pickCardPages(work: SheetWork): ReactElement[] {
+  const { plan } = work.head;
+  const { day } = work;
+  const today = day ? plan.moves.slice(day.from, day.to) : [];
+  const isOf = (does: (move: Move) => boolean) => !day || today.some(does);
   return [
-    ...work.head.plan.picks.map((pick) => <PickCard key={pick.id} {...work} pick={pick} />),
-    ...(work.head.plan.raises ?? []).map((raise) => <RaiseCard key={raise.id} {...work} raise={raise} />),
-    ...(work.head.plan.launches ?? []).map((launch) => <LaunchCard key={launch.id} {...work} launch={launch} />),
+    ...plan.picks.filter((pick) => isOf(({ id }) => id === liftMove(plan, pick))).map((pick) => <PickCard key={pick.id} {...work} pick={pick} />),
+    ...(plan.raises ?? []).filter(({ load }) => isOf((move) => sets(move, load))).map((raise) => <RaiseCard key={raise.id} {...work} raise={raise} />),
+    ...(plan.launches ?? [])
+      .filter(({ id }) => isOf((move) => 'launch' in move && move.launch === id))
+      .map((launch) => <LaunchCard key={launch.id} {...work} launch={launch} />),
   ];
 }
+
+/** Whether a move raises what is lifted by hands, hoist, lifts or jacks. */
+const sets = (move: Move, load: string): boolean => (move.kind === 'member.set' && move.opening === load) || (move.kind === 'piece.hang' && move.beam === load);
 
 /** Where the operator does not see the load, and who signals there: on every card, also where that is settled. */
 const blindLines = (plan: Plan, checks: readonly Check[]): string[] =>

@@ -2,6 +2,7 @@ import { Document, renderToBuffer } from '@react-pdf/renderer';
 import { PDFDocument, StandardFonts } from 'pdf-lib';
 import type { ReactElement } from 'react';
 import { evaluateWhole } from '@/core/evaluate';
+import { workDays } from '@/core/document/work-days';
 import { sha256 } from '../fingerprint';
 import type { StoredPlan } from '../jobs';
 import { localDay } from '../today';
@@ -43,13 +44,20 @@ const laidOut = async (stretch: ReactElement): Promise<PDFDocument> => PDFDocume
 
 /**
  * A sheet of a saved revision as PDF, stretch of pages by stretch; null when the plan has nothing to put on it.
+ * @param ask its paper, and for which day of work it is, where not for all of them
  * @param told after each stretch: how many are laid out, of how many
  */
-export async function renderSheet(name: SheetName, job: StoredPlan, paper: Paper, told?: (done: number, of: number) => void): Promise<Uint8Array | null> {
+export async function renderSheet(
+  name: SheetName,
+  job: StoredPlan,
+  { paper, day }: { paper: Paper; day?: number | undefined },
+  told?: (done: number, of: number) => void,
+): Promise<Uint8Array | null> {
   registerFonts();
   const today = localDay();
   const head: SheetHead = { plan: job.plan, revision: job.revision, sha256: sha256(job.plan), savedAt: new Date(job.savedAt), today };
-  const work: SheetWork = { head, paper, ...evaluateWhole(job.plan, today) };
+  const only = workDays(job.plan.moves).find(({ number }) => number === day);
+  const work: SheetWork = { head, paper, ...evaluateWhole(job.plan, today), ...(only ? { day: only } : {}) };
   const whole = await PDFDocument.create();
   const put = async (part: PDFDocument) => {
     for (const page of await whole.copyPages(part, part.getPageIndices())) whole.addPage(page);

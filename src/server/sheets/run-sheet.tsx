@@ -4,6 +4,7 @@ import type { Check } from '@/core/verdict/check';
 import { dayWords } from '@/core/document/day';
 import { describe } from '@/core/verdict/describe';
 import { holdsOf } from '@/core/document/holds';
+import { dayName, workDays, type WorkDay } from '@/core/document/work-days';
 import { moveWords } from '@/core/settle/move-words';
 import { checksByMove } from '@/core/evaluate';
 import type { Step } from '@/core/replay/replay';
@@ -26,9 +27,11 @@ const PAGE = { A4: { rows: 655, letters: 62 }, LETTER: { rows: 605, letters: 66 
 const LINE = 10.5;
 const SMALL = 9;
 const LEAST_ROW = 24;
+/** The line a day begins with [pt]. */
+const DAY_ROW = 20;
 
 /** The moves in order, each with what it needs, how it stands, and room for who did it and when. */
-export function runSheetPages({ head, paper, evaluation, structure }: SheetWork): ReactElement[] {
+export function runSheetPages({ head, paper, evaluation, structure, day: only }: SheetWork): ReactElement[] {
   const { plan } = head;
   const { checks, replay } = evaluation;
   const stands = movesStand(plan, evaluation);
@@ -38,9 +41,12 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
   let carried = supports.after(-1, replay.before.structure);
   const stretches: { rows: ReactElement[]; height: number }[] = [];
   const { rows: room, letters } = PAGE[paper];
+  const days = workDays(plan.moves);
   replay.steps.forEach((step, i) => {
     const before = i === 0 ? replay.before : replay.steps[i - 1]!.after;
     const loads = structure.changes.length === 0 ? '' : loadWords(plan, carried, (carried = supports.after(i, step.after.structure)));
+    if (only && (i < only.from || i >= only.to)) return;
+    const begins = days.find(({ from }) => from === i);
     const told = toldOf(
       plan,
       step,
@@ -48,15 +54,17 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
       [hookWords(plan, step.move, hooks), loads],
       newSince(standing(plan, before, checks), standing(plan, step.after, checks)),
     );
-    const height = Math.max(
-      LEAST_ROW,
-      5 +
-        told.reduce(
-          (sum, { words, how }) => sum + (how === 'small' ? SMALL * Math.ceil(words.length / (letters * 1.17)) : LINE * Math.ceil(words.length / letters)),
-          0,
-        ),
-    );
-    const row = <MoveRow key={step.move.id} plan={plan} step={step} number={i + 1} stands={stands[i]!} told={told} />;
+    const height =
+      (begins ? DAY_ROW : 0) +
+      Math.max(
+        LEAST_ROW,
+        5 +
+          told.reduce(
+            (sum, { words, how }) => sum + (how === 'small' ? SMALL * Math.ceil(words.length / (letters * 1.17)) : LINE * Math.ceil(words.length / letters)),
+            0,
+          ),
+      );
+    const row = <MoveRow key={step.move.id} plan={plan} step={step} number={i + 1} stands={stands[i]!} told={told} begins={begins} />;
     const open = stretches[stretches.length - 1];
     // What stops the job and the hold points take part of the first page.
     const fits = room * STRETCH.full * (stretches.length <= 1 ? STRETCH.pages - 0.45 : STRETCH.pages);
@@ -69,7 +77,7 @@ export function runSheetPages({ head, paper, evaluation, structure }: SheetWork)
   return stretches.map(({ rows: stretch }, i) => {
     const last = i === stretches.length - 1;
     return (
-      <SheetPage key={i} paper={paper} title="Run sheet" head={head}>
+      <SheetPage key={i} paper={paper} title={only ? `Run sheet, ${dayName(only)}` : 'Run sheet'} head={head}>
         {i === 0 && <StopBand plan={plan} checks={checks} />}
         {i === 0 && <HoldRecords plan={plan} />}
         <TableHead />
@@ -105,6 +113,8 @@ function TableHead() {
 
 interface Row {
   plan: Plan;
+  /** the day it is the first move of */
+  begins: WorkDay | undefined;
   step: Step;
   number: number;
   stands: MoveStands;
@@ -180,7 +190,18 @@ function loadWords({ structure, job }: Plan, before: ReadonlyMap<string, number>
   return `Carries now: ${other.slice(0, MOST_LOADS).join('; ')}${other.length > MOST_LOADS ? `; and ${other.length - MOST_LOADS} more` : ''}`;
 }
 
-function MoveRow({ plan, step: { move }, number, stands: { verdict, waitsFor }, told }: Row) {
+function MoveRow({ begins, ...row }: Row) {
+  if (!begins) return <PlainRow {...row} />;
+  // A day never begins at the foot of a page with no move of it.
+  return (
+    <View wrap={false}>
+      <Text style={[styles.bold, { height: DAY_ROW, paddingTop: 5, paddingHorizontal: 3, fontSize: 10, borderBottomWidth: 0.6 }]}>{dayName(begins)}</Text>
+      <PlainRow {...row} />
+    </View>
+  );
+}
+
+function PlainRow({ plan, step: { move }, number, stands: { verdict, waitsFor }, told }: Omit<Row, 'begins'>) {
   const { title, about } = moveWords(plan, move);
   const bad = verdict === 'stop' || verdict === 'missing';
   const waits = waitsFor !== null && !bad;

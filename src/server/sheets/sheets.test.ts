@@ -15,8 +15,8 @@ import { newSince } from './run-sheet';
 import type { Paper } from './parts';
 
 /** The words on the paper, as a reader gets them: by extracting them from the PDF. */
-async function wordsOf(name: SheetName, plan: Plan, paper: Paper = 'A4'): Promise<{ text: string; info: string }> {
-  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, paper);
+async function wordsOf(name: SheetName, plan: Plan, paper: Paper = 'A4', day?: number): Promise<{ text: string; info: string }> {
+  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, { paper, day });
   const file = join(mkdtempSync(join(tmpdir(), 'sheet-')), 'sheet.pdf');
   writeFileSync(file, pdf!);
   const run = (command: string, args: string[]) => execFileSync(command, args, { encoding: 'utf8' });
@@ -35,7 +35,7 @@ function keepPicks(plan: Plan, picks: Plan['picks']): void {
 
 /** The same, page by page. */
 async function pagesOf(name: SheetName, plan: Plan): Promise<{ text: string; pages: string[] }> {
-  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, 'A4');
+  const pdf = await renderSheet(name, { id: 'x', revision: 7, plan, savedAt: new Date('2026-11-20T08:00:00Z') }, { paper: 'A4' });
   const file = join(mkdtempSync(join(tmpdir(), 'sheet-')), 'sheet.pdf');
   writeFileSync(file, pdf!);
   const pages = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
@@ -278,7 +278,7 @@ test('connections: each joint in its order with its bolts, counted by size; what
   expect(open).toContain('Joints whose bolts have no size here: 1 NOT KNOWN');
   expect(open).toContain('7/8" A325, in 11 joints NOT KNOWN');
   expect(open).toContain('NEVER MADE');
-  expect(await renderSheet('connections', { id: 'x', revision: 7, plan: demoPlan(), savedAt: new Date() }, 'A4')).toBeNull();
+  expect(await renderSheet('connections', { id: 'x', revision: 7, plan: demoPlan(), savedAt: new Date() }, { paper: 'A4' })).toBeNull();
 });
 
 test('the run sheet tells what hangs on the hook and what supports come to carry, and of the pieces only what is new', async () => {
@@ -323,4 +323,23 @@ test('a launch has a card: what is to be read at every metre of each line, what 
   expect(card).toContain('FALLS');
   const unsaid = pushed((launch) => void (launch.nose = null));
   expect((await wordsOf('pick-card', unsaid)).text).toContain('Has Launch a launching nose');
+});
+
+test('the papers of one day: its cards and its run sheet, and on the whole run sheet a line where each day begins', async () => {
+  const plan = quayFootbridge();
+  const at = plan.moves.findIndex(({ id }) => id === 'c1l');
+  plan.moves.splice(at + 1, 0, { id: 'd1', kind: 'day.end', on: '2026-12-01' });
+  const [first, second, whole] = [await wordsOf('run-sheet', plan, 'A4', 1), await wordsOf('run-sheet', plan, 'A4', 2), await wordsOf('run-sheet', plan)];
+  expect(first.text).toContain('Day 1 · 1 Dec 2026');
+  expect(first.text).not.toContain('Hang G1b');
+  expect(second.text).toMatch(/Run sheet, Day 2/);
+  expect(second.text).not.toContain('Day 1 ·');
+  // Moves keep their numbers.
+  expect(second.text).toContain(` ${at + 3} `);
+  expect(whole.text.indexOf('Day 1 · 1 Dec 2026')).toBeLessThan(whole.text.indexOf('Day 2'));
+  const cards = [await wordsOf('pick-card', plan, 'A4', 1), await wordsOf('pick-card', plan, 'A4', 2)].map(({ text }) => text);
+  expect(cards.map((text) => ['G1a', 'G2a', 'G1b', 'G2b'].filter((mark) => text.includes(`Pick card · ${mark}`)))).toEqual([
+    ['G1a', 'G2a'],
+    ['G1b', 'G2b'],
+  ]);
 });

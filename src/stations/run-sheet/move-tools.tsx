@@ -3,7 +3,7 @@ import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { possibleMoves } from '@/core/edit/move-offers';
 import { moveKindName, moveWords } from '@/core/settle/move-words';
-import type { Move } from '@/core/document/schema';
+import type { Move, Plan } from '@/core/document/schema';
 import { freshId } from '@/job/editing/fresh-id';
 import { useAct, useJob, usePlan } from '@/job/job-context';
 
@@ -45,7 +45,7 @@ export function MoveTools() {
             className="z-50 max-h-[60vh] overflow-auto border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]"
           >
             <DropdownMenu.Label className="px-3 pt-1.5 pb-1 text-[12.5px] text-soft">Add after this one</DropdownMenu.Label>
-            {possibleMoves(plan).map((move, i) => (
+            {offered(plan).map((move, i) => (
               <DropdownMenu.Item key={i} onSelect={() => add(move)} className="cursor-pointer px-3 py-1 outline-none data-[highlighted]:bg-tray">
                 {move.kind === 'other' ? `${moveKindName.other}: in your own words` : moveWords(plan, move).title}
               </DropdownMenu.Item>
@@ -55,4 +55,11 @@ export function MoveTools() {
       </DropdownMenu.Root>
     </span>
   );
+}
+
+/** What belongs to no thing of the plan first: it is not looked for below a thousand things. */
+function offered(plan: Plan): Move[] {
+  const moves = possibleMoves(plan);
+  const isGeneral = ({ kind }: Move) => kind === 'day.end' || kind === 'other';
+  return [...moves.filter(isGeneral), ...moves.filter((move) => !isGeneral(move))];
 }

@@ -1,9 +1,10 @@
 'use client';
 import { later } from '@/ui/later';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { movesByPiece } from '@/core/evaluate/by-piece';
+import { movesByPiece, setsPiece } from '@/core/evaluate/by-piece';
 import { worst, type StationId } from '@/core/verdict/check';
 import { baysOf } from '@/core/settle/bays';
+import { workDays } from '@/core/document/work-days';
 import { moveWords } from '@/core/settle/move-words';
 import type { Plan } from '@/core/document/schema';
 import { movesStand } from '@/core/evaluate/waits';
@@ -176,11 +177,21 @@ function Moves() {
       const { title, about } = moveWords(plan, move);
       const { verdict, waitsFor } = stands[i] ?? { verdict: 'missing' as const, waitsFor: null };
       const piece = pieces[i] ?? null;
-      return { id: move.id, number: i + 1, title, about, piece, verdict: reckoning ? 'missing' : verdict, waitsFor: reckoning ? null : waitsFor };
+      return {
+        id: move.id,
+        number: i + 1,
+        title,
+        about,
+        piece,
+        sets: setsPiece(move),
+        verdict: reckoning ? 'missing' : verdict,
+        waitsFor: reckoning ? null : waitsFor,
+      };
     }),
   );
   const { structure, launches } = plan;
   const bays = useMemo(() => baysOf({ structure }), [structure]);
+  const days = workDays(plan.moves);
   const strokes = useMemo(() => bayStrokes({ structure, launches }, 80, 28), [structure, launches]);
   const start = reckoning ? 'missing' : worst(checks.filter((check) => check.move === null).map((check) => check.verdict));
   const moment = replay.steps[cursor]?.after ?? replay.before;
@@ -204,6 +215,7 @@ function Moves() {
       cards={cards}
       strokes={strokes}
       bays={bays}
+      days={days}
       start={start}
       cursor={cursor}
       standing={known ? standing(plan, moment, checks) : ''}

@@ -2,6 +2,7 @@
 import { Printer } from 'lucide-react';
 import * as DropdownMenu from '@radix-ui/react-dropdown-menu';
 import { useRef, useState } from 'react';
+import { dayAt, workDays } from '@/core/document/work-days';
 import { Modal } from '@/ui/dialogs/modal';
 import { PlainButton } from '@/ui/plain-button';
 import { useJob, usePlan } from '@/job/job-context';
@@ -22,6 +23,15 @@ const sheets = (
   ] as const
 ).flatMap(([sheet, name]) => papers.map(({ paper, on }) => ({ sheet, paper, name: `${name}, ${on}` })));
 
+/** What is also printed for the day of work the moment is in. */
+const ofDay = (
+  [
+    ['pick-card', 'its pick cards'],
+    ['run-sheet', 'its run sheet'],
+  ] as const
+).flatMap(([sheet, name]) => papers.map(({ paper, on }) => ({ sheet, paper, name: `${name}, ${on}` })));
+type Offered = (typeof sheets)[number] & { day?: number };
+
 /** A sheet with more than this on it is laid out in sight, and can be broken off; a short one opens at once. */
 const LONG = 150;
 
@@ -33,10 +43,10 @@ export function Sheets({ id, className }: { id: string; className: string }) {
   const [printing, setPrinting] = useState<Printing | null>(null);
   const broken = useRef<AbortController | null>(null);
   const many = Math.max(plan.moves.length, plan.members.length, plan.picks.length * 5) > LONG;
-  const print = async ({ sheet, paper, name }: (typeof sheets)[number]) => {
+  const print = async ({ sheet, paper, name, day }: Offered) => {
     const long = sheet === 'lift-plan' || many;
     await saveNow();
-    const address = `/api/jobs/${id}/sheets/${sheet}?paper=${paper}`;
+    const address = `/api/jobs/${id}/sheets/${sheet}?paper=${paper}${day === undefined ? '' : `&day=${day}`}`;
     if (!long) return void window.open(address, '_blank', 'noopener');
     broken.current = new AbortController();
     setPrinting({ name, laid: null, why: null });
@@ -49,7 +59,12 @@ export function Sheets({ id, className }: { id: string; className: string }) {
     connections: structure.joints.length + structure.braces.length > 0,
     shoring: shoring.lines.length + shoring.bents.length > 0,
   };
-  const offered = sheets.filter(({ sheet }) => has[sheet] ?? true);
+  const cursor = useJob((state) => state.cursor);
+  const day = dayAt(workDays(plan.moves), cursor);
+  const offered: Offered[] = [
+    ...sheets.filter(({ sheet }) => has[sheet] ?? true),
+    ...(day ? ofDay.filter(({ sheet }) => has[sheet] ?? true).map((one) => ({ ...one, day: day.number, name: `Day ${day.number}: ${one.name}` })) : []),
+  ];
   const close = () => {
     broken.current?.abort();
     setPrinting(null);

@@ -5,7 +5,8 @@ import { CSS } from '@dnd-kit/utilities';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { later } from '@/ui/later';
 import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { foldByPiece, type OfPiece } from '@/core/evaluate/by-piece';
+import { foldByDay, foldByPiece, type OfPiece } from '@/core/evaluate/by-piece';
+import type { WorkDay } from '@/core/document/work-days';
 import type { Verdict } from '@/core/verdict/check';
 import type { Bay } from '@/core/settle/bays';
 import type { BayStrokes } from '@/core/view/bay-strokes';
@@ -25,6 +26,8 @@ export interface Card {
   waitsFor: number | null;
   /** the piece it belongs to; null: to none */
   piece: OfPiece;
+  /** it brings that piece to its place */
+  sets: boolean;
 }
 
 interface StripProps {
@@ -33,6 +36,8 @@ interface StripProps {
   strokes: BayStrokes | null;
   /** in which bay each piece is; empty: the steel has none */
   bays: ReadonlyMap<string, Bay>;
+  /** the days the run sheet is cut into; empty: none ends */
+  days: readonly WorkDay[];
   start: Verdict;
   cursor: number;
   standing: string;
@@ -51,7 +56,7 @@ const STEP = 90;
 const isTrouble = ({ verdict, waitsFor }: Card): boolean => verdict === 'stop' || verdict === 'missing' || (verdict === 'tight' && waitsFor === null);
 
 /** The moves in order. The raised card is the moment the board shows; cards are dragged, or moved with space and the arrow keys. */
-export const Strip = memo(function Strip({ cards, strokes, bays, start, cursor, standing, tools, onGo, onShift }: StripProps) {
+export const Strip = memo(function Strip({ cards, strokes, bays, days, start, cursor, standing, tools, onGo, onShift }: StripProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } }),
@@ -60,7 +65,7 @@ export const Strip = memo(function Strip({ cards, strokes, bays, start, cursor, 
   const many = cards.length > MANY;
   const [wanted, setWanted] = useState('');
   const [trouble, setTrouble] = useState(false);
-  const [by, setBy] = useState<'piece' | 'bay' | null>(null);
+  const [by, setBy] = useState<'piece' | 'bay' | 'day' | null>(null);
   const shown = useMemo(() => {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     if (!many || (words.length === 0 && !trouble)) return cards;
@@ -68,7 +73,10 @@ export const Strip = memo(function Strip({ cards, strokes, bays, start, cursor, 
       (card) => (!trouble || isTrouble(card)) && words.every((word) => `${card.number} ${card.title} ${card.about}`.toLowerCase().includes(word)),
     );
   }, [cards, many, wanted, trouble]);
-  const fold = useCallback((of: Card[]) => foldByPiece(of, ({ piece }) => piece, by === 'bay' ? bays : null), [by, bays]);
+  const fold = useCallback(
+    (of: Card[]) => (by === 'day' ? foldByDay(of, days) : foldByPiece(of, ({ piece }) => piece, by === 'bay' ? bays : null)),
+    [by, bays, days],
+  );
   const folds = useMemo(() => (many && by ? fold(shown) : null), [many, by, fold, shown]);
   const pictures = useMemo(() => (many && by && strokes ? picturesOf(fold(cards), strokes) : null), [many, by, fold, cards, strokes]);
   const inOrder = shown.length === cards.length && folds === null;
@@ -145,9 +153,9 @@ export const Strip = memo(function Strip({ cards, strokes, bays, start, cursor, 
             >
               Not clear: {troubles}
             </button>
-            {(['piece', 'bay'] as const).map(
+            {(['piece', 'bay', 'day'] as const).map(
               (what) =>
-                (what === 'piece' || bays.size > 0) && (
+                (what === 'piece' || (what === 'bay' ? bays.size > 0 : days.length > 0)) && (
                   <button
                     key={what}
                     type="button"

@@ -29,7 +29,9 @@ export function dayChecks({ plan }: Context): Check[] {
       return flatStop(
         place,
         'count',
-        told(phrase`Day ${String(number)} is said to end on ${dayWords(end.on)}, and day ${String(last.number)} before it on ${dayWords(last.end.on!)}. Which of the two is wrong?`),
+        told(
+          phrase`Day ${String(number)} is said to end on ${dayWords(end.on)}, and day ${String(last.number)} before it on ${dayWords(last.end.on!)}. Which of the two is wrong?`,
+        ),
         [],
       );
     return said(place, phrase`Day ${String(number)} ends on ${dayWords(end.on)}.`);

@@ -47,6 +47,7 @@ describe('what is judged in the wind of the shift', () => {
       [20, 20],
       [20, 25],
       [20, null],
+      [20, 0],
       [null, null],
     ] as const)
       expect(of(standing, forecast)).toEqual({ shift: [], touched: [] });

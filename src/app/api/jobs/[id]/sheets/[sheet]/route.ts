@@ -8,6 +8,7 @@ import type { StoredPlan } from '@/server/jobs';
 import { inPool, NotFinished } from '@/server/pool';
 import type { Paper } from '@/server/sheets/parts';
 import type { Plan } from '@/core/document/schema';
+import { workDays } from '@/core/document/work-days';
 
 /** Past these a sheet is no paper a gang can work from. */
 const tooManyMoves = ({ moves }: Plan) =>
@@ -22,6 +23,9 @@ const MOST: Partial<Record<SheetName, (plan: Plan) => string | null>> = {
   'lift-plan': (plan) => tooManyMoves(plan) ?? tooManyLifts(plan),
 };
 
+/** Sheets that are also printed for one day of work. */
+const BY_DAY: ReadonlySet<SheetName> = new Set(['pick-card', 'run-sheet']);
+
 const papers = { a4: 'A4', letter: 'LETTER' } as const;
 
 export const GET = handle<{ id: string; sheet: string }>('read', async (request, actor, { id, sheet }) => {
@@ -34,9 +38,19 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
   if (!job) return notFound(`There is no job “${id}”.`);
   const over = MOST[name]?.(job.plan) ?? null;
   if (over !== null) return problem({ status: 422, title: 'Too much for one sheet', detail: over });
-  const file = `${name}-rev-${job.revision}.pdf`;
-  if (request.headers.get('accept')?.includes('application/x-ndjson')) return inSight({ name, job, paper }, file, request.signal);
-  const pdf = await inPool('sheet', { name, job, paper }, { signal: request.signal });
+  const days = workDays(job.plan.moves);
+  const told = new URL(request.url).searchParams.get('day');
+  const day = days.find(({ number }) => String(number) === told)?.number;
+  if (told !== null && (day === undefined || !BY_DAY.has(name)))
+    return problem({
+      status: 422,
+      title: 'Which day?',
+      detail: BY_DAY.has(name) ? `“${told}” is no day of this job: its run sheet has ${days.length}.` : `A ${name} is of the whole job, not of a day.`,
+      path: 'day',
+    });
+  const file = `${name}${day === undefined ? '' : `-day-${day}`}-rev-${job.revision}.pdf`;
+  if (request.headers.get('accept')?.includes('application/x-ndjson')) return inSight({ name, job, paper, day }, file, request.signal);
+  const pdf = await inPool('sheet', { name, job, paper, day }, { signal: request.signal });
   if (!pdf) return notFound('The plan has nothing to put on this sheet.');
   return new Response(new Uint8Array(pdf), {
     headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="${file}"`, 'Cache-Control': 'no-store' },
@@ -44,7 +58,7 @@ export const GET = handle<{ id: string; sheet: string }>('read', async (request,
 });
 
 /** The sheet told as it is laid out: a line of JSON for each stretch of pages, the last with the paper itself. */
-function inSight(input: { name: SheetName; job: StoredPlan; paper: Paper }, file: string, signal: AbortSignal): Response {
+function inSight(input: { name: SheetName; job: StoredPlan; paper: Paper; day: number | undefined }, file: string, signal: AbortSignal): Response {
   const { port1, port2 } = new MessageChannel();
   const encoder = new TextEncoder();
   const gone = new AbortController();
