@@ -59,6 +59,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
   'path.footSource': at('measure', 'Figure from'),
+  'day.date': at('runSheet', 'Day that ends'),
   'joint.shares': at('steel', 'Through the web'),
   'joint.boltSays': at('steel', 'Bolts are this thick', 'One bolt may carry', 'Moment it may carry', 'Moment it holds'),
   'string.apart': at('picks', 'Beams hang apart, clear'),

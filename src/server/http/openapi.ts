@@ -142,6 +142,7 @@ export function openApi(): unknown {
             jobParameter,
             { name: 'sheet', in: 'path', required: true, schema: { type: 'string', enum: [...sheetNames] } },
             { name: 'paper', in: 'query', schema: { type: 'string', enum: ['a4', 'letter'] } },
+            { name: 'day', in: 'query', schema: { type: 'integer', minimum: 1 }, description: 'pick cards and run sheet of one day of work' },
           ],
           responses: {
             200: { description: 'The sheet', content: { 'application/pdf': { schema: { type: 'string', format: 'binary' } } } },
