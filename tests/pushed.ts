@@ -59,7 +59,7 @@ export function pushed(edit: (launch: Launch, plan: Plan) => void = () => {}): P
     });
   });
   plan.links = [
-    { id: 'pier', name: 'Piers', kind: 'footing', storey: 0, own: 0, capacity: 8e6, foot: null, ground: true, standsOn: [] },
+    { id: 'pier', name: 'Piers', kind: 'slab', storey: 0, own: 0, capacity: 8e6, foot: null, ground: true, standsOn: [] },
     { id: 'ground', name: 'Yard slab', kind: 'slab', storey: 0, own: 0, capacity: 8e6, foot: null, ground: true, standsOn: [] },
   ];
   for (const support of structure.supports)

@@ -118,6 +118,21 @@ describe('the dates of days', () => {
     expect(of('2026-12-01', '2026-12-01', '2026-12-02')[1]).toMatch(/^stop: Day 2 is said to end on 1 Dec 2026, and day 1 before it on 1 Dec 2026/);
     expect(of('2026-12-02', null, '2026-12-01')[2]).toMatch(/^stop: Day 3 is said to end on 1 Dec 2026, and day 1 before it on 2 Dec 2026/);
   });
+  test('a day on which nothing is done is asked, dated or not others; one with its date is a day nobody works', () => {
+    const twice = (...on: (string | null)[]) => {
+      const plan = quayFootbridge();
+      const at = plan.moves.findIndex(({ id }) => id === 'c1l');
+      plan.moves.splice(at + 1, 0, ...on.map((one, n) => end(`d${n + 1}`, one)));
+      return told(plan, 'day.date').map((row) => row.slice(0, 60));
+    };
+    expect(twice(null)).toEqual([]);
+    expect(twice(null, null)).toEqual(['missing: Nothing is done on day 2 but that it ends. Is it a ']);
+    expect(twice('2026-12-04', null)[1]).toBe('missing: Nothing is done on day 2 but that it ends. Is it a ');
+    expect(twice('2026-12-04', '2026-12-05')).toEqual(['clear: Day 1 ends on 4 Dec 2026.', 'clear: Day 2 ends on 5 Dec 2026.']);
+    const first = quayFootbridge();
+    first.moves.unshift(end('d0'));
+    expect(told(first, 'day.date')).toHaveLength(1);
+  });
   test('what is no date is asked', () =>
     expect(of('2026-02-30', '2026-12-01', '2026-12-02')[0]).toMatch(/^missing: Day 1 is said to end on “2026-02-30”, which is no date/));
 });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { quayFootbridge } from '../../../../tests/demo-plan';
 import { square } from '../../../../tests/portal';
 import { checksByMove, evaluate, evaluateWhole, type Whole } from '../../evaluate';
+import { afresh } from '../../document/keep';
 import { openPlan } from '../../document/open';
 import type { Move, Plan } from '../../document/schema';
 import type { Check } from '../../verdict/check';
@@ -143,6 +144,16 @@ describe('over any days', () => {
       }),
       kept,
     );
+  });
+  test('a day that ends later or earlier says what the same days say anew', () => {
+    const plan = frame(22, 6);
+    const at = (after: number[]): Plan => ({ ...plan, moves: plan.moves.flatMap((move, n) => (after.includes(n) ? [move, ends[n]!] : [move])) });
+    const ends = plan.moves.map((_, n) => night(`night ${n}`));
+    // The same day may end after other moves: it is the one move that is put elsewhere.
+    const one = night('the night');
+    const put = (after: number): Plan => ({ ...plan, moves: [...plan.moves.slice(0, after + 1), one, ...plan.moves.slice(after + 1)] });
+    for (const next of [put(12), put(20), put(11), put(33), at([5, 20]), at([20]), at([13, 20, 40])])
+      expect(figures(asked(next))).toEqual(afresh(() => figures(asked(next))));
   });
   test('what stands when a day ends is judged in what may come: as if that were all', () => {
     const { moves } = frame(22, 6);

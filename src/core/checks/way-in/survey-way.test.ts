@@ -196,7 +196,7 @@ const unknowns: [string, Edit, string[]][] = [
     ],
   ],
   ['a bolt as cast', (p) => (p.survey.patterns[0]!.bolts[0]!.cast.y = null), ['measure.bolts Post B base']],
-  ['what a bearing stands on', (p) => (p.bearings[0]!.standsOn = []), ['path.gap A']],
+  ['what a bearing stands on', (p) => (p.bearings[0]!.standsOn = []), ['path.gap A', 'path.unused Padstone A']],
   ['what a link may carry', (p) => (link(p, 'pierA').capacity = null), ['path.link Brick pier A']],
   ['what the ground may take', (p) => (link(p, 'footA').foot!.allowable = null), ['path.foot Stepped footing A']],
   ['stress in the seat', (p) => (p.bearings[0]!.allowable = null), ['path.seat A']],
