@@ -116,6 +116,7 @@ describe('the dates of days', () => {
   });
   test('the same day twice, or an earlier one, also with one between that is not dated', () => {
     expect(of('2026-12-01', '2026-12-01', '2026-12-02')[1]).toMatch(/^stop: Day 2 is said to end on 1 Dec 2026, and day 1 before it on 1 Dec 2026/);
+    expect(of('2026-12-01', '2026-12-04', '2026-12-02')[2]).toMatch(/^stop: Day 3 is said to end on 2 Dec 2026, and day 2 before it on 4 Dec 2026/);
     expect(of('2026-12-02', null, '2026-12-01')[2]).toMatch(/^stop: Day 3 is said to end on 1 Dec 2026, and day 1 before it on 2 Dec 2026/);
   });
   test('a day on which nothing is done is asked, dated or not others; one with its date is a day nobody works', () => {

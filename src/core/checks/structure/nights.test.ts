@@ -81,6 +81,19 @@ describe('a girder that stands alone until its neighbour is tied to it', () => {
   });
 });
 
+test('nights put on a girder and taken off it again, or found to touch it, say what they say anew', () => {
+  const plan = made(windy(quayFootbridge(), 34, 9));
+  const after = (id: string) => plan.moves.findIndex((move) => move.id === id);
+  const [first, second] = [night('first'), night('second')];
+  const put = (...at: number[]): Plan => ({
+    ...plan,
+    moves: plan.moves.flatMap((move, n) => [move, ...(n === at[0] ? [first] : []), ...(n === at[1] ? [second] : [])]),
+  });
+  // The second night comes before and after the girder is hung and let go: the same move then touches other pieces.
+  const days = [plan, put(after('m6'), after('t1')), put(after('m6'), after('m8')), put(after('m12')), plan, put(after('m8')), put(after('m12')), plan];
+  for (const next of days) expect(figures(asked(next))).toEqual(afresh(() => figures(asked(next))));
+});
+
 describe('columns that stand alone until they are guyed', () => {
   const frame = () => windy(square(), 26, 6);
   const { moves } = frame();
@@ -152,7 +165,7 @@ describe('over any days', () => {
     // The same day may end after other moves: it is the one move that is put elsewhere.
     const one = night('the night');
     const put = (after: number): Plan => ({ ...plan, moves: [...plan.moves.slice(0, after + 1), one, ...plan.moves.slice(after + 1)] });
-    for (const next of [put(12), put(20), put(11), put(33), at([5, 20]), at([20]), at([13, 20, 40])])
+    for (const next of [plan, put(20), plan, put(12), put(20), put(11), put(33), at([5, 20]), at([20]), at([13, 20, 40])])
       expect(figures(asked(next))).toEqual(afresh(() => figures(asked(next))));
   });
   test('what stands when a day ends is judged in what may come: as if that were all', () => {
