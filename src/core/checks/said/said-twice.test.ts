@@ -6,6 +6,11 @@ import type { Check } from '../../verdict/check';
 import type { Plan } from '../../document/schema';
 import { evaluate } from '../../evaluate';
 
+/** A piece of the structure drawn higher by so much [m]. */
+function rise(plan: { structure: { pieces: { id: string; from: { z: number } | null; to: { z: number } | null }[] } }, id: string, by: number): void {
+  for (const piece of plan.structure.pieces) if (piece.id === id) for (const end of [piece.from, piece.to]) if (end) end.z += by;
+}
+
 const TODAY = '2026-11-28';
 const rows = (checks: readonly Check[], id: string) =>
   checks
@@ -214,6 +219,14 @@ const faults: [string, () => Plan, (plan: Any) => void, string, RegExp][] = [
     'joint.kind',
     /on the web of a beam, and .* stands upright/,
   ],
+  [
+    'a beam over the one whose web it is on',
+    passengerCanopy,
+    (p) => rise(p, 'between-0-1-0-2', 0.3),
+    'joint.kind',
+    /said to be on the web of .*, and J-B1\.2 lies wholly over it/,
+  ],
+  ['a beam under the one whose web it is on', passengerCanopy, (p) => rise(p, 'between-0-1-0-2', -0.3), 'joint.kind', /and J-B1\.2 lies wholly under it/],
   ['no way in for a beam set by hand', () => raised('jack'), (p) => (p.ways = []), 'way.none', /No way in is planned for/],
   ['a bearing made ready twice', demoPlan, (p) => again(p, kindAt(p, 'bearing.ready')), 'move.order', /P1 is not ready yet \(a move before did it\)/],
   [
@@ -283,6 +296,16 @@ test('one foot twice under a support of the structure, and under a bent', () => 
   const hall: Any = ticketHall();
   hall.shoring.bents.push({ ...twoPostBent(), standsOn: [hall.links[0], hall.links[0]].map(({ id }: Any) => ({ link: id, share: 0.5 })) });
   expect(say(hall, 'said.twice').join()).toMatch(/is said to stand on Padstone A twice/);
+});
+
+test('a beam on a web shares some height with it: less than a centimetre is none', () => {
+  const at = (up: number) => {
+    const plan: Any = passengerCanopy();
+    rise(plan, 'between-0-1-0-2', up);
+    return say(plan, 'joint.kind').length;
+  };
+  // 220 mm deep from 3.98 m, in beams from 3.9 to 4.2 m: both its ends are asked.
+  expect([at(0.2), at(0.215), at(-0.28), at(-0.295)]).toEqual([0, 2, 0, 2]);
 });
 
 test('a beam seated on a column is no beam on a web, and a hoist of nobody’s yard is not asked of it', () => {

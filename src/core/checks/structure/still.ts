@@ -465,6 +465,15 @@ function jointStill(ground: Ground, joint: Joint): Check[] {
         `${joint.name} is said to be ${joint.kind === 'onColumn' ? 'on a column' : 'on the web of a beam'}, and ${carrier.beam.mark} ${carrier.place.upright ? 'stands upright' : 'lies'}. Which is right?`,
       ),
     );
+  const beside = joint.kind === 'onWeb' ? besideWeb(joint, beams) : null;
+  if (beside)
+    checks.push(
+      missingCheck(
+        before('joint.kind', about('joint', joint, joint.name, 'height'), 'Geometry: what is joined to what'),
+        'length',
+        `${joint.name} is said to be on the web of ${carrier!.beam.mark}, and ${beams.get(joint.a.piece)!.beam.mark} lies wholly ${beside} it there. At which height does it come to it, or does it rest on a seat?`,
+      ),
+    );
   // A beam comes to the face of what carries it, and lies on top of it or within its depth: seen from above they meet.
   const gap = Math.hypot(a.x - b.x, a.y - b.y);
   const reach = joint.kind === 'splice' ? MEET : MEET + Math.max(0, ...[joint.a, joint.b].map(({ piece }) => widthOf(beams.get(piece)) / 2));
@@ -505,6 +514,20 @@ function heightsApart(a: Joint['a'], b: Joint['b'], beams: Ground['beams']): num
   const gap = Math.max(0, one.from - other.to, other.from - one.to);
   return gap > HEIGHTS_OFF ? gap : 0;
 }
+
+/** Bolted to the web of another, a beam shares some height with it; null where it does, or nobody knows how deep one is. */
+function besideWeb({ a, b }: Joint, beams: Ground['beams']): 'over' | 'under' | null {
+  const [one, other] = [a, b].map(({ piece, at }) => {
+    const { place: lies, section } = beams.get(piece)!;
+    const { z } = pointAt(lies!, at);
+    return section instanceof Missing || lies!.upright ? null : { from: z, to: z + section.depth };
+  });
+  if (!one || !other) return null;
+  if (one.from > other.to - SHARED) return 'over';
+  return one.to < other.from + SHARED ? 'under' : null;
+}
+/** Less height than this is none [m]. */
+const SHARED = 0.01;
 
 /** A cross-frame further from square than this, as a slope, is askew: 20°. */
 const ASKEW = Math.tan(Math.PI / 9);
