@@ -65,6 +65,17 @@ describe('the days of a run sheet', () => {
   });
 });
 
+test('a day put before another is told with its new number', () => {
+  const plan = ending(quayFootbridge(), ['c2l']);
+  const titles = (of: Plan) =>
+    evaluate(of, TODAY)
+      .checks.filter(({ id, move }) => id === 'move.order' && move === 'd1')
+      .map(({ subject }) => subject);
+  expect(titles(plan)).toEqual(['End of day 1']);
+  const at = plan.moves.findIndex(({ id }) => id === 'c1l');
+  expect(titles({ ...plan, moves: [...plan.moves.slice(0, at + 1), end('d0'), ...plan.moves.slice(at + 1)] })).toEqual(['End of day 2']);
+});
+
 describe('nothing hangs through the night', () => {
   const order = (plan: Plan, id = 'd1') => rows(plan, 'move.order').filter(({ move }) => move === id);
   test('a day that ends with nothing on a hook is clear', () => {

@@ -48,7 +48,7 @@ describe('things far apart on one link', () => {
   test('a support put on the pile cap of another pier', () => {
     const told = asked(linkSpan(), (plan) => puts(support(plan, 'pier1-1'), 'p2'));
     expect(told).toHaveLength(1);
-    expect(told[0]).toMatch(/^missing path\.apart .*Pier 1, line 1.* lie \d+\.\d m apart and are both said to stand on Pile cap 2/);
+    expect(told[0]).toMatch(/^missing path\.apart .*Pier 1, line 1.* lie \d+\.\d+.m apart and are both said to stand on Pile cap 2/);
   });
   test('a roller in the yard said to stand on a pier', () => {
     const told = asked(linkSpan(), (plan) => puts(plan.launches![0]!.rollers[0]!, 'p1'));
@@ -61,7 +61,7 @@ describe('things far apart on one link', () => {
       });
     // Supports of the two lines lie 3.2 m apart.
     expect(on(2.5, 1.2)).toEqual([]);
-    expect(on(2.4, 1.1)).toEqual([expect.stringMatching(/path\.apart .* lie 3\.2 m apart and are both said to stand on Pile cap 3/)]);
+    expect(on(2.4, 1.1)).toEqual([expect.stringMatching(/path\.apart .* lie 3\.20.m apart and are both said to stand on Pile cap 3/)]);
   });
   test.each([
     ['post', true],

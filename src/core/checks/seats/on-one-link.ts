@@ -3,7 +3,8 @@ import { keep } from '../../document/keep';
 import { placeOf, pointAt } from '../../document/place';
 import type { Link } from '../../document/schema';
 import { standingOn } from '../../document/standing-on';
-import { missingCheck, on } from '../../verdict/build';
+import { phrase, q } from '../../calc/work';
+import { missingCheck, on, told } from '../../verdict/build';
 import type { Check } from '../../verdict/check';
 import { Missing } from '../../verdict/missing';
 import { pushedOf } from '../launch/pushed';
@@ -43,11 +44,12 @@ export function onOneLink(context: Context): Check[] {
     return apart === null || apart.distance <= reach!
       ? []
       : [
-          missingCheck(
-            where('path.apart'),
-            'length',
-            `${apart.from} and ${apart.to} lie ${apart.distance.toFixed(1)} m apart and are both said to stand on ${link.name}. Which of them does?`,
-          ),
+          {
+            ...missingCheck(where('path.apart'), 'length', ''),
+            finding: told(
+              phrase`${apart.from} and ${apart.to} lie ${q(apart.distance, 'length')} apart and are both said to stand on ${link.name}. Which of them does?`,
+            ),
+          },
         ];
   });
 }

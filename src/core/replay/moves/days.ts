@@ -1,4 +1,5 @@
 import { pieceOf } from '../../document/lookups';
+import { workDays } from '../../document/work-days';
 import type { Plan } from '../../document/schema';
 import { beamAt } from '../moment';
 import type { Need } from '../now';
@@ -12,7 +13,8 @@ const NIGHT = 'before the night: no load is left on a hook (29 CFR 1926.1417(e))
 export const dayMoves: MovesOf<'day.end'> = {
   'day.end': {
     by: () => [],
-    reads: ({ picks, pieces, structure }: Plan) => [picks, pieces, structure.pieces],
+    // Which day it ends is told by its name.
+    reads: ({ picks, pieces, structure, moves }: Plan, move) => [picks, pieces, structure.pieces, workDays(moves).find(({ end }) => end === move)?.number],
     needs: (plan, _, now): Need[] => {
       const held = plan.structure.pieces.flatMap(({ id, mark }): Need[] => {
         const { where, kept, with: other } = beamAt(now.structure, id);
