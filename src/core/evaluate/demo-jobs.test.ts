@@ -127,6 +127,7 @@ function bolts(plan: Plan, id: string, count: number): void {
   const move = plan.moves.find((one) => one.kind === 'joint.make' && one.joint === id)!;
   if (move.kind === 'joint.make') move.bolts = count;
 }
+const tagsOf = (plan: Plan) => plan.holds.find(({ id }) => id === 'HP9')!.readings!;
 
 const ramp: [string, Edit, RegExp][] = [
   [
@@ -144,7 +145,16 @@ const ramp: [string, Edit, RegExp][] = [
   ['a seat 20 mm low', (p) => (support(p, 'pier3-2').measured!.level -= 0.02), /(stop|tight|missing) support.measured|stop support/],
   ['a bent nobody is allowed to strike', (p) => (p.holds = p.holds.filter(({ id }) => id !== 'HP26')), /missing hold.HP26/],
   ['one reading before the strike left out', (p) => p.holds.find(({ id }) => id === 'HP26')!.readings!.pop(), /missing hold.HP26/],
-  ['a tag of a bent under its load', (p) => (p.holds.find(({ id }) => id === 'HP9')!.readings![0]!.value = 20e3), /stop hold.HP9/],
+  ['a tag of a bent under its load', (p) => (tagsOf(p)[0]!.value = 20e3), /stop hold.HP9/],
+  ['a tag that allows another load than the plan', (p) => (tagsOf(p)[0]!.value *= 1.1), /missing hold.HP9/],
+  [
+    'one tag to be asked about, and a later one under its load',
+    (p) => {
+      tagsOf(p)[0]!.value *= 1.1;
+      tagsOf(p)[7]!.value = 20e3;
+    },
+    /stop hold.HP9/,
+  ],
   ['cross-frames too weak', (p) => p.structure.braces.forEach((one) => (one.capacity = 2000)), /stop brace.force/],
   ['one line weighed at half as much again', (p) => p.structure.pieces.forEach((one) => one.id.startsWith('g4-') && (one.weighed = 14000)), /stop lift.chart/],
   [

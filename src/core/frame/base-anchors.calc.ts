@@ -2,6 +2,12 @@ import { closed, nonNegative, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { phrase, q } from '../calc/work';
 
+/** Moments about the pressed edge: pressed with less than nothing, the base is lifted clear of it. */
+export function aboutEdge({ axial, moment, lever, toe }: { axial: number; moment: number; lever: number; toe: number }) {
+  const tension = Math.max(0, (moment - axial * toe) / lever);
+  return { tension, presses: axial + tension };
+}
+
 /** What the anchors of a base pull, and what its pressed edge takes, under a moment and what stands on it. */
 export const baseAnchors = defineCalc({
   id: 'frame.baseAnchors',
@@ -14,9 +20,9 @@ export const baseAnchors = defineCalc({
   }),
   output: closed({ tension: nonNegative('N', 'of all anchors in tension together'), presses: nonNegative('N', 'on the pressed edge') }),
   source: { basis: 'statics', text: 'Moments about the pressed edge; 29 CFR 1926.755(a)(2) asks for 300 lb at 18 in from the outer face of the column' },
-  compute({ axial, moment, lever, toe }) {
-    const tension = Math.max(0, (moment - axial * toe) / lever);
-    const presses = axial + tension;
+  compute(input) {
+    const { axial } = input;
+    const { tension, presses } = aboutEdge(input);
     if (presses < 0)
       refuse('axial', `The base is lifted with ${-axial} N and nothing presses: all of it hangs in its anchors, and no edge is there to turn about.`);
     return { tension, presses };

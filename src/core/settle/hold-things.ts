@@ -61,12 +61,16 @@ export function thingsOf(plan: SettledPlan, rules: Rules, of: HoldReading['of'])
       }));
     }
     case 'shores':
-      return [...allShores(plan), ...temporaryOf(plan)].map(({ id, name }) => ({
-        id,
-        name: ofLine(plan, id, name),
-        says: null,
-        least: null,
-      }));
+      // What a wall of studs may take is worked out; of a bent the plan states what its tag should say, unless that is a design value.
+      return [
+        ...allShores(plan).map(({ id, name }): HoldThing => ({ id, name: ofLine(plan, id, name), says: null, least: null })),
+        ...temporaryOf(plan).map(({ id, name, capacity, capacityBasis }): HoldThing => ({
+          id,
+          name,
+          says: capacityBasis === 'design' ? null : capacity,
+          least: null,
+        })),
+      ];
     case 'lineShores':
       return lineShores(plan).map(({ id, name }) => ({ id, name: ofLine(plan, id, name), says: null, least: null }));
     case 'pockets':

@@ -1,8 +1,8 @@
 import { phrase, q, type Phrase } from '../../calc/work';
 import { metresPer, pascalsPer } from '../../units';
 import type { Check } from '../../verdict/check';
-import { holdsOf, waitsFor, type Hold } from '../../document/holds';
-import { readingOf, thingsOf, unread } from '../../settle/hold-things';
+import { holdsOf, waitsFor, type Hold, type HoldReading } from '../../document/holds';
+import { readingOf, thingsOf, unread, type HoldThing } from '../../settle/hold-things';
 import { moveWords } from '../../settle/move-words';
 import { dayFault, dayOrder, namesPerson, saysSomething } from '../../document/records';
 import type { HoldRecord } from '../../document/schema';
@@ -109,28 +109,38 @@ const agree = (kind: string, a: number, b: number): boolean =>
 /** What the tags of shores allow wherever they were met (common practice) [N]. */
 const TAG = { least: 500, most: 5e6 };
 
-/** A number that is under its limit, or that the plan contradicts. */
-function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: ReadonlyMap<string, Onward>): { stop: boolean; words: Phrase } | null {
-  const { plan, rules } = context;
+interface Wrong {
+  stop: boolean;
+  words: Phrase;
+}
+
+/** A number that is under its limit, or that the plan contradicts: a stop before whatever is only asked. */
+function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: ReadonlyMap<string, Onward>): Wrong | null {
   const { reading } = hold;
   if (!reading) return null;
-  const { kind, what } = reading;
-  for (const thing of thingsOf(plan, rules, reading.of)) {
-    const value = readingOf(record, thing.id) ?? 0;
-    const applied = reading.of === 'shores' ? (shoreLoad(context, thing.id) ?? onward.get(thing.id)?.plain ?? null) : null;
-    if (applied !== null && !(applied < value))
-      return { stop: true, words: phrase`${thing.name} takes ${q(applied, kind)}; its tag allows ${q(value, kind)}.` };
-    if (reading.of === 'shores' && (value < TAG.least || value > TAG.most))
-      return {
+  const wrong = thingsOf(context.plan, context.rules, reading.of).flatMap((thing) =>
+    wrongOf(context, reading, thing, readingOf(record, thing.id) ?? 0, onward),
+  );
+  return wrong.find(({ stop }) => stop) ?? wrong[0] ?? contradicts(context, hold, record);
+}
+
+/** What is wrong with one number read. */
+function wrongOf(context: Context, { kind, what, of }: HoldReading, thing: HoldThing, value: number, onward: ReadonlyMap<string, Onward>): Wrong[] {
+  const applied = of === 'shores' ? (shoreLoad(context, thing.id) ?? onward.get(thing.id)?.plain ?? null) : null;
+  if (applied !== null && !(applied < value))
+    return [{ stop: true, words: phrase`${thing.name} takes ${q(applied, kind)}; its tag allows ${q(value, kind)}.` }];
+  if (of === 'shores' && (value < TAG.least || value > TAG.most))
+    return [
+      {
         stop: false,
         words: phrase`the tag of ${thing.name} allows ${q(value, kind)}, it says. Shores are good for ${q(TAG.least, kind)} to ${q(TAG.most, kind)} wherever they were met. Which unit was meant?`,
-      };
-    if (thing.least !== null && value < thing.least)
-      return { stop: true, words: phrase`${what} of ${thing.name} is ${q(value, kind)}; ${q(thing.least, kind)} is needed.` };
-    if (thing.says !== null && !agree(kind, value, thing.says))
-      return { stop: false, words: phrase`${what} of ${thing.name} is ${q(value, kind)} here, and ${q(thing.says, kind)} in the plan. Which is right?` };
-  }
-  return contradicts(context, hold, record);
+      },
+    ];
+  if (thing.least !== null && value < thing.least)
+    return [{ stop: true, words: phrase`${what} of ${thing.name} is ${q(value, kind)}; ${q(thing.least, kind)} is needed.` }];
+  if (thing.says !== null && !agree(kind, value, thing.says))
+    return [{ stop: false, words: phrase`${what} of ${thing.name} is ${q(value, kind)} here, and ${q(thing.says, kind)} in the plan. Which is right?` }];
+  return [];
 }
 
 /** A day that is not the one of the shift, and a gust that a lift of this plan stops at. */
@@ -138,8 +148,11 @@ function dayOff({ plan }: Context, record: HoldRecord, lifts: readonly Check[]):
   const day = plan.site.shift?.from.slice(0, 10);
   if (day !== undefined && day !== record.on) return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
   const gust = readingOf(record, 'shift');
-  if (gust === 0)
-    return { stop: false, words: ['a strongest gust of nothing is no reading: the air is never that still for a shift. What did the anemometer show?'] };
+  if (gust !== null && gust <= 0)
+    return {
+      stop: false,
+      words: ['a strongest gust of nothing or less is no reading: the air is never that still for a shift. What did the anemometer show?'],
+    };
   const first = lifts
     .filter((one) => one.id === 'lift.wind' && one.capacity !== null)
     .sort((a, b) => a.capacity! - b.capacity!)

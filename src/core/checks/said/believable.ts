@@ -39,7 +39,8 @@ const seat = (what: string, value: number | null | undefined) => figure(what, va
 const carries = (value: number | null | undefined, most = 50e6) => figure('what it may carry', value, 'force', 200, most);
 const rating = (value: number | null | undefined, what = 'its rating') => figure(what, value, 'mass', 20, 1e6);
 const own = (value: number | null | undefined, least: number, what = 'its own weight') => figure(what, value, 'mass', least, 1e6);
-const bolt = (value: number | null | undefined, what = 'the diameter of its bolts') => figure(what, value, 'dimension', 0.005, 0.16);
+const jointBolt = (value: number | null | undefined, what = 'the diameter of its bolts') => figure(what, value, 'dimension', 0.009, 0.05);
+const anchorBolt = (value: number | null | undefined) => figure('the diameter of its bolts', value, 'dimension', 0.005, 0.16);
 
 type Girder = { webDepth: number; web: number; topFlange: { width: number; thickness: number }; bottomFlange: { width: number; thickness: number } };
 const outline = ({ depth, width, chords }: { depth?: number | null; width?: number | null; chords?: number | null }): Figure[] => [
@@ -92,7 +93,7 @@ function ofPoint(point: RaisePoint): Figure[] {
     case 'mastLift':
       return [
         figure('what its plate says', point.rating, 'mass', 20, 5e3),
-        figure('the load centre of its plate', point.plateCentre, 'dimension', 0.1, 2),
+        figure('the load centre of its plate', point.plateCentre, 'dimension', 0.15, 1.2),
         figure('its mast to the middle of the load', point.centre, 'dimension', 0.05, 3),
         figure('how high its forks go', point.reach, 'length', 0.5, 20),
         own(point.own, 10),
@@ -229,6 +230,7 @@ function thingsOf(plan: Plan): Thing[] {
     ...all(plan.cranes, 'crane', 'gear', named, (crane) => [
       own(crane.hookBlockMass, 10, 'the weight of its hook block'),
       figure('the width of one of its tracks', crane.tracks?.shoe, 'length', 0.15, 3),
+      figure('how high the eyes in its cab are', crane.cab?.height, 'length', 0.8, 150),
       ...(crane.tower
         ? [
             figure('what one leg of its mast brings down', crane.tower.corner, 'force', 30e3, 10e6),
@@ -346,7 +348,8 @@ function thingsOf(plan: Plan): Thing[] {
         : []),
     ]),
     ...all(structure.joints, 'joint', 'steel', named, (one) => [
-      bolt(one.bolt?.diameter),
+      jointBolt(one.bolt?.diameter),
+      figure('the number of planes one of its bolts is cut in', one.bolt?.planes, 'count', 1, 2),
       figure('what one bolt may carry', one.boltShear, 'force', 500, 5e6),
       figure('the moment it may carry', one.moment, 'moment', 100, 500e6),
       figure('the shear it may carry', one.shear, 'force', 500, 100e6),
@@ -393,7 +396,7 @@ function thingsOf(plan: Plan): Thing[] {
     ),
     ...all(plan.ways, 'way', 'wayIn', named, (one) => [
       figure('what its gear lifts', one.gear.mass, 'mass', 10, 50e3),
-      bolt(one.splice.diameter, 'the bolts of its splice'),
+      jointBolt(one.splice.diameter, 'the bolts of its splice'),
       figure('the weight of one splice', one.splice.mass, 'mass', 0.1, 5e3),
       figure('the longest piece that can be brought', one.transport, 'length', 0.5, 120),
       figure('the shortest piece worth making', one.splice.shortest, 'length', 0.1, 20),
@@ -448,7 +451,7 @@ function thingsOf(plan: Plan): Thing[] {
       figure('the air it was measured in', air.measuring, 'airTemperature', 230, 330),
       figure('the air it is set in', air.setting, 'airTemperature', 230, 330),
     ]),
-    ...all(survey.patterns, 'pattern', 'measure', named, (one) => [bolt(one.bolt), figure('its holes', one.hole, 'dimension', 0.005, 0.2)]),
+    ...all(survey.patterns, 'pattern', 'measure', named, (one) => [anchorBolt(one.bolt), figure('its holes', one.hole, 'dimension', 0.005, 0.2)]),
   ];
 }
 

@@ -1,12 +1,11 @@
 import { phrase, q } from '../../calc/work';
-import { baseAnchors } from '../../frame/base-anchors.calc';
+import { aboutEdge, baseAnchors } from '../../frame/base-anchors.calc';
 import { guyAndBlock } from '../../frame/guy.calc';
 import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
 import { frameSway } from '../../frame/sway.calc';
 import type { Trace } from '../../calc/evidence';
 import type { Check } from '../../verdict/check';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../verdict/build';
-import { bendingCapacity, postCapacity } from '../../settle/section-strength';
 import { Missing } from '../../verdict/missing';
 import type { Rules } from '../../rules/rule-sets';
 import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
@@ -47,8 +46,8 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
   if (model === null) return [];
   const { context, beams, wind } = ground;
   const { rules } = context;
-  const at = (id: string, of: ReturnType<typeof about>, calc: string = frameSway.id) =>
-    place(id, of, move, calc, `${sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution')}${windSource(wind)}`);
+  const source = `${sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution')}${windSource(wind)}`;
+  const at = (id: string, of: ReturnType<typeof about>, calc: string = frameSway.id) => place(id, of, move, calc, source);
   if ('question' in model) return [missingCheck(at(model.check, { subject: model.name, about: model.about }), 'force', model.question)];
   const head = beams.get(columns[0]!)!.beam;
   const names = columns
@@ -239,21 +238,31 @@ const portalsOf = ({ rails, rafters }: FrameModel, answer: SwayStands): { portal
   ...rafters.map((portal, i) => ({ portal, felt: answer.rafters[i]! })),
 ];
 
-/** Vertical force of the braces, and of beams that keep their angle, on a column in one wind, upwards [N]. */
-const dragOn = (model: FrameModel, stack: number, answer: SwayStands): number =>
-  model.braces.reduce((sum, { drags }, i) => sum + drags.reduce((all, one) => (one.stack === stack ? all + one.share * answer.braces[i]! : all), 0), 0) +
-  portalsOf(model, answer).reduce((sum, { portal, felt }) => {
-    const down = shift(portal, felt);
-    return sum - (portal.ends.a.stack === stack ? down : 0) + (portal.ends.b.stack === stack ? down : 0);
-  }, 0);
+/** By column and wind: the vertical force of the braces, and of beams that keep their angle, upwards [N]. */
+function dragsOf(model: FrameModel, answers: readonly SwayStands[]): number[][] {
+  const drags = model.stacks.map(() => answers.map(() => 0));
+  const add = (stack: number, wind: number, force: number) => (drags[stack]![wind]! += force);
+  answers.forEach((answer, wind) => {
+    model.braces.forEach((brace, i) => {
+      for (const { stack, share } of brace.drags) add(stack, wind, share * answer.braces[i]!);
+    });
+    for (const { portal, felt } of portalsOf(model, answer)) {
+      const down = shift(portal, felt);
+      add(portal.ends.a.stack, wind, -down);
+      add(portal.ends.b.stack, wind, down);
+    }
+  });
+  return drags;
+}
 
 function columnRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], gust: number, at: At): Row[] {
   const { rules } = ground.context;
   const caution = rules.value('strengthCaution');
   const strengths: { row: Row; ratio: number }[] = [];
   const rows: Row[] = [];
+  const allDrags = dragsOf(model, answers);
   model.stacks.forEach((stack, s) => {
-    const drags = answers.map((one) => dragOn(model, s, one));
+    const drags = allDrags[s]!;
     const [up, down] = [Math.max(0, ...drags), Math.max(0, ...drags.map((one) => -one))];
     rows.push(...footRows(ground, stack, { up, down, answers: answers.map((one, i) => ({ ...one.columns[s]!, drag: drags[i]! })) }, at));
     const strength = columnRow(ground, stack, { down, moments: answers.map((one) => one.columns[s]!.moments), gust }, at);
@@ -264,36 +273,38 @@ function columnRows(ground: Ground, model: FrameModel, answers: readonly SwaySta
 
 /** A column pressed and bent as the frame leans: of pieces one above the other the one that has least to spare, under all of it. */
 function columnRow(
-  { context }: Ground,
+  ground: Ground,
   { pieces, down, heights }: Stack,
   feels: { down: number; moments: readonly { x: number; y: number }[]; gust: number },
   at: At,
 ): { row: Row; ratio: number } | null {
-  const { rules } = context;
+  const { rules } = ground.context;
   const gaps = heights.map((z, n) => z - (heights[n - 1] ?? 0));
   const free = Math.max(...gaps);
   const pressure = 0.5 * AIR_DENSITY * feels.gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
   const axial = down + feels.down;
-  const rated = pieces.flatMap((one) => columnUse(one, strongOf(pieces), { axial, moments: feels.moments, pressure, free }, rules, at) ?? []);
+  const rated = pieces.flatMap((one) => columnUse(ground, one, strongOf(pieces), { axial, moments: feels.moments, pressure, free }, at) ?? []);
   return rated.reduce<(typeof rated)[number] | null>((most, one) => (most === null || one.ratio > most.ratio ? one : most), null);
 }
 
 function columnUse(
-  { beam, section, fy }: Stack['pieces'][number],
+  { context: { rules }, strengthOf }: Ground,
+  settled: Stack['pieces'][number],
   strongWay: 'x' | 'y' | null,
   { axial, moments, pressure, free }: { axial: number; moments: readonly { x: number; y: number }[]; pressure: number; free: number },
-  rules: Rules,
   at: At,
 ): { row: Row; ratio: number } | null {
+  const { beam, section, fy } = settled;
   if (section instanceof Missing || !(fy > 0)) return null;
-  const post = postCapacity(section, fy, { strong: free, weak: free }, rules);
-  const where = at('column.sway', about('beam', beam, beam.mark));
-  const asks = (missing: Missing) => ({ row: missingCheck(where, 'fraction', missing.questions.join(' ')), ratio: Infinity });
+  const strength = strengthOf(settled, section, free);
+  const post = strength.post();
+  const where = () => at('column.sway', about('beam', beam, beam.mark));
+  const asks = (missing: Missing) => ({ row: missingCheck(where(), 'fraction', missing.questions.join(' ')), ratio: Infinity });
   if (post instanceof Missing) return asks(post);
   // The wind on the column itself bends it as it likes: about its weaker axis.
   const own = (pressure * Math.max(section.depth, section.width) * free ** 2) / 8;
   const weak = (fy * 2 * section.iWeak) / section.width / (rules.id === 'us-asd' ? OMEGA : rules.value('gammaM1'));
-  const strong = strongWay === null ? null : bendingCapacity(section, fy, rules, { length: free, factor: 1 });
+  const strong = strongWay === null ? null : strength.bending();
   if (strong instanceof Missing) return asks(strong);
   /** Bent about its stronger axis, about its weaker one, and what both use of it. */
   const bent = moments.map(({ x, y }) => {
@@ -314,7 +325,7 @@ function columnUse(
       numbers,
       tell: () =>
         ratioCheck(
-          where,
+          where(),
           numbers,
           told(
             strong === null
@@ -350,11 +361,11 @@ function footRows(
       const lever = support.anchors?.lever ?? null;
       const toe = support.anchors?.toe ?? null;
       const tension = support.anchors?.tension ?? null;
-      const where = at('anchors.sway', of(), baseAnchors.id);
+      const where = () => at('anchors.sway', of(), baseAnchors.id);
       if (lever === null || toe === null || tension === null)
         rows.push(
           missingCheck(
-            where,
+            where(),
             'force',
             `How far are the anchors of ${support.name} in tension, and the axis of its column, from the pressed edge, and what may they pull?`,
           ),
@@ -364,9 +375,9 @@ function footRows(
         const times = rules.value('windFactor');
         const pulls = feels.answers.map(({ footMoment, drag }) => {
           const input = { axial: light - drag / times, moment: footMoment / times, lever, toe };
-          const { outcome, traces } = traced(baseAnchors, input);
+          const { tension, presses } = aboutEdge(input);
           // Lifted clear of its edge all of it hangs in the anchors.
-          return { pull: outcome.ok ? outcome.output.tension : -input.axial + input.moment / lever, traces, moment: input.moment };
+          return { pull: presses < 0 ? -input.axial + input.moment / lever : tension, input };
         });
         const worst = pulls.reduce((most, one) => (one.pull > most.pull ? one : most));
         const numbers = { demand: worst.pull, capacity: tension, quantity: 'force' as const, caution };
@@ -378,12 +389,12 @@ function footRows(
           numbers,
           tell: () =>
             ratioCheck(
-              where,
+              where(),
               numbers,
               told(
-                phrase`In the wind its column bends ${support.name} with ${q(worst.moment, 'moment')}: its anchors pull ${q(worst.pull, 'force')} and may pull ${q(tension, 'force')}. Guy or brace the column before the hook lets go, or stronger anchors.`,
+                phrase`In the wind its column bends ${support.name} with ${q(worst.input.moment, 'moment')}: its anchors pull ${q(worst.pull, 'force')} and may pull ${q(tension, 'force')}. Guy or brace the column before the hook lets go, or stronger anchors.`,
               ),
-              worst.traces,
+              traced(baseAnchors, worst.input).traces,
             ),
         });
       }

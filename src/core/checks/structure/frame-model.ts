@@ -131,6 +131,8 @@ class Frame {
   /** stack and piece of a column, by its id */
   private readonly stackOf = new Map<string, number>();
   private readonly holds = new Map<Line, Hold[]>();
+  /** where a line hangs, by how many lines it is under the one that is asked about */
+  private readonly hung: Map<Line, { x: number; spot: SwaySpot }[]>[] = [];
   private readonly which: LoadCase;
   private inWind: ReturnType<Frame['exposed']> | null = null;
 
@@ -404,6 +406,13 @@ class Frame {
 
   /** The first and the last place where a line hangs on beams or columns of the frame. */
   private carriers(line: Line, deep: number): { x: number; spot: SwaySpot }[] {
+    const known = (this.hung[deep] ??= new Map());
+    let found = known.get(line);
+    if (!found) known.set(line, (found = this.hangsOn(line, deep)));
+    return found;
+  }
+
+  private hangsOn(line: Line, deep: number): { x: number; spot: SwaySpot }[] {
     const found = line.spans.flatMap(({ id }) =>
       (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {
         if (joint.kind === 'splice' || joint.a.piece !== id || !isMade(jointAt(this.moment, joint.id))) return [];

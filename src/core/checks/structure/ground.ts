@@ -1,7 +1,7 @@
 import type { Rules } from '../../rules/rule-sets';
 import type { SectionRow } from '../../steel/section-row';
 import type { Context } from '../context';
-import { bendingCapacity, shearCapacity } from '../../settle/section-strength';
+import { bendingCapacity, postCapacity, shearCapacity } from '../../settle/section-strength';
 import type { Line } from './forces';
 import { heldOf, type Holds } from '../../replay/held';
 import type { SettledBeam } from '../../settle/model';
@@ -42,9 +42,12 @@ export interface Ground {
   strengthOf: (settled: SettledBeam, section: SectionRow, free: number) => Strength;
 }
 
+/** What a piece is good for, each worked out when it is first asked for. */
 interface Strength {
-  bending: ReturnType<typeof bendingCapacity>;
-  shear: ReturnType<typeof shearCapacity>;
+  bending: () => ReturnType<typeof bendingCapacity>;
+  shear: () => ReturnType<typeof shearCapacity>;
+  /** pressed along itself, held nowhere between about either axis */
+  post: () => ReturnType<typeof postCapacity>;
 }
 
 /** Strengths by make and unbraced length, each worked out once. */
@@ -56,11 +59,20 @@ export function strengths(rules: Rules): Ground['strengthOf'] {
     const key = `${make.id} ${free}`;
     let found = known.get(key);
     if (!found) {
-      found = { bending: bendingCapacity(section, fy, rules, { length: free, factor: 1 }), shear: shearCapacity(section, fy, rules) };
+      found = {
+        bending: once(() => bendingCapacity(section, fy, rules, { length: free, factor: 1 })),
+        shear: once(() => shearCapacity(section, fy, rules)),
+        post: once(() => postCapacity(section, fy, { strong: free, weak: free }, rules)),
+      };
       known.set(key, found);
     }
     return found;
   };
+}
+
+function once<T>(make: () => T): () => T {
+  let made: { value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
 }
 
 /** Longest free stretches, by the line at the moment. */

@@ -137,7 +137,8 @@ function strengthChecks(
     return;
   }
   const bends = Math.max(forces.sagging, forces.hogging);
-  const { bending, shear } = ground.strengthOf(settled, section, free);
+  const strength = ground.strengthOf(settled, section, free);
+  const [bending, shear] = [strength.bending(), strength.shear()];
   const calc = rules.id === 'us-asd' ? 'member.flexureAisc' : 'member.flexureEn';
   if (bending instanceof Missing) rows.put(missingCheck(piece('beam.bending', calc), 'moment', bending.questions.join(' ')));
   else {
