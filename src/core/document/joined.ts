@@ -155,6 +155,12 @@ export const joinedOf = (plan: Plan, pick: Pick): Joined | Missing | null =>
       )
     : null;
 
+/** Whether what it lifts hangs in two lines side by side. */
+export function liftsPair(plan: Plan, pick: Pick): boolean {
+  const joined = joinedOf(plan, pick);
+  return joined !== null && !(joined instanceof Missing) && joined.lines.length > 1;
+}
+
 /** Where one of the pieces lies while they are joined: in line with the piece the pick is named for, from its left to its right end, or beside it. */
 export function liesInLine({ parts }: Joined, main: string, part: Part): { x: number; y: number; azimuthDeg: number } | null {
   const of = parts.find(({ beam }) => beam.id === main)!;

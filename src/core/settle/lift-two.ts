@@ -7,7 +7,8 @@ import type { Rules } from '../rules/rule-sets';
 import type { HangingResult } from './hanging';
 import { lyingEnd, pathOf, stationAt, type LiftPath, type Seen, type Station } from './lift-path';
 import { Missing } from '../verdict/missing';
-import type { PieceWeight } from './piece-weight';
+import type { Pair, PieceWeight } from './piece-weight';
+import { heavierOf, legsApart, rise } from './rigged';
 import type { Pick, Piece, Stand } from '../document/schema';
 import type { Target } from './seat-geometry';
 
@@ -101,22 +102,41 @@ export function oneEndOf(piece: Piece, pick: Pick, weight: PieceWeight, fall?: n
   };
 }
 
-/** Each end on a sling of its own, plumb. */
+/** Each pick on a hook of its own, plumb over it: on one sling, or where two lines hang side by side on a leg to each of them. */
 export function hangOnTwo(piece: Piece, pick: Pick, weight: PieceWeight, shares: ReturnType<typeof sharesOf>, hook: HookOf): HangingResult {
   if ('impossible' in shares) return shares;
+  const legs = weight.pair ? legsToBoth(piece, pick, weight, weight.pair) : null;
+  if (legs instanceof Missing || (legs !== null && 'impossible' in legs)) return legs;
   const depth = weight.section.depth + weight.below;
+  const end = hook === 'main' ? 0 : 1;
+  const slings = [pick.legs.left, pick.legs.right];
   return {
     way: 'two',
-    tension: [shares.main.most, shares.second.most],
-    angleDeg: [90, 90],
+    tension: [shares.main.most, shares.second.most].map((share, n) => (legs ? (share * legs.share * slings[n]!) / legs.rises[n]! : share)),
+    angleDeg: legs ? legs.rises.map((up, n) => (Math.asin(up / slings[n]!) * 180) / Math.PI) : [90, 90],
     tiltDeg: 0,
-    hookAbovePick: hook === 'main' ? pick.legs.left : pick.legs.right,
+    hookAbovePick: legs ? legs.rises[end]! : slings[end]!,
     loadDepth: depth,
     height: depth + weight.above,
     squeeze: 0,
     bar: null,
     trace: shares[hook].traces[0]!,
   };
+}
+
+/** From each hook a leg to either line: how far they rise, and what of its hook the leg of the heavier line holds. */
+function legsToBoth(piece: Piece, pick: Pick, weight: PieceWeight, pair: Pair): { rises: number[]; share: number } | Missing | { impossible: string } {
+  const { rig } = pick;
+  if (rig?.kind !== 'legs')
+    return new Missing(
+      `${piece.mark} hang side by side on two hooks: what is worked out here is a leg from each hook to each line. Say they hang by four legs.`,
+    );
+  const apart = legsApart(piece, rig, weight);
+  if (apart instanceof Missing) return apart;
+  const legs = [pick.legs.left, pick.legs.right];
+  const rises = legs.map((leg, n) => rise(leg, apart[n]! / 2));
+  if (rises.includes(null)) return { impossible: `Legs of ${legs.join(' and ')} m do not meet over two lines so far apart: make them longer.` };
+  return { rises: rises as number[], share: heavierOf(pair) };
 }
 
 const STEPS = 36;

@@ -9,7 +9,7 @@ import type { Rules } from '../rules/rule-sets';
 import { GRAVITY } from '../units';
 import { hangPiece, lying, type Bar, type HangingResult } from './hanging';
 import { Missing } from '../verdict/missing';
-import type { PieceWeight } from './piece-weight';
+import type { Pair, PieceWeight } from './piece-weight';
 import type { Pick, Piece, Rig } from '../document/schema';
 
 const degrees = 180 / Math.PI;
@@ -77,7 +77,7 @@ function underABar(piece: Piece, pick: Pick, weight: PieceWeight, rig: BarRig): 
   };
 }
 
-const rise = (sling: number, out: number): number | null => (sling > Math.abs(out) ? Math.sqrt(sling ** 2 - out ** 2) : null);
+export const rise = (sling: number, out: number): number | null => (sling > Math.abs(out) ? Math.sqrt(sling ** 2 - out ** 2) : null);
 
 type Forces = { [K in 'moment' | 'compression' | 'top' | 'traces']: Bar[K] };
 
@@ -98,20 +98,29 @@ function barOf(rig: BarRig, end: number, own: number, hookAbove: number, inward:
   return { moment, compression: compression + inward, top: { tension: topSling, angleDeg: topAngleDeg }, traces };
 }
 
+/** How far apart across the legs at the left pick are, and at the right: of two lines as far as these are from each other. */
+export function legsApart({ mark }: Piece, { leftApart, rightApart }: Extract<Rig, { kind: 'legs' }>, { pair }: PieceWeight): [number, number] | Missing {
+  if (leftApart === null || rightApart === null) return new Missing(`How far apart across ${mark} are its two legs at each pick? Where there is one leg: 0.`);
+  const off = pair && [leftApart, rightApart].find((apart) => Math.abs(apart - pair.apart) > ON_LINE);
+  return pair && off !== undefined
+    ? new Missing(
+        `The legs of ${mark} are said to be ${off} m apart across, and the two lines are ${pair.apart.toFixed(2)} m apart. Which is it? Each line has its own leg.`,
+      )
+    : [leftApart, rightApart];
+}
+
+/** Of what two legs at one pick hold the part of the leg of the heavier line. */
+export const heavierOf = ({ offCentre, apart }: Pair): number => 1 / 2 + offCentre / apart;
+
 /**
  * On three or four legs: one or two at either pick, two of them as far to one side as to the other. Seen from the side the two of a pick
  * are one leg; of four no more than the rule set counts carry.
  */
 function onLegs(piece: Piece, pick: Pick, weight: PieceWeight, rig: Extract<Rig, { kind: 'legs' }>, rules: Rules): HangingResult {
-  const { leftApart, rightApart } = rig;
-  if (leftApart === null || rightApart === null)
-    return new Missing(`How far apart across ${piece.mark} are its two legs at each pick? Where there is one leg: 0.`);
+  const apart = legsApart(piece, rig, weight);
+  if (apart instanceof Missing) return apart;
   const { pair } = weight;
-  const off = pair && [leftApart, rightApart].find((apart) => Math.abs(apart - pair.apart) > ON_LINE);
-  if (pair && off !== undefined)
-    return new Missing(
-      `The legs of ${piece.mark} are said to be ${off} m apart across, and the two lines are ${pair.apart.toFixed(2)} m apart. Which is it? Each line has its own leg.`,
-    );
+  const [leftApart, rightApart] = apart;
   if (leftApart === 0 && rightApart === 0) return hangPiece(piece, pick, weight);
   const halves = [leftApart / 2, rightApart / 2] as const;
   const legs = [pick.legs.left, pick.legs.right] as const;
@@ -124,8 +133,8 @@ function onLegs(piece: Piece, pick: Pick, weight: PieceWeight, rig: Extract<Rig,
   const { tension, angleDeg, tiltDeg, hookAbovePick } = outcome.output;
   const four = leftApart > 0 && rightApart > 0;
   const counted = four ? Math.min(4, rules.value('legsCounted')) / 2 : 2;
-  // Of a pair the heavier line takes more of each pick, however many legs are counted.
-  const most = Math.max(1 / counted, pair ? 1 / 2 + pair.offCentre / pair.apart : 0);
+  // However many legs are counted.
+  const most = Math.max(1 / counted, pair ? heavierOf(pair) : 0);
   const share = [0, 1].map((n) => (halves[n]! > 0 ? tension[n]! * most * (legs[n]! / flat[n]!) : tension[n]!));
   const slopes = [0, 1].map((n) => Math.asin((Math.sin(angleDeg[n]! / degrees) * flat[n]!) / legs[n]!) * degrees);
   return {

@@ -138,8 +138,13 @@ function heldWords(show: (value: number | null, kind: QuantityKind) => string, h
 }
 
 /** How the piece hangs on this hook: on two legs, on one sling turned upright, or at one of its ends. */
-function rigged(show: (value: number | null, kind: QuantityKind) => string, { pick, hook, turned }: PickContext, hung: Hanging, factor: number): Entry[] {
-  const rating = { label: hung.way === 'slung' || hung.way === 'bar' ? 'Rating of one leg' : 'Rating of the sling', value: show(pick.slingRating, 'mass') };
+function rigged(show: (value: number | null, kind: QuantityKind) => string, picked: PickContext, hung: Hanging, factor: number): Entry[] {
+  const { pick, hook, turned, weight } = picked;
+  const legs = hung.way === 'two' && !(weight instanceof Missing) && weight.pair !== undefined;
+  const rating = {
+    label: hung.way === 'slung' || hung.way === 'bar' || legs ? 'Rating of one leg' : 'Rating of the sling',
+    value: show(pick.slingRating, 'mass'),
+  };
   const each = (values: readonly number[], kind: QuantityKind, times = 1) => values.map((value) => show(value * times, kind)).join(', ');
   if (hung.way === 'slung' || hung.way === 'bar')
     return [
@@ -152,7 +157,8 @@ function rigged(show: (value: number | null, kind: QuantityKind) => string, { pi
       rating,
       { label: 'Tilt while hanging', value: `${show(Math.abs(hung.tiltDeg), 'angle')} low at the ${hung.tiltDeg > 0 ? 'left' : 'right'}` },
     ];
-  const tension = hung.way === 'two' && hook === 'second' ? hung.tension[1]! : hung.tension[0]!;
+  const end = hung.way === 'two' && hook === 'second' ? 1 : 0;
+  const tension = hung.tension[end]!;
   return [
     ...(turned
       ? [
@@ -160,7 +166,9 @@ function rigged(show: (value: number | null, kind: QuantityKind) => string, { pi
           { label: 'Tail held from the lower end', value: show(turned.tail, 'length') },
         ]
       : [{ label: `Slung from the ${hook === 'main' ? 'left' : 'right'} end`, value: show(hook === 'main' ? pick.left : pick.right, 'length') }]),
-    { label: 'Sling', value: show(hung.hookAbovePick, 'length') },
+    legs
+      ? { label: 'A leg to each line', value: `${show(end === 0 ? pick.legs.left : pick.legs.right, 'length')} at ${show(hung.angleDeg[end]!, 'angle')}` }
+      : { label: 'Sling', value: show(hung.hookAbovePick, 'length') },
     { label: `Tension moving, × ${show(factor, 'factor')}`, value: show(tension * factor, 'force') },
     rating,
   ];

@@ -7,7 +7,7 @@ import { slungAsUsual } from '@/core/edit/alike';
 import { newLaunch } from '@/core/document/things/launch';
 import { pushable } from '@/core/checks/launch/pushable';
 import { isTurned, markLifted } from '@/core/document/lookups';
-import { loadOf, joinable } from '@/core/document/joined';
+import { joinable, liftsPair, loadOf } from '@/core/document/joined';
 import { isUnslung, liftsFrom, newPick, pickLike, unlifted, usualSlinging } from '@/core/checks/lift/plan-lifts';
 import { pickContext } from '@/core/checks/lift/pick-context';
 import { saidOf } from '@/core/document/things/unsaid';
@@ -231,6 +231,8 @@ function PickFields({ pick }: { pick: Pick }) {
   const edit = (changes: Partial<Omit<Pick, 'id'>>, field: string) => act('editPick', { id: pick.id, changes }, `${pick.id} ${field}`);
   const turned = isTurned(plan, pick);
   const { second } = pick;
+  const pair = liftsPair(plan, pick);
+  const onOne = pair ? 'Legs' : 'Sling';
   const stands = plan.stands.map(({ id, name, crane }) => ({ value: id, label: `${name}, ${plan.cranes.find((one) => one.id === crane)?.name ?? ''}` }));
   const legs = saidOf(pick, 'legs', pick.legs);
   const barred = pick.rig != null && pick.rig.kind !== 'legs';
@@ -250,22 +252,25 @@ function PickFields({ pick }: { pick: Pick }) {
           <>
             {figure('Left end to pick', 'length', saidOf(pick, 'left', pick.left), (left) => edit({ left }, 'left'))}
             {figure('Right end to pick', 'length', saidOf(pick, 'right', pick.right), (right) => edit({ right }, 'right'))}
-            {figure(second ? 'Sling of the first hook' : barred ? 'Left sling' : 'Left leg', 'length', legs?.left ?? null, (left) =>
+            {figure(second ? `${onOne} of the first hook` : barred ? 'Left sling' : 'Left leg', 'length', legs?.left ?? null, (left) =>
               edit({ legs: { ...pick.legs, left } }, 'leg left'),
             )}
-            {figure(second ? 'Sling of the second hook' : barred ? 'Right sling' : 'Right leg', 'length', legs?.right ?? null, (right) =>
+            {figure(second ? `${onOne} of the second hook` : barred ? 'Right sling' : 'Right leg', 'length', legs?.right ?? null, (right) =>
               edit({ legs: { ...pick.legs, right } }, 'leg right'),
             )}
           </>
         )}
         {!turned && !second && !isUnslung(plan, pick) && <PickPointTools pick={pick} />}
         {turned && second && figure('Sling of the second hook', 'length', legs?.right ?? null, (right) => edit({ legs: { ...pick.legs, right } }, 'leg right'))}
-        {open(turned || second ? 'Rating of the sling' : barred ? 'Rating of a sling below' : 'Rating of one leg', 'mass', pick.slingRating, (slingRating) =>
-          edit({ slingRating }, 'rating'),
+        {open(
+          turned || (second && !pair) ? 'Rating of the sling' : barred ? 'Rating of a sling below' : 'Rating of one leg',
+          'mass',
+          pick.slingRating,
+          (slingRating) => edit({ slingRating }, 'rating'),
         )}
         {open('Slings and shackles weigh', 'mass', pick.riggingMass, (riggingMass) => edit({ riggingMass }, 'rigging'))}
       </Group>
-      {(pick.rig || (!turned && !second)) && <RigFields pick={pick} />}
+      {(pick.rig || (!turned && (pair || !second))) && <RigFields pick={pick} />}
       <HitchFields pick={pick} turned={turned} />
       {!turned && <RollFields pick={pick} />}
       <Group title="The way">

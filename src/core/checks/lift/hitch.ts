@@ -141,8 +141,8 @@ function slides({ rules }: Context, mark: string, hitch: Laid, hanging: Hanging,
   const stopped = saysSomething(hitch.heldBy);
   if (turned) return stopped ? [] : [missingCheck(place, 'count', `Once ${mark} hangs upright its sling pulls along it: what keeps it from slipping up?`)];
   if (hitch.kind === 'choker' || stopped) return [];
-  // Out of level the piece is steeper to one of its legs by as much.
-  const angleDeg = Math.min(...hanging.angleDeg) - Math.abs(hanging.tiltDeg) - slopeDeg;
+  // Out of level the piece is steeper to one of its legs by as much. Legs to two lines from a hook over their middle pull across.
+  const angleDeg = (hanging.way === 'two' ? 90 : Math.min(...hanging.angleDeg)) - Math.abs(hanging.tiltDeg) - slopeDeg;
   if (!(angleDeg > 0)) return [flatStop(place, 'angle', told(phrase`The slings lie along ${mark}: a basket slides off.`), [hanging.trace])];
   const { outcome, traces } = traced(slingGrip, { tension, angleDeg: Math.min(90, angleDeg), friction: rules.value('slingGrip') });
   if (!outcome.ok) return [missingCheck(place, 'force', outcome.error)];

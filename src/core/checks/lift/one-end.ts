@@ -47,6 +47,10 @@ export function oneEndChecks(context: Context, picked: PickContext): Check[] {
           : `The ${end} end of ${piece.mark} lands first. How far above its place is the other end then?`,
       ),
     ];
+  if (weight.pair)
+    return [
+      missingCheck(at('pick.lands'), 'count', `How ${piece.mark} stand side by side with one end of both down is not worked out here. Who has checked it?`),
+    ];
   const landed = oneEndOf(piece, drawn, weight);
   if (!landed)
     return [

@@ -1,8 +1,8 @@
 import { quayFootbridge } from '../../../../tests/demo-plan';
+import { pair, pairedBy } from '../../../../tests/girder-pair';
 import { opened } from '../../../../tests/said';
 import { GRAVITY } from '../../units';
 import type { Check } from '../../verdict/check';
-import { applyCommand } from '../../edit/apply';
 import { describe as words } from '../../verdict/describe';
 import { evaluate } from '../../evaluate';
 import { joinedOf } from '../../document/joined';
@@ -22,28 +22,6 @@ import { sailOf } from './wind-on-load';
 const TODAY = '2026-11-29';
 type Edit = (plan: Plan) => unknown;
 
-function pairedBy(plan: Plan, joined: string[]): Plan {
-  const done = applyCommand(plan, { name: 'liftAsOne', args: { pick: 'k1', joined, freed: [] } });
-  if (!done.ok) throw new Error(done.faults[0]?.error);
-  return structuredClone(done.plan);
-}
-
-/** The two long pieces of the footbridge, 14 m, tied on the ground and lifted as a pair by four legs of 6 m, 3.4 m from their ends. */
-function pair(edit: Edit = () => undefined, joined = ['g2a']): Plan {
-  const plan = pairedBy(quayFootbridge(), joined);
-  for (const brace of plan.structure.braces) Object.assign(brace, { mass: 140, capacity: 60000 });
-  Object.assign(plan.picks[0]!, {
-    left: 3.4,
-    right: 3.4,
-    legs: { left: 6, right: 6 },
-    rig: { kind: 'legs', leftApart: 2.4, rightApart: 2.4 },
-    unsaid: [],
-    gear: [],
-    slingRating: 9000,
-  });
-  edit(plan);
-  return opened(plan);
-}
 const rows = (plan: Plan, id: string, part?: string): readonly Check[] =>
   evaluate(plan, TODAY).checks.filter((one) => one.id === id && (part === undefined || one.about.part === part));
 const row = (plan: Plan, id: string, part?: string): Check => {
@@ -334,12 +312,6 @@ describe('two girders tied side by side on the ground and lifted as a pair', () 
     );
     expect(asked.map(({ about, verdict }) => [about.id, verdict])).toEqual([['x1', 'missing']]);
     expect(rows(pair(), 'said.size')).toEqual([]);
-  });
-
-  test('on two hooks it is asked', () => {
-    const plan = pair((one) => (one.picks[0]!.second = { stand: 'w2', boom: 27, slingRating: 9000, riggingMass: 95 }));
-    const asked = evaluate(plan, TODAY).checks.map(text);
-    expect(asked.some((one) => one.includes('side by side on two hooks'))).toBe(true);
   });
 
   test('a cross-frame taken out again before the lift does not count', () => {

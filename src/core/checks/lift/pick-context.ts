@@ -275,11 +275,6 @@ function hangingOf(
       hanging: new Missing(`${piece.mark} are bent and hang on two hooks: how they hang from one to the other is not worked out here. Who has?`),
       share: null,
     };
-  if (pick.second && weight.pair)
-    return {
-      hanging: new Missing(`${piece.mark} hang side by side on two hooks: what is between each hook and its two lines is not worked out here. Who has?`),
-      share: null,
-    };
   if (!pick.second) return { hanging: hangBy(piece, pick, weight, rules), share: null };
   const shares = sharesOf(piece, pick, weight, rules);
   return { hanging: hangOnTwo(piece, pick, weight, shares, hook), share: 'impossible' in shares ? shares : shares[hook] };

@@ -116,8 +116,9 @@ export function usualSlinging(plan: Plan, pick: Pick, balance: number): Slinging
   const left = cm(balance - half);
   const right = cm(length - balance - half);
   if (left < 0 || right < 0) return null;
-  const out = Math.hypot(half, (apart ?? 0) / 2);
-  const leg = pick.second ? 3 : bar !== null ? 2 : Math.ceil((out / Math.cos((LEG_DEG * Math.PI) / 180)) * 10 - 1e-9) / 10;
+  const slope = (out: number) => Math.ceil((out / Math.cos((LEG_DEG * Math.PI) / 180)) * 10 - 1e-9) / 10;
+  const aside = (apart ?? 0) / 2;
+  const leg = pick.second ? Math.max(3, slope(aside)) : bar !== null ? 2 : slope(Math.hypot(half, aside));
   return { left, right, legs: { left: leg, right: leg }, ...(apart === null ? {} : { rig: { kind: 'legs', leftApart: apart, rightApart: apart } }) };
 }
 

@@ -101,8 +101,9 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
             `What does ${brace.name} weigh? It hangs with what it ties.`,
           ),
         );
-  // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece.
-  if (drawn.rig && hook === 'main' && (drawn.second || turned || isTurned(plan, drawn)))
+  const pair = weight instanceof Missing ? undefined : weight.pair;
+  // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece, but to two lines.
+  if (drawn.rig && hook === 'main' && !(pair && drawn.rig.kind === 'legs') && (drawn.second || turned || isTurned(plan, drawn)))
     asked.push(
       missingCheck(
         place('pick.rig', calc.id, source),
@@ -117,11 +118,15 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
   const tensionAt = place('rigging.tension', slingRating.id, sourced(slingRating.source.text, rules, 'dynamicFactor', 'slingCaution'));
   const body =
     hook === 'main' && !(weight instanceof Missing) ? [...rollChecks(context, picked, weight, sling), ...bodyChecks(context, picked, weight, hanging)] : [];
+  const angleAt = () => place('rigging.angle', riggingHook.id, sourced(riggingHook.source.text, rules, 'slingLeastAngle', 'slingCautionAngle'));
   const held = [...hitchChecks(context, picked, hanging, place), ...shackleChecks(context, picked, hanging, place)];
   if (hanging.way !== 'slung' && hanging.way !== 'bar')
     return [
       ...asked,
       plumbTension(context, picked, hanging, tensionAt),
+      ...(pair && !(weight instanceof Missing)
+        ? [angleCheck(context, hanging, hook === 'main' ? 0 : 1, angleAt()), acrossCheck(context, picked, weight, hanging, place)]
+        : []),
       ...held,
       ...sharedChecks(context, picked, place),
       ...oneEndChecks(context, picked),
@@ -129,14 +134,12 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     ];
   const checks: Check[] = [tensionCheck(context, picked, hanging, tensionAt)];
   checks.push(
-    ...(hanging.way === 'slung'
-      ? [angleCheck(context, hanging, place('rigging.angle', riggingHook.id, sourced(source, rules, 'slingLeastAngle', 'slingCautionAngle')))]
-      : []),
+    ...(hanging.way === 'slung' ? [angleCheck(context, hanging, hanging.angleDeg[0]! <= hanging.angleDeg[1]! ? 0 : 1, angleAt())] : []),
     ...barChecks(context, picked, hanging, place),
     tiltCheck(context, picked, hanging, place),
   );
   if (!(weight instanceof Missing) && weight.bent) checks.push(topHeavyCheck(context, picked, weight, weight.bent, place));
-  if (!(weight instanceof Missing) && weight.pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
+  if (!(weight instanceof Missing) && pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
   return [...asked, ...checks, ...held, ...body];
 }
 
@@ -191,9 +194,8 @@ const bodyChecks = (context: Context, picked: PickContext, weight: PieceWeight, 
     ? pairChecks(context, { ...picked, joined: picked.joined }, weight.pair, hanging)
     : hangingChecks(context, picked, weight, hanging);
 
-/** The flattest of the legs. */
-function angleCheck({ rules }: Context, hanging: Hanging, place: Place): Check {
-  const flattest = hanging.angleDeg[0]! <= hanging.angleDeg[1]! ? 0 : 1;
+/** The flattest of the legs on a hook: at the left pick, or at the right. */
+function angleCheck({ rules }: Context, hanging: Hanging, flattest: 0 | 1, place: Place): Check {
   const angleDeg = hanging.angleDeg[flattest]!;
   const leastDeg = rules.value('slingLeastAngle');
   return ratioCheck(
@@ -204,9 +206,9 @@ function angleCheck({ rules }: Context, hanging: Hanging, place: Place): Check {
   );
 }
 
-/** One sling that carries all that hangs on its hook, plumb. */
-function plumbTension({ rules }: Context, { pick, piece, hook, turned }: PickContext, hanging: Hanging, place: Place): Check {
-  const sling = `the sling of ${piece.mark}${hook === 'second' ? ' on the second hook' : ''}`;
+/** One sling that carries all that hangs on its hook, plumb; of two legs that run in to it the one of the heavier line. */
+function plumbTension({ rules }: Context, { pick, piece, hook, turned, weight }: PickContext, hanging: Hanging, place: Place): Check {
+  const sling = `${weight instanceof Missing || !weight.pair ? 'the sling' : 'one leg'} of ${piece.mark}${hook === 'second' ? ' on the second hook' : ''}`;
   const put = ratingAsPut(pick, rules, turned !== null);
   if (put === null) return missingCheck(place, 'force', `What is ${sling} rated for${turned ? ', as it is put round it' : ''}? Read its tag.`, [hanging.trace]);
   const dynamicFactor = rules.value('dynamicFactor');
