@@ -128,8 +128,9 @@ export function Mark({ verdict, size = 9 }: { verdict: Verdict; size?: number })
 export function Line2({ label, value, strong }: { label: string; value: string; strong?: boolean }) {
   return (
     <View style={[styles.row, { justifyContent: 'space-between', borderBottomWidth: 0.4, borderColor: '#999', paddingVertical: 1 }]}>
-      <Text style={[{ flexShrink: 1, paddingRight: 6 }, strong ? styles.bold : {}]}>{label}</Text>
-      <Text style={[{ maxWidth: '72%', textAlign: 'right' }, strong ? styles.bold : {}]}>{value}</Text>
+      {/* From no width of its own the label takes what the value leaves: a label that only shrinks runs into a long value. */}
+      <Text style={[{ flexGrow: 1, flexShrink: 1, flexBasis: 0, paddingRight: 6 }, strong ? styles.bold : {}]}>{label}</Text>
+      <Text style={[{ maxWidth: '65%', textAlign: 'right' }, strong ? styles.bold : {}]}>{value}</Text>
     </View>
   );
 }
