@@ -1,4 +1,4 @@
-import { Circle, G, Line, Polygon, Polyline, Svg, Text } from '@react-pdf/renderer';
+import { Circle, G, Line, Polygon, Polyline, Rect, Svg, Text } from '@react-pdf/renderer';
 import type { Drawing, Ink, Shape, Style } from '@/core/view/draw-list';
 import { dimensionLine, placeLabels } from '@/core/view/labels';
 import { fit, toScreen, type View } from '@/core/view/view';
@@ -50,16 +50,10 @@ export function DrawingOnPaper({ drawing, width, height }: { drawing: Drawing; w
       {drawing.shapes.map((shape, i) => (
         <ShapeOnPaper key={i} shape={shape} view={view} />
       ))}
-      {labels.map((placed, i) => (
-        <Text
-          key={i}
-          x={placed.x}
-          y={placed.baseline}
-          style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: placed.label.bold ? 700 : 400 }}
-          fill={placed.label.ink === 'pencil' ? '#444444' : '#000000'}
-        >
-          {placed.label.text}
-        </Text>
+      {labels.map(({ x, baseline, label }, i) => (
+        <Words key={i} x={x} y={baseline} bold={label.bold ?? false} ink={label.ink === 'pencil' ? '#444444' : '#000000'}>
+          {label.text}
+        </Words>
       ))}
     </Svg>
   );
@@ -116,13 +110,20 @@ function DimensionOnPaper({ shape, view }: { shape: Extract<Shape, { shape: 'dim
       <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} {...pen} />
       <Line {...tick(from)} {...pen} />
       <Line {...tick(to)} {...pen} />
-      <Text
-        x={text.x - { start: 3, middle: width / 2, end: width - 3 }[anchor]}
-        y={text.y + (upright ? -1 : 1.5)}
-        style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: 700 }}
-        fill="#000000"
-      >
+      <Words x={text.x - { start: 3, middle: width / 2, end: width - 3 }[anchor]} y={text.y + (upright ? -1 : 1.5)} bold ink="#000000">
         {shape.text}
+      </Words>
+    </G>
+  );
+}
+
+/** What is drawn is faded behind words, so that they are read also where they cross it. */
+function Words({ x, y, bold, ink, children }: { x: number; y: number; bold: boolean; ink: string; children: string }) {
+  return (
+    <G>
+      <Rect x={x - 1} y={y - FONT * 0.85} width={widthOf(children, bold) + 1} height={FONT * 1.1} fill="#ffffff" fillOpacity={0.8} />
+      <Text x={x} y={y} style={{ fontFamily: SHEET_FONT, fontSize: FONT, fontWeight: bold ? 700 : 400 }} fill={ink}>
+        {children}
       </Text>
     </G>
   );
