@@ -1,5 +1,5 @@
 import { belowBoom, lineOver } from '../../cranes/boom-geometry';
-import { clip, rectangle, type Vec } from '../../geometry/plane';
+import { clip, direction, rectangle, type Vec } from '../../geometry/plane';
 import type { Rules } from '../../rules/rule-sets';
 import { findSection } from '../../steel/sections';
 import { standingAt, type Body } from '../../settle/bodies';
@@ -32,6 +32,7 @@ function leastGap(
   let nearest: Nearest | null = null;
   for (const station of stations) {
     const outline = outlines(station).map((point) => boomFrame(station, stand, point));
+    if (outline.every(({ y }) => y > crane.boomWidth / 2) || outline.every(({ y }) => y < -crane.boomWidth / 2)) continue;
     for (const radius of new Set([station.radius, loaded(station.radius)])) {
       const line = lineOver(crane, pick.boom, radius);
       if (!line) continue;
@@ -135,8 +136,19 @@ export const gapToThing = (picked: PickContext, sweep: readonly Station[], { id,
     id,
     name,
     to,
-    leastGap(() => outline, to, picked, sweep, 'stands'),
+    leastGap(() => outline, to, picked, pointedAt(picked, sweep, outline), 'stands'),
   );
+
+/** Where the boom may be over an outline: where the circle round that is no further off the line of the boom than half its width. */
+function pointedAt({ stand, crane }: PickContext, sweep: readonly Station[], outline: readonly Vec[]): Station[] {
+  const { x0, x1, y0, y1 } = boxOf(outline);
+  const [x, y] = [(x0 + x1) / 2 - stand.at.x, (y0 + y1) / 2 - stand.at.y];
+  const within = Math.hypot(x1 - x0, y1 - y0) / 2 + crane.boomWidth / 2 + 1e-9;
+  return sweep.filter(({ bearingDeg }) => {
+    const out = direction(bearingDeg);
+    return Math.abs(y * out.x - x * out.y) <= within;
+  });
+}
 
 /** A thing that stands, as the boom sees it. */
 export type Standing = Pick<Body, 'id' | 'name' | 'to' | 'outline'>;

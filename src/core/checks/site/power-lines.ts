@@ -181,7 +181,7 @@ function zoneCheck({ rules, today }: Context, { crane, stand, pick }: PickContex
 
 /** Boom, hoist line and load against a line, at every station, at the height the load travels. */
 function nearest(picked: PickContext, weight: PieceWeight, underside: number, path: LiftPath, line: PlacedLine, drift: number): number {
-  return Math.min(...path.stations.map((station) => stationToLine(picked, weight, underside, station, line, drift)));
+  return path.stations.reduce((best, station) => Math.min(best, stationToLine(picked, weight, underside, station, line, drift, best)), Infinity);
 }
 
 /** The boom at a station, from its foot to its tip. */
@@ -207,12 +207,20 @@ export function boomToLine(picked: PickContext, station: Station, line: PlacedLi
   return segmentDistance(foot, tip, ...endsOf(line)) - picked.crane.boomDepth / 2;
 }
 
-function stationToLine(picked: PickContext, weight: PieceWeight, underside: number, station: Station, line: PlacedLine, drift: number): number {
+/** At one station; where no corner of the load can come nearer than `best` they are not looked at. */
+function stationToLine(picked: PickContext, weight: PieceWeight, underside: number, station: Station, line: PlacedLine, drift: number, best: number): number {
   const { piece, turned } = picked;
   const [a, b] = endsOf(line);
   const tip = picked.crane.tower ? { ...station.hook, z: picked.crane.pivotHeight } : boomAt(picked, station).tip;
-  const outline = outlineAt(station, breadthOf(weight));
+  const hoist: Vec3 = { ...station.hook, z: underside };
   const top = underside + (turned ? piece.length : weight.section.depth);
+  const fall = segmentDistance(hoist, tip, a, b) - drift;
+  const least = Math.min(boomToLine(picked, station, line), fall);
+  const { toMiddle, length } = station.seen;
+  // No corner is further from the fall of the hook, which passes it at its own height, than this.
+  const corner = Math.hypot(Math.abs(toMiddle) + length / 2, breadthOf(weight) / 2);
+  if (top <= tip.z && fall - corner >= Math.min(least, best)) return least;
+  const outline = outlineAt(station, breadthOf(weight));
   const edges = outline.map((p, i): [Vec3, Vec3] => {
     const next = outline[(i + 1) % outline.length]!;
     return [
@@ -220,6 +228,5 @@ function stationToLine(picked: PickContext, weight: PieceWeight, underside: numb
       { ...next, z: top },
     ];
   });
-  const hoist: Vec3 = { ...station.hook, z: underside };
-  return Math.min(boomToLine(picked, station, line), segmentDistance(hoist, tip, a, b) - drift, ...edges.map(([p, n]) => segmentDistance(p, n, a, b) - drift));
+  return Math.min(least, ...edges.map(([p, n]) => segmentDistance(p, n, a, b) - drift));
 }
