@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { accessible, check, count, field, makeJob, move, open, openJob, planOf, saved, station, test } from './job';
 import { quayFootbridge } from '../tests/demo-plan';
+import { pair } from '../tests/girder-pair';
 import type { Plan } from '../src/core/document/schema';
 
 async function begin(page: Page, name: string, kind: string, said: Record<string, string>): Promise<string> {
@@ -323,6 +324,34 @@ test.describe('two girders tied side by side', () => {
     expect(ids.indexOf('m11')).toBeLessThan(ids.indexOf('m7'));
     expect(before.moves.map(({ id }) => id).indexOf('m11')).toBeGreaterThan(before.moves.map(({ id }) => id).indexOf('m7'));
   });
+});
+
+test('a pair on two cranes: a leg from each hook to either line, which are asked and checked by themselves', async ({ page, request }) => {
+  const onTwo = (plan: Plan) => {
+    plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2', name: 'Dunlin 50' });
+    plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 'w3', name: 'W3', crane: 'c2', at: { x: 22, y: -9 } });
+    Object.assign(plan.picks[0]!, { legs: { left: 3, right: 3 }, rig: null });
+    plan.picks[0]!.second = { stand: 'w3', boom: 27, slingRating: 9000, riggingMass: 95, lands: { first: 'together', rest: null, high: null } };
+  };
+  const job = await makeJob(request, onTwo, pair());
+  await openJob(page, job);
+  await station(page, 'Picks');
+  await workings(page).getByRole('button', { name: /^G1a/ }).click();
+  await expect(check(page, 'rigging.tension').first()).toContainText('Say they hang by four legs');
+  await workings(page).getByRole('combobox', { name: 'Hangs by' }).click();
+  await page.getByRole('option', { name: 'three or four legs' }).click();
+  for (const side of ['Left', 'Right']) {
+    const apart = field(page, `${side} legs apart, across`);
+    await apart.fill('2.4 m');
+    await apart.press('Enter');
+  }
+  await expect(check(page, 'rigging.tension', 'G1a + G2a')).toContainText('One leg of G1a + G2a carries');
+  const legs = field(page, 'Legs of the second hook');
+  await legs.fill('1.3 m');
+  await legs.press('Enter');
+  await expect(check(page, 'rigging.angle', 'G1a + G2a, second hook')).toHaveAttribute('data-verdict', 'stop');
+  await saved(page);
+  expect((await planOf(request, job)).picks[0]).toMatchObject({ legs: { left: 3, right: 1.3 }, rig: { kind: 'legs', leftApart: 2.4, rightApart: 2.4 } });
 });
 
 test.describe('the way of a lift', () => {
