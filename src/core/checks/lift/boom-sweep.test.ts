@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
-import { add, direction, mix, scale, type Vec } from '../../geometry/plane';
+import { belowBoom, lineOver } from '../../cranes/boom-geometry';
+import { add, direction, mix, rectangle, scale, type Vec } from '../../geometry/plane';
 import { evaluate } from '../../evaluate';
 import { closeStations, type LiftPath } from '../../settle/lift-path';
+import { gapToThing, sweepOf } from './boom-gaps';
 import { hooksOf } from './pick-context';
 import type { Pick, Plan } from '../../document/schema';
 import { settle } from '../../settle/settle';
@@ -47,6 +50,54 @@ describe('what the boom is swept over', () => {
       }
     }
     expect(closeStations(way, 0.1).length).toBeGreaterThan(way.stations.length * 2);
+  });
+
+  test('of things of any shape, wherever they stand, it is as near as the nearest point of them under it', () => {
+    const plan = demoPlan();
+    const [picked] = hooksOf(settle(plan), plan.picks[0]!);
+    const { crane, pick, stand, loaded, path } = picked!;
+    const sweep = sweepOf(picked!, path as LiftPath);
+    const nearestBySamples = (corners: readonly Vec[], top: number): number => {
+      const [a, b, , d] = corners as [Vec, Vec, Vec, Vec];
+      let least = Infinity;
+      for (const { bearingDeg, radius: set } of sweep)
+        for (const radius of [set, loaded(set)]) {
+          const line = lineOver(crane, pick.boom, radius);
+          const turn = (bearingDeg * Math.PI) / 180;
+          for (let i = 0; line && i <= 40; i += 1)
+            for (let j = 0; j <= 8; j += 1) {
+              const at = { x: a.x + ((b.x - a.x) * i) / 40 + ((d.x - a.x) * j) / 8, y: a.y + ((b.y - a.y) * i) / 40 + ((d.y - a.y) * j) / 8 };
+              const out = (at.x - stand.at.x) * Math.cos(turn) + (at.y - stand.at.y) * Math.sin(turn);
+              const aside = (at.y - stand.at.y) * Math.cos(turn) - (at.x - stand.at.x) * Math.sin(turn);
+              if (Math.abs(aside) > crane.boomWidth / 2 || out < -crane.pivotBack || out > radius) continue;
+              least = Math.min(least, belowBoom(line, { x: out, z: top }) - crane.boomDepth / 2);
+            }
+        }
+      return least;
+    };
+    const far = pick.boom;
+    const thing = fc.record({
+      x: fc.double({ min: -far, max: far, noNaN: true }),
+      y: fc.double({ min: -far, max: far, noNaN: true }),
+      length: fc.double({ min: 0.05, max: 30, noNaN: true }),
+      width: fc.double({ min: 0.05, max: 4, noNaN: true }),
+      azimuthDeg: fc.double({ min: 0, max: 180, noNaN: true }),
+      to: fc.double({ min: 0.5, max: 30, noNaN: true }),
+    });
+    let met = 0;
+    fc.assert(
+      fc.property(thing, ({ x, y, length, width, azimuthDeg, to }) => {
+        const outline = rectangle({ x: stand.at.x + x, y: stand.at.y + y }, length, width, azimuthDeg);
+        const sampled = nearestBySamples(outline, to);
+        const [found] = gapToThing(picked!, sweep, { id: 'thing', name: 'Thing', to, outline });
+        if (sampled < Infinity) met += 1;
+        // Of a thing between two samples something is left out: at most what a step along it is long.
+        expect(found?.nearest.gap ?? Infinity).toBeLessThanOrEqual(sampled + 1e-9);
+        if (sampled < Infinity) expect(found!.nearest.gap).toBeGreaterThan(sampled - Math.hypot(length / 40, width / 8) - crane.boomWidth);
+      }),
+      { numRuns: 150 },
+    );
+    expect(met).toBeGreaterThan(20);
   });
 
   /** A lift of the canopy late in the day, and a column that stands by then put under the sweep of its boom, as high as is said. */

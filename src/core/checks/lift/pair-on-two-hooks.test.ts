@@ -83,6 +83,16 @@ describe('two girders tied side by side, on two hooks', () => {
     expect(say(flat, 'rigging.angle')).toMatch(/stands at 66\.4°/);
   });
 
+  test('each hook by how far apart its own legs are', () => {
+    const hung = hanging(onTwo((_, pick) => (pick.rig = { kind: 'legs', leftApart: 2.4, rightApart: 2.5 }))).map((one) => one.hung.hookAbovePick);
+    expect(hung).toEqual([expect.closeTo(RISE, 9), expect.closeTo(Math.sqrt(9 - 1.25 ** 2), 9)]);
+  });
+
+  test('a basket round a line is pulled across it, not along it', () => {
+    const slides = evaluate(onTwo(), TODAY).checks.filter(({ id, about }) => id === 'rigging.slides' && about.id === 'k1');
+    expect(slides.map(({ demand }) => demand)).toEqual([expect.closeTo(0, 6), expect.closeTo(0, 6)]);
+  });
+
   test('what a leg is rated for counts on its own hook', () => {
     const weak = onTwo(undefined, { slingRating: 1000 });
     expect(say(weak, 'rigging.tension', 'w3')).toMatch(/^stop/);
@@ -145,7 +155,10 @@ describe('two girders tied side by side, on two hooks', () => {
       ),
     ).toMatch(/^stop/);
     const bar = onTwo((_, pick) => (pick.rig = { kind: 'beam', length: 6, own: 300, rating: 9000, name: '', eye: 0.5, section: '', grade: '' }));
-    expect(say(bar, 'pick.rig')).toMatch(/^missing/);
+    expect([say(bar, 'pick.rig'), say(bar, 'rigging.tension')]).toEqual([
+      expect.stringMatching(/^missing/),
+      expect.stringMatching(/Say they hang by four legs/),
+    ]);
   });
 
   test('slung as usual: a leg to either line, no flatter than 60° however far apart they are', () => {
