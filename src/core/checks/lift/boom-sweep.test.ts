@@ -100,6 +100,20 @@ describe('what the boom is swept over', () => {
     expect(met).toBeGreaterThan(20);
   });
 
+  test('a thin pole beside the middle of the boom is under it as far as the boom is wide', () => {
+    const plan = demoPlan();
+    const [picked] = hooksOf(settle(plan), plan.picks[0]!);
+    const { stand, crane, path } = picked!;
+    const station = (path as LiftPath).stations[0]!;
+    const pole = (aside: number) => {
+      const out = direction(station.bearingDeg);
+      const at = add(stand.at, add(scale(out, station.radius / 2), scale({ x: -out.y, y: out.x }, aside)));
+      return gapToThing(picked!, [station], { id: 'pole', name: 'Pole', to: 3, outline: rectangle(at, 0.02, 0.02, station.bearingDeg) }).length;
+    };
+    expect([pole(0.48 * crane.boomWidth), pole(-0.48 * crane.boomWidth)]).toEqual([1, 1]);
+    expect([pole(0.6 * crane.boomWidth), pole(-0.6 * crane.boomWidth)]).toEqual([0, 0]);
+  });
+
   /** A lift of the canopy late in the day, and a column that stands by then put under the sweep of its boom, as high as is said. */
   const canopy = (top: number, edit: (plan: Plan, column: string, pick: Pick) => void = () => undefined) => {
     const plan = passengerCanopy();

@@ -13,9 +13,19 @@ import { nearestTo } from './power-lines';
 
 const place = fc.record({ x: fc.double({ min: -40, max: 60, noNaN: true }), y: fc.double({ min: -40, max: 40, noNaN: true }) });
 
+/** Its hook is over one end of it. */
+function onTwoHooks(): Plan {
+  const plan = quayFootbridge();
+  plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c2' });
+  plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 'w3', crane: 'c2', at: { x: 22, y: -9 } });
+  plan.picks[0]!.second = { stand: 'w3', boom: 27, slingRating: 9000, riggingMass: 95, lands: null };
+  return plan;
+}
+
 test.each<[string, () => Plan]>([
   ['a beam on one hook', demoPlan],
   ['a long girder', quayFootbridge],
+  ['a long girder on two hooks', onTwoHooks],
 ])('%s: no corner of it on its way is nearer to a line than is told, wherever the line runs', (_, make) => {
   const plan = settle(make());
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
