@@ -172,6 +172,20 @@ describe('braces that lift and press feet', () => {
     expect(bad(steep((p) => ((p.site.standingGust = 40), (base(p, 'f1').anchors!.tension = 500)))).join('\n')).toMatch(/stop anchors.sway/);
   });
 
+  test('lifted clear of its edge all that lifts it hangs in its anchors, as it would hang in what holds a foot without any down', () => {
+    const inGale = (edit: (plan: Plan) => unknown) => steep((p) => ((p.site.standingGust = 40), edit(p)));
+    const free = inGale((p) => Object.assign(base(p, 'f1'), { kind: 'bearing', anchors: null, holdsMoment: 90e3, holdsDown: 60e3 }));
+    const lifts = atMove(free, lastLetGo(free)).find(({ id, about }) => id === 'support.sway' && about.id === 'f1' && about.part === 'up')!;
+    expect(lifts.demand!).toBeGreaterThan(3000);
+    const anchors = last(
+      inGale(() => undefined),
+      'anchors.sway',
+      'f1',
+    )!;
+    // What bends the foot besides only adds to it.
+    expect(anchors.demand! / lifts.demand!).toBeGreaterThan(0.999);
+  });
+
   test('a foot without anchors that is lifted is a stop until it is held down', () => {
     const plain = (holdsDown: number | null) =>
       steep((p) => ((p.site.standingGust = 40), Object.assign(base(p, 'f1'), { kind: 'bearing', anchors: null, holdsMoment: 90e3, holdsDown })));
