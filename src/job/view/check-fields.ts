@@ -191,6 +191,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'beam.checkedBy': at('steel', 'Checked as it stands by'),
   'brace.stiffness': at('steel', 'Stiffness'),
   'brace.sway': at('steel', 'It may carry'),
+  'brace.atFoot': at('steel', 'Held piece'),
+  'anchors.lever': at('measure', 'Anchors to pressed edge', 'Axis to pressed edge'),
   'brace.towards': at('steel', 'Seen from above it pulls towards'),
   'brace.slope': at('steel', 'Slope from the horizontal'),
   'brace.anchor': at('steel', 'Block weighs', 'Friction under the block', 'Anchor may carry'),

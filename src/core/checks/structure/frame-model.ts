@@ -2,6 +2,7 @@ import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRafters, SwayRail,
 import { Missing } from '../../verdict/missing';
 import type { Brace, Joint, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
+import { AT_FOOT } from './at-foot';
 import { isStiff, keepsAngle, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from '../../settle/model';
@@ -9,7 +10,7 @@ import { isGiven } from '../../settle/section-strength';
 import { pointAt, type Placed, type Point } from '../../document/place';
 import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from '../../replay/moment';
 
-/** Nodes of a column nearer to each other are one, and a place so near its foot is at its foot [m]. */
+/** Nodes of a column nearer to each other are one [m]. */
 const NEAR = 0.2;
 /** A beam that rises no more than this over its length is level [rise over length]. */
 const LEVEL = 0.05;
@@ -338,7 +339,7 @@ class Frame {
     }
     raw.forEach((heights, s) => {
       const kept: number[] = [];
-      for (const z of heights.filter((one) => one > NEAR).sort((a, b) => a - b)) {
+      for (const z of heights.filter((one) => one > AT_FOOT).sort((a, b) => a - b)) {
         // The higher of two that are near: it leans further.
         if (kept.length > 0 && z - kept.at(-1)! < NEAR) kept[kept.length - 1] = z;
         else kept.push(z);
@@ -353,7 +354,7 @@ class Frame {
     const s = this.stackOf.get(id);
     if (s === undefined) return null;
     const z = this.heightOn(id, at);
-    if (z <= NEAR) return STILL;
+    if (z <= AT_FOOT) return STILL;
     const { heights } = this.stacks[s]!;
     const near = heights.reduce((best, one, n) => (Math.abs(one - z) < Math.abs(heights[best]! - z) ? n : best), 0);
     return { spot: [{ column: s, node: near, share: 1 }], give: null };

@@ -133,6 +133,30 @@ describe('wind and lean on a frame of two columns and a beam', () => {
     expect(bad(freed(50e3)).join('\n')).not.toMatch(/frame.sideways|support.sway/);
   });
 
+  test('a guy at the foot of a column holds nothing: it is asked, and the frame is held by the others alone', () => {
+    const atFoot = (...ids: string[]) => edited((p) => p.structure.braces.forEach((one) => ids.includes(one.id) && (one.a.at = 0.1)));
+    expect(bad(atFoot('y1')).filter((one) => one.includes('brace.atFoot'))).toEqual([
+      'missing brace.atFoot y1 is fixed to C1 at its foot: it holds nothing there. How high up is it?',
+    ]);
+    const all = bad(atFoot('y1', 'y2', 'y3', 'y4')).join('\n');
+    expect(all).toMatch(/stop frame.sideways Nothing holds C1, C2 sideways, along B1/);
+    expect(bad(atFoot('y1', 'y3')).join('\n')).not.toMatch(/frame.sideways .*square to B1/);
+    // A diagonal from one foot up to another head begins where nothing moves.
+    const strut = (at: number) =>
+      edited((p) => Object.assign(brace(p, 'y1'), { kind: 'strut', a: { piece: 'c1', at: 0 }, b: { piece: 'c2', at }, slopeDeg: null, anchor: null }));
+    expect(bad(strut(3.5)).join('\n')).not.toMatch(/brace.atFoot/);
+    expect(bad(strut(0)).join('\n')).toMatch(/brace.atFoot y1 is fixed to C1 at its foot and ends at another foot/);
+  });
+
+  test('on top of another column its foot is no place that stands still', () => {
+    const plan = edited((p) => {
+      p.structure.supports = p.structure.supports.filter(({ id }) => id !== 'f1');
+      for (const one of p.structure.braces) one.a.at = 0.1;
+    });
+    const opened = openPlan(plan);
+    expect(opened.ok && evaluate(opened.plan, '2026-11-27').checks.some(({ id }) => id === 'brace.atFoot')).toBe(false);
+  });
+
   test('a guy taken away while the steel stands: its anchors are asked at that move', () => {
     const plan = edited((p) => {
       p.moves.push({ id: 'off', kind: 'brace.free', brace: 'y2' } as Move);

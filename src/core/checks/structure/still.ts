@@ -15,6 +15,7 @@ import { heightAt, LEAN, pointAt, type Point } from '../../document/place';
 import type { Ground } from './ground';
 import { boltName, boltShearOf, drawnBolt, shearWords } from './joint-bolts';
 import { boltShearAisc } from '../../strength/bolt-shear-aisc.calc';
+import { holdsNothing } from './at-foot';
 import { about, place } from './places';
 
 const before = (id: string, of: ReturnType<typeof about>, source: string) => place(id, of, null, stageLine.id, source, 'steel');
@@ -34,7 +35,10 @@ export function stillChecks(ground: Ground): Check[] {
       keep('still.support', one, [rules, today, moveFor(plan, 'support.ready', one.id), ...one.seats.map(at)], () => supportStill(ground, one)),
     ),
     ...makes.flatMap((one) => keep('still.make', one, [rules], () => makeChecks(one))),
-    ...braces.flatMap((one) => keep('still.brace', one, [at(one.a), at(one.b)], () => braceStill(ground, one))),
+    ...braces.flatMap((one) => {
+      const idle = holdsNothing(ground, one);
+      return keep('still.brace', one, [at(one.a), at(one.b), idle], () => braceStill(ground, one, idle));
+    }),
     ...joints.flatMap((one) => keep('still.joint', one, [at(one.a), at(one.b), rules, plan.job.units], () => jointStill(ground, one))),
   ];
 }
@@ -143,6 +147,19 @@ function supportStill({ context, beams }: Ground, support: Support): Check[] {
         ),
       );
   }
+  const { lever = null, toe = null } = support.kind === 'anchors' && support.anchors ? support.anchors : {};
+  if (lever !== null && toe !== null && !(lever > toe && lever <= WIDEST_BASE * toe))
+    checks.push({
+      ...missingCheck(
+        { ...before('anchors.lever', of, 'Geometry: a column stands between its anchors and the edge that is pressed'), station: 'measure' },
+        'dimension',
+        '',
+      ),
+      demand: lever,
+      finding: told(
+        phrase`The anchors of ${support.name} that are pulled are ${q(lever, 'dimension')} from its pressed edge, and the axis of its column ${q(toe, 'dimension')}. Which is wrong? The axis is between the two, about in the middle.`,
+      ),
+    });
   const spots = support.seats.flatMap(({ piece, at }) => {
     const stands = beams.get(piece)?.place;
     return stands ? [pointAt(stands, at)] : [];
@@ -266,15 +283,26 @@ function makeChecks(make: Make): Check[] {
   return checks;
 }
 
+/** Anchors further from the pressed edge than so many times the axis of the column are on no base that was met (common practice). */
+const WIDEST_BASE = 3.5;
+
 /** What holds two pieces to each other, and to nothing else. */
 const BETWEEN: ReadonlySet<Brace['kind']> = new Set(['crossFrame', 'diaphragm', 'deck']);
 
 /** What pulls or pushes in one line stops no piece from rolling over. */
 const ONE_LINE: ReadonlySet<Brace['kind']> = new Set(['strut', 'guy', 'bridging', 'deck']);
 
-function braceStill({ beams }: Ground, brace: Brace): Check[] {
+function braceStill({ beams }: Ground, brace: Brace, idle: boolean): Check[] {
   const checks: Check[] = [];
   const of = about('brace', brace, brace.name);
+  if (idle)
+    checks.push(
+      missingCheck(
+        before('brace.atFoot', of, 'Statics: what is fixed where a column stands holds nothing of it'),
+        'length',
+        `${brace.name} is fixed to ${beams.get(brace.a.piece)?.beam.mark ?? brace.a.piece} at its foot${brace.b ? ' and ends at another foot' : ''}: it holds nothing there. How high up is it?`,
+      ),
+    );
   if (ONE_LINE.has(brace.kind) && brace.stops !== 'sideways')
     checks.push(
       missingCheck(

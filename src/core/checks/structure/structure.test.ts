@@ -297,6 +297,9 @@ describe('columns, a beam between them and a joist on it', () => {
   const faults: [string, (plan: Plan) => unknown, RegExp][] = [
     ['three anchors', (p) => (p.structure.supports[0]!.anchors!.count = 3), /stop anchors.count Base 1 has 3/],
     ['weak anchors', (p) => (p.structure.supports[0]!.anchors!.tension = 400), /stop anchors.hold 300 lb/],
+    ['anchors nearer to the pressed edge than the column', (p) => (p.structure.supports[0]!.anchors!.lever = 0.1), /missing anchors.lever .*Which is wrong/],
+    ['anchors three feet for a metre away', (p) => (p.structure.supports[0]!.anchors!.lever! *= 3.28), /missing anchors.lever/],
+    ['a column at the pressed edge', (p) => (p.structure.supports[0]!.anchors!.toe! /= 3.28), /missing anchors.lever/],
     ['anchors nobody knows', (p) => (p.structure.supports[0]!.anchors!.lever = null), /missing anchors.hold/],
     ['a repaired anchor', (p) => (p.structure.supports[0]!.anchors!.repaired = true), /missing anchors.repaired/],
     ['no word of anchors', (p) => (p.structure.supports[0]!.anchors = null), /missing anchors.count/],

@@ -10,6 +10,7 @@ import { frameRows, sayRows } from './frame-checks';
 import type { Line } from './forces';
 import { isPortal, isStiffBent } from './frame-model';
 import { hoodsOf, type Hood } from '../../replay/hoods';
+import { holdsNothing } from './at-foot';
 import { about, place } from './places';
 import { keep, sameThings } from '../../document/keep';
 import { beamAt, braceAt, isMade, jointAt, type StructureMoment } from '../../replay/moment';
@@ -164,6 +165,7 @@ export class Sway {
   /** Undefined where a brace holds nothing sideways. */
   private wayOf(brace: Brace): Way | undefined {
     const { beams } = this.ground;
+    if (holdsNothing(this.ground, brace)) return undefined;
     const from = beams.get(brace.a.piece)?.place;
     if (!brace.b) {
       const turn = brace.towardsDeg === null ? null : (brace.towardsDeg * Math.PI) / 180;
