@@ -355,6 +355,12 @@ const faults: [string, Plan, string, RegExp][] = [
     'shore.register',
     /last looked at on 2026-10-01/,
   ],
+  [
+    'an inspection overdue of a shore nobody checked',
+    hall((p) => Object.assign(lineIn(p).walls[0]!.tag, { loadedOn: '2026-10-01', days: 7, checker: '' })),
+    'shore.register',
+    /last looked at on 2026-10-01/,
+  ],
   ['an inspection every two months', hall((p) => (lineIn(p).walls[0]!.tag.days = 60)), 'shore.register', /only every 60 days: .* every 7 days at the least/],
   [
     'one person, written two ways, designs and checks a shore',

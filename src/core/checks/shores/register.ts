@@ -10,21 +10,6 @@ import { shorePlace } from './place';
 export function registerChecks({ plan, today, rules }: Pick<Context, 'plan' | 'today' | 'rules'>): Check[] {
   return allShores(plan).map(({ id, name, tag }) => {
     const place = shorePlace('register', { id, name }, takedown, 'Record: temporary works register');
-    const lacks = [
-      !namesSomebody(tag.designer) && 'who designed it',
-      !namesSomebody(tag.checker) && 'who checked it',
-      tag.days === null && 'how often it is inspected',
-    ].filter(Boolean);
-    if (lacks.length > 0) return missingCheck(place, 'count', `${name}: the register does not say ${lacks.join(', ')}.`);
-    if (tag.designer.trim().toLowerCase() === tag.checker.trim().toLowerCase() || samePerson(tag.designer, tag.checker))
-      return missingCheck(place, 'count', `${name} was designed and checked by one person. Who else has looked at it?`);
-    for (const [day, what] of [
-      [tag.loadedOn, 'The day it was first loaded'],
-      [tag.lastOn ?? '', 'The last inspection'],
-    ] as const) {
-      const fault = day === '' ? null : dayFault(day, today);
-      if (fault !== null) return missingCheck(place, 'count', `${name}: ${what} ${fault}.`);
-    }
     const most = rules.value('shoreLook');
     if (tag.days !== null && tag.days > most)
       return flatStop(
@@ -35,9 +20,14 @@ export function registerChecks({ plan, today, rules }: Pick<Context, 'plan' | 't
         ]),
         [],
       );
+    const days = [
+      { day: tag.loadedOn, what: 'The day it was first loaded' },
+      { day: tag.lastOn ?? '', what: 'The last inspection' },
+    ].map(({ day, what }) => ({ what, fault: day === '' ? null : dayFault(day, today) }));
     const looked = tag.lastOn && tag.lastOn > tag.loadedOn ? tag.lastOn : tag.loadedOn;
-    // It stands loaded, and its own interval has run out since anybody looked at it.
-    if (today !== null && tag.loadedOn !== '' && tag.days !== null && daysBetween(looked, today) > tag.days)
+    // It stands loaded, and its own interval has run out since anybody looked at it: a stop, whatever else is not said of it.
+    const dated = tag.loadedOn !== '' && days.every(({ fault }) => fault === null);
+    if (today !== null && dated && tag.days !== null && daysBetween(looked, today) > tag.days)
       return flatStop(
         place,
         'count',
@@ -46,6 +36,16 @@ export function registerChecks({ plan, today, rules }: Pick<Context, 'plan' | 't
         ]),
         [],
       );
+    const lacks = [
+      !namesSomebody(tag.designer) && 'who designed it',
+      !namesSomebody(tag.checker) && 'who checked it',
+      tag.days === null && 'how often it is inspected',
+    ].filter(Boolean);
+    if (lacks.length > 0) return missingCheck(place, 'count', `${name}: the register does not say ${lacks.join(', ')}.`);
+    if (tag.designer.trim().toLowerCase() === tag.checker.trim().toLowerCase() || samePerson(tag.designer, tag.checker))
+      return missingCheck(place, 'count', `${name} was designed and checked by one person. Who else has looked at it?`);
+    const ill = days.find(({ fault }) => fault !== null);
+    if (ill) return missingCheck(place, 'count', `${name}: ${ill.what} ${ill.fault}.`);
     const since = tag.loadedOn === '' ? 'not loaded yet' : `loaded since ${tag.loadedOn}`;
     const check = ratioCheck(
       place,
