@@ -155,6 +155,16 @@ const ramp: [string, Edit, RegExp][] = [
     },
     /stop hold.HP9/,
   ],
+  [
+    'a tag under its load, where another was not read and nobody signed',
+    (p) => {
+      tagsOf(p)[7]!.value = 20e3;
+      tagsOf(p).shift();
+      p.holds.find(({ id }) => id === 'HP9')!.by = '';
+    },
+    /stop hold.HP9/,
+  ],
+  ['one tag not read', (p) => tagsOf(p).shift(), /missing hold.HP9/],
   ['cross-frames too weak', (p) => p.structure.braces.forEach((one) => (one.capacity = 2000)), /stop brace.force/],
   ['one line weighed at half as much again', (p) => p.structure.pieces.forEach((one) => one.id.startsWith('g4-') && (one.weighed = 14000)), /stop lift.chart/],
   [

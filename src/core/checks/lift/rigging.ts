@@ -101,9 +101,9 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
             `What does ${brace.name} weigh? It hangs with what it ties.`,
           ),
         );
-  const pair = weight instanceof Missing ? undefined : weight.pair;
+  const paired = weight instanceof Missing || !weight.pair ? null : weight;
   // Two hooks, or one sling on what is turned up, have no bar or legs of their own between them and the piece, but to two lines.
-  if (drawn.rig && hook === 'main' && !(pair && drawn.rig.kind === 'legs') && (drawn.second || turned || isTurned(plan, drawn)))
+  if (drawn.rig && hook === 'main' && !(paired && drawn.rig.kind === 'legs') && (drawn.second || turned || isTurned(plan, drawn)))
     asked.push(
       missingCheck(
         place('pick.rig', calc.id, source),
@@ -124,9 +124,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     return [
       ...asked,
       plumbTension(context, picked, hanging, tensionAt),
-      ...(pair && !(weight instanceof Missing)
-        ? [angleCheck(context, hanging, hook === 'main' ? 0 : 1, angleAt()), acrossCheck(context, picked, weight, hanging, place)]
-        : []),
+      ...(paired ? [angleCheck(context, hanging, hook === 'main' ? 0 : 1, angleAt()), acrossCheck(context, picked, paired, hanging, place)] : []),
       ...held,
       ...sharedChecks(context, picked, place),
       ...oneEndChecks(context, picked),
@@ -139,7 +137,7 @@ export function riggingChecks(context: Context, picked: PickContext): Check[] {
     tiltCheck(context, picked, hanging, place),
   );
   if (!(weight instanceof Missing) && weight.bent) checks.push(topHeavyCheck(context, picked, weight, weight.bent, place));
-  if (!(weight instanceof Missing) && pair) checks.push(acrossCheck(context, picked, weight, hanging, place));
+  if (paired) checks.push(acrossCheck(context, picked, paired, hanging, place));
   return [...asked, ...checks, ...held, ...body];
 }
 

@@ -30,6 +30,9 @@ export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>
     const halt = waiting < 0 ? '' : ` Move ${waiting + 1}, ${moveWords(plan, plan.moves[waiting]!).title}, waits for it.`;
     const head = `${hold.id} ${hold.title}`;
     if (!record) return missingCheck(place, 'count', `${head}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.${halt}`);
+    const wrong = readingFault(context, hold, record, onward) ?? (hold.id === 'HP11' ? dayOff(context, record, lifts) : null);
+    // What was read and may not be is a stop, whatever else the record lacks.
+    if (wrong?.stop) return flatStop(place, 'count', told([`${head}: `, ...wrong.words, halt]), []);
     const faults = recordFaults(context, hold, record);
     const early = dayOrder(record.on, follows(plan, hold));
     if (faults.length === 0 && early !== null) return flatStop(place, 'count', told([`${head}: the record ${early}. Do it again.${halt}`]), []);
@@ -41,8 +44,6 @@ export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>
         hold.reading.kind,
         `${head}: no number for ${open.map((thing) => thing.name).join(', ')}. It asks for the ${hold.reading.what}.${halt}`,
       );
-    const wrong = readingFault(context, hold, record, onward) ?? (hold.id === 'HP11' ? dayOff(context, record, lifts) : null);
-    if (wrong?.stop) return flatStop(place, 'count', told([`${head}: `, ...wrong.words, halt]), []);
     if (wrong) return { ...missingCheck(place, 'count', ''), finding: told([`${head}: `, ...wrong.words, halt]) };
     return {
       ...place,
@@ -118,9 +119,10 @@ interface Wrong {
 function readingFault(context: Context, hold: Hold, record: HoldRecord, onward: ReadonlyMap<string, Onward>): Wrong | null {
   const { reading } = hold;
   if (!reading) return null;
-  const wrong = thingsOf(context.plan, context.rules, reading.of).flatMap((thing) =>
-    wrongOf(context, reading, thing, readingOf(record, thing.id) ?? 0, onward),
-  );
+  const wrong = thingsOf(context.plan, context.rules, reading.of).flatMap((thing) => {
+    const value = readingOf(record, thing.id);
+    return value === null ? [] : wrongOf(context, reading, thing, value, onward);
+  });
   return wrong.find(({ stop }) => stop) ?? wrong[0] ?? contradicts(context, hold, record);
 }
 

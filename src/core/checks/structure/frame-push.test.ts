@@ -298,6 +298,8 @@ test('what stops twist alone holds no frame sideways', () => {
   const plan = edited((p) => Object.assign(brace(p, 'y1'), { stops: 'twist', kind: 'strut' }));
   expect(rowsOf(plan).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(false);
   expect(rowsOf(portal()).some(({ id, about }) => id === 'brace.sway' && about.id === 'y1')).toBe(true);
+  const all = edited((p) => p.structure.braces.forEach((one) => (one.stops = 'twist')));
+  expect(bad(all).join('\n')).toMatch(/stop frame.sideways Nothing holds C1, C2 sideways, along B1/);
 });
 
 test('a brace to a piece that no column of the frame holds is no hold', () => {

@@ -165,7 +165,7 @@ export class Sway {
   /** Undefined where a brace holds nothing sideways. */
   private wayOf(brace: Brace): Way | undefined {
     const { beams } = this.ground;
-    if (holdsNothing(this.ground, brace)) return undefined;
+    if (brace.stops === 'twist' || holdsNothing(this.ground, brace)) return undefined;
     const from = beams.get(brace.a.piece)?.place;
     if (!brace.b) {
       const turn = brace.towardsDeg === null ? null : (brace.towardsDeg * Math.PI) / 180;
