@@ -1,3 +1,4 @@
+import { evaluated } from '../../../tests/evaluated';
 import { quayFootbridge } from '../../../tests/demo-plan';
 import { opened } from '../../../tests/said';
 import type { Check } from '../verdict/check';
@@ -6,7 +7,7 @@ import { rulesOf } from '../rules/rule-sets';
 import { applyCommand } from '../edit/apply';
 import type { CommandArguments, CommandName } from '../edit/table';
 import { describe as words } from '../verdict/describe';
-import { evaluate, evaluateWhole } from '../evaluate';
+import { evaluateWhole } from '../evaluate';
 import type { Hanging } from '../settle/hanging';
 import { joinable, joinedOf } from './joined';
 import { Missing } from '../verdict/missing';
@@ -40,7 +41,7 @@ function asOne(edit: Edit = () => undefined, main: 'k1' | 'k3' = 'k1'): Plan {
   edit(plan);
   return opened(plan);
 }
-const checksOf = (plan: Plan): readonly Check[] => evaluate(plan, TODAY).checks;
+const checksOf = (plan: Plan): readonly Check[] => evaluated(plan, TODAY).checks;
 const row = (plan: Plan, id: string, about: string, part?: string): Check => {
   const found = checksOf(plan).find((one) => one.id === id && one.about.id === about && (part === undefined || one.about.part === part));
   if (!found) throw new Error(`no ${id} of ${about}`);
@@ -575,7 +576,7 @@ describe('the run sheet and the document', () => {
 
   test('whether a pick says so is read at every edit: incremental as whole', () => {
     const before = quayFootbridge();
-    evaluate(before, TODAY);
+    evaluated(before, TODAY);
     const joined = does(before, 'liftAsOne', { pick: 'k1', joined: ['g1b'], freed: [] });
     const keys = (plan: Plan) => checksOf(plan).map((one) => `${one.id} ${one.about.id} ${one.about.part ?? ''} ${one.verdict} ${one.ratio ?? ''}`);
     const anew = keys(structuredClone(joined));

@@ -1,6 +1,6 @@
+import { evaluated } from '../../../tests/evaluated';
 import { linkSpan, passengerCanopy, vehicleRamp } from '../../../tests/demo-plan';
 import { describe as words } from '../verdict/describe';
-import { evaluate } from './';
 import type { Brace, Joint, Move, Pick, Plan, Support } from '../document/schema';
 
 const TODAY = '2026-11-28';
@@ -11,7 +11,7 @@ const edited = (make: () => Plan, edit: Edit): Plan => {
   return plan;
 };
 const notClear = (plan: Plan): string[] =>
-  evaluate(plan, TODAY)
+  evaluated(plan, TODAY)
     .checks.filter(({ verdict }) => verdict === 'stop' || verdict === 'missing')
     .map((check) => `${check.verdict} ${check.id} ${check.about.id} ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
 const support = (plan: Plan, id: string): Support => plan.structure.supports.find((one) => one.id === id)!;
@@ -32,7 +32,7 @@ describe.each([
 ] as const)('the %s', (_, make, pieces, tight) => {
   test('is said whole: nothing stops, nothing is asked, one thing is near its limit', () => {
     const plan = make();
-    const { checks, counts } = evaluate(plan, TODAY);
+    const { checks, counts } = evaluated(plan, TODAY);
     expect(notClear(plan)).toEqual([]);
     expect(checks.filter(({ verdict }) => verdict === 'tight').map(({ id }) => id)).toEqual([tight]);
     expect(counts.clear).toBeGreaterThan(400);
@@ -53,7 +53,7 @@ describe.each([
 
 describe('the link span', () => {
   test('is said whole: nothing stops, nothing is asked, its tip alone is near its limit', () => {
-    const { checks, counts } = evaluate(linkSpan(), TODAY);
+    const { checks, counts } = evaluated(linkSpan(), TODAY);
     expect(notClear(linkSpan())).toEqual([]);
     expect(new Set(checks.filter(({ verdict }) => verdict === 'tight').map(({ id }) => id))).toEqual(new Set(['launch.tip']));
     expect(counts.clear).toBeGreaterThan(180);

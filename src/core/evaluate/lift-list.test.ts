@@ -1,10 +1,10 @@
+import { evaluated } from '../../../tests/evaluated';
 import { demoPlan, vehicleRamp, quayFootbridge } from '../../../tests/demo-plan';
 import { raised } from '../../../tests/raised';
-import { evaluate } from './';
 import { liftList } from './lift-list';
 import type { Plan } from '../document/schema';
 
-const listOf = (plan: Plan) => liftList(plan, evaluate(plan, '2026-11-27').checks);
+const listOf = (plan: Plan) => liftList(plan, evaluated(plan, '2026-11-27').checks);
 
 test('lifts stand in the order they are made, each with what its checks say', () => {
   const plan = quayFootbridge();

@@ -1,10 +1,10 @@
+import { evaluated } from '../../../tests/evaluated';
 import fc from 'fast-check';
 import { demoPlan, vehicleRamp } from '../../../tests/demo-plan';
 import { runCalc } from '../catalogue/run';
 import { rulesOf } from '../rules/rule-sets';
 import { describe as words } from '../verdict/describe';
 import { newRig } from '../document/things/rig';
-import { evaluate } from '../evaluate';
 import type { Hanging } from './hanging';
 import { openPlan } from '../document/open';
 import { pickContext } from '../checks/lift/pick-context';
@@ -99,7 +99,7 @@ const beam = (changes: Partial<Extract<Rig, { kind: 'beam' }>> = {}): Rig => ({
   eye: 0.45,
   ...changes,
 });
-const rows = (plan: Plan) => evaluate(plan, TODAY).checks.filter(({ about }) => about.kind === 'pick');
+const rows = (plan: Plan) => evaluated(plan, TODAY).checks.filter(({ about }) => about.kind === 'pick');
 const row = (plan: Plan, id: string) => rows(plan).find((one) => one.id === id);
 const hangs = (plan: Plan): Hanging => pickContext(settle(plan), settle(plan).picks[0]!).hanging as Hanging;
 
@@ -213,7 +213,7 @@ describe('a lift with a spreader or a lifting beam', () => {
     plan.cranes.push({ ...structuredClone(plan.cranes[0]!), id: 'c-other', name: 'The other' });
     plan.stands.push({ ...structuredClone(plan.stands[0]!), id: 's-other', crane: 'c-other' });
     Object.assign(pick, { rig: spreader(), second: { stand: 's-other', boom: null, slingRating: null, riggingMass: null } });
-    const found = evaluate(plan, TODAY).checks.filter(({ id, about }) => id === 'pick.rig' && about.id === pick.id);
+    const found = evaluated(plan, TODAY).checks.filter(({ id, about }) => id === 'pick.rig' && about.id === pick.id);
     expect(found.map(({ verdict }) => verdict)).toEqual(['missing']);
   });
 });
@@ -251,7 +251,7 @@ describe('three and four legs', () => {
   test('more legs counted than the published bound is a stop', () => {
     const plan = on(legs(0.8, 0.8));
     plan.job.thresholds.legsCounted = 4;
-    expect(evaluate(plan, TODAY).checks.find(({ id, about }) => id === 'rules.floor' && about.id === 'legsCounted')?.verdict).toBe('stop');
+    expect(evaluated(plan, TODAY).checks.find(({ id, about }) => id === 'rules.floor' && about.id === 'legsCounted')?.verdict).toBe('stop');
   });
 
   test('how far apart they are is asked; as far as they are long they meet nowhere', () => {

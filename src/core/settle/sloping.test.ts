@@ -1,3 +1,4 @@
+import { evaluated } from '../../../tests/evaluated';
 import { portal } from '../../../tests/portal';
 import { passengerCanopy, quayFootbridge } from '../../../tests/demo-plan';
 import { splicedGirder } from '../../../tests/spliced-girder';
@@ -5,7 +6,7 @@ import { solveLine } from '../stage/line';
 import { rulesOf } from '../rules/rule-sets';
 import { beamBodies } from './bodies';
 import { describe as told } from '../verdict/describe';
-import { checksAt, evaluate, evaluateWhole } from '../evaluate';
+import { checksAt, evaluateWhole } from '../evaluate';
 import { openPlan } from '../document/open';
 import type { Plan } from '../document/schema';
 import { Missing } from '../verdict/missing';
@@ -20,7 +21,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(done.faults.map(({ path, error }) => `${path}: ${error}`).join('\n'));
   return done.plan;
 };
-const rowsOf = (plan: Plan) => evaluate(opened(plan), TODAY).checks;
+const rowsOf = (plan: Plan) => evaluated(opened(plan), TODAY).checks;
 const row = (plan: Plan, id: string, about: string) => {
   const found = rowsOf(plan).find((one) => one.id === id && one.about.id === about);
   if (!found) throw new Error(`no ${id} of ${about}`);

@@ -1,7 +1,7 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as say } from '../../verdict/describe';
 import type { Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate/index';
 
 /** The ramp with another crane on the site: from move to move, at a place. */
 const beside = (at: { x: number; y: number }, from = 'mv5', to = 'mv7'): Plan => {
@@ -15,7 +15,7 @@ const beside = (at: { x: number; y: number }, from = 'mv5', to = 'mv7'): Plan =>
   return plan;
 };
 const rows = (plan: Plan, id: string): string[] =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter((one) => one.id === id && one.verdict === 'stop')
     .map((check) => `${check.about.id}/${check.about.part}: ${say(check, 'metric')}`);
 

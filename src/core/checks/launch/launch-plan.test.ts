@@ -1,8 +1,8 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { pushed } from '../../../../tests/pushed';
 import { standingAt } from '../../settle/bodies';
 import { applyCommand } from '../../edit/apply';
 import type { Command, CommandArguments, CommandName } from '../../edit/table';
-import { evaluate } from '../../evaluate';
 import { afresh } from '../../document/keep';
 import { openPlan } from '../../document/open';
 import { newPick } from '../lift/plan-lifts';
@@ -22,7 +22,7 @@ function after<N extends CommandName>(plan: Plan, name: N, args: CommandArgument
   if (!done.ok) throw new Error(done.faults[0]?.error);
   return done.plan;
 }
-const rowsOf = (plan: Plan) => evaluate(plan, TODAY).checks;
+const rowsOf = (plan: Plan) => evaluated(plan, TODAY).checks;
 const of = (plan: Plan, id: string) => rowsOf(plan).filter((check) => check.id === id);
 const worst = (plan: Plan, id: string): string[] =>
   of(plan, id)
@@ -501,7 +501,7 @@ describe('what may not matter does not', () => {
 
   test('a plan edited is answered as one read afresh', () => {
     const plan = pushed();
-    evaluate(plan, TODAY);
+    evaluated(plan, TODAY);
     const edited: Plan = {
       ...plan,
       launches: plan.launches!.map((one) => ({
@@ -510,11 +510,11 @@ describe('what may not matter does not', () => {
         rollers: one.rollers.map((r, n) => (n === 1 ? { ...r, off: 0.01 } : r)),
       })),
     };
-    const again = evaluate(edited, TODAY).checks;
-    expect(again).toEqual(afresh(() => evaluate(structuredClone(edited), TODAY).checks));
+    const again = evaluated(edited, TODAY).checks;
+    expect(again).toEqual(afresh(() => evaluated(structuredClone(edited), TODAY).checks));
     expect(again.find(({ id }) => id === 'launch.factor')!.ratio).toBeGreaterThan(of(plan, 'launch.factor')[0]!.ratio!);
     const lighter: Plan = { ...edited, structure: { ...edited.structure, makes: edited.structure.makes.map((make) => ({ ...make, mass: 3900 })) } };
-    expect(evaluate(lighter, TODAY).checks).toEqual(afresh(() => evaluate(structuredClone(lighter), TODAY).checks));
+    expect(evaluated(lighter, TODAY).checks).toEqual(afresh(() => evaluated(structuredClone(lighter), TODAY).checks));
   });
 });
 

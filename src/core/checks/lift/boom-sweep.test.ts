@@ -1,8 +1,8 @@
+import { evaluated } from '../../../../tests/evaluated';
 import fc from 'fast-check';
 import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
 import { belowBoom, lineOver } from '../../cranes/boom-geometry';
 import { add, direction, mix, rectangle, scale, type Vec } from '../../geometry/plane';
-import { evaluate } from '../../evaluate';
 import { closeStations, type LiftPath } from '../../settle/lift-path';
 import { gapToThing, sweepOf } from './boom-gaps';
 import { hooksOf } from './pick-context';
@@ -10,7 +10,7 @@ import type { Pick, Plan } from '../../document/schema';
 import { settle } from '../../settle/settle';
 
 const TODAY = '2026-11-27';
-const gaps = (plan: Plan, pick: string) => evaluate(plan, TODAY).checks.filter(({ id, about }) => id === 'lift.boomGap' && about.id === pick);
+const gaps = (plan: Plan, pick: string) => evaluated(plan, TODAY).checks.filter(({ id, about }) => id === 'lift.boomGap' && about.id === pick);
 const wayOf = (plan: Plan, pick: Pick): LiftPath => hooksOf(settle(plan), pick)[0]!.path as LiftPath;
 
 /** Half way in from the crane to where its boom is midway between two stations of its slew. */

@@ -1,6 +1,6 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { passengerCanopy, quayFootbridge, vehicleRamp } from '../../../../tests/demo-plan';
 import type { Pick, Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
 import { liftList } from '../../evaluate/lift-list';
 import type { Raises } from '../../verdict/findings';
 import type { Check } from '../../verdict/check';
@@ -57,7 +57,7 @@ test('what is not known yet is not told as the least there is', () => {
   expect(words(chart(0.5), open('lift.wind', 'missing'), open('lift.over', 'clear'))).toBe('basic');
 });
 
-const critical = (plan: Plan) => evaluate(plan, TODAY).checks.filter(({ id }) => id === 'pick.critical');
+const critical = (plan: Plan) => evaluated(plan, TODAY).checks.filter(({ id }) => id === 'pick.critical');
 
 test('the ramp: its one lift over three quarters of the chart has a plan of its own, signed; unsigned, tomorrow or by a word it is asked', () => {
   const found = critical(vehicleRamp());
@@ -89,7 +89,7 @@ test('over a railway that is closed, or past a wall, a lift is a step up, and th
       closed: { how: 'possession, points clipped', by: 'R. Adeyemi', on: '2026-11-20' },
     },
   ];
-  const { checks } = evaluate(plan, TODAY);
+  const { checks } = evaluated(plan, TODAY);
   const asked = checks.filter(({ id }) => id === 'pick.critical').map(({ about }) => about.id);
   const over = checks.filter(({ id, finding }) => id === 'lift.over' && finding.code === 'told' && finding.raises === 'railway').map(({ about }) => about.id);
   expect(over.length).toBeGreaterThan(0);
@@ -101,7 +101,7 @@ test('over a railway that is closed, or past a wall, a lift is a step up, and th
 
 test('columns that are turned up are intermediate in Europe: nobody signs, and the list tells it', () => {
   const plan = passengerCanopy();
-  const { checks } = evaluate(plan, TODAY);
+  const { checks } = evaluated(plan, TODAY);
   expect(checks.filter(({ id }) => id === 'pick.critical')).toEqual([]);
   const levels = new Set(liftList(plan, checks).map(({ level }) => level!.name));
   expect(levels).toEqual(new Set(['basic', 'intermediate']));

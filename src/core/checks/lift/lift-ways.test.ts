@@ -1,8 +1,8 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { quayFootbridge, stiff } from '../../../../tests/demo-plan';
 import type { Vec } from '../../geometry/plane';
 import { posesAt } from '../../view/moment-pose';
 import { describe as words } from '../../verdict/describe';
-import { evaluate } from '../../evaluate';
 import { pickWays } from './ways-up';
 import { rulesOf } from '../../rules/rule-sets';
 import type { LiftPath } from '../../settle/lift-path';
@@ -14,9 +14,9 @@ import { settle } from '../../settle/settle';
 
 const TODAY = '2026-11-27';
 type Edit = (plan: Plan) => unknown;
-const rows = (plan: Plan, pick: string) => evaluate(plan, TODAY).checks.filter(({ about }) => about.id === pick || about.part?.startsWith(pick));
+const rows = (plan: Plan, pick: string) => evaluated(plan, TODAY).checks.filter(({ about }) => about.id === pick || about.part?.startsWith(pick));
 const bad = (plan: Plan): string[] =>
-  evaluate(plan, TODAY)
+  evaluated(plan, TODAY)
     .checks.filter(({ verdict, id }) => (verdict === 'stop' || verdict === 'missing') && !id.startsWith('hold.'))
     .map((check) => `${check.verdict} ${check.id} ${check.about.id}: ${words(check, 'metric')}`);
 const move = (plan: Plan, id: string): Move => plan.moves.find((one) => one.id === id)!;

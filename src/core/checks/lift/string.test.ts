@@ -1,9 +1,9 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy } from '../../../../tests/demo-plan';
 import { applyCommand } from '../../edit/apply';
 import type { CommandArguments, CommandName } from '../../edit/table';
 import { describe as words } from '../../verdict/describe';
 import type { LiftString } from '../../document/things/string';
-import { evaluate } from '../../evaluate';
 import { rulesOf } from '../../rules/rule-sets';
 import { replay } from '../../replay/replay';
 import { stringChecks } from './string';
@@ -41,7 +41,7 @@ const picked = (plan: Plan, id: string) => {
 };
 /** What strings are asked by themselves is asked without all the rest. */
 const checksFor = (plan: Plan, id: string) => {
-  if (!id.startsWith('string.')) return evaluate(plan, TODAY).checks;
+  if (!id.startsWith('string.')) return evaluated(plan, TODAY).checks;
   const settled = settle(plan);
   const rules = rulesOf(plan.job.ruleSet, plan.job.thresholds);
   return stringChecks({ plan: settled, today: TODAY, rules, replayed: replay(settled) });
@@ -67,7 +67,7 @@ function does<N extends CommandName>(plan: Plan, name: N, args: CommandArguments
 describe('beams one below the other on one hook', () => {
   test('sound, it adds no stop and asks nothing', () => {
     const bad = (plan: Plan) =>
-      evaluate(plan, TODAY)
+      evaluated(plan, TODAY)
         .checks.filter(({ verdict }) => verdict === 'stop' || verdict === 'missing')
         .map(({ id }) => id);
     expect(bad(strung())).toEqual(bad(passengerCanopy()));
@@ -211,7 +211,7 @@ describe('one fault each', () => {
     expect(say(strung(edit), id).filter((one) => says.test(one))).not.toEqual([]);
   });
   test('sound, none of these rows stops or asks', () => {
-    const { checks } = evaluate(strung(), TODAY);
+    const { checks } = evaluated(strung(), TODAY);
     const said = checks.map((check) => `${check.id} ${check.verdict}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
     for (const [, , id, says] of faults) expect(said.filter((one) => one.startsWith(`${id} `) && says.test(one.slice(id.length + 1)))).toEqual([]);
   });

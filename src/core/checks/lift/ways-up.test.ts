@@ -1,6 +1,6 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
-import { evaluate } from '../../evaluate';
 import type { Check } from '../../verdict/check';
 import { replay } from '../../replay/replay';
 import type { Pick, Plan } from '../../document/schema';
@@ -22,7 +22,7 @@ const waysOf = (plan: Plan, n = 0) => craneWays(contextOf(plan), plan.picks[n]!)
 const wholly = (plan: Plan, pick: string, stand: string): Check => {
   const kinds = /^(lift|rigging|pick|stand\.(ground|tips|tail|power))/;
   return worstFirst(
-    evaluate(plan, TODAY).checks.filter(
+    evaluated(plan, TODAY).checks.filter(
       ({ id, about }) =>
         kinds.test(id) && ((about.kind === 'pick' && about.id === pick) || (about.kind === 'stand' && about.id === stand && about.part === pick)),
     ),

@@ -1,10 +1,11 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge } from '../../../../tests/demo-plan';
 import { dateBy, dayAt, dayName, workDays } from '../../document/work-days';
 import { openPlan } from '../../document/open';
 import type { Move, Plan } from '../../document/schema';
 import { possibleMoves } from '../../edit/move-offers';
 import { fixesOf } from '../../edit/fixes';
-import { evaluate, evaluateWhole } from '../../evaluate';
+import { evaluateWhole } from '../../evaluate';
 import { moveWords } from '../../settle/move-words';
 import { describe as say } from '../../verdict/describe';
 
@@ -17,7 +18,7 @@ function ending(plan: Plan, ...ends: [after: string, on?: string | null][]): Pla
   if (!opened.ok) throw new Error(opened.faults[0]?.error);
   return opened.plan;
 }
-const rows = (plan: Plan, id: string) => evaluate(plan, TODAY).checks.filter((check) => check.id === id);
+const rows = (plan: Plan, id: string) => evaluated(plan, TODAY).checks.filter((check) => check.id === id);
 const told = (plan: Plan, id: string) => rows(plan, id).map((check) => `${check.verdict}: ${say(check, 'metric').replace(/[\u00a0\u202f]/g, ' ')}`);
 
 describe('the days of a run sheet', () => {
@@ -68,7 +69,7 @@ describe('the days of a run sheet', () => {
 test('a day put before another is told with its new number', () => {
   const plan = ending(quayFootbridge(), ['c2l']);
   const titles = (of: Plan) =>
-    evaluate(of, TODAY)
+    evaluated(of, TODAY)
       .checks.filter(({ id, move }) => id === 'move.order' && move === 'd1')
       .map(({ subject }) => subject);
   expect(titles(plan)).toEqual(['End of day 1']);

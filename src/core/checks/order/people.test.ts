@@ -1,14 +1,14 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge, vehicleRamp } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
 import { operatorWords } from '../../document/crew';
 import { describe as say } from '../../verdict/describe';
 import { personsIn, samePerson } from '../../document/records';
 import type { Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate/index';
 
 const IDS = /^(plan\.(planner|checker)|people\.|lift\.(caller|operator))/;
 const rows = (plan: Plan): string[] =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter(({ id, verdict }) => IDS.test(id) && verdict !== 'clear')
     .map((check) => `${check.verdict} ${check.id} ${check.about.id}${check.about.part ? `/${check.about.part}` : ''}: ${say(check, 'metric')}`);
 const edited = (plan: Plan, edit: (plan: Plan) => unknown): Plan => {

@@ -1,3 +1,4 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge, vehicleRamp } from '../../../../tests/demo-plan';
 import { type liftDrift } from '../../lift/drift.calc';
 import { slingGrip } from '../../rigging/grip.calc';
@@ -6,7 +7,6 @@ import { overlap, rectangle } from '../../geometry/plane';
 import { rulesOf } from '../../rules/rule-sets';
 import { describe as words } from '../../verdict/describe';
 import { newHitch, type Hitch } from '../../document/things/hitch';
-import { evaluate } from '../../evaluate';
 import { travelHeight } from '../lift/travel';
 import { ratingAsPut } from '../lift/hitch';
 import type { Hanging } from '../../settle/hanging';
@@ -20,7 +20,7 @@ import { settle } from '../../settle/settle';
 import { driftOf } from '../lift/wind-on-load';
 
 const TODAY = '2026-11-28';
-const of = (plan: Plan, id: string, about?: string) => evaluate(plan, TODAY).checks.filter((one) => one.id === id && (!about || one.about.id === about));
+const of = (plan: Plan, id: string, about?: string) => evaluated(plan, TODAY).checks.filter((one) => one.id === id && (!about || one.about.id === about));
 const say = (plan: Plan, id: string, about?: string) => of(plan, id, about).map((check) => `${check.verdict}: ${words(check, 'metric')}`);
 /** The luggage hall, its only pick held so. */
 const hall = (hitch: Hitch | null | undefined, edit: (plan: Plan) => unknown = () => undefined): Plan => {
@@ -75,7 +75,7 @@ describe('how it is held', () => {
     expect(say(hall(hitch), 'pick.hitch')).toEqual([expect.stringMatching(/^missing: .*How do the slings hold TB1: shackled to lugs/)]),
   );
   test.each(['lugs', 'clamps', 'basket', 'choker'] as const)('%s of which nothing more is said ask for it', (kind) => {
-    const missing = evaluate(hall(newHitch(kind)), TODAY).checks.flatMap((one) => (one.verdict === 'missing' ? [one.id] : []));
+    const missing = evaluated(hall(newHitch(kind)), TODAY).checks.flatMap((one) => (one.verdict === 'missing' ? [one.id] : []));
     expect(missing).toEqual(kind === 'lugs' || kind === 'clamps' ? ['rigging.held'] : ['rigging.edges', 'rigging.bend']);
   });
   test('a lug that carries less than its leg pulls is a stop, by its own figure', () => {

@@ -1,13 +1,13 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, linkSpan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
 import { wayIn } from '../../../../tests/of-plan';
 import { describe as words } from '../../verdict/describe';
 import { openPlan } from '../../document/open';
 import type { Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
 
 const TODAY = '2026-11-28';
-const of = (plan: Plan, id: string) => evaluate(plan, TODAY).checks.filter((one) => one.id === id);
+const of = (plan: Plan, id: string) => evaluated(plan, TODAY).checks.filter((one) => one.id === id);
 const say = (plan: Plan, id: string) => of(plan, id).map((check) => `${check.verdict} ${check.about.id}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
 
 /** A number of a plan by its way, ten, a hundred or a thousand times what it is. */

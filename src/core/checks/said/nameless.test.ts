@@ -1,10 +1,10 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as words } from '../../verdict/describe';
 import type { Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
 
 const asked = (plan: Plan): string[] =>
-  evaluate(plan, '2026-11-28')
+  evaluated(plan, '2026-11-28')
     .checks.filter(({ id }) => id === 'said.name')
     .map((check) => `${check.verdict} ${check.about.kind} ${check.about.id}: ${words(check, 'metric')}`);
 

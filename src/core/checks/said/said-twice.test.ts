@@ -1,10 +1,10 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { raised } from '../../../../tests/raised';
 import { twoPostBent } from '../../../../tests/shores';
 import { describe as words } from '../../verdict/describe';
 import type { Check } from '../../verdict/check';
 import type { Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
 
 /** A piece of the structure drawn higher by so much [m]. */
 function rise(plan: { structure: { pieces: { id: string; from: { z: number } | null; to: { z: number } | null }[] } }, id: string, by: number): void {
@@ -17,13 +17,13 @@ const rows = (checks: readonly Check[], id: string) =>
     .filter((one) => one.id === id && one.verdict !== 'clear')
     .map((check) => `${check.verdict} ${check.about.id}: ${words(check, 'metric').replace(/\u00a0/g, ' ')}`);
 
-const say = (plan: Plan, id: string, today: string | null = TODAY) => rows(evaluate(plan, today).checks, id);
+const say = (plan: Plan, id: string, today: string | null = TODAY) => rows(evaluated(plan, today).checks, id);
 
 /** What a plan with no fault says, worked out once. */
 const sound = new Map<() => Plan, readonly Check[]>();
 function soundly(make: () => Plan): readonly Check[] {
   let known = sound.get(make);
-  if (!known) sound.set(make, (known = evaluate(make(), TODAY).checks));
+  if (!known) sound.set(make, (known = evaluated(make(), TODAY).checks));
   return known;
 }
 
@@ -370,8 +370,8 @@ describe('no power line drawn', () => {
   ])('%j: who looked for one is asked', (walked, sentence) => expect(say(bridge(walked), 'site.walked').join()).toMatch(sentence));
   test('somebody looked, or a line is drawn, or nothing is lifted by crane: not asked', () => {
     expect(say(bridge({ by: 'R. Adeyemi', on: '2026-10-19' }), 'site.walked')).toEqual([]);
-    expect(evaluate(demoPlan(), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
-    expect(evaluate(raised('jack'), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
+    expect(evaluated(demoPlan(), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
+    expect(evaluated(raised('jack'), TODAY).checks.some((one) => one.id === 'site.walked')).toBe(false);
   });
   test('a walk of long ago is told', () => expect(say(bridge({ by: 'R. Adeyemi', on: '2024-01-01' }), 'said.old').join()).toMatch(/The walk for power lines/));
 });

@@ -1,5 +1,5 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, linkSpan, passengerCanopy, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
-import { evaluate } from '../../evaluate';
 import { openPlan } from '../../document/open';
 import type { Link, Plan } from '../../document/schema';
 import { describe as say } from '../../verdict/describe';
@@ -11,7 +11,7 @@ function asked(plan: Plan, edit: (plan: Plan) => unknown): string[] {
   edit(plan);
   const opened = openPlan(plan);
   if (!opened.ok) throw new Error(opened.faults[0]?.error);
-  return evaluate(opened.plan, TODAY)
+  return evaluated(opened.plan, TODAY)
     .checks.filter(({ id }) => id === 'path.unused' || id === 'path.apart')
     .map((check) => `${check.verdict} ${check.id} ${say(check, plan.job.units)}`);
 }

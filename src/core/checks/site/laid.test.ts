@@ -1,13 +1,13 @@
+import { evaluated } from '../../../../tests/evaluated';
 import fc from 'fast-check';
 import { passengerCanopy, quayFootbridge, vehicleRamp } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
 import { describe as say } from '../../verdict/describe';
 import { laidInOne, laidOut } from '../../settle/laid';
 import type { Beam, Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate/index';
 
 const of = (plan: Plan, id: string) =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter((one) => one.id === id && one.verdict !== 'clear')
     .map((check) => `${check.verdict} ${check.about.id}/${check.about.part}: ${say(check, 'metric').replace(/\u00a0/g, ' ')}`);
 const beam = (plan: Plan, id: string): Beam => plan.structure.pieces.find((one) => one.id === id)!;

@@ -1,10 +1,10 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, passengerCanopy, vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as say } from '../../verdict/describe';
 import type { Plan, Zone } from '../../document/schema';
-import { evaluate } from '../../evaluate/index';
 
 const rows = (plan: Plan): string[] =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter(({ id }) => id === 'stand.over')
     .map((check) => `${check.verdict} ${check.about.id}/${check.about.part}: ${say(check, 'metric')}`);
 /** A strip across the ramp’s first stand, whose base is 8.6 m by 8.2 m round x 9.144, y −7. */

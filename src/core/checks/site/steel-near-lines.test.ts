@@ -1,8 +1,8 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { linkSpan, passengerCanopy } from '../../../../tests/demo-plan';
 import { segmentToOutline } from '../../geometry/plane';
 import { describe as say } from '../../verdict/describe';
 import type { Plan, PowerLine } from '../../document/schema';
-import { evaluate } from '../../evaluate/index';
 
 const line = (over: Partial<PowerLine>): PowerLine => ({
   id: 'l9',
@@ -14,7 +14,7 @@ const line = (over: Partial<PowerLine>): PowerLine => ({
   ...over,
 });
 const row = (plan: Plan, id: string, about: string) =>
-  evaluate(plan, '2026-11-30').checks.find((one) => one.id === id && (one.about.id === about || one.about.part === about));
+  evaluated(plan, '2026-11-30').checks.find((one) => one.id === id && (one.about.id === about || one.about.part === about));
 const canopy = (over: Partial<PowerLine>) => {
   const plan = passengerCanopy();
   plan.site.powerLines = [line(over)];
@@ -95,5 +95,5 @@ test('what is not known of a line is asked where nothing else asks it', () => {
   const lifted = passengerCanopy();
   lifted.site.powerLines = [line(unplaced)];
   expect(row(lifted, 'steel.powerLine', 'l9')).toBeUndefined();
-  expect(evaluate(lifted, '2026-11-30').checks.some(({ id, verdict }) => id === 'stand.powerLine' && verdict === 'missing')).toBe(true);
+  expect(evaluated(lifted, '2026-11-30').checks.some(({ id, verdict }) => id === 'stand.powerLine' && verdict === 'missing')).toBe(true);
 });

@@ -1,12 +1,12 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { demoPlan, linkSpan, quayFootbridge, ticketHall, vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as words } from '../../verdict/describe';
 import { namesSomebody } from '../../document/records';
 import type { Member, Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
 
 const TODAY = '2026-11-29';
 const say = (plan: Plan, id: string, today: string | null = TODAY): string[] =>
-  evaluate(plan, today).checks.flatMap((one) => (one.id === id ? [`${one.verdict} ${one.subject}: ${words(one, 'metric')}`] : []));
+  evaluated(plan, today).checks.flatMap((one) => (one.id === id ? [`${one.verdict} ${one.subject}: ${words(one, 'metric')}`] : []));
 const with_ = (mark: string, changes: Partial<Member>, plan = demoPlan()): Plan => {
   Object.assign(
     plan.members.find((one) => one.mark === mark)!,
@@ -62,7 +62,7 @@ test.each(['K. Osei', 'the quay gang', 'Site laboratory', 'tape crew', '陈伟',
 test('a bearing measured by “drawing” was measured by nobody', () => {
   const plan = demoPlan();
   plan.bearings[0]!.measured!.by = 'drawing';
-  const asked = (one: Plan) => evaluate(one, TODAY).checks.filter(({ verdict, about }) => verdict === 'missing' && about.id === one.bearings[0]!.id).length;
+  const asked = (one: Plan) => evaluated(one, TODAY).checks.filter(({ verdict, about }) => verdict === 'missing' && about.id === one.bearings[0]!.id).length;
   expect(asked(demoPlan())).toBe(0);
   expect(asked(plan)).toBeGreaterThan(0);
 });

@@ -1,10 +1,11 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { passengerCanopy } from '../../../../tests/demo-plan';
 import { portal } from '../../../../tests/portal';
 import { bare, moves, splicedGirder, support } from '../../../../tests/spliced-girder';
 import { rulesOf } from '../../rules/rule-sets';
 import { beamBodies } from '../../settle/bodies';
 import { describe as told } from '../../verdict/describe';
-import { checksAt, evaluate, evaluateWhole } from '../../evaluate';
+import { checksAt, evaluateWhole } from '../../evaluate';
 import { openPlan } from '../../document/open';
 import { pickContext } from '../lift/pick-context';
 import { Missing } from '../../verdict/missing';
@@ -18,7 +19,7 @@ const opened = (plan: Plan): Plan => {
   if (!done.ok) throw new Error(done.faults.map(({ path, error }) => `${path}: ${error}`).join('\n'));
   return done.plan;
 };
-const rowsOf = (plan: Plan) => evaluate(opened(plan), TODAY).checks;
+const rowsOf = (plan: Plan) => evaluated(opened(plan), TODAY).checks;
 const say = (one: Parameters<typeof told>[0]) => told(one, 'metric').replace(/\u00a0/g, ' ');
 const bad = (plan: Plan) =>
   rowsOf(plan)

@@ -1,7 +1,7 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { passengerCanopy, vehicleRamp } from '../../../../tests/demo-plan';
 import { rulesOf } from '../../rules/rule-sets';
 import { describe as words } from '../../verdict/describe';
-import { evaluate } from '../../evaluate';
 import { sameForOthers } from '../../edit/alike';
 import type { Plan } from '../../document/schema';
 import { boltCounts } from './bolts-by-size';
@@ -46,7 +46,7 @@ describe('bolts of which only the size is said', () => {
     return canopy;
   };
   const asked = (of: Plan) =>
-    evaluate(of, '2026-11-27').checks.filter(({ id, about }) => (id === 'said.figure' || id === 'joint.boltSays') && about.id === of.structure.joints[0]!.id);
+    evaluated(of, '2026-11-27').checks.filter(({ id, about }) => (id === 'said.figure' || id === 'joint.boltSays') && about.id === of.structure.joints[0]!.id);
   test('what is still to be said is asked, and nothing is held against it', () => {
     expect(asked(plan(['bolt.grade', 'bolt.planes'])).map((check) => words(check, 'metric'))).toEqual([
       expect.stringMatching(/nobody has said the grade of its bolts yet/),
@@ -74,7 +74,7 @@ describe('what is said of one bolt', () => {
     return plan;
   };
   const rows = (plan: Plan) =>
-    evaluate(plan, '2026-11-27').checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === plan.structure.joints[0]!.id);
+    evaluated(plan, '2026-11-27').checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === plan.structure.joints[0]!.id);
   test('more than its size carries is a stop, the same or less is not; where no size is, it is asked', () => {
     const [over] = rows(at(120e3, bolt()));
     expect(over).toMatchObject({ verdict: 'stop', capacity: expect.closeTo(94080, 0), demand: 120e3 });
@@ -97,7 +97,7 @@ describe('what a splice is said to carry', () => {
   const rows = (over: Partial<Plan['structure']['joints'][number]>): [string, Plan][] => {
     const plan = vehicleRamp();
     Object.assign(plan.structure.joints[0]!, over);
-    return evaluate(plan, '2026-11-27')
+    return evaluated(plan, '2026-11-27')
       .checks.filter(({ id, about }) => id === 'joint.boltSays' && about.id === 'splice1-1')
       .map((check) => [`${check.verdict} ${check.about.part} ${check.capacity!.toPrecision(4)} ${words(check, 'metric').replace(/\u00a0/g, ' ')}`, plan]);
   };

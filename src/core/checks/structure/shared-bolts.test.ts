@@ -1,6 +1,6 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { passengerCanopy } from '../../../../tests/demo-plan';
 import { describe as say } from '../../verdict/describe';
-import { evaluate } from '../../evaluate';
 import type { Joint, Plan } from '../../document/schema';
 import { sharersOf } from '../../document/sharers';
 
@@ -12,11 +12,11 @@ const canopy = (edit: (joint: (id: string) => Joint, plan: Plan) => unknown): Pl
   return plan;
 };
 const asked = (plan: Plan): string[] =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter(({ id }) => id === 'joint.shares')
     .map((check) => `${check.verdict} ${check.about.id} ${check.about.part}: ${say(check, 'metric')}`);
 const early = (plan: Plan): string[] =>
-  evaluate(plan, '2026-11-30')
+  evaluated(plan, '2026-11-30')
     .checks.filter(({ id, verdict }) => id === 'move.order' && verdict === 'stop')
     .map((check) => say(check, 'metric'));
 

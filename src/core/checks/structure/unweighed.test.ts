@@ -1,13 +1,13 @@
+import { evaluated } from '../../../../tests/evaluated';
 import { quayFootbridge, vehicleRamp } from '../../../../tests/demo-plan';
 import { describe as words } from '../../verdict/describe';
-import { evaluate } from '../../evaluate';
 import type { Brace, Plan } from '../../document/schema';
 
 const TODAY = '2026-11-28';
 const asked = (edit: (brace: Brace) => unknown) => {
   const plan: Plan = quayFootbridge();
   edit(plan.structure.braces[0]!);
-  return evaluate(plan, TODAY).checks.flatMap((one) => (one.id === 'brace.weight' ? [`${one.verdict} ${one.about.id}: ${words(one, 'metric')}`] : []));
+  return evaluated(plan, TODAY).checks.flatMap((one) => (one.id === 'brace.weight' ? [`${one.verdict} ${one.about.id}: ${words(one, 'metric')}`] : []));
 };
 
 describe('what ties pieces rests on them', () => {
@@ -31,7 +31,7 @@ describe('what lifts a brace or a load', () => {
   const rows = (edit: (plan: Plan) => unknown, id: string) => {
     const plan = vehicleRamp();
     edit(plan);
-    return evaluate(plan, '2026-11-30').checks.filter((one) => one.id === id);
+    return evaluated(plan, '2026-11-30').checks.filter((one) => one.id === id);
   };
   const frame = (plan: Plan) => plan.structure.braces[3]!;
   test('what two people do not put up by hand is asked for, what they do is not', () => {
