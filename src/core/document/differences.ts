@@ -44,7 +44,8 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['bent', plan.shoring.bents],
   ['step of the strike', plan.shoring.lines.flatMap((line) => line.strike)],
   ['reading', plan.shoring.lines.flatMap((line) => line.watch)],
-  ['hold point', plan.holds],
+  // Passed anew each day, one is there once for each.
+  ['hold point', plan.holds.map(({ id, day = null, ...record }) => ({ ...record, id: day === null ? id : `${id} ${day}`, name: `${id} of ${record.on}` }))],
 ];
 
 /** Named one by one up to here; past it they are counted. */

@@ -2,7 +2,8 @@ import { allShores } from './views';
 import type { QuantityKind } from '../units';
 import { temporarySupports } from './things/support-kinds';
 import type { HoldId } from './hold-ids';
-import type { MoveKind, Plan } from './schema';
+import type { HoldRecord, Move, MoveKind, Plan } from './schema';
+import { dayName, workDays, type WorkDay } from './work-days';
 
 /** A number a hold point asks for, once for each thing it is for. */
 export interface HoldReading {
@@ -19,8 +20,10 @@ export interface Hold {
   /** what the person is asked to put down */
   evidence: string;
   signs: string;
-  /** asked of every job, only where shores stand, only where something is lifted, or only where something is pushed */
-  asked: 'always' | 'shores' | 'lifts' | 'launches';
+  /** asked of every job, only where shores stand, where something is lifted, where something is pushed, or where days end */
+  asked: 'always' | 'shores' | 'lifts' | 'launches' | 'days';
+  /** passed anew on each day that has work below it; or at the end of each day */
+  daily?: 'begins' | 'ends';
   /** the number it asks for; null where a record in words is enough */
   reading: HoldReading | null;
   /** hold points it follows: it is not signed before them */
@@ -131,6 +134,7 @@ export const holds: readonly Hold[] = [
     evidence: 'wind against the limit of each lift, rain, water and light; hours the crew has been awake; the area shut and empty; supports still passed',
     signs: 'lift leader, foreman',
     asked: 'lifts',
+    daily: 'begins',
     reading: { what: 'strongest gust measured', kind: 'speed', of: 'shift' },
     after: ['HP9', 'HP10'],
     before: ['piece.sling', 'pick.trial', 'pick.lift', 'piece.hang'],
@@ -154,6 +158,17 @@ export const holds: readonly Hold[] = [
     reading: { what: 'pocket width measured', kind: 'dimension', of: 'pockets' },
     after: [],
     before: ['member.set'],
+  },
+  {
+    id: 'HP14',
+    title: 'Safe at the end of the day',
+    evidence: 'nothing half taken out; each piece landed, locked or let go, hoists chained off; guys and props looked at; the place shut',
+    signs: 'foreman',
+    asked: 'days',
+    daily: 'ends',
+    reading: null,
+    after: [],
+    before: 'any',
   },
   {
     id: 'HP20',
@@ -195,16 +210,55 @@ export const holdsOf = (plan: Plan): readonly Hold[] => {
   const lifts = plan.picks.length + (plan.raises?.length ?? 0) > 0;
   return holds.filter((hold) => {
     if (hold.asked === 'lifts') return lifts;
+    if (hold.asked === 'days') return workDays(plan.moves).some(({ end }) => end !== null);
     if (hold.asked === 'launches') return (plan.launches ?? []).length > 0;
     return hold.asked === 'always' || shored || (temporary && (hold.id === 'HP9' || hold.id === 'HP26'));
   });
 };
 
-/** The first move of the run sheet that waits for a hold point; null when none does. */
-export function waitsFor(plan: Plan, hold: Hold): string | null {
+/** The moves that wait for a hold point, by what they do. */
+function waiting(plan: Plan, hold: Hold): (move: Move) => boolean {
   const kinds = hold.before;
   // What is raised without a crane comes up with the move that sets it.
   const raised = new Set(hold.asked === 'lifts' ? plan.raises?.map(({ load }) => load) : []);
-  const isRaised = (move: Plan['moves'][number]) => move.kind === 'member.set' && raised.has(move.opening);
-  return plan.moves.find((move) => kinds === 'any' || kinds.includes(move.kind) || isRaised(move))?.id ?? null;
+  return (move) => kinds === 'any' || kinds.includes(move.kind) || (move.kind === 'member.set' && raised.has(move.opening));
 }
+
+/** A hold point as it is asked: once in a job, or once for each day. */
+export interface Asked {
+  hold: Hold;
+  /** null: of the whole job, which has one of it */
+  day: WorkDay | null;
+  /** the first move of the run sheet that waits for it; null when none does */
+  waits: string | null;
+}
+
+/** Each hold point of a plan as often as it has to be passed. */
+export const holdsAsked = (plan: Plan): readonly Asked[] =>
+  holdsOf(plan).flatMap((hold): Asked[] => {
+    const waits = waiting(plan, hold);
+    const days = hold.daily ? workDays(plan.moves) : [];
+    if (days.length === 0) return [{ hold, day: null, waits: plan.moves.find(waits)?.id ?? null }];
+    if (hold.daily === 'ends') return days.flatMap((day): Asked[] => (day.end ? [{ hold, day, waits: plan.moves[day.to]?.id ?? null }] : []));
+    return days.flatMap((day): Asked[] => {
+      const first = plan.moves.slice(day.from, day.to).find(waits);
+      return first ? [{ hold, day, waits: first.id }] : [];
+    });
+  });
+
+/** Which day a hold point is passed for, by the move that ends it; null: for the whole job, or for the last day, which nothing ends. */
+export const dayId = ({ day }: { day: WorkDay | null }): string | null => day?.end?.id ?? null;
+
+/** What was recorded of a hold point. */
+export const recordOf = (plan: Plan, asked: Asked): HoldRecord | undefined =>
+  plan.holds.find((one) => one.id === asked.hold.id && (one.day ?? null) === dayId(asked));
+
+/** Records that are of no hold point this plan asks for: of a day that its run sheet does not have. */
+export const strayRecords = (plan: Plan): readonly HoldRecord[] => {
+  const asked = holdsAsked(plan);
+  const daily = new Set(asked.flatMap(({ hold }) => (hold.daily ? [hold.id] : [])));
+  return plan.holds.filter((record) => daily.has(record.id) && !asked.some((one) => one.hold.id === record.id && dayId(one) === (record.day ?? null)));
+};
+
+/** A hold point by its number and name, and the day. */
+export const holdName = ({ hold, day }: { hold: Hold; day: WorkDay | null }): string => `${hold.id} ${hold.title}${day ? `, ${dayName(day)}` : ''}`;

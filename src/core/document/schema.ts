@@ -394,6 +394,15 @@ const moveSchema = Type.Union([
   ...dayMoves,
 ]);
 
+/** What is passed anew each day names the move that ends it. */
+const dayId = () =>
+  Type.String({
+    minLength: 1,
+    maxLength: 64,
+    pattern: PLAIN_TEXT,
+    description: 'the move that ends the day it was passed for; null: the whole job, or its last day',
+  });
+
 export const planSchema = Type.Object(
   {
     format: Type.Literal(PLAN_FORMAT),
@@ -512,6 +521,7 @@ export const planSchema = Type.Object(
         evidence: text(),
         value: text(),
         on: text('when, as a date'),
+        day: Type.Optional(nullable(dayId())),
         readings: Type.Optional(
           Type.Array(closed({ of: id(), value: Type.Number({ minimum: -1e10, maximum: 1e10 }) }), {
             maxItems: 400,

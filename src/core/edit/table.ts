@@ -55,7 +55,8 @@ export interface CommandArguments {
   /** earlier or later in its list */
   shiftIn: { list: 'legs' | 'strike'; id: string; to: number };
   recordHold: { hold: HoldRecord };
-  withdrawHold: { id: HoldRecord['id'] };
+  /** of a hold point passed each day: which, by the move that ends it */
+  withdrawHold: { id: HoldRecord['id']; day?: string | null };
   editPeople: { changes: Partial<Plan['people']> };
   editBearing: { id: string; changes: Changes<Bearing> };
   editPiece: { id: string; changes: Changes<Piece> };
@@ -126,6 +127,10 @@ export type Command = { [N in CommandName]: { name: N; args: CommandArguments[N]
 
 type Run<N extends CommandName> = (plan: Draft<Plan>, args: CommandArguments[N]) => void;
 
+/** A record of a hold point, passed once in a job or for a day. */
+const isRecord = (record: HoldRecord, id: HoldRecord['id'], day: string | null | undefined): boolean =>
+  record.id === id && (record.day ?? null) === (day ?? null);
+
 /** A command names something the plan does not have, or what may not go: refused, with the reason. */
 export class NoSuchThing extends Error {}
 
@@ -195,9 +200,13 @@ export const runs: { [N in CommandName]: Run<N> } = {
   editSurvey: (plan, { changes }) => void Object.assign(plan.survey, changes),
   shiftIn: (plan, { list, id, to }) => shift(listWith(plan, list, id), id, to, things[list].word),
   recordHold: (plan, { hold }) => {
-    plan.holds = [...plan.holds.filter((one) => one.id !== hold.id), hold];
+    plan.holds = [...plan.holds.filter((one) => !isRecord(one, hold.id, hold.day)), hold];
   },
-  withdrawHold: (plan, { id }) => without(plan.holds, id, 'hold point record'),
+  withdrawHold: (plan, { id, day }) => {
+    const kept = plan.holds.filter((one) => !isRecord(one, id, day));
+    if (kept.length === plan.holds.length) throw new NoSuchThing(`The plan has no record of ${id}: it may have been withdrawn.`);
+    plan.holds = kept;
+  },
   replacePlan: (plan, { plan: other }) => void Object.assign(plan, other),
   editPeople: (plan, { changes }) => void Object.assign(plan.people, changes),
   editBearing: (plan, { id, changes }) => change(within(plan.bearings, id, 'bearing'), changes),

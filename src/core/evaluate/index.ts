@@ -125,6 +125,7 @@ function pickChecks(context: Context, pick: Pick): Check[] {
     ...gear,
     plan.duties,
     plan.site,
+    plan.gusts,
     plan.people.radioChannel,
     plan.yard,
     plan.bearings,

@@ -56,7 +56,9 @@ async function light(check: Check, ids: readonly string[], openStation: (station
   openStation(check.station);
   await frame();
   await frame();
-  const thing = openThing(check.about.id);
+  const { id, part } = check.about;
+  // What is asked anew each day stands once for each.
+  const thing = (part === undefined ? null : openThing(`${id} ${part}`)) ?? openThing(id);
   await frame();
   const empty = [...(thing ?? document).querySelectorAll<HTMLInputElement>('aside input, input')].find((one) => one.closest('aside') && one.value === '');
   if (thing) glow(empty && thing.contains(empty) ? empty : thing);

@@ -9,7 +9,7 @@ import { operatorWords } from '@/core/document/crew';
 import { dayWords } from '@/core/document/day';
 import { describe } from '@/core/verdict/describe';
 import { counterweightOf, craneAt, dutiesAt } from '@/core/settle/duties';
-import { holdsOf } from '@/core/document/holds';
+import { holdsAsked, recordOf } from '@/core/document/holds';
 import { liftList, type LiftRow } from '@/core/evaluate/lift-list';
 import type { Plan } from '@/core/document/schema';
 import { levelWords } from '@/core/checks/lift/level';
@@ -59,7 +59,7 @@ export function coverPages({ head, paper, evaluation }: SheetWork, parts: readon
   const gusts = lifts.flatMap(({ gust }) => (gust === null ? [] : [gust]));
   const critical = lifts.filter((one) => one.critical !== '');
   const unknown = lifts.filter((one) => one.critical === '' && one.level?.atLeast).length;
-  const open = holdsOf(plan).filter((hold) => !plan.holds.some((one) => one.id === hold.id)).length;
+  const open = holdsAsked(plan).filter((asked) => !recordOf(plan, asked)).length;
   return [
     <SheetPage key="cover" paper={paper} title="Lift plan" head={head}>
       <StopBand plan={plan} checks={checks} />

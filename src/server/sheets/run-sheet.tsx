@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import type { Check } from '@/core/verdict/check';
 import { dayWords } from '@/core/document/day';
 import { describe } from '@/core/verdict/describe';
-import { holdsOf } from '@/core/document/holds';
+import { dayId, holdName, holdsAsked, recordOf } from '@/core/document/holds';
 import { dayName, workDays, type WorkDay } from '@/core/document/work-days';
 import { moveWords } from '@/core/settle/move-words';
 import { checksByMove } from '@/core/evaluate';
@@ -262,13 +262,12 @@ function HoldRecords({ plan }: { plan: Plan }) {
   return (
     <View wrap={false}>
       <Text style={styles.heading}>Hold points: no work below one before a named person has passed it</Text>
-      {holdsOf(plan).map((hold) => {
-        const record = plan.holds.find((one) => one.id === hold.id);
+      {holdsAsked(plan).map((asked) => {
+        const { hold } = asked;
+        const record = recordOf(plan, asked);
         return (
-          <View key={hold.id} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
-            <Text style={[cell, styles.bold, { width: 150 }]}>
-              {hold.id} {hold.title}
-            </Text>
+          <View key={`${hold.id} ${dayId(asked) ?? ''}`} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
+            <Text style={[cell, styles.bold, { width: 150 }]}>{holdName(asked)}</Text>
             <Text style={[cell, { flex: 1 }]}>{record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}</Text>
             <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>
               {record ? `${record.by}, ${dayWords(record.on)}` : `NOT RECORDED: ${hold.signs}`}

@@ -7,7 +7,7 @@ import { settle } from '@/core/settle/settle';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity } from '@/core/units';
 import type { HoldId } from '@/core/document/hold-ids';
-import { holdsOf, waitsFor, type Hold } from '@/core/document/holds';
+import { dayId, holdName, holds, holdsAsked, recordOf, strayRecords, type Asked } from '@/core/document/holds';
 import type { HoldRecord } from '@/core/document/schema';
 import { PlainButton } from '@/ui/plain-button';
 import { TextField } from '@/ui/fields/text-field';
@@ -16,38 +16,69 @@ import { SmallButton } from '@/ui/small-button';
 import { useAct, useJob, usePlan } from '@/job/job-context';
 import { useInputs } from '@/job/editing/use-inputs';
 
-/** Hold points: who passed them, on what evidence, when. A record is taken whole or not at all. At a move: those it waits for. */
+/**
+ * Hold points: who passed them, on what evidence, when; what is passed anew each day, day by day. A record is taken whole or not at all.
+ * At a move: those it waits for.
+ */
 export function HoldPoints({ move }: { move?: string }) {
   const plan = usePlan();
-  const holds = holdsOf(plan).filter((hold) => move === undefined || waitsFor(plan, hold) === move);
-  if (move !== undefined && holds.length === 0) return null;
-  const passed = holds.filter((hold) => plan.holds.some((one) => one.id === hold.id)).length;
+  const asked = holdsAsked(plan).filter((one) => move === undefined || one.waits === move);
+  const strays = move === undefined ? strayRecords(plan) : [];
+  if (asked.length + strays.length === 0) return null;
+  const passed = asked.filter((one) => recordOf(plan, one)).length;
   return (
     <section aria-label="Hold points">
       <h3 className="mb-1 text-[15px] text-gear">
         {move === undefined ? 'Hold points' : 'This move waits for'}{' '}
-        <span className="font-text text-[12.5px] font-normal text-soft">{`${passed} of ${holds.length} recorded`}</span>
+        <span className="font-text text-[12.5px] font-normal text-soft">{`${passed} of ${asked.length} recorded`}</span>
       </h3>
-      {holds.map((hold) => (
-        <HoldPoint key={hold.id} hold={hold} record={plan.holds.find((one) => one.id === hold.id) ?? null} />
+      {asked.map((one) => (
+        <HoldPoint key={`${one.hold.id} ${dayId(one) ?? ''}`} asked={one} record={recordOf(plan, one) ?? null} />
+      ))}
+      {strays.map((record) => (
+        <StrayRecord key={`${record.id} ${record.day ?? ''}`} record={record} />
       ))}
     </section>
   );
 }
 
-const empty = (id: HoldId): HoldRecord => ({ id, by: '', evidence: '', value: '', on: '' });
+/** A record of a day that the run sheet does not have. */
+function StrayRecord({ record }: { record: HoldRecord }) {
+  const act = useAct();
+  const { title } = holds.find(({ id }) => id === record.id)!;
+  return (
+    <Fold title={`${record.id} ${title}, of no day here`} note={`${record.by}, ${dayWords(record.on)}`}>
+      <div className="space-y-1 text-[13.5px]">
+        <p className="font-semibold text-missing">
+          {record.by} passed it on {dayWords(record.on)}, for a day that the run sheet does not have, or on which nothing waits for it.
+        </p>
+        <p>{record.evidence}</p>
+        <SmallButton danger onClick={() => act('withdrawHold', { id: record.id, day: record.day ?? null })}>
+          Withdraw the record
+        </SmallButton>
+      </div>
+    </Fold>
+  );
+}
 
-function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) {
+const empty = (id: HoldId, day: string | null): HoldRecord => ({ id, by: '', evidence: '', value: '', on: '', ...(day === null ? {} : { day }) });
+
+function HoldPoint({ asked, record }: { asked: Asked; record: HoldRecord | null }) {
+  const { hold } = asked;
+  const day = dayId(asked);
+  const form = `hold ${hold.id}${day === null ? '' : ` ${day}`}`;
   const plan = usePlan();
   const act = useAct();
-  const check = useJob((state) => state.survey.evaluation.checks.find((one) => one.about.kind === 'hold' && one.about.id === hold.id));
-  const begun = useJob((state) => state.halfTyped[`hold ${hold.id}`]) as HoldRecord | undefined;
+  const check = useJob((state) =>
+    state.survey.evaluation.checks.find(({ about }) => about.kind === 'hold' && about.id === hold.id && (about.part ?? null) === day),
+  );
+  const begun = useJob((state) => state.halfTyped[form]) as HoldRecord | undefined;
   const keep = useJob((state) => state.keepHalfTyped);
   const rules = useMemo(() => rulesOf(plan.job.ruleSet, plan.job.thresholds), [plan.job]);
   const things = hold.reading ? thingsOf(settle(plan), rules, hold.reading.of) : [];
-  const draft = begun ?? empty(hold.id);
+  const draft = begun ?? empty(hold.id, day);
   const put = (changes: Partial<HoldRecord>) => {
-    keep(`hold ${hold.id}`, { ...draft, ...changes });
+    keep(form, { ...draft, ...changes });
     return null;
   };
   const { open } = useInputs();
@@ -59,8 +90,8 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
   const whole = [draft.by, draft.evidence, draft.on].every((text) => text.trim() !== '');
   return (
     <Fold
-      thing={hold.id}
-      title={`${hold.id} ${hold.title}`}
+      thing={day === null ? hold.id : `${hold.id} ${day}`}
+      title={holdName(asked)}
       note={record ? `${record.by}, ${dayWords(record.on)}` : begun ? 'begun' : 'not recorded'}
       first={begun !== undefined}
     >
@@ -84,8 +115,8 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
             danger
             onClick={() => {
               // What was written stays in the form, so that a name or a number can be put right and recorded again.
-              keep(`hold ${hold.id}`, record);
-              act('withdrawHold', { id: hold.id });
+              keep(form, record);
+              act('withdrawHold', { id: hold.id, day });
             }}
           >
             Withdraw the record
@@ -97,7 +128,7 @@ function HoldPoint({ hold, record }: { hold: Hold; record: HoldRecord | null }) 
             event.preventDefault();
             if (!whole) return;
             act('recordHold', { hold: draft });
-            keep(`hold ${hold.id}`, undefined);
+            keep(form, undefined);
           }}
         >
           <p className="mb-1.5 text-[12.5px] text-soft">

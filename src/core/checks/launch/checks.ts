@@ -3,6 +3,7 @@ import { add, leftOf, overlap, rectangle, scale } from '../../geometry/plane';
 import { pullOf } from '../../launch/sweep';
 import { launchSweep } from '../../launch/sweep.calc';
 import { windRollover } from '../../strength/wind-rollover.calc';
+import { asksGust, gustAt } from '../../settle/day-gusts';
 import type { Check } from '../../verdict/check';
 import type { Context } from '../context';
 import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told, traced } from '../../verdict/build';
@@ -182,14 +183,19 @@ function rollerChecks({ context, launch, atRoller, moveAt, working }: LaunchGrou
 
 /** The gust at which it is not pushed, against what is forecast for the shift. */
 function windChecks({ context, launch, name, at, ask }: LaunchGround): Check[] {
-  const { forecastGust } = context.plan.site;
+  const { plan } = context;
   if (launch.gust === null) return [ask('launch.wind', 'speed', `At what gust is ${name} not pushed? Ask who worked it out.`)];
-  if (forecastGust === null) return [ask('launch.wind', 'speed', `What gusts are forecast for the shift in which ${name} is pushed?`)];
+  // Pushed on several days, it meets the strongest gust of any of them.
+  const pushes = plan.moves.flatMap((move) => (move.kind === 'launch.push' && move.launch === launch.id ? [move.id] : []));
+  const met = (pushes.length > 0 ? pushes : [null]).map((move) => ({ move, gust: gustAt(plan, move) }));
+  const unknown = met.find(({ gust }) => gust === null);
+  if (unknown) return [ask('launch.wind', 'speed', asksGust(plan, unknown.move, `the shift in which ${name} is pushed`))];
+  const gust = Math.max(...met.map((one) => one.gust!));
   return [
     ratioCheck(
       at('launch.wind', sourced('The gust its designer gives, against the forecast for the shift', context.rules, 'contactCaution')),
-      { demand: forecastGust, capacity: launch.gust, quantity: 'speed', caution: context.rules.value('contactCaution') },
-      told(phrase`Gusts of ${q(forecastGust, 'speed')} are forecast; ${name} is not pushed in ${q(launch.gust, 'speed')}.`),
+      { demand: gust, capacity: launch.gust, quantity: 'speed', caution: context.rules.value('contactCaution') },
+      told(phrase`Gusts of ${q(gust, 'speed')} are forecast; ${name} is not pushed in ${q(launch.gust, 'speed')}.`),
       [],
     ),
   ];

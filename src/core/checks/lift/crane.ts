@@ -16,6 +16,7 @@ import { phrase, q } from '../../calc/work';
 import { liftMove, type Context, type PickContext, onHook } from '../context';
 import { flatStop, missingCheck, ratioCheck, sourced, traced, told } from '../../verdict/build';
 import { boomGaps, type Gap } from './boom-gaps';
+import { asksGust, gustAt } from '../../settle/day-gusts';
 import { travelHeight, type Travel } from './travel';
 import { sailOf } from './wind-on-load';
 import { liftDrift } from '../../lift/drift.calc';
@@ -188,7 +189,8 @@ function windCheck({ plan, rules }: Context, picked: PickContext, weight: PieceW
         phrase`${crane.name}’s chart is said to be good up to ${q(chartGust, 'speed')}. No maker gives more than ${q(MOST_CHART_GUST, 'speed')}: read it off the chart again.`,
       ),
     };
-  if (plan.site.forecastGust === null) return missingCheck(place, 'speed', 'What gusts are forecast for the lift?');
+  const gust = gustAt(plan, place.move);
+  if (gust === null) return missingCheck(place, 'speed', asksGust(plan, place.move, 'the lift'));
   if (gross instanceof Missing) return missingCheck(place, 'speed', gross.questions.join(' '));
   const { outcome, traces } = traced(craneWindLimit, {
     chartGust,
@@ -201,8 +203,8 @@ function windCheck({ plan, rules }: Context, picked: PickContext, weight: PieceW
   const { limit } = outcome.output;
   return ratioCheck(
     place,
-    { demand: plan.site.forecastGust, capacity: limit, quantity: 'speed', caution: rules.value('windCaution') },
-    { code: 'lift.wind', gust: plan.site.forecastGust, limit },
+    { demand: gust, capacity: limit, quantity: 'speed', caution: rules.value('windCaution') },
+    { code: 'lift.wind', gust, limit },
     traces,
   );
 }

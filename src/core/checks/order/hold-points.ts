@@ -1,66 +1,106 @@
 import { phrase, q, type Phrase } from '../../calc/work';
 import { metresPer, pascalsPer } from '../../units';
 import type { Check } from '../../verdict/check';
-import { holdsOf, waitsFor, type Hold, type HoldReading } from '../../document/holds';
+import { dayId, holdName, holds, holdsAsked, recordOf, strayRecords, type Asked, type Hold, type HoldReading } from '../../document/holds';
 import { readingOf, thingsOf, unread, type HoldThing } from '../../settle/hold-things';
 import { moveWords } from '../../settle/move-words';
 import { dayFault, dayOrder, namesPerson, saysSomething } from '../../document/records';
 import type { HoldRecord } from '../../document/schema';
 import type { Context } from '../context';
-import { flatStop, missingCheck, on, told } from '../../verdict/build';
+import { flatStop, missingCheck, on, told, type Place } from '../../verdict/build';
 import { shoreLoad } from '../shores/loads';
 import type { Onward } from '../structure/ground';
 
 const SOURCE = 'Record: a named person’s pass with its evidence, its readings and its date';
 
-/** Hold points of the work before the lift: each missing until someone has recorded it with all it asks for. */
+/** Hold points of the work before the lift: each missing until someone has recorded it with all it asks for, on each day it is passed anew. */
 export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>, lifts: readonly Check[]): Check[] {
   const { plan } = context;
-  return holdsOf(plan).map((hold) => {
-    const place = {
-      id: `hold.${hold.id}`,
-      ...on('hold', hold, hold.id),
-      station: 'runSheet' as const,
-      move: waitsFor(plan, hold),
-      calc: 'record',
-      source: SOURCE,
-    };
-    const record = plan.holds.find((one) => one.id === hold.id);
-    const waiting = plan.moves.findIndex((move) => move.id === place.move);
-    const halt = waiting < 0 ? '' : ` Move ${waiting + 1}, ${moveWords(plan, plan.moves[waiting]!).title}, waits for it.`;
-    const head = `${hold.id} ${hold.title}`;
-    if (!record) return missingCheck(place, 'count', `${head}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.${halt}`);
-    const wrong = readingFault(context, hold, record, onward) ?? (hold.id === 'HP11' ? dayOff(context, record, lifts) : null);
-    // What was read and may not be is a stop, whatever else the record lacks.
-    if (wrong?.stop) return flatStop(place, 'count', told([`${head}: `, ...wrong.words, halt]), []);
-    const faults = recordFaults(context, hold, record);
-    const early = dayOrder(record.on, follows(plan, hold));
-    if (faults.length === 0 && early !== null) return flatStop(place, 'count', told([`${head}: the record ${early}. Do it again.${halt}`]), []);
-    if (faults.length > 0) return missingCheck(place, 'count', `${head}: ${faults.join('; ')}.${halt}`);
-    const open = unread(plan, context.rules, hold, record);
-    if (hold.reading && open.length > 0)
-      return missingCheck(
-        place,
-        hold.reading.kind,
-        `${head}: no number for ${open.map((thing) => thing.name).join(', ')}. It asks for the ${hold.reading.what}.${halt}`,
-      );
-    if (wrong) return { ...missingCheck(place, 'count', ''), finding: told([`${head}: `, ...wrong.words, halt]) };
-    return {
-      ...place,
-      demand: null,
-      capacity: null,
-      quantity: 'count' as const,
-      ratio: null,
-      caution: null,
-      verdict: 'clear' as const,
-      finding: {
-        code: 'told' as const,
-        words: [`${head}: passed by ${record.by} on ${record.on} (${record.evidence}${record.value ? `; ${record.value}` : ''}).`],
-      },
-      traces: [],
-    };
+  const order = new Map(plan.moves.map(({ id }, at) => [id, at]));
+  const rows = holdsAsked(plan).map((asked): Check => {
+    const { hold, waits } = asked;
+    const at = waits === null ? undefined : order.get(waits);
+    const row: Place = { ...placeOf(hold, dayId(asked)), move: waits };
+    const halt = at === undefined ? '' : ` Move ${at + 1}, ${moveWords(plan, plan.moves[at]!).title}, waits for it.`;
+    const about = { asked, row, head: holdName(asked), halt };
+    const record = recordOf(plan, asked);
+    if (!record) return missingCheck(row, 'count', `${about.head}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.${halt}`);
+    return recordCheck(context, about, record, onward, lifts);
   });
+  const strays = strayRecords(plan).map((record, n): Check => {
+    const hold = holds.find(({ id }) => id === record.id)!;
+    return missingCheck(
+      placeOf(hold, `no day ${n + 1}`),
+      'count',
+      `${hold.id} ${hold.title}: the record of ${record.by || 'nobody'} on ${record.on || 'no day'} is of a day that the run sheet does not have, or on which nothing waits for it. Which day is it of?`,
+    );
+  });
+  return [...rows, ...strays];
 }
+
+const placeOf = (hold: Hold, part: string | null): Place => ({
+  id: `hold.${hold.id}`,
+  ...on('hold', hold, hold.id, part ?? undefined),
+  station: 'runSheet' as const,
+  move: null,
+  calc: 'record',
+  source: SOURCE,
+});
+
+interface HoldRow {
+  asked: Asked;
+  row: Place;
+  head: string;
+  halt: string;
+}
+
+/** One record of a hold point: who, on what evidence, when, and what was read. */
+function recordCheck(
+  context: Context,
+  { asked, row, head, halt }: HoldRow,
+  record: HoldRecord,
+  onward: ReadonlyMap<string, Onward>,
+  lifts: readonly Check[],
+): Check {
+  const { plan } = context;
+  const { hold } = asked;
+  const wrong = worse(
+    readingFault(context, hold, record, onward),
+    dayFaultOf(context, asked, record),
+    hold.id === 'HP11' ? windOff(context, asked, record, lifts) : null,
+  );
+  // What was read and may not be is a stop, whatever else the record lacks.
+  if (wrong?.stop) return flatStop(row, 'count', told([`${head}: `, ...wrong.words, halt]), []);
+  const faults = recordFaults(context, hold, record);
+  const early = dayOrder(record.on, follows(plan, hold, dayId(asked)));
+  if (faults.length === 0 && early !== null) return flatStop(row, 'count', told([`${head}: the record ${early}. Do it again.${halt}`]), []);
+  if (faults.length > 0) return missingCheck(row, 'count', `${head}: ${faults.join('; ')}.${halt}`);
+  const open = unread(plan, context.rules, hold, record);
+  if (hold.reading && open.length > 0)
+    return missingCheck(
+      row,
+      hold.reading.kind,
+      `${head}: no number for ${open.map((thing) => thing.name).join(', ')}. It asks for the ${hold.reading.what}.${halt}`,
+    );
+  if (wrong) return { ...missingCheck(row, 'count', ''), finding: told([`${head}: `, ...wrong.words, halt]) };
+  return {
+    ...row,
+    demand: null,
+    capacity: null,
+    quantity: 'count' as const,
+    ratio: null,
+    caution: null,
+    verdict: 'clear' as const,
+    finding: {
+      code: 'told' as const,
+      words: [`${head}: passed by ${record.by} on ${record.on} (${record.evidence}${record.value ? `; ${record.value}` : ''}).`],
+    },
+    traces: [],
+  };
+}
+
+/** The first that is a stop, or else the first that is asked about. */
+const worse = (...found: readonly (Wrong | null)[]): Wrong | null => found.find((one) => one?.stop) ?? found.find((one) => one !== null) ?? null;
 
 /** What is wrong with who signed, what was put down, and when. */
 function recordFaults({ today }: Context, hold: Hold, record: HoldRecord): string[] {
@@ -74,8 +114,11 @@ function recordFaults({ today }: Context, hold: Hold, record: HoldRecord): strin
 }
 
 /** What a hold point comes after: other hold points, and the tests and measures it speaks of. */
-function follows(plan: Context['plan'], hold: Hold): { on: string; what: string }[] {
-  const signed = hold.after.flatMap((id) => plan.holds.filter((one) => one.id === id).map((one) => ({ on: one.on, what: id })));
+function follows(plan: Context['plan'], hold: Hold, day: string | null): { on: string; what: string }[] {
+  // Of what is passed anew each day the record of that day.
+  const signed = hold.after.flatMap((id) =>
+    plan.holds.filter((one) => one.id === id && ((one.day ?? null) === null || one.day === day)).map((one) => ({ on: one.on, what: id })),
+  );
   const measured = [
     ...[...plan.bearings, ...plan.structure.supports].flatMap((one) => (one.measured ? [{ on: one.measured.on, what: `the measure of ${one.name}` }] : [])),
     ...plan.survey.openings.map((one) => ({ on: one.on, what: `the measure of ${one.name}` })),
@@ -145,21 +188,33 @@ function wrongOf(context: Context, { kind, what, of }: HoldReading, thing: HoldT
   return [];
 }
 
-/** A day that is not the one of the shift, and a gust that a lift of this plan stops at. */
-function dayOff({ plan }: Context, record: HoldRecord, lifts: readonly Check[]): { stop: boolean; words: Phrase } | null {
-  const day = plan.site.shift?.from.slice(0, 10);
-  if (day !== undefined && day !== record.on) return { stop: false, words: [`it is of ${record.on}, and the shift is on ${day}. Who says go on that day?`] };
+/** What is passed for a day is passed on it. */
+function dayFaultOf({ plan }: Context, { hold, day }: Asked, record: HoldRecord): Wrong | null {
+  if (!hold.daily) return null;
+  const ends = day?.end?.on ?? null;
+  if (ends !== null) return ends === record.on ? null : { stop: false, words: [`it is of ${record.on}, and that day is ${ends}. Who says so on that day?`] };
+  const shift = plan.site.shift?.from.slice(0, 10);
+  // Of several days the shift is of one of them.
+  return day !== null || hold.daily === 'ends' || shift === undefined || shift === record.on
+    ? null
+    : { stop: false, words: [`it is of ${record.on}, and the shift is on ${shift}. Who says go on that day?`] };
+}
+
+/** A gust that a lift of that day stops at. */
+function windOff({ plan }: Context, { day }: Asked, record: HoldRecord, lifts: readonly Check[]): Wrong | null {
   const gust = readingOf(record, 'shift');
-  if (gust !== null && gust <= 0)
+  if (gust === null) return null;
+  if (gust <= 0)
     return {
       stop: false,
       words: ['a strongest gust of nothing or less is no reading: the air is never that still for a shift. What did the anemometer show?'],
     };
+  const ofDay = new Set(day ? plan.moves.slice(day.from, day.to).map(({ id }) => id) : []);
   const first = lifts
-    .filter((one) => one.id === 'lift.wind' && one.capacity !== null)
+    .filter((one) => one.id === 'lift.wind' && one.capacity !== null && (day === null || one.move === null || ofDay.has(one.move)))
     .sort((a, b) => a.capacity! - b.capacity!)
-    .find(({ capacity }) => gust !== null && gust > capacity!);
-  if (!first || gust === null) return null;
+    .find(({ capacity }) => gust > capacity!);
+  if (!first) return null;
   return { stop: true, words: phrase`gusts of ${q(gust, 'speed')} were measured; ${first.subject} may be lifted up to ${q(first.capacity!, 'speed')}. Wait.` };
 }
 

@@ -1,7 +1,7 @@
 import { asLine, lineIn } from '../../../../tests/of-plan';
 import { ticketHall } from '../../../../tests/demo-plan';
 import { evaluate } from '../../evaluate';
-import { holdsOf, waitsFor } from '../../document/holds';
+import { holdsAsked } from '../../document/holds';
 import { moveWords } from '../../settle/move-words';
 import { openPlan } from '../../document/open';
 import { replay } from '../../replay/replay';
@@ -154,7 +154,7 @@ describe('hold points', () => {
   });
   test('with no run sheet nothing waits, and they are still asked', () => {
     const plan = edited((p) => ((p.moves = []), (p.holds = [])));
-    for (const hold of holdsOf(plan)) expect(waitsFor(plan, hold)).toBeNull();
+    for (const { waits } of holdsAsked(plan)) expect(waits).toBeNull();
     expect(evaluate(plan).checks.filter((check) => check.id.startsWith('hold.') && check.verdict === 'missing')).toHaveLength(15);
   });
 });

@@ -4,19 +4,15 @@ import type { Limit } from '../../weather/windows';
 import type { Check } from '../../verdict/check';
 import { dayFault, saysSomething } from '../../document/records';
 import type { Plan } from '../../document/schema';
-import { hoursIn, shiftGust } from '../../settle/shift';
+import type { Shift } from '../../document/things/forecast';
+import { dayName } from '../../document/work-days';
+import { datedShifts } from '../../settle/day-gusts';
+import { hourAfter, hoursIn, isCovered, shiftGust } from '../../settle/shift';
 import type { Context } from '../context';
 import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told, traced } from '../../verdict/build';
 
-const HOUR = 3600e3;
 /** Two statements of one gust may differ by so much [m/s]. */
 const SAME_GUST = 0.05;
-
-/** So many hours after an hour; nothing where that is no hour of any day. */
-const hourAfter = (at: string, hours: number): string => {
-  const time = Date.parse(`${at}Z`) + hours * HOUR;
-  return Number.isFinite(time) ? `${new Date(time).toISOString().slice(0, 13)}:00` : '';
-};
 
 const clock = (at: string): string => at.replace('T', ' ');
 
@@ -40,11 +36,7 @@ export function weatherChecks(context: Context, drawn: Plan, others: readonly Ch
     checks.push(missingCheck(place('weather.shift'), 'count', 'In which hours of the forecast is the work done? Say from when to when.'));
     return checks;
   }
-  const there = hoursIn(forecast, shift);
-  const wanted = Math.round((Date.parse(`${shift.to}Z`) - Date.parse(`${shift.from}Z`)) / HOUR);
-  // Hour by hour: one twice does not stand for one that is left out, and a day there is not has no hours.
-  const covered = new Set(there.map(({ at }) => at));
-  const whole = Number.isFinite(wanted) && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => covered.has(at));
+  const whole = isCovered(forecast, shift);
   const inOrder = forecast.hours.every(({ at }, n) => n === 0 || at === hourAfter(forecast.hours[n - 1]!.at, 1));
   if (!whole || !inOrder) {
     checks.push(
@@ -53,7 +45,7 @@ export function weatherChecks(context: Context, drawn: Plan, others: readonly Ch
         'count',
         whole
           ? 'The hours of the forecast do not follow one another: one is there twice, left out, or out of order. Read it again.'
-          : `The shift is ${clock(shift.from)} to ${clock(shift.to)}, and the forecast says something of ${covered.size} of its hours. Take another forecast, or another shift.`,
+          : `The shift is ${clock(shift.from)} to ${clock(shift.to)}, and the forecast says something of ${new Set(hoursIn(forecast, shift).map(({ at }) => at)).size} of its hours. Take another forecast, or another shift.`,
       ),
     );
     return checks;
@@ -68,15 +60,29 @@ export function weatherChecks(context: Context, drawn: Plan, others: readonly Ch
       ),
       verdict: 'tight',
     });
-  checks.push(windowCheck(context, place, others));
+  const dated = datedShifts(plan);
+  if (dated.length === 0) checks.push(windowCheck(context, { shift, of: others, words: 'the shift' }, place));
+  for (const { day, shift: hours } of dated) {
+    if (!isCovered(forecast, hours)) continue;
+    const moves = new Set(plan.moves.slice(day.from, day.to).map(({ id }) => id));
+    const of = others.filter(({ move }) => move === null || moves.has(move));
+    const row = windowCheck(context, { shift: hours, of, words: dayName(day) }, place);
+    checks.push({ ...row, subject: dayName(day), about: { ...row.about, part: day.end!.id } });
+  }
   return checks;
 }
 
-/** The shift against the hours in which every lift, launch and rule of the job may go on. */
-function windowCheck({ plan, rules }: Context, place: (id: string, source?: string) => Place, others: readonly Check[]): Check {
+/** The hours worked, what is done in them, and what they are called. */
+interface Worked {
+  shift: Shift;
+  of: readonly Check[];
+  words: string;
+}
+
+/** Hours of work against those in which every lift, launch and rule of the job may go on. */
+function windowCheck({ plan, rules }: Context, { shift, of, words }: Worked, place: (id: string, source?: string) => Place): Check {
   const forecast = plan.site.forecast!;
-  const shift = plan.site.shift!;
-  const gusts = others.flatMap(({ id, capacity }) => ((id === 'lift.wind' || id === 'launch.wind') && capacity !== null ? [capacity] : []));
+  const gusts = of.flatMap(({ id, capacity }) => ((id === 'lift.wind' || id === 'launch.wind') && capacity !== null ? [capacity] : []));
   const gust = gusts.length === 0 ? null : Math.min(...gusts);
   const where = place('weather.window', sourced('Counting the hours that keep every limit', rules, 'rainMost', 'coldLeast'));
   const silent = hoursIn(forecast, shift).find(({ rain, temp }) => rain === null || temp === null);
@@ -108,7 +114,7 @@ function windowCheck({ plan, rules }: Context, place: (id: string, source?: stri
       ...ratioCheck(
         where,
         { demand: end - start, capacity: run.end - run.start, quantity: 'count', caution: null, inclusive: true },
-        told([...phrase`Every hour of the shift keeps the limits of wind, rain and cold.`, longestWords]),
+        told([...phrase`Every hour of ${words} keeps the limits of wind, rain and cold.`, longestWords]),
         traces,
       ),
     };
@@ -119,5 +125,5 @@ function windowCheck({ plan, rules }: Context, place: (id: string, source?: stri
       : (bad.rain ?? 0) > rules.value('rainMost')
         ? phrase`rain of ${q(bad.rain ?? 0, 'dimension')} where ${q(rules.value('rainMost'), 'dimension')} may be`
         : phrase`${q(bad.temp ?? 0, 'airTemperature')} where ${q(rules.value('coldLeast'), 'airTemperature')} is the least`;
-  return flatStop(where, 'count', told([`At ${clock(bad.at)} the shift has `, ...why, '.', longestWords]), traces);
+  return flatStop(where, 'count', told([`At ${clock(bad.at)} ${words} has `, ...why, '.', longestWords]), traces);
 }

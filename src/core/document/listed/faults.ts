@@ -29,8 +29,10 @@ function twice(path: string, list: readonly unknown[]): Fault[] {
   const seen = new Set<string>();
   return list.flatMap((one, i) => {
     if (!hasId(one)) return [];
-    const known = seen.has(one.id);
-    seen.add(one.id);
+    // What is passed anew each day is recorded once for each.
+    const key = path === 'holds' && 'day' in one && typeof one.day === 'string' ? `${one.id} ${one.day}` : one.id;
+    const known = seen.has(key);
+    seen.add(key);
     if (!known) return [];
     return [{ path: `${path}[${i}].id`, error: `${path}[${i}].id “${one.id}” is used twice: give each its own.` }];
   });

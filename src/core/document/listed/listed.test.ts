@@ -63,8 +63,8 @@ test('every field that is the id of another thing is looked up', () => {
   ];
   for (const [name, path, thing] of said) for (const { field } of refsOf(name, thing)) looked.add(plain(`${path}.${field}`));
   const never = [...new Set(idFields(planSchema))].filter((path) => !looked.has(path)).sort();
-  // Of what a reading of a hold point is, the check of the hold point asks.
-  expect(never).toEqual(['holds[].readings[].of']);
+  // Of what a reading of a hold point is, and of what day its record, the check of the hold point asks.
+  expect(never).toEqual(['holds[].day', 'holds[].readings[].of']);
 });
 
 describe.each(jobs)('%s: what goes with what is removed', (_, plan) => {
