@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { accessible, check, count, field, planOf, saved, station, test } from './job';
+import { quayFootbridge } from '../tests/demo-plan';
+import { accessible, check, count, field, makeJob, move, openJob, planOf, saved, station, test } from './job';
 
 const choose = async (page: Page, label: string, value: RegExp) => {
   await page.getByRole('complementary', { name: 'Workings' }).getByRole('combobox', { name: label }).click();
@@ -66,4 +67,37 @@ test('the wind at an anemometer: what is lifted waits or may go, and an old read
   await expect(dialog.locator('[data-wind="unknown"]')).toHaveCount(1);
   await dialog.getByRole('button', { name: 'The made-up one again' }).click();
   await expect(dialog.getByRole('status')).toContainText('A made-up anemometer');
+});
+
+test('each day that lifts waits for its own go; what is recorded for one day passes no other', async ({ page, request }) => {
+  const bridge = quayFootbridge();
+  bridge.moves = bridge.moves.flatMap((move) => {
+    const day = { c1l: ['d1', '2026-11-02'], c2l: ['d2', '2026-11-03'] }[move.id];
+    return day ? [move, { id: day[0]!, kind: 'day.end' as const, on: day[1]! }] : [move];
+  });
+  const job = await makeJob(request, undefined, bridge);
+  await openJob(page, job);
+  await move(page, 't1').click();
+  const go = page.locator('[data-check="hold.HP11"]');
+  await expect(go).toContainText('Day 1 · 2 Nov 2026: not recorded');
+  // At the first lift of the second day the record of that day alone is asked for.
+  await move(page, 't3').click();
+  await expect(go).toContainText('Day 2 · 3 Nov 2026: not recorded');
+  const waits = page.getByRole('region', { name: 'Hold points' });
+  await expect(waits.getByText('This move waits for')).toBeVisible();
+  await expect(waits.getByRole('button', { name: /^HP11/ })).toHaveCount(1);
+  const head = waits.getByRole('button', { name: /HP11 Go for the day, Day 2 · 3 Nov 2026/ });
+  if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
+  await waits.getByLabel('Passed by').fill('R. Adeyemi');
+  await waits.getByLabel('On', { exact: true }).fill('2026-11-03');
+  await waits.getByLabel('Evidence').fill('dry, light, crew rested, area shut and empty');
+  await waits.getByLabel(/the shift of the lifts/).fill('3');
+  await waits.getByLabel(/the shift of the lifts/).blur();
+  await waits.getByRole('button', { name: 'Record the pass' }).click();
+  await expect(go).toHaveAttribute('data-verdict', 'clear');
+  await move(page, 't1').click();
+  await expect(go).toHaveAttribute('data-verdict', 'missing');
+  await saved(page);
+  expect((await planOf(request, job)).holds.map(({ id, day }) => `${id} ${day}`)).toEqual(['HP11 d2']);
+  await accessible(page);
 });
