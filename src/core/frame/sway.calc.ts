@@ -34,6 +34,9 @@ export const frameSway = defineCalc({
           }),
         ),
         canStand: Type.Boolean({ description: 'its foot may hold a moment where nothing else holds it' }),
+        rides: Type.Optional(
+          Type.Union([spot(), Type.Null()], { description: 'where on the frame it stands, on a beam, turning freely there; null: on the ground' }),
+        ),
         nodes: Type.Array(closed({ z: positive('m', 'above the foot, from the lowest up'), down: real('N'), pushX: real('N'), pushY: real('N') }), {
           minItems: 1,
           maxItems: 60,
@@ -119,11 +122,16 @@ export const frameSway = defineCalc({
   }),
   source: {
     basis: 'statics',
-    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties or, stiffly joined, bent by the turning of their ends (4EI/L, 2EI/L), rafters by what they give (∫ m·m/EI), ropes pull only; a cantilever sways at π²EI/4L²',
+    text: 'Equilibrium in the moved place (second order): columns elastic, beams as ties or, stiffly joined, bent by the turning of their ends (4EI/L, 2EI/L), rafters by what they give (∫ m·m/EI), ropes pull only; a column on a beam turns freely at its foot and goes where that goes; a cantilever sways at π²EI/4L²',
   },
   compute({ columns, ties, braces, rails = [], rafters = [] }) {
     const known = ({ column, node }: { column: number; node: number }) => node < (columns[column]?.nodes.length ?? 0);
     for (const { id, a, b } of [...ties, ...braces]) if (![...a, ...(b ?? [])].every(known)) refuse('columns', `${id} is fixed to a place that is not there.`);
+    columns.forEach(({ id, rides = null, canStand }, c) => {
+      if (!rides) return;
+      if (!rides.every((one) => known(one) && one.column !== c)) refuse('columns', `${id} stands on a place that is not there, or on itself.`);
+      if (canStand) refuse('columns', `${id} stands on a beam: its foot turns freely there.`);
+    });
     for (const [list, all] of [
       ['rails', rails],
       ['rafters', rafters],

@@ -362,3 +362,121 @@ describe('columns on pins, stiffly joined to a beam', () => {
     expect(runCalc('frame.sway', input({}))).toMatchObject({ output: { rails: [{ id: 'r' }] } });
   });
 });
+
+describe('a column that stands on a beam', () => {
+  const POST = 3;
+  /** Two columns that stand by their feet, ties between them, and a post so far from the first to the second on what they carry. */
+  const riding = (
+    share: number,
+    changes: Partial<SwayColumn> = {},
+    braces: SwayBrace[] = [rope('head', 2, 0, 0, { pullsOnly: false })],
+    down = 0,
+  ): SwayFrame => ({
+    columns: [
+      column('a', 0, 0, { canStand: true }),
+      column('b', 6, 0, { canStand: true }),
+      column('post', 6 * share, 0, {
+        nodes: [
+          { z: POST / 2, down: 0 },
+          { z: POST, down },
+        ],
+        rides: [
+          { column: 0, node: 0, share: 1 - share },
+          { column: 1, node: 0, share },
+        ],
+        ...changes,
+      }),
+    ],
+    ties: [tie(0, 1)],
+    braces: [...braces, rope('square', 2, 90, 0, { pullsOnly: false })],
+  });
+  const only = (frame: SwayFrame, pushes: Record<string, number>) =>
+    stands(swayOf(frame, true).solve(frame.columns.map(({ nodes }, c) => nodes.map((_, n) => ({ x: pushes[`${c}/${n}`] ?? 0, y: 0 })))));
+  const held = (frame: SwayFrame) => ({ ...frame, braces: frame.braces.map((one) => ({ ...one, a: top(2, 1) })) });
+
+  test('pushed at half its height hands half to its head and half to what is under its foot', () => {
+    const frame = held(riding(0.25));
+    const answer = only(frame, { '2/0': 1000 });
+    expect(answer.braces[0]).toBeCloseTo(-500, 3);
+    // The tie between the two makes them go together, all but what it gives: a quarter at the one, three quarters at the other.
+    const [a, b] = [answer.columns[0]!.shear, answer.columns[1]!.shear];
+    expect(a + b).toBeCloseTo(500, 3);
+    expect(answer.ties[0]! + b).toBeCloseTo(125, 3);
+    expect(answer.columns[2]!.moment).toBeCloseTo((1000 * POST) / 4, 3);
+    expect(answer.columns[2]!.footMoment).toBeCloseTo(0, 6);
+    expect(a).toBeCloseTo((answer.columns[0]!.footMoment * 1) / HIGH, 6);
+  });
+  test('pushed at its head hands on nothing where that is held, and falls where it is not', () => {
+    const answer = only(held(riding(0.5)), { '2/1': 700 });
+    expect(answer.braces[0]).toBeCloseTo(-700, 6);
+    expect(answer.columns[0]!.shear).toBeCloseTo(0, 6);
+    expect(solve(held(riding(0.5, {}, [])), 100, 0)).toMatchObject({ stable: false, why: 'unheld', unheld: [{ column: 2, way: 'x' }] });
+  });
+  test('on what does not move is as one on the ground that turns freely', () => {
+    const one = held(riding(0.5, { rides: [] }));
+    const other = held(riding(0.5, { rides: null }));
+    const cases: Record<string, number>[] = [{ '2/0': 900 }, { '2/1': 300, '0/0': 50 }];
+    for (const pushes of cases) {
+      const [here, there] = [only(one, pushes), only(other, pushes)];
+      expect(here.braces[0]).toBeCloseTo(there.braces[0]!, 6);
+      expect(here.drift).toBeCloseTo(there.drift, 12);
+      expect(here.columns[2]!.moment).toBeCloseTo(there.columns[2]!.moment, 6);
+    }
+  });
+  test('between two springs sways by itself at h·k₁k₂/(k₁ + k₂) over what it carries', () => {
+    const frame = held(riding(0, { nodes: [{ z: POST, down: 40e3 }] }));
+    const single = { ...frame, ties: [], braces: frame.braces.map((one, i) => ({ ...one, a: top(2, 0), stiffness: i === 0 ? 2e5 : 1e9 })) };
+    const [under, head] = [(3 * EI) / HIGH ** 3, 2e5];
+    // Square to the rope its foot leans with the same column under it, and its head is all but still.
+    const least = (POST * Math.min((under * head) / (under + head), (under * 1e9) / (under + 1e9))) / 40e3;
+    expect(only(single, { '2/0': 10 }).alpha / least).toBeCloseTo(1, 4);
+  });
+  test('leaning it pushes its foot as much as its head, against each other', () => {
+    const answer = only(held(riding(0.5, {}, undefined, 60e3)), { '2/1': 2000 });
+    const feet = answer.columns[0]!.shear + answer.columns[1]!.shear;
+    // The head goes by what the rope stretches, the foot the other way by what the two columns under it give.
+    const [rigid, under] = [5e6, (2 * 3 * EI) / HIGH ** 3];
+    const back = ((60e3 / POST) * (2000 / rigid)) / (1 - (60e3 / POST) * (1 / rigid + 1 / under));
+    expect(-answer.braces[0]! - 2000).toBeCloseTo(back, 1);
+    expect(feet).toBeCloseTo(back, 1);
+  });
+  test('on another that stands on a beam itself hands on through it', () => {
+    const frame = held(riding(0.5));
+    const upper = {
+      ...column('upper', 3, 0, {
+        nodes: [
+          { z: 1, down: 0 },
+          { z: 2, down: 0 },
+        ],
+      }),
+      rides: [{ column: 2, node: 1, share: 1 }],
+    };
+    const two: SwayFrame = {
+      ...frame,
+      columns: [...frame.columns, upper],
+      braces: [
+        ...frame.braces,
+        { ...rope('top', 3, 0, 0, { pullsOnly: false }), a: top(3, 1) },
+        { ...rope('topSquare', 3, 90, 0, { pullsOnly: false }), a: top(3, 1) },
+      ],
+    };
+    const answer = only(two, { '3/0': 800 });
+    expect(answer.braces[2]).toBeCloseTo(-400, 3);
+    expect(answer.braces[0]! + answer.columns[0]!.shear * 0).toBeCloseTo(-400, 3);
+  });
+  test('asked as a calculation: on a place that is not there, on itself, or by a foot that stands, it is refused', () => {
+    const input = (rides: object[] | null, canStand = false) => ({
+      columns: held(riding(0.5)).columns.map((one, c) => ({
+        ...one,
+        ...(c === 2 ? { rides, canStand } : {}),
+        nodes: one.nodes.map((node) => ({ ...node, pushX: c === 2 ? 100 : 0, pushY: 0 })),
+      })),
+      ties: [tie(0, 1)],
+      braces: held(riding(0.5)).braces,
+    });
+    expect(runCalc('frame.sway', input([{ column: 0, node: 0, share: 1 }]))).toMatchObject({ ok: true });
+    expect(runCalc('frame.sway', input([{ column: 9, node: 0, share: 1 }]))).toMatchObject({ ok: false });
+    expect(runCalc('frame.sway', input([{ column: 2, node: 0, share: 1 }]))).toMatchObject({ ok: false });
+    expect(runCalc('frame.sway', input([{ column: 0, node: 0, share: 1 }], true))).toMatchObject({ ok: false });
+  });
+});

@@ -19,6 +19,8 @@ export interface SwayColumn {
   ways?: { x: number; y: number } | null;
   /** whether its foot may hold a moment, where nothing else holds it */
   canStand: boolean;
+  /** where on the frame it stands, on a beam, turning freely there: its foot goes where that goes; null: on the ground */
+  rides?: SwaySpot | null;
   /** from the lowest up, none at the foot */
   nodes: readonly SwayNode[];
 }
@@ -293,6 +295,8 @@ class Whole {
   readonly braces: Spring[];
   private readonly rails: Spring[];
   readonly bents: readonly Bent[];
+  /** columns that ride on beams, bent by how far their nodes go from where their feet go */
+  private readonly riding: Spring[];
   /** by column and way: a rail or rafters along that way are fixed to it */
   private readonly railed: boolean[];
   private readonly width: number;
@@ -317,11 +321,14 @@ class Whole {
         ),
       ),
     );
+    this.riding = frame.columns.flatMap(({ rides = null }, c) => (rides ? ([0, 1] as const).flatMap((way) => this.ridingSprings(c, way)) : []));
     const reach = ({ terms }: Spring) => (terms.length === 0 ? 0 : Math.max(...terms.map(({ at }) => at)) - Math.min(...terms.map(({ at }) => at)));
     this.width = Math.max(
       1,
       ...frame.columns.map(({ nodes }, c) => 2 * (nodes.length + this.numbers.turned[c]!.length - 1)),
-      ...[...this.ties, ...this.braces, ...this.rails].map(reach),
+      ...[...this.ties, ...this.braces, ...this.rails, ...this.riding].map(reach),
+      // What the weights of a column that rides take from its foot couples its lowest node with those it rides on.
+      ...frame.columns.map(({ rides = null }, c) => (rides ? reach({ terms: this.fromFoot(c, 0, 0), stiffness: 0 }) : 0)),
     );
     this.soil = new Float64Array(this.numbers.size);
     frame.columns.forEach(({ nodes, stiffness }, c) =>
@@ -384,12 +391,34 @@ class Whole {
     return found;
   }
 
+  /** How far a node of a column goes from where its foot goes: each unknown once. */
+  fromFoot(column: number, node: number, way: 0 | 1): Spring['terms'] {
+    const goes = new Map([[this.numbers.at(column, node) + way, 1]]);
+    for (const one of this.frame.columns[column]!.rides ?? []) {
+      const at = this.numbers.at(one.column, one.node) + way;
+      goes.set(at, (goes.get(at) ?? 0) - one.share);
+    }
+    return [...goes].map(([at, value]) => ({ at, value }));
+  }
+
+  private ridingSprings(column: number, way: 0 | 1): Spring[] {
+    const { nodes } = this.frame.columns[column]!;
+    const own = this.unknowns(column, way);
+    const moves = own.map((at, i) => (i < nodes.length ? this.fromFoot(column, i, way) : [{ at, value: 1 }]));
+    return springsOfOne(this.block(column, way, false)).map(({ by, stiffness }) => {
+      const goes = new Map<number, number>();
+      by.forEach((share, i) => moves[i]!.forEach(({ at, value }) => goes.set(at, (goes.get(at) ?? 0) + share * value)));
+      return { stiffness, terms: [...goes].flatMap(([at, value]) => (value === 0 ? [] : [{ at, value }])) };
+    });
+  }
+
   /** Stiffness with what pulls and stands now, less so many times what the weights take from it as it leans. */
   stiffness(state: State, { leaning, soil }: { leaning: number; soil: boolean }): Band {
     const { frame, numbers } = this;
     const band = emptyBand(numbers.size, this.width);
     if (leaning > 0) this.weights(state, (i, j, value) => addTo(band, i, j, -leaning * value));
-    frame.columns.forEach((_, c) => {
+    frame.columns.forEach(({ rides = null }, c) => {
+      if (rides) return;
       for (const way of [0, 1] as const) {
         const own = this.unknowns(c, way);
         this.block(c, way, state.stands[2 * c + way]!).forEach((row, i) =>
@@ -408,6 +437,7 @@ class Whole {
     };
     this.ties.forEach(spring);
     this.rails.forEach(spring);
+    this.riding.forEach(spring);
     this.braces.forEach((one, i) => state.pulls[i] && spring(one));
     if (soil) this.soil.forEach((k, i) => addTo(band, i, i, k));
     return band;
@@ -416,7 +446,7 @@ class Whole {
   /** What the weights push sideways as the frame leans, storey by storey: each entry of it. */
   weights(state: State, entry: (i: number, j: number, value: number) => void): void {
     const { frame, numbers } = this;
-    frame.columns.forEach(({ nodes }, c) => {
+    frame.columns.forEach(({ nodes, rides = null }, c) => {
       for (const way of [0, 1] as const) {
         let axial = 0;
         for (let n = nodes.length - 1; n >= 0; n -= 1) {
@@ -424,6 +454,11 @@ class Whole {
           const high = nodes[n]!.z - (n === 0 ? 0 : nodes[n - 1]!.z);
           const k = ((state.stands[2 * c + way] || this.railed[2 * c + way] ? BOWED : 1) * axial) / high;
           const at = numbers.at(c, n) + way;
+          if (n === 0 && rides) {
+            const terms = this.fromFoot(c, 0, way);
+            terms.forEach((one, i) => terms.slice(0, i + 1).forEach((other) => entry(one.at, other.at, k * one.value * other.value)));
+            continue;
+          }
           entry(at, at, k);
           if (n > 0) {
             entry(at - 2, at - 2, k);
@@ -585,7 +620,8 @@ function answer(whole: Whole, state: State, u: readonly number[], alpha: number)
       const bends = ([0, 1] as const).map((way) => {
         const k = whole.block(c, way, state.stands[2 * c + way]!);
         const own = whole.unknowns(c, way);
-        const load = own.map((_, i) => own.reduce((sum, at, j) => sum + k[i]![j]! * u[at]!, 0));
+        const goes = own.map((at, j) => (j < nodes.length ? stretchOf({ terms: whole.fromFoot(c, j, way), stiffness: 0 }, u) : u[at]!));
+        const load = own.map((_, i) => goes.reduce((sum, far, j) => sum + k[i]![j]! * far, 0));
         const push = load.slice(0, nodes.length);
         const turns = numbers.turned[c]!.map((n, i) => ({ z: nodes[n]!.z, moment: load[nodes.length + i]! }));
         /** just below a place: what is pushed above it, and what rails turn at it and above */

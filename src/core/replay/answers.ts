@@ -37,9 +37,11 @@ export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readon
   const rails = frame.rails ?? [];
   const rafters = frame.rafters ?? [];
   numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, rails.length, rafters.length, loads.length);
-  for (const { x, y, stiffness, ways, canStand, nodes } of frame.columns) {
+  for (const { x, y, stiffness, ways, canStand, rides = null, nodes } of frame.columns) {
     numbers.push(x, y, stiffness, ways?.x ?? -1, ways?.y ?? -1, canStand ? 1 : 0, nodes.length);
     for (const { z, down } of nodes) numbers.push(z, down);
+    numbers.push(rides ? 1 : 0);
+    if (rides) put(rides);
   }
   for (const { a, b, stiffness } of frame.ties) {
     put(a);

@@ -164,6 +164,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'joint.bolts': at('runSheet', 'Bolts put in'),
   'release.ends': at('runSheet', 'Bolts put in'),
   'anchors.repaired': at('measure', 'Repair approved by'),
+  'joint.web': at('steel', 'Web under it stiffened'),
+  'column.splice': at('steel', 'Holes in all', 'Moment it may carry', 'Moment it holds'),
   'joint.opened': at('steel', 'Opening approved by'),
   'joint.filled': at('steel', 'Holes in all'),
   'joint.strength': at('steel', 'Holes in all', 'Moment it may carry', 'Shear it may carry', 'One bolt may carry'),

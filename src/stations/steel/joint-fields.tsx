@@ -3,6 +3,7 @@ import type { Joint, Plan } from '@/core/document/schema';
 import { nowSaid, saidOf } from '@/core/document/things/unsaid';
 import { boltName, boltShearOf, drawnBolt } from '@/core/checks/structure/joint-bolts';
 import { ONE_PLACE } from '@/core/checks/structure/shared-bolts';
+import { placeOf } from '@/core/document/place';
 import { sharersOf } from '@/core/document/sharers';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { jointBoltGrades } from '@/core/strength/bolt-grades';
@@ -52,6 +53,9 @@ export function JointFields({ joint }: { joint: Joint }) {
     (one) =>
       one.id !== joint.id && joint.kind !== 'splice' && one.kind !== 'splice' && one.b.piece === joint.b.piece && Math.abs(one.b.at - joint.b.at) <= ONE_PLACE,
   );
+  const isUpright = (id: string) => plan.structure.pieces.some((one) => one.id === id && placeOf(one)?.upright);
+  /** the foot of a column on a beam */
+  const standing = joint.kind !== 'splice' && joint.kind !== 'onColumn' && isUpright(joint.a.piece) && !isUpright(joint.b.piece);
   return (
     <Fold
       thing={joint.id}
@@ -80,6 +84,23 @@ export function JointFields({ joint }: { joint: Joint }) {
               note: 'By the engineer. With it the beam holds its columns upright along itself.',
             })}
           </div>
+        )}
+        {standing && (
+          <>
+            {open('Moment it may carry, filled', 'moment', joint.moment, (moment) => edit({ moment }, 'moment'), {
+              note: 'Of the foot of a column on a beam, by the engineer.',
+            })}
+            {choice<'open' | 'yes' | 'no'>(
+              'Web under it stiffened',
+              (joint.stiffened ?? null) === null ? 'open' : joint.stiffened ? 'yes' : 'no',
+              [
+                ['open', 'not said'],
+                ['no', 'no'],
+                ['yes', 'yes'],
+              ],
+              (answer) => edit({ stiffened: answer === 'open' ? null : answer === 'yes' }, 'stiffened'),
+            )}
+          </>
         )}
         {open('Bolts are this thick', 'dimension', joint.bolt?.diameter ?? null, (diameter) => edit(boltOf(joint, plan, diameter), 'bolt size'))}
         {joint.bolt &&

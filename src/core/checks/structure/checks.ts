@@ -22,7 +22,7 @@ import { deckingChecks } from './decking';
 import { freeLengths, mostOf, strengths, type Ground, type Onward } from './ground';
 import { lineChecks } from './line-checks';
 import { seatChecks } from './seats';
-import { supportChecks, webChecks } from './supports';
+import { postWebChecks, supportChecks, webChecks } from './supports';
 import { releaseChecks, easedCheck, plumbCheck } from './release';
 import { sharedBoltChecks } from './shared-bolts';
 import { stillChecks } from './still';
@@ -253,6 +253,7 @@ function ask(ground: Ground, change: StageChange): void {
     lineChecks(ground, line, change);
     supportChecks(ground, line, change);
     webChecks(ground, line, change);
+    postWebChecks(ground, line, change);
     seatChecks(ground, line, change);
   }
   switch (move.kind) {

@@ -561,7 +561,7 @@ function apart(seats: readonly LineSupport[]): LineSupport[] {
   return sorted.map((one, i) => (i > 0 && one.x - sorted[i - 1]!.x < 1e-6 ? { ...one, x: one.x - 1e-3 * i } : one));
 }
 
-/** A column: what comes into it goes down through it to what it stands on. */
+/** A column: what comes into it goes down through it to what it stands on: a support, a column or a beam. */
 function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam, lineOf: Map<string, Line>): Line {
   const carried = emptyCases(() => new Map<string, number>());
   const place = beam.place!;
@@ -571,6 +571,9 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
     const [own, other] = joint.a.piece === beam.beam.id ? [joint.a, joint.b] : [joint.b, joint.a];
     return Math.abs(own.at - foot) < MEET && isMade(jointAt(moment, joint.id)) && inForce(moment, other.piece);
   });
+  const on = (net.hangs.get(beam.beam.id) ?? []).find(
+    (joint) => Math.abs(joint.a.at - foot) < MEET && isMade(jointAt(moment, joint.id)) && inForce(moment, joint.b.piece),
+  );
   for (const which of cases) {
     const load = which === 'light' ? beam.light : beam.heavy;
     if (load instanceof Missing) return { ...line, beams: [beam.beam.id], asked: load.questions.join(' ') };
@@ -594,9 +597,9 @@ function column(net: Net, moment: StructureMoment, line: Line, beam: SettledBeam
       const other = joint.a.piece === beam.beam.id ? joint.b.piece : joint.a.piece;
       sum += lineOf.get(other)?.carried[which].get(joint.id) ?? 0;
     }
-    carried[which].set(seat ? seat.key : (below?.id ?? ''), sum);
+    carried[which].set(seat ? seat.key : (below?.id ?? on?.id ?? ''), sum);
   }
   const stands: LineAnswer =
-    seat || below ? { stable: true, reactions: carried.plain, sagging: 0, hogging: 0, pieces: new Map(), residual: 0 } : { stable: false };
+    seat || below || on ? { stable: true, reactions: carried.plain, sagging: 0, hogging: 0, pieces: new Map(), residual: 0 } : { stable: false };
   return { ...line, beams: [beam.beam.id], answers: { plain: stands, factored: stands, light: stands }, carried };
 }

@@ -12,9 +12,11 @@ import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
 import { leaningsOf } from '../../replay/answers';
 import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
 import { portalRows } from './portal-rows';
+import { ontoRests, riderRows } from './rider-rows';
 import { isTold, worstRows, type At, type Row } from './frame-rows';
 import type { Ground } from './ground';
 import { about, place } from './places';
+import type { Support } from '../../document/schema';
 import { isMade, jointAt, type StructureMoment } from '../../replay/moment';
 import type { Said } from './worst';
 
@@ -79,6 +81,7 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
     ...columnRows(ground, model, answers, gust, at),
     ...jointRows(ground, model, answers, moment, at),
     ...portalRows(ground, model, answers, moment, at),
+    ...riderRows(ground, model, answers, { drags: dragsOf(model, answers), gust }, moment, at),
   ];
 }
 
@@ -148,6 +151,7 @@ function traceOf({ frame }: FrameModel, load: SwayLoad): Trace[] {
   const input = {
     columns: frame.columns.map((one, c) => ({
       ...one,
+      rides: one.rides ? [...one.rides] : null,
       nodes: one.nodes.map((node, n) => ({ ...node, pushX: load[c]![n]!.x, pushY: load[c]![n]!.y })),
     })),
     ties: frame.ties.map((one) => ({ ...one, a: [...one.a], b: [...one.b] })),
@@ -252,6 +256,9 @@ function dragsOf(model: FrameModel, answers: readonly SwayStands[]): number[][] 
       add(portal.ends.b.stack, wind, down);
     }
   });
+  // What pulls at a column that stands on a beam pulls at the columns under that: from the highest down.
+  const riding = [...model.rides].sort(([a], [b]) => model.stacks[b]!.foot.z - model.stacks[a]!.foot.z);
+  for (const [s, spot] of riding) for (const { column, share } of spot) drags[s]!.forEach((force, wind) => add(column, wind, share * force));
   return drags;
 }
 
@@ -264,7 +271,8 @@ function columnRows(ground: Ground, model: FrameModel, answers: readonly SwaySta
   model.stacks.forEach((stack, s) => {
     const drags = allDrags[s]!;
     const [up, down] = [Math.max(0, ...drags), Math.max(0, ...drags.map((one) => -one))];
-    rows.push(...footRows(ground, stack, { up, down, answers: answers.map((one, i) => ({ ...one.columns[s]!, drag: drags[i]! })) }, at));
+    if ('support' in stack.on)
+      rows.push(...footRows(ground, stack, stack.on.support, { up, down, answers: answers.map((one, i) => ({ ...one.columns[s]!, drag: drags[i]! })) }, at));
     const strength = columnRow(ground, stack, { down, moments: answers.map((one) => one.columns[s]!.moments), gust }, at);
     if (strength) strengths.push(strength);
   });
@@ -347,7 +355,8 @@ function strongOf(pieces: Stack['pieces']): 'x' | 'y' | null {
 /** What wind brings to the foot of a column: a moment where it stands by itself, uplift and thrust of the braces that end there. */
 function footRows(
   { context }: Ground,
-  { support, light, down }: Stack,
+  { light, down }: Stack,
+  support: Support,
   feels: { up: number; down: number; answers: readonly { footMoment: number; drag: number; stands: { x: boolean; y: boolean } }[] },
   at: At,
 ): Row[] {
@@ -459,8 +468,8 @@ function footRows(
 }
 
 /** Joints carry what a beam brings from above and what it hands on sideways, at once. */
-function jointRows({ context }: Ground, model: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
-  const { rules } = context;
+function jointRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+  const { rules } = ground.context;
   const caution = rules.value('strengthCaution');
   const most = new Map<string, { joint: FrameModel['ties'][number]['joints'][number]['joint']; brings: number; along: number }>();
   const put = (joints: FrameModel['ties'][number]['joints'], along: number) => {
@@ -488,6 +497,11 @@ function jointRows({ context }: Ground, model: FrameModel, answers: readonly Swa
       ] as const)
         more.set(joint.id, Math.max(more.get(joint.id) ?? 0, one));
     }
+  // So does what comes down on a column that stands on it.
+  const drags = dragsOf(model, answers);
+  model.stacks.forEach((stack, s) => {
+    for (const { key, force } of ontoRests(ground, stack, Math.max(0, ...drags[s]!.map((one) => -one)))) more.set(key, (more.get(key) ?? 0) + force);
+  });
   const rows: { row: Row; ratio: number }[] = [];
   for (const { joint, brings: rests, along } of most.values()) {
     const brings = rests + (more.get(joint.id) ?? 0);

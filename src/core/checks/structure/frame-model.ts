@@ -16,6 +16,8 @@ const NEAR = 0.2;
 const LEVEL = 0.05;
 /** So near to x or y the web of a column may run and is taken to run along it [deg]. */
 const SQUARE = 5;
+/** A place that gives so many times less than the weight over it leans is taken to stand still [1]. */
+const FEW = 20;
 /** What holds along in a pocket or on a fixed seat gives little [N/m]. */
 const FIRM = 1e8;
 
@@ -23,8 +25,8 @@ const FIRM = 1e8;
 export interface Stack {
   pieces: SettledBeam[];
   foot: Point;
-  /** what it stands on */
-  support: Support;
+  /** what it stands on: a support, or a beam, by a joint */
+  on: { support: Support } | { joint: Joint };
   key: string;
   heights: number[];
   /** of the foot alone: what comes down, and at the least */
@@ -42,6 +44,8 @@ interface Drag {
 export interface FrameModel {
   frame: SwayFrame;
   stacks: Stack[];
+  /** by stack that stands on a beam: the columns that carry that, by their shares */
+  rides: ReadonlyMap<number, SwaySpot>;
   braces: { brace: Brace; drags: Drag[] }[];
   /** by tie: the joints it goes through, and what they carry from above */
   ties: { joints: { joint: Joint; brings: number }[] }[];
@@ -132,6 +136,8 @@ class Frame {
   /** stack and piece of a column, by its id */
   private readonly stackOf = new Map<string, number>();
   private readonly holds = new Map<Line, Hold[]>();
+  /** by stack that stands on a beam: where on the frame that is */
+  private readonly rides = new Map<number, Reach>();
   /** where a line hangs, by how many lines it is under the one that is asked about */
   private readonly hung: Map<Line, { x: number; spot: SwaySpot }[]>[] = [];
   private readonly which: LoadCase;
@@ -153,19 +159,22 @@ class Frame {
     const lines = [...new Set(this.members.flatMap((id) => this.ground.latest.get(id) ?? []))].filter((line) => line.spans.length > 0);
     this.findHeights();
     for (const line of lines) this.holds.set(line, this.holdsOf(line));
+    this.findRides();
     const ties = lines.flatMap((line) => this.tiesOf(line));
     const fixed = lines.flatMap((line) => this.fixedOf(line));
     const rails = lines.flatMap((line) => this.railOf(line) ?? []);
     const rafters = lines.flatMap((line) => this.raftersOf(line) ?? []);
     const braces = this.bracesOf();
     const downs = this.downs();
+    for (const [s, { give }] of this.rides) this.askGive(s, give);
     const columns = this.stacks.map((stack, s): SwayColumn => ({
       id: stack.pieces.map(({ beam }) => beam.mark).join(' + '),
       x: stack.foot.x,
       y: stack.foot.y,
       stiffness: this.ground.context.rules.steel.modulus * Math.min(...stack.pieces.map((one) => sectionOf(one).iWeak)),
       ways: this.waysOf(stack),
-      canStand: canStand(stack.support),
+      canStand: 'support' in stack.on && canStand(stack.on.support),
+      rides: this.rides.get(s)?.spot ?? null,
       nodes: stack.heights.map((z, n) => ({ z, down: downs[s]![n]! })),
     }));
     return {
@@ -177,6 +186,7 @@ class Frame {
         rafters: rafters.map(({ sway }) => sway),
       },
       stacks: this.stacks,
+      rides: new Map([...this.rides].map(([s, { spot }]) => [s, spot])),
       braces: braces.map(({ brace, drags }) => ({ brace, drags })),
       ties: ties.map(({ joints }) => ({ joints })),
       rails: rails.map(({ portal }) => portal),
@@ -275,7 +285,8 @@ class Frame {
     for (const id of this.columns) {
       const first = this.settled(id);
       const seat = (by.seats.get(id) ?? []).find(({ support, at }) => Math.abs(at - footOf(first.place)) < NEAR && standsAt(this.moment, support.id));
-      if (!seat) continue;
+      const joint = seat ? undefined : this.footJoint(first);
+      if (!seat && !joint) continue;
       const pieces = [first];
       for (let top = first; ;) {
         const joint = (by.joints.get(top.beam.id) ?? []).find(
@@ -299,14 +310,14 @@ class Frame {
         pieces.push(top);
       }
       const [foot] = ends(first.place);
-      const stack: Stack = { pieces, foot, support: seat.support, key: seat.key, heights: [], down: 0, light: 0 };
+      const stands = seat ? { on: { support: seat.support }, key: seat.key } : { on: { joint: joint! }, key: joint!.id };
+      const stack: Stack = { pieces, foot, ...stands, heights: [], down: 0, light: 0 };
       for (const one of pieces) this.stackOf.set(one.beam.id, this.stacks.length);
       this.stacks.push(stack);
     }
     for (const id of this.columns)
       if (!this.stackOf.has(id)) {
         const { beam } = this.ground.beams.get(id)!;
-        // A column on a beam leans with what carries it.
         if (this.stacks.length > 0)
           ask(
             'beam',
@@ -316,6 +327,47 @@ class Frame {
             `${beam.mark} stands on no support: what it does to the frame sideways is not worked out here. Who has checked it?`,
           );
       }
+  }
+
+  /** The joint by which a column stands on a beam. */
+  private footJoint({ beam, place }: SettledBeam & { place: Placed }): Joint | undefined {
+    return (this.ground.by.joints.get(beam.id) ?? []).find(
+      ({ joint, at, other }) =>
+        joint.kind !== 'splice' &&
+        joint.a.piece === beam.id &&
+        Math.abs(at - footOf(place)) < NEAR &&
+        isMade(jointAt(this.moment, joint.id)) &&
+        this.isSet(other) &&
+        !(this.ground.beams.get(other)?.place?.upright ?? false),
+    )?.joint;
+  }
+
+  /** Where on the frame columns stand that stand on beams: those lower down first. */
+  private findRides(): void {
+    const riding = this.stacks.flatMap(({ on, foot }, s) => ('joint' in on ? [{ s, z: foot.z, ...on }] : []));
+    for (const { s, joint } of riding.sort((a, b) => a.z - b.z)) {
+      const reach = this.reach(joint.b.piece, joint.b.at);
+      if (reach === null) {
+        const { beam } = this.stacks[s]!.pieces[0]!;
+        const { mark } = this.settled(joint.b.piece).beam;
+        ask('beam', beam, beam.mark, 'frame.sway', `${beam.mark} stands on ${mark}, which no column holds sideways. What keeps its foot from moving?`);
+      } else this.rides.set(s, reach);
+    }
+  }
+
+  /** A beam that gives sideways between its columns lets a foot on it move: only where it hardly does is that left out. */
+  private askGive(s: number, give: number | null): void {
+    const { pieces, down, heights, on } = this.stacks[s]!;
+    if (give === null || !('joint' in on) || give > FEW * (down / heights[0]!)) return;
+    const { beam } = pieces[0]!;
+    const { mark } = this.settled(on.joint.b.piece).beam;
+    ask(
+      'beam',
+      beam,
+      beam.mark,
+      'frame.sway',
+      `${beam.mark} stands on ${mark} between its columns, and ${mark} gives sideways there. What holds it sideways under ${beam.mark}?`,
+    );
   }
 
   private isSet(id: string): boolean {
@@ -426,7 +478,10 @@ class Frame {
   }
 
   private reach(id: string, at: number, deep = 0): Reach | null {
-    return this.ground.beams.get(id)?.place?.upright ? this.onColumn(id, at) : this.onBeam(id, at, deep);
+    if (!this.ground.beams.get(id)?.place?.upright) return this.onBeam(id, at, deep);
+    // What comes in at a foot on a beam goes to what carries that.
+    const rides = this.rides.get(this.stackOf.get(id) ?? -1);
+    return rides && this.heightOn(id, at) <= AT_FOOT ? rides : this.onColumn(id, at);
   }
 
   /** Beams between columns, and beams from a column or girder to another girder. */

@@ -49,6 +49,9 @@ export function lineChecks(ground: Ground, line: Line, { move, moment }: StageCh
   );
   if (first.place?.upright) {
     baseUnderCheck(ground, first, line, moveId);
+    // On the web of a beam it hangs on the bolts; on its flange it stands.
+    for (const { joint } of by.joints.get(first.beam.id) ?? [])
+      if (joint.kind !== 'splice' && joint.a.piece === first.beam.id && isMade(jointAt(moment, joint.id))) hangCheck(ground, joint, line, moment, moveId);
     if (first.make.made.kind === 'plain') return rows.put(checkedStanding(first, at('beam.checkedBy', 'record', BY_HAND)));
     return columnStrength(ground, first, line, moveId);
   }

@@ -72,6 +72,9 @@ export function releaseChecks(ground: Ground, id: string, { move, moment }: Stag
       else if (state.untold)
         rows.put(missingCheck(bolted(name), 'count', `Are the bolts of ${joint.name} of the drawn size and grade, and wrench-tight? Only such bolts count.`));
       else if (joint.kind !== 'splice') {
+        // A column on a beam stands by the bolts of its foot as one on a column does by its splice.
+        if (stands.upright && Math.abs(joint.a.at - (stands.from.z <= stands.to.z ? 0 : stands.length)) < END)
+          columnSpliceCheck(ground, settled, joint, state.pins + state.bolts, move?.id ?? null);
         const { traces } = traced(releaseBolts, { bolts: state.bolts, least });
         rows.put(
           ratioCheck(

@@ -5,9 +5,9 @@ import { missingCheck, ratioCheck, sourced, told } from '../../verdict/build';
 import { webCapacity } from '../../settle/section-strength';
 import { keep } from '../../document/keep';
 import { Missing } from '../../verdict/missing';
-import type { Support } from '../../document/schema';
+import type { Joint, Support } from '../../document/schema';
 import type { Line, LoadCase, StageChange } from './forces';
-import { beamAt, standsAt } from '../../replay/moment';
+import { beamAt, isMade, jointAt, standsAt } from '../../replay/moment';
 import type { Ground } from './ground';
 import type { SettledBeam } from '../../settle/model';
 import type { SectionRow } from '../../steel/section-row';
@@ -134,6 +134,66 @@ export function webChecks(ground: Ground, line: Line, { move, moment }: StageCha
       rows.part(`web ${support.id} ${id}`, [support, settled, force], ground, () => webCheck(ground, settled, section, support, at, force, move?.id ?? null));
     }
   }
+}
+
+/** The web of a beam under each column that stands on it, where no stiffeners are. */
+export function postWebChecks(ground: Ground, line: Line, { move, moment }: StageChange): void {
+  const { beams, by, latest, rows } = ground;
+  const { rules } = ground.context;
+  for (const id of line.beams) {
+    const settled = beams.get(id)!;
+    const { section, fy, place: stands } = settled;
+    if (section instanceof Missing || !stands || stands.upright || !(fy > 0)) continue;
+    for (const { joint, at, other } of by.joints.get(id) ?? []) {
+      const post = beams.get(other);
+      if (joint.kind === 'splice' || joint.b.piece !== id || !post?.place?.upright || !isMade(jointAt(moment, joint.id)) || joint.stiffened === true) continue;
+      const force = latest.get(other)?.carried[rules.id === 'us-asd' ? 'plain' : 'factored'].get(joint.id) ?? 0;
+      if (force < 1 || post.section instanceof Missing) continue;
+      const length = Math.min(post.section.depth, post.section.width);
+      rows.part(`post ${joint.id}`, [joint, settled, post, force], ground, () =>
+        postWebCheck(ground, { joint, at, settled, section, post: post.beam.mark, length, force }, move?.id ?? null),
+      );
+    }
+  }
+}
+
+interface PostOnWeb {
+  joint: Joint;
+  at: number;
+  settled: SettledBeam;
+  section: SectionRow;
+  post: string;
+  length: number;
+  force: number;
+}
+
+function postWebCheck(ground: Ground, { joint, at, settled, section, post, length, force }: PostOnWeb, move: string | null): void {
+  const { rows, caution } = ground;
+  const { rules } = ground.context;
+  const { beam, fy } = settled;
+  const where = () =>
+    place(
+      'joint.web',
+      about('joint', joint, joint.name),
+      move,
+      'member.webAisc',
+      sourced('AISC 360 J10.2, J10.3; EN 1993-1-5 section 6', rules, 'strengthCaution'),
+    );
+  const past = Math.max(0, Math.min(at, settled.place!.length - at) - length / 2);
+  const web = webCapacity(section, fy, { length, past, atEnd: past < section.depth }, rules);
+  if (web instanceof Missing) {
+    rows.put(missingCheck(where(), 'force', web.questions.join(' ')));
+    return;
+  }
+  const numbers = { demand: force, capacity: web.capacity, quantity: 'force' as const, caution };
+  rows.ratio('joint.web', 'joint', joint.id, undefined, move, numbers, () =>
+    ratioCheck(
+      where(),
+      numbers,
+      told(phrase`${post} stands on ${beam.mark} with ${q(force, 'force')}; without stiffeners under it the web takes ${q(web.capacity, 'force')}.`),
+      web.traces,
+    ),
+  );
 }
 
 function webCheck(ground: Ground, settled: SettledBeam, section: SectionRow, support: Support, at: number, force: number, move: string | null): void {

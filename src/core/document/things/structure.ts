@@ -144,6 +144,7 @@ const jointSchema = closed({
   traffic: Type.Boolean({ description: 'people or vehicles pass over or under it before it is filled' }),
   sharesWith: nullable(id()),
   ownBolts: Type.Optional(nullable(Type.Boolean({ description: 'none of its bolts goes on into what is joined from the other side' }))),
+  stiffened: Type.Optional(nullable(Type.Boolean({ description: 'stiffeners in the web of the beam under a column that stands on it; null: not said' }))),
   oneStays: Type.Boolean({ description: 'where bolts are shared through a web: one stays wrench-tight in the first, or a seat is under the second' }),
   opened: Type.Optional(nullable(closed({ how: oneOf(['reamed', 'burnt']), by: text('who of the engineers of record approved it') }))),
 });
