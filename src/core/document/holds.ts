@@ -251,7 +251,7 @@ export const dayId = ({ day }: { day: WorkDay | null }): string | null => day?.e
 
 /** What was recorded of a hold point. */
 export const recordOf = (plan: Plan, asked: Asked): HoldRecord | undefined =>
-  plan.holds.find((one) => one.id === asked.hold.id && (one.day ?? null) === dayId(asked));
+  plan.holds.find((one) => one.id === asked.hold.id && (!asked.hold.daily || (one.day ?? null) === dayId(asked)));
 
 /** Records that are of no hold point this plan asks for: of a day that its run sheet does not have. */
 export const strayRecords = (plan: Plan): readonly HoldRecord[] => {

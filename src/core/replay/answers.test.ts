@@ -26,3 +26,50 @@ describe('the same frame leans the same, and another does not', () => {
     ['columns that stand along y', { columns: frame().columns.map((one) => ({ ...one, ways: { x: EI, y: 3 * EI } })) }],
   ] satisfies [string, Partial<SwayFrame>][])('%s', (_, changes) => expect(told(frame(changes))).not.toBe(told(frame())));
 });
+
+test('a column that stands elsewhere on a beam is another frame', () => {
+  const riding = (share: number): SwayFrame => ({
+    columns: [
+      { id: 'a', x: 0, y: 0, stiffness: 3e6, canStand: true, nodes: [{ z: 4, down: 0 }] },
+      { id: 'b', x: 6, y: 0, stiffness: 3e6, canStand: true, nodes: [{ z: 4, down: 0 }] },
+      {
+        id: 'post',
+        x: 3,
+        y: 0,
+        stiffness: 3e6,
+        canStand: false,
+        rides: [
+          { column: 0, node: 0, share: 1 - share },
+          { column: 1, node: 0, share },
+        ],
+        nodes: [
+          { z: 1.5, down: 0 },
+          { z: 3, down: 0 },
+        ],
+      },
+    ],
+    ties: [],
+    braces: [0, 1].map((way) => ({
+      id: `${way}`,
+      a: [{ column: 2, node: 1, share: 1 }],
+      b: null,
+      towards: { x: 1 - way, y: way, z: 0 },
+      stiffness: 5e6,
+      pullsOnly: false,
+    })),
+  });
+  const atPost = [
+    [{ x: 0, y: 0 }],
+    [{ x: 0, y: 0 }],
+    [
+      { x: 1000, y: 0 },
+      { x: 0, y: 0 },
+    ],
+  ];
+  const foot = (share: number) => {
+    const [answer] = leaningsOf(riding(share), [atPost]);
+    if (!answer?.stable) throw new Error('it stands');
+    return answer.columns[0]!.shear;
+  };
+  expect([foot(0.25), foot(0.75)].map((one) => Math.round(one))).toEqual([375, 125]);
+});

@@ -15,7 +15,7 @@ export const hourAfter = (at: string, hours: number): string => {
 export function isCovered(forecast: Forecast, shift: Shift): boolean {
   const there = new Set(hoursIn(forecast, shift).map(({ at }) => at));
   const wanted = Math.round((Date.parse(`${shift.to}Z`) - Date.parse(`${shift.from}Z`)) / HOUR);
-  return Number.isFinite(wanted) && wanted > 0 && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => there.has(at));
+  return Number.isFinite(wanted) && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => there.has(at));
 }
 
 /** The strongest gust forecast in the shift [m/s]; null where there is no forecast by the hour, or no shift. */

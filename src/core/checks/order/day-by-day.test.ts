@@ -68,7 +68,10 @@ describe('go for the day', () => {
       )[1]!;
     expect(of('2026-12-02')).toMatch(/^missing d2 t3: .*it is of 2026-12-02, and that day is 2026-12-03/);
     expect(of('2026-12-03')).toMatch(/^clear/);
-    expect(of('2026-12-03', (plan) => (plan.site.shift = { from: '2026-12-02T07:00', to: '2026-12-02T15:00' }))).toMatch(/^clear/);
+    const shift: Edit = (plan) => (plan.site.shift = { from: '2026-12-02T07:00', to: '2026-12-02T15:00' });
+    expect(of('2026-12-03', shift)).toMatch(/^clear/);
+    const last = bridge(['2026-12-02'], (plan) => (plan.holds.push(record('HP11', '2026-12-03')), shift(plan)));
+    expect(told(last, 'hold.HP11')[1]).toMatch(/^clear - t3/);
   });
   test('a gust that a lift of that day stops at is a stop; what stops a lift of another day is not', () => {
     const limits = new Map(
@@ -111,6 +114,12 @@ describe('go for the day', () => {
         'hold.HP11',
       ),
     ).toHaveLength(3);
+    // Of what is passed once in a job a day says nothing.
+    const once = told(
+      bridge([], ({ holds }) => holds.push(record('HP1', '2026-12-02', 'gone'))),
+      'hold.HP1',
+    );
+    expect(once).toEqual([expect.stringMatching(/^clear/)]);
     // A job without days has one, of no day.
     const plain = (day?: string) =>
       told(
@@ -230,6 +239,26 @@ describe('gusts by the day', () => {
         ),
       ).get('k3'),
     ).toBe(6);
+  });
+  test('the last day meets also the gust of a day that is not the one of the shift', () => {
+    const days: [string, number][] = [
+      ['2026-12-02', 3],
+      ['2026-12-03', 6],
+    ];
+    expect(wind(windy(null, days, ['2026-12-03'])).get('k3')).toBe(6);
+  });
+  test('the hours of a day keep the limits of what is lifted on it, not of what is lifted on another', () => {
+    const limits = evaluated(bridge([]), TODAY).checks.filter(({ id }) => id === 'lift.wind');
+    const least = (...picks: string[]) => Math.min(...limits.filter(({ about }) => picks.includes(about.id)).map(({ capacity }) => capacity!));
+    const gust = (least('k1', 'k2') + least('k3', 'k4')) / 2;
+    const rows = told(
+      windy(null, [
+        ['2026-12-02', gust],
+        ['2026-12-03', 2],
+      ]),
+      'weather.window',
+    );
+    expect(rows.map((row) => row.split(' ')[0])).toEqual(['clear', 'clear']);
   });
   test('each day that the forecast reaches has its own hours to keep the limits', () => {
     const plan = windy(null, [

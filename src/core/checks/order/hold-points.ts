@@ -72,7 +72,7 @@ function recordCheck(
   // What was read and may not be is a stop, whatever else the record lacks.
   if (wrong?.stop) return flatStop(row, 'count', told([`${head}: `, ...wrong.words, halt]), []);
   const faults = recordFaults(context, hold, record);
-  const early = dayOrder(record.on, follows(plan, hold, dayId(asked)));
+  const early = dayOrder(record.on, follows(plan, hold));
   if (faults.length === 0 && early !== null) return flatStop(row, 'count', told([`${head}: the record ${early}. Do it again.${halt}`]), []);
   if (faults.length > 0) return missingCheck(row, 'count', `${head}: ${faults.join('; ')}.${halt}`);
   const open = unread(plan, context.rules, hold, record);
@@ -114,11 +114,8 @@ function recordFaults({ today }: Context, hold: Hold, record: HoldRecord): strin
 }
 
 /** What a hold point comes after: other hold points, and the tests and measures it speaks of. */
-function follows(plan: Context['plan'], hold: Hold, day: string | null): { on: string; what: string }[] {
-  // Of what is passed anew each day the record of that day.
-  const signed = hold.after.flatMap((id) =>
-    plan.holds.filter((one) => one.id === id && ((one.day ?? null) === null || one.day === day)).map((one) => ({ on: one.on, what: id })),
-  );
+function follows(plan: Context['plan'], hold: Hold): { on: string; what: string }[] {
+  const signed = hold.after.flatMap((id) => plan.holds.filter((one) => one.id === id).map((one) => ({ on: one.on, what: id })));
   const measured = [
     ...[...plan.bearings, ...plan.structure.supports].flatMap((one) => (one.measured ? [{ on: one.measured.on, what: `the measure of ${one.name}` }] : [])),
     ...plan.survey.openings.map((one) => ({ on: one.on, what: `the measure of ${one.name}` })),

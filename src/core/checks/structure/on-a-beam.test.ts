@@ -169,4 +169,48 @@ describe('a column on a beam', () => {
     ]);
     expect(told((plan) => (wind(40)(plan), (jointOf(plan, 's0').boltShear = 50)), 'joint.sway', 's0')).toEqual([expect.stringMatching(/^stop/)]);
   });
+  test('a rope at its foot holds the girder there', () => {
+    // In place of the ropes at the heads of two columns.
+    const low: Edit = (plan) => {
+      for (const one of plan.structure.braces) if (/^c[13] (0|180)$/.test(one.id)) one.a = { piece: one.a.piece === 'c1' ? 'p0' : 'p5', at: 0 };
+      const fixes = plan.moves.filter((move) => move.kind === 'brace.fix' && /^c[13] (0|180)$/.test(move.brace));
+      without(plan, (move) => fixes.includes(move));
+      plan.moves.push(...fixes);
+    };
+    const plan = made(low);
+    const end = checksAt(evaluateWhole(plan, TODAY), plan.moves.at(-1)!.id);
+    expect(end.filter(({ id, about }) => id === 'brace.sway' && about.id === 'c1 0')).toMatchObject([{ verdict: 'clear' }]);
+  });
+  test('struts that push its head up lift it off the beam, and what it carries leans on its bolts', () => {
+    const demand = (edit: Edit) => rows(edit).find(({ id, about }) => id === 'joint.sway' && about.id === 's0')!;
+    const struts: Edit = (plan) => {
+      for (const one of plan.structure.braces)
+        if (one.a.piece === 'p0') Object.assign(one, { kind: 'strut', slopeDeg: 70, stiffness: 3e7, capacity: 500e3, anchor: undefined });
+      // One each way: what would pull down on the other side is not there.
+      plan.structure.braces = plan.structure.braces.filter(({ id }) => id !== 'p0 180' && id !== 'p0 270');
+      without(plan, (move) => move.kind === 'brace.fix' && (move.brace === 'p0 180' || move.brace === 'p0 270'));
+      plan.site.standingGust = 60;
+    };
+    const lifted = words(demand(struts), 'metric').replace(/[\u00a0\u202f]/g, ' ');
+    expect(Number(/is lifted with ([\d.]+) kN/.exec(lifted)![1])).toBeGreaterThan(1);
+    expect(demand((plan) => loaded(plan, 90e3)).demand! - demand(() => undefined).demand!).toBeGreaterThan(90e3 * 0.002);
+  });
+  test('off the middle of the girder it comes down more on the nearer end', () => {
+    const off =
+      (x: number, deg: number): Edit =>
+      (plan) => {
+        for (const one of plan.structure.pieces)
+          if (['p0', 'p5', 't'].includes(one.id)) Object.assign(one, { from: { ...one.from!, x }, to: { ...one.to!, x } });
+        for (const one of ['s0', 's5']) jointOf(plan, one).b.at = x;
+        for (const one of plan.structure.braces) if (one.a.piece.startsWith('p')) one.slopeDeg = deg;
+      };
+    const brought = (x: number, deg: number) => {
+      const plan = made(off(x, deg));
+      return checksAt(evaluateWhole(plan, TODAY), plan.moves.at(-1)!.id).find(({ id, about }) => id === 'joint.sway' && about.id === 'b0a')!.demand!;
+    };
+    const [nearer, middle] = [2, 3].map((x) => brought(x, 80) - brought(x, 45));
+    // Two thirds of it against a half.
+    expect(nearer! / middle!).toBeGreaterThan(1.25);
+    expect(nearer! / middle!).toBeLessThan(1.42);
+  });
 });
