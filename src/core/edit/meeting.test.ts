@@ -1,5 +1,6 @@
 import { passengerCanopy, quayFootbridge, vehicleRamp } from '../../../tests/demo-plan';
 import { evaluate } from '../evaluate';
+import { planted } from '../../../tests/planted';
 import { braceOf, jointAtEnd, loadOn, pieceMarked, supportUnder, whatMeets } from './meeting';
 import { openPlan } from '../document/open';
 import type { Plan } from '../document/schema';
@@ -147,4 +148,19 @@ test('a piece by its mark: none, one, the nearest of several', () => {
   expect(pieceMarked(plan, 'G', null)).toMatchObject({ fault: expect.stringContaining('16 pieces') });
   const { from } = plan.structure.pieces.find(({ id }) => id === 'g3-1')!;
   expect(pieceMarked(plan, 'G', { ...from!, y: from!.y + 0.1 })).toEqual({ id: 'g3-1' });
+});
+
+test('a column stands on a beam by its foot, and carries a beam that runs on over its head', () => {
+  const plan = planted();
+  plan.structure.joints = [];
+  expect(jointAtEnd(plan, 'p0', 'first', 'j')).toMatchObject({ kind: 'seat', name: 'P0 on B0', a: { piece: 'p0', at: 0 }, b: { piece: 'b0', at: 3 } });
+  // Drawn from its head down it is the other end.
+  const post = plan.structure.pieces.find(({ id }) => id === 'p0')!;
+  Object.assign(post, { from: post.to, to: post.from });
+  expect(jointAtEnd(plan, 'p0', 'second', 'j')).toMatchObject({ kind: 'seat', a: { piece: 'p0', at: 3 }, b: { piece: 'b0', at: 3 } });
+  expect(jointAtEnd(plan, 'c1', 'second', 'j')).toMatchObject({
+    kind: 'onColumn',
+    a: { piece: expect.stringMatching(/^[bj]0$/) as string },
+    b: { piece: 'c1', at: 4 },
+  });
 });

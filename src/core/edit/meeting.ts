@@ -99,9 +99,11 @@ function jointOf(found: Meeting, pieces: ReadonlyMap<string, Stands>): Pick<Join
   const [one, other] = [pieces.get(found.a)!.place, pieces.get(found.b)!.place];
   if (!one.upright || other.upright) return found.kind === 'other' ? null : { kind: found.kind, a, b };
   // A beam runs on over the head of a column, or a column stands on a beam.
-  const head = pointAt(one, found.atA).z > (one.from.z + one.to.z) / 2;
-  return head ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
+  return isHead(one, found.atA) ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
 }
+
+/** Whether a place on a column is nearer to its head than to its foot. */
+const isHead = (column: Placed, at: number): boolean => pointAt(column, at).z > (column.from.z + column.to.z) / 2;
 
 /** Ends that meet nothing, but for those a person has already given a seat or a joint. */
 const openEnds = ({ asked }: Met, { structure }: Plan): string[] => {
@@ -143,9 +145,15 @@ export function jointAtEnd(plan: Plan, piece: string, end: 'first' | 'second', i
   const point = pointAt(own.place, at);
   const other = nearestTo(pieces, piece, point);
   if (!other) return null;
+  const there = { piece: other.beam.id, at: along(other, point) };
+  // A column stands on a beam by its foot; over its head the beam runs on.
+  if (own.place.upright && !other.place.upright)
+    return isHead(own.place, at)
+      ? newJoint(id, `${other.beam.mark} on ${own.beam.mark}`, 'onColumn', there, { piece, at })
+      : newJoint(id, `${own.beam.mark} on ${other.beam.mark}`, 'seat', { piece, at }, there);
   const kind = other.place.upright ? (own.place.upright ? 'splice' : 'onColumn') : inLine(own.place, other.place) ? 'splice' : 'onWeb';
   const name = `${own.beam.mark} ${kind === 'splice' ? 'to' : 'on'} ${other.beam.mark}`;
-  return newJoint(id, name, kind, { piece, at }, { piece: other.beam.id, at: along(other, point) });
+  return newJoint(id, name, kind, { piece, at }, there);
 }
 
 const inLine = (a: Placed, b: Placed): boolean => Math.abs(a.along.x * b.along.x + a.along.y * b.along.y) > Math.cos((15 * Math.PI) / 180);
