@@ -16,6 +16,8 @@ const NEAR = 0.2;
 const LEVEL = 0.05;
 /** So near to x or y the web of a column may run and is taken to run along it [deg]. */
 const SQUARE = 5;
+/** So much stiffer one piece of a beam may be than another that it is of one section all along. */
+const ALIKE = 1.01;
 /** A place that gives so many times less than the weight over it leans is taken to stand still [1]. */
 const FEW = 20;
 /** What holds along in a pocket or on a fixed seat gives little [N/m]. */
@@ -60,7 +62,6 @@ export interface FrameModel {
 /** A level beam between two columns, stiffly joined to one or both; or pieces between them that are bent, stiffly joined to them or not. */
 export interface Portal {
   line: Line;
-  beam: string;
   /** seen from above */
   length: number;
   ends: Record<'a' | 'b', { joint: Joint; stack: number; keeps: boolean }>;
@@ -109,21 +110,33 @@ interface Hold {
   joint: { joint: Joint; brings: number } | null;
 }
 
-/** A level piece of one section, spliced to no other, that hangs by its ends on two columns and on nothing else, and keeps its angle to one of them or both. */
+/**
+ * A level beam of one section, in one piece or in several that are stiffly spliced, that hangs by its ends on two columns and on nothing
+ * else, and keeps its angle to one of them or both.
+ */
 export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
   const answer = line.answers?.plain;
-  if (!answer?.stable || answer.reactions.size !== 2 || line.beams.length > 1) return false;
-  const [id] = line.beams as [string];
-  const { place: stands, section } = beams.get(id)!;
-  // How stiff a thing is that is no section nobody knows.
-  if (!stands || section instanceof Missing || isGiven(section) || Math.abs(stands.to.z - stands.from.z) > LEVEL * stands.length) return false;
-  const hangs = (by.joints.get(id) ?? []).flatMap(({ joint }) =>
-    joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)) ? [joint] : [],
+  if (!answer?.stable || answer.reactions.size !== 2 || line.bent !== null || line.spans.length === 0) return false;
+  const whole = line.spans.at(-1)!.to;
+  const stiffness: number[] = [];
+  for (const { id } of line.spans) {
+    const { place: stands, section } = beams.get(id)!;
+    // How stiff a thing is that is no section nobody knows.
+    if (!stands || section instanceof Missing || isGiven(section) || Math.abs(stands.to.z - stands.from.z) > LEVEL * stands.length) return false;
+    stiffness.push(section.iStrong);
+  }
+  if (Math.max(...stiffness) > ALIKE * Math.min(...stiffness)) return false;
+  const joints = line.spans.flatMap((span) =>
+    (by.joints.get(span.id) ?? []).flatMap(({ joint, at }) =>
+      isMade(jointAt(moment, joint.id)) ? [{ joint, own: joint.a.piece === span.id, x: span.flipped ? span.to - at : span.from + at }] : [],
+    ),
   );
+  if (joints.some(({ joint }) => joint.kind === 'splice' && isStiff(joint, moment) !== true)) return false;
+  const hangs = joints.filter(({ joint, own }) => joint.kind !== 'splice' && own);
   return (
     hangs.length === 2 &&
-    hangs.every(({ a, b }) => (beams.get(b.piece)?.place?.upright ?? false) && Math.min(a.at, stands.length - a.at) <= NEAR) &&
-    hangs.some((one) => keepsAngle(one, moment))
+    hangs.every(({ joint, x }) => (beams.get(joint.b.piece)?.place?.upright ?? false) && Math.min(x, whole - x) <= NEAR) &&
+    hangs.some(({ joint }) => keepsAngle(joint, moment))
   );
 }
 
@@ -212,16 +225,16 @@ class Frame {
     const [a, b] = this.holds.get(line) ?? [];
     const answer = line.answers?.[this.which];
     if (!a?.joint || !b?.joint || !answer?.stable || !isPortal(this.ground, line, this.moment)) return null;
-    const [span] = line.spans as [Line['spans'][number]];
-    const length = span.to - span.from;
+    const [first, last] = [line.spans[0]!, line.spans.at(-1)!];
+    const length = last.to - first.from;
     const [one, other] = [a.spot[0]!, b.spot[0]!];
     const [foot, next] = [this.stacks[one.column]!.foot, this.stacks[other.column]!.foot];
     // Two columns drawn at one place are asked about where they are joined.
     if (Math.hypot(foot.x - next.x, foot.y - next.y) < NEAR) return null;
     const keeps = { a: keepsAngle(a.joint.joint, this.moment), b: keepsAngle(b.joint.joint, this.moment) };
-    const stiffness = this.ground.context.rules.steel.modulus * sectionOf(this.settled(span.id)).iStrong;
+    const stiffness = this.ground.context.rules.steel.modulus * sectionOf(this.settled(first.id)).iStrong;
     // How its ends slope while they turn freely says what would hold them still.
-    const { left, right } = answer.pieces.get(span.id)!;
+    const [{ left }, { right }] = [answer.pieces.get(first.id)!, answer.pieces.get(last.id)!];
     const chord = (right.height - left.height) / length;
     const [down, up] = [chord - left.slope, right.slope - chord];
     const unit = (2 * stiffness) / length;
@@ -235,7 +248,7 @@ class Frame {
         keeps,
         ends: { a: unit * (2 * down - up), b: unit * (2 * up - down) },
       },
-      portal: { line, beam: span.id, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
+      portal: { line, length, ends: { a: end(a, 'a'), b: end(b, 'b') } },
     };
   }
 
@@ -261,7 +274,7 @@ class Frame {
         pin: rafters.pin,
         gives,
       },
-      portal: { line, beam: line.spans[0]!.id, length: rafters.legs.at(-1)!.to - rafters.legs[0]!.from, ends: { a: end(a, 'a'), b: end(b, 'b') } },
+      portal: { line, length: rafters.legs.at(-1)!.to - rafters.legs[0]!.from, ends: { a: end(a, 'a'), b: end(b, 'b') } },
     };
   }
 

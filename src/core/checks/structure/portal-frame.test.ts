@@ -325,3 +325,94 @@ test('edited step by step it says what the same plan says anew', () => {
     expect(words(plan)).toEqual(words(structuredClone(plan)));
   }
 });
+
+describe('a beam in two pieces, spliced, stiffly joined to both its columns', () => {
+  /** The same portal, its beam spliced so far from its first end on the ground before it is hung. */
+  const spliced = (at: number, edit: (plan: Plan) => unknown = () => undefined): Plan =>
+    edited((plan) => {
+      const { structure } = plan;
+      const whole = structure.pieces.find(({ id }) => id === 'b1')!;
+      const make = structure.makes.find(({ id }) => id === 'bm')!;
+      structure.makes.push({ ...structuredClone(make), id: 'bm2', mark: 'B2', length: 6 - at });
+      make.length = at;
+      structure.pieces.push({ ...structuredClone(whole), id: 'b2', mark: 'B2', make: 'bm2', from: { x: at, y: 0, z: 3.7 } });
+      whole.to = { x: at, y: 0, z: 3.7 };
+      joint(plan, 'n2').a = { piece: 'b2', at: 6 - at };
+      const middle = joint(plan, 'n3').b;
+      if (at < 3) Object.assign(middle, { piece: 'b2', at: 3 - at });
+      const load = structure.loads[0]!;
+      if (at < 3) Object.assign(load, { piece: 'b2', at: 3 - at });
+      structure.joints.push({
+        ...structuredClone(joint(plan, 'n1')),
+        id: 'sp',
+        name: 'Splice',
+        kind: 'splice',
+        holes: 8,
+        moment: 40e3,
+        shear: 90e3,
+        a: { piece: 'b1', at },
+        b: { piece: 'b2', at: 0 },
+      });
+      // On a bent by the splice until that is filled, and the joints at both ends.
+      structure.supports.push(
+        support('bt', 'Bent', 'b1', at - 0.2, { kind: 'bent', along: 'free', measured: { level: 3.7, by: 'T. Hale', on: '2026-11-20' } }),
+      );
+      plan.moves.unshift({ id: 'bt1', kind: 'support.ready', support: 'bt' });
+      const letsGo = plan.moves.findIndex((move) => move.kind === 'piece.letGo' && move.beam === 'b1');
+      const [first, second] = ['n1', 'n2'].map((id) => plan.moves.find((move) => move.kind === 'joint.make' && move.joint === id)!);
+      plan.moves = plan.moves.filter((move) => move !== first && move !== second);
+      const hang = plan.moves.findIndex((move) => move.kind === 'piece.hang' && move.beam === 'b1');
+      plan.moves.splice(
+        hang + 1,
+        1,
+        first!,
+        plan.moves[hang + 1]!,
+        { id: 'h2', kind: 'piece.hang', beam: 'b2', by: 'mobile crane, lift card 3', checkedBy: 'L. Marsh' },
+        second!,
+        { id: 'sp1', kind: 'joint.make', joint: 'sp', pins: 0, bolts: 8, tight: true, fit: 'drawn' },
+        { id: 'l2', kind: 'piece.letGo', beam: 'b2', keeps: 0 },
+      );
+      expect(letsGo).toBeGreaterThan(hang);
+      const last = plan.moves.findLastIndex((move) => move.kind === 'joint.make' && (move.joint === 'n1' || move.joint === 'n2'));
+      plan.moves.splice(last + 1, 0, { id: 'bt2', kind: 'support.strike', support: 'bt' });
+      edit(plan);
+    });
+  const notHolds = (plan: Plan) =>
+    rowsOf(plan)
+      .filter(({ id, verdict }) => (verdict === 'stop' || verdict === 'missing') && /frame|portal|sway|line\.stands/.test(id))
+      .map((one) => `${one.verdict} ${one.id} ${told(one, 'metric')}`);
+
+  test('is the same frame as in one piece, wherever it is spliced', () => {
+    for (const at of [2, 4.5]) {
+      const plan = spliced(at);
+      expect(notHolds(plan)).toEqual([]);
+      const [one, two] = [edited(), plan].map((of) => Math.max(...['n1', 'n2'].map((id) => row(of, 'joint.portal', id)?.demand ?? 0)));
+      expect(one).toBeGreaterThan(5e3);
+      expect(two! / one!).toBeCloseTo(1, 3);
+      expect(row(plan, 'beam.portal', 'b1') ?? row(plan, 'beam.portal', 'b2')).toBeDefined();
+    }
+  });
+  test('its splice feels what it sags there, less what the ends hog: by hand', () => {
+    // The line between its ends bends it M0 at 2 m; both ends hog what the joints feel without wind, and lean either way with it.
+    const found = row(spliced(2), 'splice.portal', 'sp')!;
+    const own = 40 * LB_FT * G * 1.05;
+    const joist = (22 * LB_FT * 5 * G * 1.05) / 2;
+    const free = (own * 2 * 4) / 2 + ((9000 + joist) * 2) / 2;
+    const takes = (3 * COLUMN) / 3.8 / ((3 * COLUMN) / 3.8 + (2 * BEAM) / 6);
+    const hogs = takes * ((own * 36) / 12 + ((9000 + joist) * 6) / 8);
+    const leans = sideways(own * 6 + 9000 + joist) * 3.8 * (1 - (2 * 2) / 6);
+    expect(found.demand! / (free - hogs + leans)).toBeGreaterThan(0.97);
+    expect(found.demand! / (free - hogs + leans)).toBeLessThan(1.03);
+    expect(found.capacity).toBe(40e3);
+    expect(notHolds(spliced(2, (plan) => (joint(plan, 'sp').moment = 5e3)))).toEqual([expect.stringMatching(/^stop splice.portal As the frame leans Splice/)]);
+  });
+  test('spliced by a pin, or of two sections, it holds nothing along itself', () => {
+    // Eight of twenty holes filled are a pin, and a beam with a pin between its columns falls down.
+    expect(notHolds(spliced(2, (plan) => (joint(plan, 'sp').holes = 20))).join()).toMatch(/stop line\.stands/);
+    const other = spliced(2, (plan) => (plan.structure.makes.find(({ id }) => id === 'bm2')!.made = { kind: 'section', section: 'W12x26' }));
+    expect(notHolds(other)).toContainEqual(expect.stringMatching(/^stop frame\.sideways/));
+    // Filled, and of no moment that anybody gave, it is asked what it may carry.
+    const unknown = rowsOf(spliced(2, (plan) => (joint(plan, 'sp').moment = null))).filter(({ verdict, about }) => verdict === 'missing' && about.id === 'sp');
+    expect(unknown.map(({ id }) => id)).toEqual(['joint.strength']);
+  });
+});

@@ -37,7 +37,11 @@ export function portalRows(ground: Ground, { rails, rafters }: FrameModel, answe
       ground.caution,
     ),
     ...worstRows(
-      felt.flatMap(({ portal, ends }) => beamRow(ground, portal, ends, moment, at) ?? []),
+      felt.flatMap(({ portal, ends }) => spliceRows(ground, portal, ends, at)),
+      ground.caution,
+    ),
+    ...worstRows(
+      felt.flatMap(({ portal, ends }) => portal.line.beams.flatMap((id) => beamRow(ground, portal, id, ends, moment, at) ?? [])),
       ground.caution,
     ),
     ...worstRows(
@@ -77,6 +81,44 @@ function jointRow({ caution }: Ground, { ends }: Portal, end: 'a' | 'b', hogs: r
         ),
     },
   };
+}
+
+/** The splices of such a beam: by what bends them where its ends turn freely, less what its ends hog in each wind. */
+function spliceRows({ context, by, caution }: Ground, { line, length }: Portal, ends: readonly { a: number; b: number }[], at: At): Rated[] {
+  const answer = line.answers?.[context.rules.id === 'us-asd' ? 'plain' : 'factored'];
+  if (!answer?.stable) return [];
+  const start = line.spans[0]!.from;
+  return line.spans.slice(1).flatMap((span, i): Rated[] => {
+    const before = line.spans[i]!;
+    const joint = (by.joints.get(before.id) ?? []).find(({ joint: one, other }) => one.kind === 'splice' && other === span.id)?.joint;
+    // What it may carry is asked where it is spliced.
+    if (!joint || joint.moment === null) return [];
+    const free = answer.pieces.get(before.id)!.right.moment;
+    const share = (span.from - start) / length;
+    const demand = Math.max(...ends.map(({ a, b }) => Math.abs(free - a * (1 - share) - b * share)));
+    const numbers = { demand, capacity: joint.moment, quantity: 'moment' as const, caution };
+    return [
+      {
+        ratio: demand / joint.moment,
+        row: {
+          id: 'splice.portal',
+          kind: 'joint',
+          thing: joint.id,
+          part: undefined,
+          numbers,
+          tell: () =>
+            ratioCheck(
+              at('splice.portal', about('joint', joint, joint.name)),
+              numbers,
+              told(
+                phrase`As the frame leans ${joint.name}, in a beam stiffly joined to its columns, is bent ${q(demand, 'moment')}; the engineer gives it ${q(joint.moment ?? 0, 'moment')}.`,
+              ),
+              [],
+            ),
+        },
+      },
+    ];
+  });
 }
 
 /** A piece of rafters in one wind: the most it hogs and sags, and what presses it along. */
@@ -176,7 +218,14 @@ function rafterRow(ground: Ground, portal: Portal, id: string, answers: readonly
 }
 
 /** The beam itself: hogged at its ends with its lower flange free all along, sagging between them by no less than if it turned freely there. */
-function beamRow(ground: Ground, { line, beam: id, length }: Portal, ends: readonly { a: number; b: number }[], moment: StructureMoment, at: At): Rated | null {
+function beamRow(
+  ground: Ground,
+  { line, length }: Portal,
+  id: string,
+  ends: readonly { a: number; b: number }[],
+  moment: StructureMoment,
+  at: At,
+): Rated | null {
   const { context, beams, by, caution } = ground;
   const { rules } = context;
   const answer = line.answers?.[rules.id === 'us-asd' ? 'plain' : 'factored'];
