@@ -34,7 +34,7 @@ export function placeOf({ from, to }: Beam): Placed | null {
   };
 }
 
-/** Neither beam nor column: forces of inclined pieces are not worked out. */
+/** Neither beam nor column: joined at both its ends it pulls and pushes between what it is joined to. */
 export const isInclined = (place: Placed): boolean => !place.upright && Math.abs(place.to.z - place.from.z) / place.length > FLAT;
 
 /** A column may lean one in five hundred, AISC 303 7.13.1.1, from memory. */

@@ -3,7 +3,7 @@ import { minus, norm3, plus, segmentDistance, type Vec3 } from '../geometry/spac
 import { rulesOf } from '../rules/rule-sets';
 import { Missing } from '../verdict/missing';
 import type { Brace, Joint, Plan, PutLoad, Support } from '../document/schema';
-import { heightAt, pointAt, type Placed } from '../document/place';
+import { heightAt, isInclined, pointAt, type Placed } from '../document/place';
 import { sectionOf, settleBeams, type SettledBeam } from '../settle/model';
 import { newJoint, newSupport } from './templates/base';
 
@@ -97,6 +97,8 @@ function jointOf(found: Meeting, pieces: ReadonlyMap<string, Stands>): Pick<Join
     { piece: found.b, at: found.atB },
   ];
   const [one, other] = [pieces.get(found.a)!.place, pieces.get(found.b)!.place];
+  // A diagonal is fixed to what it comes to, by bolts: how they lie only the drawing says.
+  if (found.kind === 'other' && isInclined(one) && !isInclined(other)) return { kind: other.upright ? 'onColumn' : 'onWeb', a, b };
   if (!one.upright || other.upright) return found.kind === 'other' ? null : { kind: found.kind, a, b };
   // A beam runs on over the head of a column, or a column stands on a beam.
   return isHead(one, found.atA) ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
@@ -156,7 +158,13 @@ export function jointAtEnd(plan: Plan, piece: string, end: 'first' | 'second', i
   return newJoint(id, name, kind, { piece, at }, there);
 }
 
-const inLine = (a: Placed, b: Placed): boolean => Math.abs(a.along.x * b.along.x + a.along.y * b.along.y) > Math.cos((15 * Math.PI) / 180);
+const inLine = (a: Placed, b: Placed): boolean => {
+  const [one, other] = [a, b].map(({ from, to, length }) => ({ x: (to.x - from.x) / length, y: (to.y - from.y) / length, z: (to.z - from.z) / length })) as [
+    Vec3,
+    Vec3,
+  ];
+  return Math.abs(one.x * other.x + one.y * other.y + one.z * other.z) > Math.cos((15 * Math.PI) / 180);
+};
 
 /** A support under an end of a piece that has none: the foot of a column, the first bare end of a beam. */
 export function supportUnder(plan: Plan, piece: string, id: string): Support | null {

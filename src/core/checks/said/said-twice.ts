@@ -3,8 +3,10 @@ import { phrase, q } from '../../calc/work';
 import type { AboutKind, Check, StationId } from '../../verdict/check';
 import { keep } from '../../document/keep';
 import { markLifted } from '../../document/lookups';
+import { isInclined, placeOf, pointAt } from '../../document/place';
 import type { Plan } from '../../document/schema';
 import { allShores } from '../../document/views';
+import { minus, norm3, type Vec3 } from '../../geometry/space';
 import type { Context } from '../context';
 import { flatStop, missingCheck, on, told } from '../../verdict/build';
 
@@ -28,7 +30,30 @@ const repeated = (list: readonly string[]): string | undefined => list.find((one
 
 /** One thing named where two are meant: the same seat at both ends, one foot counted twice, two hooks at one place. */
 export function saidTwiceChecks({ plan }: Context): Check[] {
-  return [...openings(plan), ...marks(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan), ...readings(plan)];
+  return [...openings(plan), ...marks(plan), ...feet(plan), ...raises(plan), ...patterns(plan), ...gear(plan), ...readings(plan), ...diagonals(plan)];
+}
+
+/** Two lines whose ends lie nearer to each other than this are one [m]. */
+const ONE = 0.3;
+
+/** A brace that runs where a piece runs holds the frame a second time. */
+function diagonals({ structure }: Plan): Check[] {
+  const placed = new Map(structure.pieces.map((one) => [one.id, placeOf(one)]));
+  const inclined = structure.pieces.flatMap(({ id, mark }) => {
+    const stands = placed.get(id);
+    return stands && isInclined(stands) ? [{ mark, ends: [stands.from, stands.to] as const }] : [];
+  });
+  if (inclined.length === 0) return [];
+  return structure.braces.flatMap((brace): Check[] => {
+    const [from, to] = [placed.get(brace.a.piece), brace.b ? placed.get(brace.b.piece) : null];
+    if (!from || !to || !brace.b) return [];
+    const [a, b] = [pointAt(from, brace.a.at), pointAt(to, brace.b.at)];
+    const off = (one: Vec3, other: Vec3) => norm3(minus(one, other));
+    const same = inclined.find(({ ends: [one, other] }) => Math.min(Math.max(off(a, one), off(b, other)), Math.max(off(a, other), off(b, one))) < ONE);
+    if (!same) return [];
+    const thing: Thing = { kind: 'brace', id: brace.id, name: brace.name, station: 'steel' };
+    return [ask(thing, `${brace.name} runs where ${same.mark} runs. Is it that piece? It holds the frame once: take one of the two out.`)];
+  });
 }
 
 function openings({ survey, bearings }: Plan): Check[] {

@@ -12,6 +12,7 @@ import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
 import { leaningsOf } from '../../replay/answers';
 import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
 import { portalRows } from './portal-rows';
+import { diagonalRows } from './diagonal-rows';
 import { ontoRests, riderRows } from './rider-rows';
 import { isTold, worstRows, type At, type Row } from './frame-rows';
 import type { Ground } from './ground';
@@ -81,6 +82,7 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
     ...columnRows(ground, model, answers, gust, at),
     ...jointRows(ground, model, answers, moment, at),
     ...portalRows(ground, model, answers, moment, at),
+    ...diagonalRows(ground, model, answers, at),
     ...riderRows(ground, model, answers, { drags: dragsOf(model, answers), gust }, moment, at),
   ];
 }
@@ -249,6 +251,9 @@ function dragsOf(model: FrameModel, answers: readonly SwayStands[]): number[][] 
   answers.forEach((answer, wind) => {
     model.braces.forEach((brace, i) => {
       for (const { stack, share } of brace.drags) add(stack, wind, share * answer.braces[i]!);
+    });
+    model.diagonals.all.forEach(({ drags: ends }, i) => {
+      for (const { stack, share } of ends) add(stack, wind, share * answer.braces[model.diagonals.from + i]!);
     });
     for (const { portal, felt } of portalsOf(model, answer)) {
       const down = shift(portal, felt);
@@ -480,6 +485,11 @@ function jointRows(ground: Ground, model: FrameModel, answers: readonly SwayStan
   };
   model.ties.forEach(({ joints }, i) => put(joints, Math.max(...answers.map((one) => Math.abs(one.ties[i]!)))));
   const which = rules.id === 'us-asd' ? 'plain' : 'factored';
+  model.diagonals.all.forEach(({ diagonal: { settled, low, high } }, i) => {
+    const own = ground.latest.get(settled.beam.id)?.carried[which];
+    const brings = [low, high].map((joint) => ({ joint, brings: Math.abs(own?.get(joint.id) ?? 0) }));
+    put(brings, Math.max(...answers.map((one) => Math.abs(one.braces[model.diagonals.from + i]!))));
+  });
   model.rafters.forEach(({ line, ends }, i) =>
     put(
       [ends.a, ends.b].map(({ joint }) => ({ joint, brings: Math.abs(line.carried[which].get(joint.id) ?? 0) })),

@@ -3,6 +3,7 @@ import { Missing } from '../../verdict/missing';
 import type { Brace, Joint, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
 import { AT_FOOT } from './at-foot';
+import { diagonalOf, type Diagonal } from './diagonal';
 import { isStiff, keepsAngle, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from '../../settle/model';
@@ -49,6 +50,8 @@ export interface FrameModel {
   /** by stack that stands on a beam: the columns that carry that, by their shares */
   rides: ReadonlyMap<number, SwaySpot>;
   braces: { brace: Brace; drags: Drag[] }[];
+  /** inclined pieces that pull and push, the first of them so many braces of the frame on */
+  diagonals: { from: number; all: { diagonal: Diagonal; drags: Drag[] }[] };
   /** by tie: the joints it goes through, and what they carry from above */
   ties: { joints: { joint: Joint; brings: number }[] }[];
   /** by rail: its line, how long it is, the columns at its ends, and the joints there that keep their angle */
@@ -178,6 +181,7 @@ class Frame {
     const rails = lines.flatMap((line) => this.railOf(line) ?? []);
     const rafters = lines.flatMap((line) => this.raftersOf(line) ?? []);
     const braces = this.bracesOf();
+    const diagonals = this.diagonalsOf();
     const downs = this.downs();
     for (const [s, { give }] of this.rides) this.askGive(s, give);
     const columns = this.stacks.map((stack, s): SwayColumn => ({
@@ -194,13 +198,14 @@ class Frame {
       frame: {
         columns,
         ties: ties.map(({ tie }) => tie),
-        braces: [...braces.map(({ sway }) => sway), ...fixed],
+        braces: [...braces.map(({ sway }) => sway), ...fixed, ...diagonals.map(({ sway }) => sway)],
         rails: rails.map(({ rail }) => rail),
         rafters: rafters.map(({ sway }) => sway),
       },
       stacks: this.stacks,
       rides: new Map([...this.rides].map(([s, { spot }]) => [s, spot])),
       braces: braces.map(({ brace, drags }) => ({ brace, drags })),
+      diagonals: { from: braces.length + fixed.length, all: diagonals.map(({ diagonal, drags }) => ({ diagonal, drags })) },
       ties: ties.map(({ joints }) => ({ joints })),
       rails: rails.map(({ portal }) => portal),
       rafters: rafters.map(({ portal }) => portal),
@@ -499,8 +504,8 @@ class Frame {
 
   /** Beams between columns, and beams from a column or girder to another girder. */
   private tiesOf(line: Line): { tie: SwayTie; joints: { joint: Joint; brings: number }[] }[] {
-    // What is bent gives by its bending, not along itself.
-    if (line.bent) return [];
+    // What is bent gives by its bending, and what is inclined holds along its slope.
+    if (line.bent || line.beams.some((id) => diagonalOf(this.ground, id, this.moment))) return [];
     const { rules } = this.ground.context;
     const joints = line.spans.flatMap(({ id }) =>
       (this.ground.by.joints.get(id) ?? []).flatMap(({ joint, at }) => {
@@ -576,12 +581,6 @@ class Frame {
     if (Math.hypot(towards.x, towards.y) < 0.05) return null;
     if (brace.stiffness === null)
       return ask('brace', brace, name, 'brace.stiffness', `How stiff is ${name} along itself? How far the frame leans depends on it.`);
-    const drag = (piece: string, spot: SwaySpot, sign: number): Drag[] => {
-      // What pulls at a foot pulls at what the column stands on.
-      if (spot.length > 0) return spot.map(({ column, share }) => ({ stack: column, share: sign * share * towards.z }));
-      const stack = this.stackOf.get(piece);
-      return stack === undefined ? [] : [{ stack, share: sign * towards.z }];
-    };
     const turned = a.spot.length === 0;
     return {
       brace,
@@ -593,8 +592,37 @@ class Frame {
         stiffness: brace.stiffness,
         pullsOnly: brace.kind === 'guy',
       },
-      drags: [...drag(brace.a.piece, a.spot, 1), ...(brace.b ? drag(brace.b.piece, b.spot, -1) : [])],
+      drags: [...this.dragAt(brace.a.piece, a.spot, towards.z), ...(brace.b ? this.dragAt(brace.b.piece, b.spot, -towards.z) : [])],
     };
+  }
+
+  /** What pulls at a place pulls so much of itself up at the columns that hold it; at a foot, at what that column stands on. */
+  private dragAt(piece: string, spot: SwaySpot, up: number): Drag[] {
+    if (spot.length > 0) return spot.map(({ column, share }) => ({ stack: column, share: share * up }));
+    const stack = this.stackOf.get(piece);
+    return stack === undefined ? [] : [{ stack, share: up }];
+  }
+
+  /** Inclined pieces between two others: they pull, and push where they are stout enough. */
+  private diagonalsOf(): { diagonal: Diagonal; sway: SwayBrace; drags: Drag[] }[] {
+    return this.members.flatMap((id) => {
+      const diagonal = diagonalOf(this.ground, id, this.moment);
+      if (!diagonal) return [];
+      const { high, low, place } = diagonal;
+      const [a, b] = [high, low].map((joint) => this.reach(joint.b.piece, joint.b.at)) as [Reach | null, Reach | null];
+      // What ends at a piece that no column holds is not counted.
+      if (a === null || b === null || a.spot.length === 0) return [];
+      const [foot, head] = ends(place);
+      const towards = { x: (foot.x - head.x) / place.length, y: (foot.y - head.y) / place.length, z: (foot.z - head.z) / place.length };
+      const gives = place.length / (this.ground.context.rules.steel.modulus * this.areaOf(id)) + (a.give ? 1 / a.give : 0) + (b.give ? 1 / b.give : 0);
+      return [
+        {
+          diagonal,
+          sway: { id, a: a.spot, b: b.spot.length === 0 ? null : b.spot, towards, stiffness: 1 / gives, pullsOnly: diagonal.pullsOnly },
+          drags: [...this.dragAt(high.b.piece, a.spot, towards.z), ...this.dragAt(low.b.piece, b.spot, -towards.z)],
+        },
+      ];
+    });
   }
 
   /** What comes down at each node of each column, half of a piece at its head and half at its foot. */
@@ -628,7 +656,11 @@ class Frame {
       const { length, along, upright } = one.place;
       // How a column stands about its own axis is not said: its larger side is in the wind.
       const side = upright ? Math.max(section.depth, section.width) : section.depth;
-      return { area: side * length, along: upright ? null : along, spots: [0, length].map((at) => this.reach(id, at)?.spot ?? []) };
+      const diagonal = upright ? null : diagonalOf(this.ground, id, this.moment);
+      const spots = diagonal
+        ? [diagonal.low, diagonal.high].map(({ b }) => this.reach(b.piece, b.at)?.spot ?? [])
+        : [0, length].map((at) => this.reach(id, at)?.spot ?? []);
+      return { area: side * length, along: upright ? null : along, spots };
     });
   }
 

@@ -8,6 +8,7 @@ import { pointAt } from '../../document/place';
 import { windThen } from '../../settle/wind';
 import { frameRows, sayRows } from './frame-checks';
 import type { Line } from './forces';
+import { diagonalOf } from './diagonal';
 import { isPortal, isStiffBent } from './frame-model';
 import { hoodsOf, type Hood } from '../../replay/hoods';
 import { holdsNothing } from './at-foot';
@@ -192,7 +193,15 @@ export class Sway {
         ? [{ ...beams.get(id)!.place!.along, pullsOnly: false }]
         : [];
     });
-    const ways = [...group.ways, ...portals];
+    // So does an inclined piece: it pulls its upper end towards its lower one.
+    const diagonals = group.members.flatMap((id): Way[] => {
+      const found = diagonalOf(this.ground, id, moment);
+      if (!found) return [];
+      const { along: runs, from, to } = found.place;
+      const sign = to.z > from.z ? -1 : 1;
+      return [{ x: sign * runs.x, y: sign * runs.y, pullsOnly: found.pullsOnly }];
+    });
+    const ways = [...group.ways, ...portals, ...diagonals];
     for (const [part, way, words] of [
       ['along', along, `along ${beam.mark}`],
       ['across', { x: -along.y, y: along.x }, `square to ${beam.mark}`],
