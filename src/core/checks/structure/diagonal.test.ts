@@ -1,9 +1,10 @@
 import { addDiagonal, braced } from '../../../../tests/diagonal';
+import { guy, joint } from '../../../../tests/portal';
 import { jointAtEnd, whatMeets } from '../../edit/meeting';
 import { describe as words } from '../../verdict/describe';
 import { openPlan } from '../../document/open';
 import type { Joint, Plan } from '../../document/schema';
-import { evaluate } from '../../evaluate';
+import { checksAt, evaluate, evaluateWhole } from '../../evaluate';
 
 const TODAY = '2026-12-01';
 type Edit = (plan: Plan) => unknown;
@@ -60,6 +61,8 @@ describe('an inclined piece between the foot of a column and the head of another
     // No rope is at the second column: what it presses its base with is what comes down the diagonal.
     const more = Number(/and ([\d.]+) kN more/.exec(text(plan, 'support.sway', 'f2'))![1]);
     expect((pulls(plan) * 3.5) / LENGTH / more).toBeCloseTo(1, 2);
+    // At the foot of the first it pulls too, with the rope there.
+    expect(Number(/and ([\d.]+) kN more/.exec(text(plan, 'support.sway', 'f1'))![1])).toBeGreaterThan(1.2 * more);
   });
   test('drawn from its head down it is the same', () => {
     expect(bad(made(undefined, undefined, true))).toEqual([]);
@@ -88,7 +91,7 @@ describe('an inclined piece between the foot of a column and the head of another
     ).ratio!;
     expect(gale - row(made(undefined, 'HSS4x4x1/4'), 'beam.bending', 'd1').ratio!).toBeCloseTo(press / buckles, 2);
     const weak = made((one) => {
-      for (const joint of one.structure.joints) if (joint.a.piece === 'd1') joint.boltShear = 500;
+      for (const joint of one.structure.joints) if (joint.a.piece === 'd1') joint.boltShear = 550;
     });
     expect(bad(weak)).toContainEqual(expect.stringMatching(/^stop joint.sway d1-[12]/));
     const used = row(made(), 'diagonal.sway', 'd1').ratio!;
@@ -125,6 +128,44 @@ describe('an inclined piece between the foot of a column and the head of another
       });
     expect(bad(twice(3.5))).toContainEqual(expect.stringMatching(/^missing said.twice x: X1 runs where D1 runs/));
     expect(bad(twice(2.5)).some((one) => one.includes('said.twice'))).toBe(false);
+  });
+  test('slender, it pulls its head towards its foot: a rope the other way makes up for it, one the same way does not', () => {
+    const roped = (way: number) =>
+      made((plan) => {
+        plan.structure.braces.push({ ...guy(`r${way}`, way), a: { piece: 'c2', at: 3.6 } });
+        const last = plan.moves.findLastIndex(({ kind }) => kind === 'brace.fix');
+        plan.moves.splice(last + 1, 0, { id: 'rope', kind: 'brace.fix', brace: `r${way}` });
+      }, 'HSS2x2x1/4');
+    const atEnd = (plan: Plan) => {
+      const opened = openPlan(structuredClone(plan));
+      if (!opened.ok) throw new Error(opened.faults[0]?.error);
+      return checksAt(evaluateWhole(opened.plan, TODAY), plan.moves.at(-1)!.id).filter(({ id }) => id === 'frame.sideways');
+    };
+    expect(atEnd(roped(0))).toEqual([]);
+    expect(atEnd(roped(180))).toHaveLength(1);
+  });
+  test('from half way up a column it pulls along its slope, and ties nothing level', () => {
+    const plan = made((one) => {
+      const piece = one.structure.pieces.find(({ id }) => id === 'd1')!;
+      piece.from = { x: 0, y: 0, z: 1.2 };
+      one.structure.joints.find(({ id }) => id === 'd1-1')!.b.at = 1.2;
+      one.structure.joints.find(({ id }) => id === 'd1-2')!.a.at = Math.hypot(6, 2.4);
+      one.structure.makes.find(({ id }) => id === 'make-d1')!.length = Math.hypot(6, 2.4);
+    });
+    const opened = openPlan(structuredClone(plan));
+    if (!opened.ok) throw new Error(opened.faults[0]?.error);
+    const frame = checksAt(evaluateWhole(opened.plan, TODAY), 'd1 set3').find(({ id, traces }) => id === 'frame.second' && traces.length > 0)!;
+    const input = frame.traces[0]!.input as { ties: { id: string }[]; braces: { id: string }[] };
+    expect(input.ties.map(({ id }) => id)).toEqual(['n1 n2']);
+    expect(input.braces.map(({ id }) => id)).toContain('d1');
+  });
+  test('joined in its middle too it is left to whoever draws it', () => {
+    const three = made((plan) => {
+      plan.structure.joints.push(joint({ id: 'mid', kind: 'onWeb', a: { piece: 'd1', at: LENGTH / 2 }, b: { piece: 'b1', at: 3 } }));
+      const at = plan.moves.findIndex(({ id }) => id === 'd1 set3');
+      plan.moves.splice(at, 0, { id: 'm', kind: 'joint.make', joint: 'mid', pins: 0, bolts: 4, tight: true, fit: 'drawn' });
+    });
+    expect(bad(three)).toContainEqual(expect.stringMatching(/^stop frame.sideways/));
   });
   test('joined at one end alone, or not yet, it holds nothing', () => {
     for (const end of ['d1-1', 'd1-2'])

@@ -406,6 +406,16 @@ describe('a beam in two pieces, spliced, stiffly joined to both its columns', ()
     expect(found.capacity).toBe(40e3);
     expect(notHolds(spliced(2, (plan) => (joint(plan, 'sp').moment = 5e3)))).toEqual([expect.stringMatching(/^stop splice.portal As the frame leans Splice/)]);
   });
+  test('stiff at its far end alone its splice feels that end by its share of the way there', () => {
+    const plan = spliced(2, (one) => (joint(one, 'n1').moment = null));
+    const own = 40 * LB_FT * G * 1.05;
+    const joist = (22 * LB_FT * 5 * G * 1.05) / 2;
+    const free = (own * 2 * 4) / 2 + ((9000 + joist) * 2) / 2;
+    const end = row(plan, 'joint.portal', 'n2')!.demand!;
+    const ratio = row(plan, 'splice.portal', 'sp')!.demand! / (free + end / 3);
+    expect(ratio).toBeGreaterThan(0.95);
+    expect(ratio).toBeLessThan(1.05);
+  });
   test('spliced by a pin, or of two sections, it holds nothing along itself', () => {
     // Eight of twenty holes filled are a pin, and a beam with a pin between its columns falls down.
     expect(notHolds(spliced(2, (plan) => (joint(plan, 'sp').holes = 20))).join()).toMatch(/stop line\.stands/);
