@@ -136,7 +136,9 @@ function jointLeft(joint: Joint, made: boolean, state: JointState | undefined): 
   const bolts = state?.bolts ?? null;
   if (!made) return asked('moves.joint', of, `No move joins ${joint.name}. When is it made?`);
   if (state?.untold) return asked('moves.tight', of, `Are all bolts of ${joint.name} of the drawn size and grade, and wrench-tight at the end?`);
-  if (bolts === null) return [];
+  // What bolts carry is asked of them; on a seat they only hold.
+  if (bolts === null)
+    return joint.kind === 'seat' ? asked('moves.fill', of, `How many bolts does ${joint.name} end with? A move does not say how many go in.`) : [];
   // Of a splice its holes are asked where they carry.
   if (holes === null)
     return bolts > 0 && joint.kind !== 'splice'

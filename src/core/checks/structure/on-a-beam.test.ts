@@ -68,6 +68,13 @@ describe('a column on a beam', () => {
     expect(row.capacity).toBe(10e3);
     expect(told((plan) => (jointOf(plan, 's0').moment = 1.4e3), 'column.splice', 's0')).toEqual([expect.stringMatching(/^stop/)]);
   });
+  test('of which a move does not say how many bolts go in it is asked, and a moment its bolts never carry is a stop', () => {
+    const second = (plan: Plan) => plan.moves.filter((move) => move.kind === 'joint.make' && move.joint === 's0')[1] as Extract<Move, { kind: 'joint.make' }>;
+    expect(told((plan) => (second(plan).bolts = null), 'moves.fill', 's0')).toEqual([expect.stringMatching(/^missing: How many bolts does s0 end with/)]);
+    expect(told((plan) => (jointOf(plan, 's0').moment = 20e6), 'joint.boltSays', 's0')).toContainEqual(
+      expect.stringMatching(/^stop: s0 is said to carry a moment of/),
+    );
+  });
   test('presses into the web of the beam, unless there are stiffeners under it', () => {
     const heavy =
       (edit: Edit = () => undefined): Edit =>

@@ -333,13 +333,13 @@ const OUTSIDE = 0.075;
 const PULLED = 1.8;
 
 /**
- * What the engineer says a splice carries, or a joint that holds a beam stiffly to its column, against what all its bolts could at the
+ * What the engineer says a splice carries, or a joint that holds a beam stiffly to its column or a column upright on a beam, against what all its bolts could at the
  * very most: every one of them as far from the middle as the piece is deep. It is no design: a figure over it is wrong, one under it may be.
  */
 function engineerSays({ context, beams }: Ground, joint: Joint): Check[] {
   const bolt = drawnBolt(joint);
   const splice = joint.kind === 'splice';
-  if (!(splice || joint.kind === 'onColumn') || bolt === null || joint.holes === null) return [];
+  if (bolt === null || joint.holes === null) return [];
   const ends = splice ? [joint.a, joint.b] : [joint.a];
   const found = boltShearOf(bolt, context.rules);
   if ('why' in found) return [];
