@@ -273,6 +273,15 @@ describe('gusts by the day', () => {
     // A day of which nothing is known has no row: its lifts are asked.
     expect(told(windy(null, [['2026-12-02', 3]]), 'weather.window')).toHaveLength(1);
   });
+  test('a forecast is not issued weeks before it begins', () => {
+    const issued = (on: string) => {
+      const plan = windy(null, [['2026-12-02', 3]]);
+      plan.site.forecast!.issued = on;
+      return told(plan, 'weather.source');
+    };
+    expect(issued('2026-11-16')).toEqual([]);
+    expect(issued('2026-11-15')).toEqual([expect.stringMatching(/^missing .*said to be issued on 15 Nov 2026, and begins on 2 Dec 2026/)]);
+  });
   test('without a date, a shift or hours there are none by the day', () => {
     expect(dayGusts(bridge(['2026-12-02']))).toBeNull();
     expect(dayGusts(windy(null, [['2026-12-02', 3]], [null, null]))).toBeNull();

@@ -197,14 +197,17 @@ function dayFaultOf({ plan }: Context, { hold, day }: Asked, record: HoldRecord)
     : { stop: false, words: [`it is of ${record.on}, and the shift is on ${shift}. Who says go on that day?`] };
 }
 
+/** Smoke rises straight up under this (Beaufort 0, from memory) [m/s]: no shift has no stronger gust. */
+const CALM = 0.3;
+
 /** A gust that a lift of that day stops at. */
 function windOff({ plan }: Context, { day }: Asked, record: HoldRecord, lifts: readonly Check[]): Wrong | null {
   const gust = readingOf(record, 'shift');
   if (gust === null) return null;
-  if (gust <= 0)
+  if (gust < CALM)
     return {
       stop: false,
-      words: ['a strongest gust of nothing or less is no reading: the air is never that still for a shift. What did the anemometer show?'],
+      words: ['a strongest gust of next to nothing is no reading: the air is never that still for a shift. What did the anemometer show?'],
     };
   const ofDay = new Set(day ? plan.moves.slice(day.from, day.to).map(({ id }) => id) : []);
   const first = lifts

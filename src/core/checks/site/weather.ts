@@ -2,6 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { weatherWindows } from '../../weather/windows.calc';
 import type { Limit } from '../../weather/windows';
 import type { Check } from '../../verdict/check';
+import { addDays, dayWords, isDay } from '../../document/day';
 import { dayFault, saysSomething } from '../../document/records';
 import type { Plan } from '../../document/schema';
 import type { Shift } from '../../document/things/forecast';
@@ -13,6 +14,9 @@ import { flatStop, missingCheck, on, type Place, ratioCheck, said, sourced, told
 
 /** Two statements of one gust may differ by so much [m/s]. */
 const SAME_GUST = 0.05;
+
+/** No forecast of gusts reaches further ahead (common practice) [days]. */
+const AHEAD = 16;
 
 const clock = (at: string): string => at.replace('T', ' ');
 
@@ -32,6 +36,17 @@ export function weatherChecks(context: Context, drawn: Plan, others: readonly Ch
   const checks: Check[] = [];
   const fault = saysSomething(forecast.source) ? dayFault(forecast.issued, today) : 'names nobody who issued it';
   if (fault !== null) checks.push(missingCheck(place('weather.source'), 'count', `The forecast ${fault}. Who issued it, and when?`));
+  else {
+    const first = forecast.hours[0]?.at.slice(0, 10) ?? '';
+    if (isDay(first) && addDays(forecast.issued, AHEAD) < first)
+      checks.push(
+        missingCheck(
+          place('weather.source'),
+          'count',
+          `The forecast is said to be issued on ${dayWords(forecast.issued)}, and begins on ${dayWords(first)}: no forecast of gusts reaches so far. When was it issued?`,
+        ),
+      );
+  }
   if (!shift || shift.from >= shift.to) {
     checks.push(missingCheck(place('weather.shift'), 'count', 'In which hours of the forecast is the work done? Say from when to when.'));
     return checks;
