@@ -79,7 +79,7 @@ export function runSheetPages({ head, paper, evaluation, structure, day: only }:
     return (
       <SheetPage key={i} paper={paper} title={only ? `Run sheet, ${dayName(only)}` : 'Run sheet'} head={head}>
         {i === 0 && <StopBand plan={plan} checks={checks} />}
-        {i === 0 && <HoldRecords plan={plan} />}
+        {i === 0 && <HoldRecords plan={plan} day={only ?? null} />}
         <TableHead />
         {last ? stretch.slice(0, -1) : stretch}
         {last && (
@@ -256,18 +256,25 @@ export function newSince(before: string, after: string): string {
 }
 const LISTED = [' set', ' on the hook'] as const;
 
-/** Hold points with who passed them, on what evidence, when; a blank line where nobody has. */
-function HoldRecords({ plan }: { plan: Plan }) {
+/** Hold points with who passed them, on what evidence, when; a blank line where nobody has. For one day: of those passed anew each day its own, and those its moves wait for. */
+function HoldRecords({ plan, day: only }: { plan: Plan; day: WorkDay | null }) {
   const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
+  const ofDay = new Set(only ? plan.moves.slice(only.from, only.to).map(({ id }) => id) : []);
+  // The end of the day before is what its first move waits for.
+  const asked = holdsAsked(plan).filter(
+    ({ day, waits }) => only === null || day === null || day.number === only.number || (waits !== null && ofDay.has(waits)),
+  );
   return (
-    <View wrap={false}>
-      <Text style={styles.heading}>Hold points: no work below one before a named person has passed it</Text>
-      {holdsAsked(plan).map((asked) => {
-        const { hold } = asked;
-        const record = recordOf(plan, asked);
+    <View>
+      <Text style={styles.heading} minPresenceAhead={60}>
+        Hold points: no work below one before a named person has passed it
+      </Text>
+      {asked.map((one) => {
+        const { hold } = one;
+        const record = recordOf(plan, one);
         return (
-          <View key={`${hold.id} ${dayId(asked) ?? ''}`} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
-            <Text style={[cell, styles.bold, { width: 150 }]}>{holdName(asked)}</Text>
+          <View key={`${hold.id} ${dayId(one) ?? ''}`} wrap={false} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
+            <Text style={[cell, styles.bold, { width: 150 }]}>{holdName(one)}</Text>
             <Text style={[cell, { flex: 1 }]}>{record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}</Text>
             <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>
               {record ? `${record.by}, ${dayWords(record.on)}` : `NOT RECORDED: ${hold.signs}`}

@@ -333,13 +333,33 @@ test('the papers of one day: its cards and its run sheet, and on the whole run s
   expect(first.text).toContain('Day 1 · 1 Dec 2026');
   expect(first.text).not.toContain('Hang G1b');
   expect(second.text).toMatch(/Run sheet, Day 2/);
-  expect(second.text).not.toContain('Day 1 ·');
+  // Of the day before only that it ended safely, which its first move waits for.
+  expect(second.text).not.toContain('Day 1 · 1 Dec 2026 1 ');
+  expect(second.text).not.toContain('HP11 Go for the day, Day 1');
+  expect(second.text).toContain('HP14 Safe at the end of the day, Day 1');
+  expect(first.text).toContain('HP11 Go for the day, Day 1');
+  expect(first.text).not.toContain('HP11 Go for the day, Day 2');
   // Moves keep their numbers.
   expect(second.text).toContain(` ${at + 3} `);
-  expect(whole.text.indexOf('Day 1 · 1 Dec 2026')).toBeLessThan(whole.text.indexOf('Day 2'));
+  // Past the hold points, which name the days too, each day begins with its line.
+  const lines = ['Day 1 · 1 Dec 2026', 'Day 2'].map((day) => whole.text.lastIndexOf(day));
+  expect(lines[0]).toBeGreaterThan(whole.text.indexOf('No Stands Move'));
+  expect(lines[1]).toBeGreaterThan(lines[0]!);
   const cards = [await wordsOf('pick-card', plan, 'A4', 1), await wordsOf('pick-card', plan, 'A4', 2)].map(({ text }) => text);
   expect(cards.map((text) => ['G1a', 'G2a', 'G1b', 'G2b'].filter((mark) => text.includes(`Pick card · ${mark}`)))).toEqual([
     ['G1a', 'G2a'],
     ['G1b', 'G2b'],
   ]);
+});
+
+test('a run sheet of forty days has a line for what is passed on each of them, over as many pages as it takes', async () => {
+  const plan = quayFootbridge();
+  const days = Array.from({ length: 40 }, (_, n): Plan['moves'] => [
+    { id: `w${n}`, kind: 'other', what: `Work of day ${n + 1}` },
+    { id: `d${n}`, kind: 'day.end', on: null },
+  ]);
+  plan.moves = [...days.flat(), ...plan.moves];
+  const { text } = await wordsOf('run-sheet', plan);
+  expect(text.match(/HP14 Safe at the end/g)!.length).toBeGreaterThanOrEqual(40);
+  expect(text).toContain('Work of day 40');
 });
