@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import type { Check } from '@/core/verdict/check';
 import { dayWords } from '@/core/document/day';
 import { describe } from '@/core/verdict/describe';
-import { dayId, holdName, holdsAsked, recordOf } from '@/core/document/holds';
+import { dayId, holdName, holds, holdsAsked, recordOf } from '@/core/document/holds';
 import { dayName, workDays, type WorkDay } from '@/core/document/work-days';
 import { moveWords } from '@/core/settle/move-words';
 import { checksByMove } from '@/core/evaluate';
@@ -256,32 +256,65 @@ export function newSince(before: string, after: string): string {
 }
 const LISTED = [' set', ' on the hook'] as const;
 
-/** Hold points with who passed them, on what evidence, when; a blank line where nobody has. For one day: of those passed anew each day its own, and those its moves wait for. */
+/**
+ * Hold points with who passed them, on what evidence, when; a blank line where nobody has. For one day: of those passed anew each day its
+ * own, and those its moves wait for. For all days these are one line.
+ */
 function HoldRecords({ plan, day: only }: { plan: Plan; day: WorkDay | null }) {
-  const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
   const ofDay = new Set(only ? plan.moves.slice(only.from, only.to).map(({ id }) => id) : []);
   // The end of the day before is what its first move waits for.
   const asked = holdsAsked(plan).filter(
     ({ day, waits }) => only === null || day === null || day.number === only.number || (waits !== null && ofDay.has(waits)),
   );
+  const daily =
+    only === null ? holds.flatMap((hold) => [asked.filter((one) => one.hold.id === hold.id && one.day !== null)].filter((days) => days.length > 1)) : [];
+  const inOne = new Set(daily.flat());
   return (
-    <View>
-      <Text style={styles.heading} minPresenceAhead={60}>
-        Hold points: no work below one before a named person has passed it
-      </Text>
+    <View wrap={false}>
+      <Text style={styles.heading}>Hold points: no work below one before a named person has passed it</Text>
       {asked.map((one) => {
         const { hold } = one;
         const record = recordOf(plan, one);
+        if (!inOne.has(one))
+          return (
+            <HoldLine
+              key={`${hold.id} ${dayId(one) ?? ''}`}
+              name={holdName(one)}
+              evidence={record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}
+              by={record ? `${record.by}, ${dayWords(record.on)}` : `NOT RECORDED: ${hold.signs}`}
+              open={!record}
+            />
+          );
+        const days = daily.find(([first]) => first === one);
+        if (!days) return null;
+        const open = days.filter((each) => !recordOf(plan, each)).map(({ day }) => `day ${day!.number}`);
         return (
-          <View key={`${hold.id} ${dayId(one) ?? ''}`} wrap={false} style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
-            <Text style={[cell, styles.bold, { width: 150 }]}>{holdName(one)}</Text>
-            <Text style={[cell, { flex: 1 }]}>{record ? [record.evidence, record.value].filter(Boolean).join('; ') : `asks for ${hold.evidence}`}</Text>
-            <Text style={[cell, { width: 140 }, record ? {} : styles.bold]}>
-              {record ? `${record.by}, ${dayWords(record.on)}` : `NOT RECORDED: ${hold.signs}`}
-            </Text>
-          </View>
+          <HoldLine
+            key={hold.id}
+            name={`${hold.id} ${hold.title}, each of ${days.length} days`}
+            evidence={`asks for ${hold.evidence}`}
+            by={
+              open.length === 0
+                ? 'recorded for each of them'
+                : `NOT RECORDED: ${open.slice(0, NAMED_DAYS).join(', ')}${open.length > NAMED_DAYS ? ` and ${open.length - NAMED_DAYS} more` : ''}`
+            }
+            open={open.length > 0}
+          />
         );
       })}
+    </View>
+  );
+}
+/** Of days on which something is not recorded so many are named. */
+const NAMED_DAYS = 4;
+
+function HoldLine({ name, evidence, by, open }: { name: string; evidence: string; by: string; open: boolean }) {
+  const cell = { paddingHorizontal: 3, paddingVertical: 1.5 } as const;
+  return (
+    <View style={[styles.row, { borderBottomWidth: 0.4, borderColor: '#999' }]}>
+      <Text style={[cell, styles.bold, { width: 150 }]}>{name}</Text>
+      <Text style={[cell, { flex: 1 }]}>{evidence}</Text>
+      <Text style={[cell, { width: 140 }, open ? styles.bold : {}]}>{by}</Text>
     </View>
   );
 }
