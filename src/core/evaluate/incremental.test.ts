@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { girderLines } from '../../../tests/girder-lines';
+import { braced } from '../../../tests/diagonal';
+import { inDays } from '../../../tests/in-days';
+import { planted } from '../../../tests/planted';
 import { portal, square } from '../../../tests/portal';
 import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
 import { splicedGirder } from '../../../tests/spliced-girder';
@@ -46,6 +49,9 @@ const plans: Record<string, () => Plan> = {
   splice: () => splicedGirder('eu-ls'),
   footbridge: quayFootbridge,
   luggage: demoPlan,
+  planted,
+  braced: () => braced(),
+  inDays,
 };
 
 /** A check as it is told, without what it was worked out with. */
@@ -103,6 +109,14 @@ const edits: ((plan: Plan, n: number) => unknown)[] = [
   ({ structure }, n) =>
     structure.makes.length && (structure.makes[n % structure.makes.length]!.made = { kind: 'section', section: n % 2 ? 'W6x20' : 'W10x49' }),
   ({ structure }, n) => structure.loads.length && (structure.loads[n % structure.loads.length]!.force = 1e3 * (1 + (n % 20))),
+  ({ structure }, n) => structure.joints.length && (structure.joints[n % structure.joints.length]!.b.at += 0.1 * ((n % 5) - 2)),
+  ({ structure }, n) => structure.joints.length && (structure.joints[n % structure.joints.length]!.stiffened = n % 3 === 0 ? null : n % 3 === 1),
+  ({ moves }, n) => {
+    const ends = moves.filter((one): one is Extract<Move, { kind: 'day.end' }> => one.kind === 'day.end');
+    if (ends.length) ends[n % ends.length]!.on = n % 4 === 0 ? null : `2026-11-${18 + (n % 8)}`;
+  },
+  ({ site }, n) => site.forecast && (site.forecast.hours[n % site.forecast.hours.length]!.gust = n % 14),
+  ({ holds }, n) => holds.length && (holds[n % holds.length]!.on = `2026-11-${18 + (n % 8)}`),
   ({ structure }, n) => structure.makes.length && (structure.makes[n % structure.makes.length]!.grade = n % 2 ? 'S235' : 'A992'),
 ];
 

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { demoPlan, quayFootbridge, ticketHall } from '../../../tests/demo-plan';
 import { gable, gableAsOne } from '../../../tests/gable';
+import { braced } from '../../../tests/diagonal';
+import { inDays } from '../../../tests/in-days';
+import { planted } from '../../../tests/planted';
 import { portal, square } from '../../../tests/portal';
 import { openPlan } from '../document/open';
 import { report } from '../view/report';
@@ -48,7 +51,9 @@ function harmed(document: Json, way: readonly (string | number)[], harm: number)
   return copy;
 }
 
-const demos = [demoPlan, ticketHall, quayFootbridge, portal, square, gable, () => gableAsOne()].map((make) => make() as unknown as Json);
+const demos = [demoPlan, ticketHall, quayFootbridge, portal, square, gable, () => gableAsOne(), planted, () => braced(), inDays].map(
+  (make) => make() as unknown as Json,
+);
 const ways = demos.map((demo) => places(demo));
 const mutated = fc
   .tuple(fc.nat(demos.length - 1), fc.array(fc.tuple(fc.nat(1e6), fc.nat(harms.length - 1)), { minLength: 1, maxLength: 3 }))
