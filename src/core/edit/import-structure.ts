@@ -1,7 +1,8 @@
-import type { Meeting } from '../model/meet';
 import type { Placed, PlacedModel } from '../model/placed';
 import type { SteelRow, SteelRows } from '../steel/lists/rows';
 import { findSection } from '../steel/sections';
+import { placeOf } from '../document/place';
+import { jointBy } from './meeting';
 import { newJoint, newMake, newSupport, RunSheet } from './templates/base';
 import type { CommandArguments } from './table';
 import type { Beam, Joint, Make, Plan, Support } from '../document/schema';
@@ -20,7 +21,6 @@ export interface StructureImport {
 
 /** Steeper than this a piece is a column, whose place is its axis; a beam’s is its underside [sine of the slope]. */
 const STEEP = Math.sin((70 * Math.PI) / 180);
-const kinds: Partial<Record<Meeting['kind'], Joint['kind']>> = { splice: 'splice', onWeb: 'onWeb', onColumn: 'onColumn' };
 
 interface Come {
   piece: Beam;
@@ -72,20 +72,16 @@ export function structureOf(
   found.joints.forEach((one, i) => {
     const [a, b] = [come.get(one.a), come.get(one.b)];
     if (refused.joints.has(i) || !a || !b) return;
-    const kind = kinds[one.kind];
-    if (!kind) {
+    const [from, to] = [a, b].map(({ piece }) => placeOf(piece));
+    const joint =
+      from && to ? jointBy(one.kind, { piece: a.piece.id, at: at(a, one.atA), place: from }, { piece: b.piece.id, at: at(b, one.atB), place: to }) : null;
+    if (!joint) {
       other += 1;
       return;
     }
-    joints.push(
-      newJoint(
-        freshId('jt'),
-        `${a.piece.mark} ${kind === 'splice' ? 'to' : 'on'} ${b.piece.mark}`,
-        kind,
-        { piece: a.piece.id, at: at(a, one.atA) },
-        { piece: b.piece.id, at: at(b, one.atB) },
-      ),
-    );
+    const [carried, carries] = joint.a.piece === a.piece.id ? [a, b] : [b, a];
+    const name = `${carried.piece.mark} ${joint.kind === 'splice' ? 'to' : 'on'} ${carries.piece.mark}`;
+    joints.push(newJoint(freshId('jt'), name, joint.kind, joint.a, joint.b));
   });
   if (other > 0) left.push(`${other} meet neither in line, nor on a web, nor on a column: what joins them is for you to say.`);
   const supports: Support[] = [];

@@ -90,19 +90,28 @@ export function whatMeets(plan: Plan, freshId: (prefix: string) => string): Meet
   return { joints, supports, asked: [...others, ...openEnds(found, plan)] };
 }
 
-/** What was found as the plan says it: `a` is carried by `b`, also where it is the head of a column that was seen to reach the beam. */
-function jointOf(found: Meeting, pieces: ReadonlyMap<string, Stands>): Pick<Joint, 'kind' | 'a' | 'b'> | null {
-  const [a, b] = [
-    { piece: found.a, at: found.atA },
-    { piece: found.b, at: found.atB },
-  ];
-  const [one, other] = [pieces.get(found.a)!.place, pieces.get(found.b)!.place];
-  // A diagonal is fixed to what it comes to, by bolts: how they lie only the drawing says.
-  if (found.kind === 'other' && isInclined(one) && !isInclined(other)) return { kind: other.upright ? 'onColumn' : 'onWeb', a, b };
-  if (!one.upright || other.upright) return found.kind === 'other' ? null : { kind: found.kind, a, b };
-  // A beam runs on over the head of a column, or a column stands on a beam.
-  return isHead(one, found.atA) ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
+/** A place on a piece where it was seen to meet another. */
+export interface MeetingPlace {
+  piece: string;
+  at: number;
+  place: Placed;
 }
+
+/**
+ * What was found as the plan says it: `a` is carried by `b`, also where it is the head of a column that was seen to reach the beam. Null:
+ * what joins them is for somebody to say.
+ */
+export function jointBy(kind: Meeting['kind'], one: MeetingPlace, other: MeetingPlace): Pick<Joint, 'kind' | 'a' | 'b'> | null {
+  const [a, b] = [one, other].map(({ piece, at }) => ({ piece, at })) as [Joint['a'], Joint['b']];
+  // A diagonal is fixed to what it comes to, by bolts: how they lie only the drawing says.
+  if (kind === 'other' && isInclined(one.place) && !isInclined(other.place)) return { kind: other.place.upright ? 'onColumn' : 'onWeb', a, b };
+  if (!one.place.upright || other.place.upright) return kind === 'other' ? null : { kind, a, b };
+  // A beam runs on over the head of a column, or a column stands on a beam.
+  return isHead(one.place, one.at) ? { kind: 'onColumn', a: b, b: a } : { kind: 'seat', a, b };
+}
+
+const jointOf = ({ kind, a, atA, b, atB }: Meeting, pieces: ReadonlyMap<string, Stands>): Pick<Joint, 'kind' | 'a' | 'b'> | null =>
+  jointBy(kind, { piece: a, at: atA, place: pieces.get(a)!.place }, { piece: b, at: atB, place: pieces.get(b)!.place });
 
 /** Whether a place on a column is nearer to its head than to its foot. */
 const isHead = (column: Placed, at: number): boolean => pointAt(column, at).z > (column.from.z + column.to.z) / 2;

@@ -104,12 +104,30 @@ test('a section the model says two ways is neither: the plan asks on', async () 
   expect(made('B0')).toEqual({ kind: 'section', section: 'IPE 300' });
 });
 
-test('what meets askew is not taken as a joint, and is told', async () => {
+test('a diagonal is joined to what it comes to at both its ends; what meets askew is not taken as a joint, and is told', async () => {
   const { plan, left } = await into([
     { mark: 'C', kind: 'IFCCOLUMN', from: [0, 0, 0], to: [0, 0, 4], depth: 0.2, width: 0.2 },
     { mark: 'B', from: [0.1, 0, 3.8], to: [6, 0, 3.8] },
     { mark: 'K', kind: 'IFCMEMBER', from: [2, 0, 3.65], to: [0.1, 0, 1.75], depth: 0.08, width: 0.08 },
+    // Level, and neither square to the beam nor in line with it.
+    { mark: 'S', from: [4, 0, 3.8], to: [5.5, 1.5, 3.8], depth: 0.1, width: 0.1 },
   ]);
-  expect(plan.structure.joints.map(({ name }) => name)).toEqual(expect.arrayContaining(['B on C']));
+  const of = (mark: string) => plan.structure.joints.filter(({ name }) => name.startsWith(`${mark} `)).map(({ kind, name }) => `${kind} ${name}`);
+  expect(of('B')).toEqual(['onColumn B on C']);
+  expect(of('K').sort()).toEqual(['onColumn K on C', 'onWeb K on B']);
+  expect(of('S')).toEqual([]);
   expect(left.join()).toMatch(/1 meet neither in line/);
+});
+
+test('a post on a beam stands there by its foot', async () => {
+  const { plan } = await into([
+    { mark: 'C1', kind: 'IFCCOLUMN', from: [0, 0, 0], to: [0, 0, 4], depth: 0.2, width: 0.2 },
+    { mark: 'C2', kind: 'IFCCOLUMN', from: [6, 0, 0], to: [6, 0, 4], depth: 0.2, width: 0.2 },
+    { mark: 'B', from: [0.1, 0, 3.8], to: [5.9, 0, 3.8] },
+    { mark: 'P', kind: 'IFCCOLUMN', from: [3, 0, 3.95], to: [3, 0, 6.5], depth: 0.15, width: 0.15 },
+  ]);
+  const { joints, supports, pieces } = plan.structure;
+  const post = pieces.find(({ mark }) => mark === 'P')!;
+  expect(joints.find(({ a }) => a.piece === post.id)).toMatchObject({ kind: 'seat', name: 'P on B', a: { at: 0 } });
+  expect(supports.filter(({ seats }) => seats.some(({ piece }) => piece === post.id))).toEqual([]);
 });
