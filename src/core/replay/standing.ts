@@ -42,10 +42,10 @@ function structureStands({ structure }: Plan, { structure: now }: Moment): strin
   ];
 }
 
-/** What stands, hangs and is loose at a moment, and what carries it, in one line. */
-export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): string {
+/** What stands, hangs and is loose at a moment, and what carries it, in one line. Null: what each carries is left out. */
+export function standing(plan: Plan, moment: Moment, checks: readonly Check[] | null): string {
   const ready = plan.bearings.filter((bearing) => moment.bearingsReady[bearing.id]).map((bearing) => bearing.name);
-  const loads = seatLoads(checks);
+  const loads = checks && seatLoads(checks);
   const bearings = new Map(plan.bearings.map((one) => [one.id, one]));
   const parts = [
     ...(plan.bearings.length === 0 ? [] : [ready.length === 0 ? 'No bearing is ready' : `${ready.join(' and ')} ready`]),
@@ -55,7 +55,8 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
     const state = moment.pieces[piece.id]!;
     if (state.where === 'away' && plan.pieces.length > MANY) continue;
     const seats = [piece.seat.left, piece.seat.right].flatMap((id) => bearings.get(id) ?? []);
-    const carry = seats.map(({ id, name }) => {
+    const carry = seats.flatMap(({ id, name }) => {
+      if (!loads) return [];
       const load = loads.get(`${id}/${piece.id}`);
       return load === undefined ? `${name} not known` : `${name} ${formatQuantity(load, 'force', plan.job.units)}`;
     });
@@ -65,7 +66,7 @@ export function standing(plan: Plan, moment: Moment, checks: readonly Check[]): 
       slung: `${piece.mark} on the truck, slung`,
       hanging: `${piece.mark} on the hook over its seats`,
       landed: `${piece.mark} landed, hook still holding, ${state.bolts.left ?? '?'} + ${state.bolts.right ?? '?'} bolts`,
-      free: `${piece.mark} set: ${carry.join(', ')}${state.tightened ? ', tightened' : state.plumbed ? ', plumbed' : ', not yet plumbed'}`,
+      free: `${piece.mark} set${carry.length > 0 ? `: ${carry.join(', ')}` : ''}${state.tightened ? ', tightened' : state.plumbed ? ', plumbed' : ', not yet plumbed'}`,
     };
     parts.push(said[state.where]);
   }

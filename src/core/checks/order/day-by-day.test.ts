@@ -1,5 +1,5 @@
 import { evaluated } from '../../../../tests/evaluated';
-import { linkSpan, quayFootbridge } from '../../../../tests/demo-plan';
+import { demoPlan, linkSpan, quayFootbridge } from '../../../../tests/demo-plan';
 import { applyCommand } from '../../edit/apply';
 import { openPlan } from '../../document/open';
 import { revisionDifferences } from '../../document/differences';
@@ -140,6 +140,26 @@ describe('safe at the end of the day', () => {
     const rows = told(bridge(['2026-12-02', '2026-12-03', '2026-12-04']), 'hold.HP14');
     expect(rows.map((row) => row.split(':')[0])).toEqual(['missing d1 c2s', 'missing d2 m20', 'missing d3 -']);
     expect(rows[0]).toMatch(/Safe at the end of the day, Day 1 · 2 Dec 2026: not recorded/);
+    // As each evening leaves it: two girders on their bents; all of them, and the bents still under them; the bents gone.
+    expect(rows[0]).toMatch(/It is left so: .*G1a, G2a set\. Move 17/);
+    expect(rows[1]).toMatch(/G1a, G1b, G2a, G2b set/);
+    expect(rows[0]).not.toContain('a crane at');
+    const early = bridge(['2026-12-02'], (plan) => {
+      const end = plan.moves.find(({ id }) => id === 'd1')!;
+      plan.moves = plan.moves.filter((move) => move !== end);
+      plan.moves.splice(
+        plan.moves.findIndex(({ id }) => id === 'c1l'),
+        0,
+        end,
+      );
+    });
+    expect(told(early, 'hold.HP14')[0]).toMatch(/set · a crane at W1\./);
+    // Of a piece on its bearings, that it is set; what they carry is not told there.
+    const hall = demoPlan();
+    const last = hall.moves.findIndex(({ kind }) => kind === 'hook.release');
+    hall.moves.splice(last + 1, 0, { id: 'd1', kind: 'day.end', on: '2026-12-02' });
+    expect(told(hall, 'hold.HP14')[0]).toMatch(/It is left so: .*TB1 set, not yet plumbed/);
+    expect(told(hall, 'hold.HP14')[0]).not.toContain('not known');
     expect(told(bridge([]), 'hold.HP14')).toEqual([]);
   });
   test('a pass on another day is none', () => {

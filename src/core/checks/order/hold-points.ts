@@ -3,6 +3,7 @@ import { metresPer, pascalsPer } from '../../units';
 import type { Check } from '../../verdict/check';
 import { dayId, holdName, holds, holdsAsked, recordOf, strayRecords, type Asked, type Hold, type HoldReading } from '../../document/holds';
 import { readingOf, thingsOf, unread, type HoldThing } from '../../settle/hold-things';
+import { standing } from '../../replay/standing';
 import { moveWords } from '../../settle/move-words';
 import { dayFault, dayOrder, namesPerson, saysSomething } from '../../document/records';
 import type { HoldRecord } from '../../document/schema';
@@ -24,7 +25,8 @@ export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>
     const halt = at === undefined ? '' : ` Move ${at + 1}, ${moveWords(plan, plan.moves[at]!).title}, waits for it.`;
     const about = { asked, row, head: holdName(asked), halt };
     const record = recordOf(plan, asked);
-    if (!record) return missingCheck(row, 'count', `${about.head}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.${halt}`);
+    if (!record)
+      return missingCheck(row, 'count', `${about.head}: not recorded. It asks for ${hold.evidence}; signed by ${hold.signs}.${leftAs(context, asked)}${halt}`);
     return recordCheck(context, about, record, onward, lifts);
   });
   const strays = strayRecords(plan).map((record, n): Check => {
@@ -36,6 +38,15 @@ export function holdChecks(context: Context, onward: ReadonlyMap<string, Onward>
     );
   });
   return [...rows, ...strays];
+}
+
+/** What is left overnight, where the end of a day is what is passed. */
+function leftAs({ plan, replayed }: Context, { hold, day }: Asked): string {
+  const after = hold.daily === 'ends' && day ? replayed.steps[day.to - 1]?.after : undefined;
+  if (!after) return '';
+  const cranes = plan.stands.filter(({ id }) => after.cranesSet[id]).map(({ name }) => name);
+  const left = [standing(plan, after, null), ...(cranes.length > 0 ? [`a crane at ${cranes.join(' and ')}`] : [])].filter((one) => one !== '');
+  return left.length > 0 ? ` It is left so: ${left.join(' · ')}.` : '';
 }
 
 const placeOf = (hold: Hold, part: string | null): Place => ({
