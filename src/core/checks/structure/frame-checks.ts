@@ -13,7 +13,8 @@ import { leaningsOf } from '../../replay/answers';
 import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
 import { portalRows } from './portal-rows';
 import { diagonalRows } from './diagonal-rows';
-import { ontoRests, riderRows } from './rider-rows';
+import { ontoRests, pressedPlaces, pressedRows, type Pressed } from './pressed-beams';
+import { riderRows } from './rider-rows';
 import { isTold, worstRows, type At, type Row } from './frame-rows';
 import type { Ground } from './ground';
 import { about, place } from './places';
@@ -76,14 +77,17 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
     ];
   }
   const answers = winds.map((one) => one.answer as SwayStands);
+  const allDrags = dragsOf(model, answers);
+  const pressed = pressedPlaces(ground, model, answers, allDrags);
   return [
     alphaRow(at('frame.second', about('beam', head, names)), rules, names, model, winds, answers),
     ...braceRows(ground, model, answers, at),
-    ...columnRows(ground, model, answers, gust, at),
-    ...jointRows(ground, model, answers, moment, at),
+    ...columnRows(ground, model, answers, { drags: allDrags, gust }, at),
+    ...jointRows(ground, model, answers, pressed, moment, at),
     ...portalRows(ground, model, answers, moment, at),
     ...diagonalRows(ground, model, answers, at),
-    ...riderRows(ground, model, answers, { drags: dragsOf(model, answers), gust }, moment, at),
+    ...riderRows(ground, model, answers, { drags: allDrags, gust }, moment, at),
+    ...pressedRows(ground, pressed, moment, at),
   ];
 }
 
@@ -267,12 +271,17 @@ function dragsOf(model: FrameModel, answers: readonly SwayStands[]): number[][] 
   return drags;
 }
 
-function columnRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], gust: number, at: At): Row[] {
+function columnRows(
+  ground: Ground,
+  model: FrameModel,
+  answers: readonly SwayStands[],
+  { drags: allDrags, gust }: { drags: readonly (readonly number[])[]; gust: number },
+  at: At,
+): Row[] {
   const { rules } = ground.context;
   const caution = rules.value('strengthCaution');
   const strengths: { row: Row; ratio: number }[] = [];
   const rows: Row[] = [];
-  const allDrags = dragsOf(model, answers);
   model.stacks.forEach((stack, s) => {
     const drags = allDrags[s]!;
     const [up, down] = [Math.max(0, ...drags), Math.max(0, ...drags.map((one) => -one))];
@@ -473,7 +482,7 @@ function footRows(
 }
 
 /** Joints carry what a beam brings from above and what it hands on sideways, at once. */
-function jointRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], moment: StructureMoment, at: At): Row[] {
+function jointRows(ground: Ground, model: FrameModel, answers: readonly SwayStands[], pressed: readonly Pressed[], moment: StructureMoment, at: At): Row[] {
   const { rules } = ground.context;
   const caution = rules.value('strengthCaution');
   const most = new Map<string, { joint: FrameModel['ties'][number]['joints'][number]['joint']; brings: number; along: number }>();
@@ -507,11 +516,8 @@ function jointRows(ground: Ground, model: FrameModel, answers: readonly SwayStan
       ] as const)
         more.set(joint.id, Math.max(more.get(joint.id) ?? 0, one));
     }
-  // So does what comes down on a column that stands on it.
-  const drags = dragsOf(model, answers);
-  model.stacks.forEach((stack, s) => {
-    for (const { key, force } of ontoRests(ground, stack, Math.max(0, ...drags[s]!.map((one) => -one)))) more.set(key, (more.get(key) ?? 0) + force);
-  });
+  // So does what presses it between them.
+  for (const { key, force } of ontoRests(pressed)) more.set(key, (more.get(key) ?? 0) + force);
   const rows: { row: Row; ratio: number }[] = [];
   for (const { joint, brings: rests, along } of most.values()) {
     const brings = rests + (more.get(joint.id) ?? 0);

@@ -4,11 +4,12 @@ import type { Brace, Joint, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
 import { AT_FOOT } from './at-foot';
 import { diagonalOf, type Diagonal } from './diagonal';
+import { betweenRests, givesBy } from './rests';
 import { isStiff, keepsAngle, type Line, type LoadCase } from './forces';
 import type { Ground } from './ground';
 import { type SettledBeam } from '../../settle/model';
 import { isGiven } from '../../settle/section-strength';
-import { pointAt, type Placed, type Point } from '../../document/place';
+import { pointAt, type Placed, type Point, isInclined } from '../../document/place';
 import { beamAt, braceAt, isMade, jointAt, standsAt, type StructureMoment } from '../../replay/moment';
 
 /** Nodes of a column nearer to each other are one [m]. */
@@ -43,6 +44,13 @@ interface Drag {
   share: number;
 }
 
+/** Where a brace pulls a beam upright: so much of its pull, upwards. */
+interface Press {
+  piece: string;
+  at: number;
+  up: number;
+}
+
 /** A frame of plumb columns as it stands after a move, and what the wind does to it. */
 export interface FrameModel {
   frame: SwayFrame;
@@ -52,6 +60,8 @@ export interface FrameModel {
   braces: { brace: Brace; drags: Drag[] }[];
   /** inclined pieces that pull and push, the first of them so many braces of the frame on */
   diagonals: { from: number; all: { diagonal: Diagonal; drags: Drag[] }[] };
+  /** where braces and diagonals pull beams, each by its place among the braces of the frame */
+  presses: (Press & { brace: number })[];
   /** by tie: the joints it goes through, and what they carry from above */
   ties: { joints: { joint: Joint; brings: number }[] }[];
   /** by rail: its line, how long it is, the columns at its ends, and the joints there that keep their angle */
@@ -206,6 +216,10 @@ class Frame {
       rides: new Map([...this.rides].map(([s, { spot }]) => [s, spot])),
       braces: braces.map(({ brace, drags }) => ({ brace, drags })),
       diagonals: { from: braces.length + fixed.length, all: diagonals.map(({ diagonal, drags }) => ({ diagonal, drags })) },
+      presses: [
+        ...braces.flatMap(({ presses }, brace) => presses.map((one) => ({ ...one, brace }))),
+        ...diagonals.flatMap(({ presses }, i) => presses.map((one) => ({ ...one, brace: braces.length + fixed.length + i }))),
+      ],
       ties: ties.map(({ joints }) => ({ joints })),
       rails: rails.map(({ portal }) => portal),
       rafters: rafters.map(({ portal }) => portal),
@@ -545,7 +559,7 @@ class Frame {
     );
   }
 
-  private bracesOf(): { brace: Brace; sway: SwayBrace; drags: Drag[] }[] {
+  private bracesOf(): { brace: Brace; sway: SwayBrace; drags: Drag[]; presses: Press[] }[] {
     const seen = new Set<string>();
     return this.members.flatMap((id) =>
       (this.ground.by.braces.get(id) ?? []).flatMap(({ brace }) => {
@@ -558,7 +572,7 @@ class Frame {
     );
   }
 
-  private braceOf(brace: Brace): { brace: Brace; sway: SwayBrace; drags: Drag[] } | null {
+  private braceOf(brace: Brace): { brace: Brace; sway: SwayBrace; drags: Drag[]; presses: Press[] } | null {
     const { name } = brace;
     const a = this.reach(brace.a.piece, brace.a.at);
     const b = brace.b ? this.reach(brace.b.piece, brace.b.at) : STILL;
@@ -582,6 +596,8 @@ class Frame {
     if (brace.stiffness === null)
       return ask('brace', brace, name, 'brace.stiffness', `How stiff is ${name} along itself? How far the frame leans depends on it.`);
     const turned = a.spot.length === 0;
+    const presses = [...this.pressAt(brace.a.piece, brace.a.at, towards.z), ...(brace.b ? this.pressAt(brace.b.piece, brace.b.at, -towards.z) : [])];
+    const gives = 1 / brace.stiffness + presses.reduce((sum, one) => sum + this.beamGives(one), 0);
     return {
       brace,
       sway: {
@@ -589,9 +605,10 @@ class Frame {
         a: turned ? b.spot : a.spot,
         b: turned || b.spot.length === 0 ? null : b.spot,
         towards: turned ? { x: -towards.x, y: -towards.y, z: -towards.z } : towards,
-        stiffness: brace.stiffness,
+        stiffness: 1 / gives,
         pullsOnly: brace.kind === 'guy',
       },
+      presses,
       drags: [...this.dragAt(brace.a.piece, a.spot, towards.z), ...(brace.b ? this.dragAt(brace.b.piece, b.spot, -towards.z) : [])],
     };
   }
@@ -603,8 +620,20 @@ class Frame {
     return stack === undefined ? [] : [{ stack, share: up }];
   }
 
+  /** Where what is fixed to a beam pulls it, between its rests. */
+  private pressAt(piece: string, at: number, up: number): Press[] {
+    const place = this.ground.beams.get(piece)?.place;
+    return !place || place.upright || isInclined(place) || up === 0 ? [] : [{ piece, at, up }];
+  }
+
+  /** How far a beam gives along a brace that pulls it with a force of one [m/N]. */
+  private beamGives({ piece, at, up }: Press): number {
+    const between = betweenRests(this.ground, piece, at);
+    return between ? up ** 2 * givesBy(between, this.ground.context.rules.steel.modulus * sectionOf(this.settled(piece)).iStrong) : 0;
+  }
+
   /** Inclined pieces between two others: they pull, and push where they are stout enough. */
-  private diagonalsOf(): { diagonal: Diagonal; sway: SwayBrace; drags: Drag[] }[] {
+  private diagonalsOf(): { diagonal: Diagonal; sway: SwayBrace; drags: Drag[]; presses: Press[] }[] {
     return this.members.flatMap((id) => {
       const diagonal = diagonalOf(this.ground, id, this.moment);
       if (!diagonal) return [];
@@ -614,11 +643,17 @@ class Frame {
       if (a === null || b === null || a.spot.length === 0) return [];
       const [foot, head] = ends(place);
       const towards = { x: (foot.x - head.x) / place.length, y: (foot.y - head.y) / place.length, z: (foot.z - head.z) / place.length };
-      const gives = place.length / (this.ground.context.rules.steel.modulus * this.areaOf(id)) + (a.give ? 1 / a.give : 0) + (b.give ? 1 / b.give : 0);
+      const presses = [...this.pressAt(high.b.piece, high.b.at, towards.z), ...this.pressAt(low.b.piece, low.b.at, -towards.z)];
+      const gives =
+        place.length / (this.ground.context.rules.steel.modulus * this.areaOf(id)) +
+        (a.give ? 1 / a.give : 0) +
+        (b.give ? 1 / b.give : 0) +
+        presses.reduce((sum, one) => sum + this.beamGives(one), 0);
       return [
         {
           diagonal,
           sway: { id, a: a.spot, b: b.spot.length === 0 ? null : b.spot, towards, stiffness: 1 / gives, pullsOnly: diagonal.pullsOnly },
+          presses,
           drags: [...this.dragAt(high.b.piece, a.spot, towards.z), ...this.dragAt(low.b.piece, b.spot, -towards.z)],
         },
       ];
