@@ -194,4 +194,6 @@ test('where a diagonal comes to a column or a beam is found, for somebody to tak
     one.structure.joints = one.structure.joints.filter(({ a }) => a.piece !== 'd1');
   });
   expect(jointAtEnd(under, 'd1', 'second', 'j')).toMatchObject({ kind: 'onWeb', b: { piece: 'b1' } });
+  const beside = whatMeets(under, () => `n${(count += 1)}`).joints.filter(({ thing }) => thing.a.piece === 'd1');
+  expect(beside.map(({ thing }) => [thing.kind, thing.b.piece])).toContainEqual(['onWeb', 'b1']);
 });

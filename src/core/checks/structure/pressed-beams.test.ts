@@ -60,6 +60,7 @@ describe('a rope tied to the middle of a beam', () => {
         : 0;
     };
     expect(bends(1.5) / bends(3)).toBeCloseTo((1.5 * 4.5) / (3 * 3), 1);
+    expect(bends(0.5) / bends(3)).toBeCloseTo((0.5 * 5.5) / (3 * 3), 1);
     expect(atEnd(roped(null)).some(({ id }) => id === 'beam.ridden')).toBe(false);
   });
   test('gives as the beam gives under it', () => {
@@ -81,6 +82,37 @@ describe('a rope tied to the middle of a beam', () => {
     };
     expect((brings(3, 50) - brings(3, 15)) / ((pull(50) - pull(15)) / 2)).toBeCloseTo(1, 1);
   });
+});
+
+test('two struts that meet under the middle of a beam hold each other up: one pulls it down as the other pushes it up', () => {
+  const chevron = (ways: readonly number[]) =>
+    atEnd(
+      roped(null, (plan) => {
+        const { structure } = plan;
+        const rope = structure.braces[0]!;
+        structure.braces = structure.braces.filter(({ towardsDeg }) => towardsDeg === 90 || towardsDeg === 270);
+        const struts = ways.map((way) => ({
+          ...structuredClone(rope),
+          id: `s${way}`,
+          name: `s${way}`,
+          kind: 'strut' as const,
+          a: { piece: 'b1', at: 3 },
+          towardsDeg: way,
+          anchor: null,
+        }));
+        structure.braces.push(...struts);
+        const first = plan.moves.findIndex(({ kind }) => kind === 'brace.fix');
+        plan.moves = plan.moves.filter((move) => move.kind !== 'brace.fix' || structure.braces.some(({ id }) => id === move.brace));
+        plan.moves.splice(first, 0, ...struts.map(({ id }) => ({ id: `fix ${id}`, kind: 'brace.fix' as const, brace: id })));
+      }),
+    );
+  const presses = (rows: readonly Check[]) => {
+    const found = rows.some(({ id }) => id === 'beam.ridden') ? /up to ([\d.]+) kN more/.exec(text(rows, 'beam.ridden', 'b1')) : null;
+    return found ? Number(found[1]) : 0;
+  };
+  const [one, both] = [chevron([0]), chevron([0, 180])].map(presses);
+  expect(one).toBeGreaterThan(0.2);
+  expect(both!).toBeLessThan(0.1 * one!);
 });
 
 test('a knee bends the beam it comes to', () => {
