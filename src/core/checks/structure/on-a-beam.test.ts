@@ -220,4 +220,17 @@ describe('a column on a beam', () => {
     expect(nearer! / middle!).toBeGreaterThan(1.25);
     expect(nearer! / middle!).toBeLessThan(1.42);
   });
+  test('may be loaded when it stands; while it hangs it may not, and a beam still has to be held at two places', () => {
+    const at =
+      (move: string): Edit =>
+      (plan) => {
+        loaded(plan, 5e3);
+        const on = plan.moves.pop()!;
+        plan.moves.splice(plan.moves.findIndex(({ id }) => id === move) + 1, 0, on);
+      };
+    expect(told(at('v22'), 'load.held', 'p0')).toEqual([expect.stringMatching(/^clear: P0 stands when Plant comes on/)]);
+    expect(told(at('v1'), 'load.held', 'p0')).toEqual([expect.stringMatching(/^stop: Plant, 5.00 kN, comes on P0, which does not stand by itself yet/)]);
+    const onBeam: Edit = (plan) => (loaded(plan, 5e3), (plan.structure.loads[0]!.piece = 'b0'));
+    expect(told(onBeam, 'load.held', 'b0')).toEqual([expect.stringMatching(/^clear: B0 is held at 2 places/)]);
+  });
 });

@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { stageLine } from '../../stage/line.calc';
 import { fitThermal } from '../../fit/thermal.calc';
-import { flatStop, missingCheck, on, ratioCheck, sourced, told, traced, type Place } from '../../verdict/build';
+import { flatStop, missingCheck, on, ratioCheck, said, sourced, told, traced, type Place } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
 import { isStiff, type Line, type StageChange } from './forces';
 import type { Ground } from './ground';
@@ -129,7 +129,7 @@ export function putLoadCheck(ground: Ground, load: string, { moment, move }: Sta
   const { context, beams, latest, by, rows } = ground;
   const put = context.plan.structure.loads.find((one) => one.id === load)!;
   const line = latest.get(put.piece);
-  const { beam } = beams.get(put.piece)!;
+  const { beam, place: stands } = beams.get(put.piece)!;
   const places = line ? (heldOf(line, moment, by).get(put.piece)?.places.length ?? 0) : 0;
   const where = place(
     'load.held',
@@ -137,7 +137,19 @@ export function putLoadCheck(ground: Ground, load: string, { moment, move }: Sta
     move?.id ?? null,
     '29 CFR 1926.757(e) and common practice: no load on what is not braced',
   );
-  if (places >= 2)
+  // A column does not roll over: it stands, and what holds it sideways is asked of its frame.
+  if (stands?.upright)
+    rows.put(
+      beamAt(moment, beam.id).where === 'set' && line?.answers?.plain.stable
+        ? said(where, phrase`${beam.mark} stands when ${put.what} comes on; what holds it sideways is told of its frame.`)
+        : flatStop(
+            where,
+            'count',
+            told(phrase`${put.what}, ${q(put.force, 'force')}, comes on ${beam.mark}, which does not stand by itself yet. Let it stand first.`),
+            [],
+          ),
+    );
+  else if (places >= 2)
     rows.put(
       ratioCheck(
         where,
