@@ -15,7 +15,8 @@ export const hourAfter = (at: string, hours: number): string => {
 export function isCovered(forecast: Forecast, shift: Shift): boolean {
   const there = new Set(hoursIn(forecast, shift).map(({ at }) => at));
   const wanted = Math.round((Date.parse(`${shift.to}Z`) - Date.parse(`${shift.from}Z`)) / HOUR);
-  return Number.isFinite(wanted) && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => there.has(at));
+  // Of more hours than there are some are left out, however many a mistyped year asks for.
+  return wanted > 0 && wanted <= there.size && Array.from({ length: wanted }, (_, n) => hourAfter(shift.from, n)).every((at) => there.has(at));
 }
 
 /** The strongest gust forecast in the shift [m/s]; null where there is no forecast by the hour, or no shift. */

@@ -302,6 +302,14 @@ describe('gusts by the day', () => {
     expect(issued('2026-11-16')).toEqual([]);
     expect(issued('2026-11-15')).toEqual([expect.stringMatching(/^missing .*said to be issued on 15 Nov 2026, and begins on 2 Dec 2026/)]);
   });
+  test('a shift to a mistyped year, or backwards, is asked about and takes no time', () => {
+    for (const to of ['9026-12-02T15:00', '2026-12-01T15:00']) {
+      const plan = windy(null, [['2026-12-02', 3]]);
+      plan.site.shift = { from: '2026-12-02T07:00', to };
+      expect(told(plan, 'weather.shift')).toEqual([expect.stringMatching(/^missing/)]);
+      expect(wind(plan).get('k3')).toMatch(/What gusts are forecast for the lift on Day 2/);
+    }
+  });
   test('without a date, a shift or hours there are none by the day', () => {
     expect(dayGusts(bridge(['2026-12-02']))).toBeNull();
     expect(dayGusts(windy(null, [['2026-12-02', 3]], [null, null]))).toBeNull();

@@ -159,6 +159,10 @@ describe('an inclined piece between the foot of a column and the head of another
     expect(input.ties.map(({ id }) => id)).toEqual(['n1 n2']);
     expect(input.braces.map(({ id }) => id)).toContain('d1');
   });
+  test('that lies on a seat pulls at nothing there', () => {
+    const seated = made((plan) => (plan.structure.joints.find(({ id }) => id === 'd1-2')!.kind = 'seat'));
+    expect(bad(seated)).toContainEqual(expect.stringMatching(/^stop frame.sideways/));
+  });
   test('joined in its middle too it is left to whoever draws it', () => {
     const three = made((plan) => {
       plan.structure.joints.push(joint({ id: 'mid', kind: 'onWeb', a: { piece: 'd1', at: LENGTH / 2 }, b: { piece: 'b1', at: 3 } }));

@@ -29,8 +29,13 @@ export function diagonalOf({ beams, by, latest }: Ground, id: string, moment: St
   if (!settled || !place || !isInclined(place) || settled.section instanceof Missing || isGiven(settled.section)) return null;
   const line = latest.get(id);
   if (!line || line.beams.length > 1 || !line.answers?.plain.stable) return null;
+  // On a seat it only lies: nothing there pulls.
   const hangs = (by.joints.get(id) ?? []).filter(
-    ({ joint, other }) => joint.kind !== 'splice' && joint.a.piece === id && isMade(jointAt(moment, joint.id)) && beamAt(moment, other).where === 'set',
+    ({ joint, other }) =>
+      (joint.kind === 'onColumn' || joint.kind === 'onWeb') &&
+      joint.a.piece === id &&
+      isMade(jointAt(moment, joint.id)) &&
+      beamAt(moment, other).where === 'set',
   );
   const first = hangs.filter(({ at }) => at <= END);
   const second = hangs.filter(({ at }) => at >= place.length - END);

@@ -8,7 +8,7 @@ import { bendingCapacity, postCapacity } from '../../settle/section-strength';
 import type { Check } from '../../verdict/check';
 import type { LinePiece } from '../../stage/line';
 import type { LoadCase } from './forces';
-import { worstRows, type At, type Row } from './frame-rows';
+import { rated, worstRows, type At, type Rated, type Row } from './frame-rows';
 import type { FrameModel, Portal } from './frame-model';
 import type { Ground } from './ground';
 import { about } from './places';
@@ -49,11 +49,6 @@ export function portalRows(ground: Ground, { rails, rafters }: FrameModel, answe
       ground.caution,
     ),
   ];
-}
-
-interface Rated {
-  row: Row;
-  ratio: number;
 }
 
 /** A joint that holds the angle, against the moment the engineer gave it. */
@@ -97,26 +92,14 @@ function spliceRows({ context, by, caution }: Ground, { line, length }: Portal, 
     const share = (span.from - start) / length;
     const demand = Math.max(...ends.map(({ a, b }) => Math.abs(free - a * (1 - share) - b * share)));
     const numbers = { demand, capacity: joint.moment, quantity: 'moment' as const, caution };
+    const { moment } = joint;
     return [
-      {
-        ratio: demand / joint.moment,
-        row: {
-          id: 'splice.portal',
-          kind: 'joint',
-          thing: joint.id,
-          part: undefined,
-          numbers,
-          tell: () =>
-            ratioCheck(
-              at('splice.portal', about('joint', joint, joint.name)),
-              numbers,
-              told(
-                phrase`As the frame leans ${joint.name}, in a beam stiffly joined to its columns, is bent ${q(demand, 'moment')}; the engineer gives it ${q(joint.moment ?? 0, 'moment')}.`,
-              ),
-              [],
-            ),
-        },
-      },
+      rated(
+        { id: 'splice.portal', kind: 'joint', thing: joint, numbers },
+        at,
+        () =>
+          phrase`As the frame leans ${joint.name}, in a beam stiffly joined to its columns, is bent ${q(demand, 'moment')}; the engineer gives it ${q(moment, 'moment')}.`,
+      ),
     ];
   });
 }

@@ -1,11 +1,11 @@
 import { phrase, q } from '../../calc/work';
 import type { SwayStands } from '../../frame/sway';
-import { missingCheck, ratioCheck, told } from '../../verdict/build';
+import { missingCheck } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
 import { heldOf } from '../../replay/held';
 import type { StructureMoment } from '../../replay/moment';
 import { bendingCapacity } from '../../settle/section-strength';
-import { worstRows, type At, type Row } from './frame-rows';
+import { askedFirst, rated, worstRows, type At, type Rated, type Row } from './frame-rows';
 import type { FrameModel } from './frame-model';
 import type { Ground } from './ground';
 import { about } from './places';
@@ -63,7 +63,7 @@ export function pressedRows(ground: Ground, places: readonly Pressed[], moment: 
   const { context, beams, by, caution } = ground;
   const { rules } = context;
   const pieces = [...new Set(places.map(({ piece }) => piece))];
-  const rows = pieces.flatMap((id): { row: Row; ratio: number }[] => {
+  const rows = pieces.flatMap((id): Rated[] => {
     const { line } = places.find(({ piece }) => piece === id)!.between;
     const { beam, section, fy } = beams.get(id)!;
     const answer = line.answers?.[rules.id === 'us-asd' ? 'plain' : 'factored'];
@@ -77,32 +77,20 @@ export function pressedRows(ground: Ground, places: readonly Pressed[], moment: 
     }));
     const most = winds.reduce((worst, one) => (one.bends > worst.bends ? one : worst));
     if (!(most.bends > NOTHING)) return [];
-    const where = at('beam.ridden', about('beam', beam, beam.mark));
     const free = heldOf(line, moment, by).get(id)?.free ?? line.spans.at(-1)!.to;
     const strength = bendingCapacity(section, fy, rules, { length: free, factor: 1 });
-    if (strength instanceof Missing) return [{ row: missingCheck(where, 'moment', strength.questions.join(' ')), ratio: Infinity }];
+    if (strength instanceof Missing)
+      return [askedFirst(missingCheck(at('beam.ridden', about('beam', beam, beam.mark)), 'moment', strength.questions.join(' ')))];
     const lies = Math.max(feels.sagging, feels.hogging);
     const numbers = { demand: lies + most.bends, capacity: strength.capacity, quantity: 'moment' as const, caution };
     return [
-      {
-        ratio: numbers.demand / numbers.capacity,
-        row: {
-          id: 'beam.ridden',
-          kind: 'beam',
-          thing: beam.id,
-          part: undefined,
-          numbers,
-          tell: () =>
-            ratioCheck(
-              where,
-              numbers,
-              told(
-                phrase`In the wind what stands on ${beam.mark} or is braced to it presses it with up to ${q(most.force, 'force')} more: that bends it ${q(most.bends, 'moment')} over the ${q(lies, 'moment')} of what lies on it; it is good for ${q(strength.capacity, 'moment')}.`,
-              ),
-              strength.traces,
-            ),
-        },
-      },
+      rated(
+        { id: 'beam.ridden', kind: 'beam', thing: beam, numbers },
+        at,
+        () =>
+          phrase`In the wind what stands on ${beam.mark} or is braced to it presses it with up to ${q(most.force, 'force')} more: that bends it ${q(most.bends, 'moment')} over the ${q(lies, 'moment')} of what lies on it; it is good for ${q(strength.capacity, 'moment')}.`,
+        () => strength.traces,
+      ),
     ];
   });
   return worstRows(rows, caution);

@@ -1,10 +1,10 @@
 import { phrase, q } from '../../calc/work';
 import type { SwayStands } from '../../frame/sway';
-import { missingCheck, ratioCheck, told } from '../../verdict/build';
+import { missingCheck } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
 import { AIR_DENSITY } from '../../settle/wind';
 import { isMade, jointAt, type StructureMoment } from '../../replay/moment';
-import { worstRows, type At, type Row } from './frame-rows';
+import { askedFirst, rated, worstRows, type At, type Rated, type Row } from './frame-rows';
 import type { FrameModel, Stack } from './frame-model';
 import type { Ground } from './ground';
 import { about } from './places';
@@ -21,7 +21,7 @@ export function riderRows(
   moment: StructureMoment,
   at: At,
 ): Row[] {
-  const joints: { row: Row; ratio: number }[] = [];
+  const joints: Rated[] = [];
   model.stacks.forEach((stack, s) => {
     if (!('joint' in stack.on)) return;
     // By bending, by half of the wind on it, and by what it carries as it leans: the frame’s furthest going is more than its own.
@@ -41,38 +41,24 @@ function windOn({ context: { rules } }: Ground, { section, place }: Stack['piece
   return 0.5 * AIR_DENSITY * gust ** 2 * rules.value('girderDrag') * rules.value('windFactor') * Math.max(section.depth, section.width) * place!.length;
 }
 
-type Rated = { row: Row; ratio: number };
-const asked = (row: Row): Rated[] => [{ row, ratio: Infinity }];
-
 function jointRow({ caution }: Ground, { on }: Stack, { lifts, shear }: { lifts: number; shear: number }, moment: StructureMoment, at: At): Rated[] {
   if (!('joint' in on)) return [];
   const { joint } = on;
-  const where = () => at('joint.sway', about('joint', joint, joint.name));
   const state = jointAt(moment, joint.id);
   const demand = Math.hypot(lifts, shear);
   // How many bolts are in is asked before the hook lets go.
   if (!isMade(state) || state.bolts === null) return [];
-  if (joint.boltShear === null) return demand < NOTHING ? [] : asked(missingCheck(where(), 'force', `What may one bolt of ${joint.name} carry?`));
+  if (joint.boltShear === null)
+    return demand < NOTHING
+      ? []
+      : [askedFirst(missingCheck(at('joint.sway', about('joint', joint, joint.name)), 'force', `What may one bolt of ${joint.name} carry?`))];
   const numbers = { demand, capacity: (state.bolts + state.pins) * joint.boltShear, quantity: 'force' as const, caution };
   return [
-    {
-      ratio: numbers.capacity > 0 ? demand / numbers.capacity : Infinity,
-      row: {
-        id: 'joint.sway',
-        kind: 'joint',
-        thing: joint.id,
-        part: undefined,
-        numbers,
-        tell: () =>
-          ratioCheck(
-            where(),
-            numbers,
-            told(
-              phrase`In the wind ${joint.name} hands on ${q(shear, 'force')} sideways and is lifted with ${q(lifts, 'force')}: ${q(demand, 'force')} on bolts and pins good for ${q(numbers.capacity, 'force')}.`,
-            ),
-            [],
-          ),
-      },
-    },
+    rated(
+      { id: 'joint.sway', kind: 'joint', thing: joint, numbers },
+      at,
+      () =>
+        phrase`In the wind ${joint.name} hands on ${q(shear, 'force')} sideways and is lifted with ${q(lifts, 'force')}: ${q(demand, 'force')} on bolts and pins good for ${q(numbers.capacity, 'force')}.`,
+    ),
   ];
 }
