@@ -60,7 +60,7 @@ export function JointFields({ joint }: { joint: Joint }) {
     <Fold
       thing={joint.id}
       title={joint.name || 'Joint'}
-      note={joint.kind}
+      note={standing ? 'foot of a column on a beam' : jointKinds.find(([kind]) => kind === joint.kind)![1]}
       tools={<ThingTools station="steel" list="joints" thing={{ id: joint.id, name: joint.name || 'the joint' }} />}
     >
       <Pair>
