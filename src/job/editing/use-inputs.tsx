@@ -11,6 +11,8 @@ import { useField } from './use-edit';
 
 /** The section tables come with the field that needs them. */
 const SectionField = later(() => again(() => import('@/ui/fields/section-field')).then((part) => part.SectionField));
+/** So does the calendar. */
+const DateField = later(() => again(() => import('@/ui/fields/date-field')).then((part) => part.DateField));
 
 type Said = Fault[] | null;
 type Extra = { placeholder?: string; note?: string };
@@ -40,8 +42,11 @@ export function useInputs() {
     whole: (label: string, value: number, least: number, onValue: (value: number) => Said): ReactElement => (
       <QuantityField key={label} {...field} label={label} kind="count" value={value} onValue={(one) => onValue(Math.max(least, Math.round(one ?? least)))} />
     ),
-    words: (label: string, value: string, onValue: (value: string) => Said, extra: Extra & { type?: 'date' } = {}): ReactElement => (
+    words: (label: string, value: string, onValue: (value: string) => Said, extra: Extra = {}): ReactElement => (
       <TextField key={label} {...field} {...extra} label={label} value={value} onValue={onValue} />
+    ),
+    date: (label: string, value: string, onValue: (value: string) => Said, extra: { note?: string } = {}): ReactElement => (
+      <DateField key={label} {...field} {...extra} label={label} value={value} onValue={onValue} />
     ),
     section: (label: string, value: string, onValue: (value: string) => Said): ReactElement => (
       <SectionField key={label} label={label} value={value} system={field.system} onValue={onValue} />

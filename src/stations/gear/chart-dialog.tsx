@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { capacityUnits, radiusUnits, readChartCsv, writeChartCsv, type CapacityUnit, type RadiusUnit } from '@/core/cranes/chart-csv';
 import type { ChartOf } from '@/core/settle/duties';
 import { Modal } from '@/ui/dialogs/modal';
+import { FileField } from '@/ui/fields/file-field';
 import { PlainButton } from '@/ui/plain-button';
 import { ChoiceField } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
@@ -78,15 +79,7 @@ export function ChartDialog({ chart: of, crane }: { chart: ChartOf; crane: strin
             className="w-full border-[1.5px] border-ink bg-white p-2 font-mono text-[12.5px] leading-5 placeholder:text-pencil"
           />
           <div className="mt-1 flex flex-wrap items-center gap-2">
-            <label className="text-[13px]">
-              or a file{' '}
-              <input
-                type="file"
-                accept=".csv,.txt,.tsv,text/csv,text/plain"
-                onChange={(event) => void load(event.target.files?.[0])}
-                className="text-[12.5px]"
-              />
-            </label>
+            <FileField label="or a file" accept=".csv,.txt,.tsv,text/csv,text/plain" onFiles={(files) => void load(files?.[0])} />
             {of.chart && (
               <SmallButton onClick={() => saveFile(`${crane} chart.csv`, writeChartCsv(of.chart!), 'text/csv')}>Save the present chart as CSV</SmallButton>
             )}

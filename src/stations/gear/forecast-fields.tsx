@@ -75,7 +75,7 @@ function Take() {
 function Taken({ forecast }: { forecast: Forecast }) {
   const act = useAct();
   const { site, job } = usePlan();
-  const { words } = useInputs();
+  const { date, words } = useInputs();
   const shift = site.shift ?? null;
   const limit = useJob((state) =>
     state.survey.evaluation.checks.reduce<number | null>(
@@ -94,7 +94,7 @@ function Taken({ forecast }: { forecast: Forecast }) {
     <>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
         {words('Forecast issued by', forecast.source, (source) => edit({ source }, 'forecast source'), { placeholder: 'nobody yet' })}
-        {words('Forecast of', forecast.issued, (issued) => edit({ issued }, 'forecast issued'), { type: 'date' })}
+        {date('Forecast of', forecast.issued, (issued) => edit({ issued }, 'forecast issued'))}
         <ChoiceField label="Shift begins" value={shift?.from ?? ''} choices={[none, ...starts]} onValue={(from) => set(from, shift?.to ?? '')} />
         <ChoiceField label="Shift ends" value={shift?.to ?? ''} choices={[none, ...ends]} onValue={(to) => set(shift?.from ?? '', to)} />
       </div>

@@ -245,7 +245,7 @@ function AssemblyFields({ stand }: { stand: Stand }) {
 function CraneFields({ crane }: { crane: Crane }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, figure, words, choice } = useInputs();
+  const { date, open, figure, words, choice } = useInputs();
   // Which part is the counterweight matters once a chart or a stand says one.
   const counted =
     counterweightOf(crane) !== null ||
@@ -310,9 +310,7 @@ function CraneFields({ crane }: { crane: Crane }) {
         {words('Crane inspected by', crane.inspected?.by ?? '', (by) => edit({ inspected: inspectedOf(crane.inspected, { by }) }, 'inspected by'), {
           placeholder: 'nobody yet',
         })}
-        {words('Crane inspected on', crane.inspected?.on ?? '', (on) => edit({ inspected: inspectedOf(crane.inspected, { on }) }, 'inspected on'), {
-          type: 'date',
-        })}
+        {date('Crane inspected on', crane.inspected?.on ?? '', (on) => edit({ inspected: inspectedOf(crane.inspected, { on }) }, 'inspected on'))}
         {open('One part of line may carry', 'mass', crane.linePull ?? null, (linePull) => edit({ linePull }, 'line pull'), { placeholder: 'not said' })}
         {!tower && open('Boom bends out by', 'fraction', crane.gives?.bend ?? null, (bend) => gives({ bend }), { placeholder: 'as the rules' })}
         {!tower && open('May stand out of level', 'fraction', crane.gives?.level ?? null, (level) => gives({ level }), { placeholder: 'as the rules' })}
@@ -361,7 +359,7 @@ function CraneFields({ crane }: { crane: Crane }) {
 
 /** What a mast stands on, how its jib is left, and how it comes down again. */
 function TowerFields({ tower, onTower }: { tower: Tower; onTower: (changes: Partial<Tower>, field: string) => Fault[] | null }) {
-  const { open, words, choice } = useInputs();
+  const { date, open, words, choice } = useInputs();
   return (
     <Group title="Its mast">
       {words('Mast stands on', tower.standsOn, (standsOn) => onTower({ standsOn }, 'on'), { placeholder: 'not said' })}
@@ -370,7 +368,7 @@ function TowerFields({ tower, onTower }: { tower: Tower; onTower: (changes: Part
       {open('One leg pulls up, at most', 'force', tower.uplift, (uplift) => onTower({ uplift }, 'uplift'))}
       {open('A leg is held down against', 'force', tower.holds, (holds) => onTower({ holds }, 'holds'))}
       {words('Base worked out by', tower.by, (by) => onTower({ by }, 'by'), { placeholder: 'nobody yet' })}
-      {words('Base worked out on', tower.on, (on) => onTower({ on }, 'on date'), { type: 'date' })}
+      {date('Base worked out on', tower.on, (on) => onTower({ on }, 'on date'))}
       {choice<'open' | 'free' | 'held'>(
         'Jib, when nobody works it',
         tower.slewsFree === null ? 'open' : tower.slewsFree ? 'free' : 'held',

@@ -17,7 +17,7 @@ import { SmallButton } from '@/ui/small-button';
 export function SiteFields() {
   const plan = usePlan();
   const act = useAct();
-  const { open, figure, words } = useInputs();
+  const { date, open, figure, words } = useInputs();
   const walked = { by: '', on: '', ...plan.site.walked };
   const walk = (changes: Partial<typeof walked>, field: string) => {
     const next = { ...walked, ...changes };
@@ -79,7 +79,7 @@ export function SiteFields() {
         {plan.site.powerLines.length === 0 && plan.picks.length + (plan.launches ?? []).length > 0 && (
           <>
             {words('Looked for power lines', walked.by, (by) => walk({ by }, 'walked by'), { placeholder: 'nobody yet' })}
-            {words('Looked on', walked.on, (on) => walk({ on }, 'walked on'), { type: 'date' })}
+            {date('Looked on', walked.on, (on) => walk({ on }, 'walked on'))}
           </>
         )}
       </Group>
@@ -152,7 +152,7 @@ const zoneWords: readonly (readonly [Zone['kind'], string])[] = [
 /** What no load is carried over unless it is closed, and who says that it is. */
 function ZoneFields({ zone }: { zone: Zone }) {
   const edit = useEdit('zones', zone.id);
-  const { figure, words, choice } = useInputs();
+  const { date, figure, words, choice } = useInputs();
   const closed = { how: '', by: '', on: '', ...zone.closed };
   const close = (changes: Partial<typeof closed>, field: string) => {
     const next = { ...closed, ...changes };
@@ -180,7 +180,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
           <>
             {words('Kept closed by', closed.how, (how) => close({ how }, 'how'), { placeholder: 'not closed' })}
             {words('Who answers for that', closed.by, (by) => close({ by }, 'by'))}
-            {words('Closed since', closed.on, (on) => close({ on }, 'on'), { type: 'date' })}
+            {date('Closed since', closed.on, (on) => close({ on }, 'on'))}
           </>
         )}
       </Pair>
@@ -191,7 +191,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
 /** How deep the ground ends, and who says that its edge holds what stands nearer than that. */
 function PitFields({ zone }: { zone: Zone }) {
   const edit = useEdit('zones', zone.id);
-  const { open, words } = useInputs();
+  const { date, open, words } = useInputs();
   const edge = { by: '', on: '', ...zone.edge };
   const hold = (changes: Partial<typeof edge>, field: string) => {
     const next = { ...edge, ...changes };
@@ -201,7 +201,7 @@ function PitFields({ zone }: { zone: Zone }) {
     <>
       {open('It is deep', 'length', zone.depth ?? null, (depth) => edit({ depth }, 'depth'))}
       {words('That its edge holds, worked out by', edge.by, (by) => hold({ by }, 'edge by'), { placeholder: 'nobody' })}
-      {words('Edge worked out on', edge.on, (on) => hold({ on }, 'edge on'), { type: 'date' })}
+      {date('Edge worked out on', edge.on, (on) => hold({ on }, 'edge on'))}
     </>
   );
 }
@@ -211,7 +211,7 @@ type End = 'from' | 'to';
 /** A power line: its place, its voltage, what its owner asks, and what is taken where crane or load could come near it. */
 function PowerLineFields({ line }: { line: PowerLine }) {
   const act = useAct();
-  const { open, words } = useInputs();
+  const { date, open, words } = useInputs();
   const edit = (changes: Partial<Omit<PowerLine, 'id'>>, field: string) => act('editPowerLine', { id: line.id, changes }, `${line.id} ${field}`);
   // An end is a place once both its figures are given; half a place waits here and is none for the plan.
   const [half, setHalf] = useState<Record<End, { x: number | null; y: number | null }>>({ from: { x: null, y: null }, to: { x: null, y: null } });
@@ -249,7 +249,7 @@ function PowerLineFields({ line }: { line: PowerLine }) {
           {words('Taken where crane or load could come near', guard.means, (means) => edit({ guard: { ...guard, means } }, 'means'))}
         </div>
         {words('Answers for it', guard.by, (by) => edit({ guard: { ...guard, by } }, 'guard by'))}
-        {words('Since', guard.on, (on) => edit({ guard: { ...guard, on } }, 'guard on'), { type: 'date' })}
+        {date('Since', guard.on, (on) => edit({ guard: { ...guard, on } }, 'guard on'))}
       </Pair>
     </Fold>
   );

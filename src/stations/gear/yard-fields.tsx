@@ -98,7 +98,7 @@ const kinds = yardKinds.map((kind) => [kind, yardWords[kind]] as const);
 function YardThingFields({ thing }: { thing: YardThing }) {
   const plan = usePlan();
   const edit = useEdit('yard', thing.id);
-  const { open, words, choice } = useInputs();
+  const { date, open, words, choice } = useInputs();
   const { inspected, kind, name, rating } = thing;
   const say = (changes: Partial<NonNullable<YardThing['inspected']>>, field: string) => edit({ inspected: inspectedOf(inspected, changes) }, field);
   const legs = plan.ways.flatMap((way) => way.legs).filter(isPulled);
@@ -115,7 +115,7 @@ function YardThingFields({ thing }: { thing: YardThing }) {
         {choice('Gear is', kind, kinds, (next) => edit({ kind: next }, 'kind'))}
         {open('Its tag says', 'mass', rating, (next) => edit({ rating: next }, 'rating'))}
         {words('Inspected by', inspected?.by ?? '', (by) => say({ by }, 'by'), { placeholder: 'nobody yet' })}
-        {words('Inspected on', inspected?.on ?? '', (on) => say({ on }, 'on'), { type: 'date' })}
+        {date('Inspected on', inspected?.on ?? '', (on) => say({ on }, 'on'))}
       </Pair>
     </Fold>
   );

@@ -17,7 +17,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
   const plan = usePlan();
   const act = useAct();
   const field = useField();
-  const { open, figure, words } = useInputs();
+  const { date, open, figure, words } = useInputs();
   const { system } = field;
   const editing = useEdit('bearings', bearing.id);
   const edit = (changes: Partial<Omit<Bearing, 'id'>>, name: string) => act('editBearing', { id: bearing.id, changes }, `${bearing.id} ${name}`);
@@ -48,7 +48,7 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
         {figure('Seat across it', 'dimension', saidOf(bearing, 'seatWidth', bearing.seatWidth), (seatWidth) => edit({ seatWidth }, 'width'))}
         {open('Across it, measured', 'dimension', measured.seatWidth, (seatWidth) => tape({ seatWidth }, 'seat width'))}
         {words('Measured by', measured.by, (by) => tape({ by }, 'by'), { placeholder: 'not known' })}
-        {words('Measured on', measured.on, (on) => tape({ on }, 'on'), { type: 'date' })}
+        {date('Measured on', measured.on, (on) => tape({ on }, 'on'))}
         <ChoiceField
           label="Seat of"
           value={bearing.material ?? 'unknown'}
@@ -89,16 +89,14 @@ export function BearingFields({ bearing }: { bearing: Bearing }) {
             {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
             {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
             {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'by'), { placeholder: 'not known' })}
-            {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'on'), { type: 'date' })}
+            {date('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'on'))}
             {open('Enough for the erection, signed', 'strength', footing.erection?.strength ?? null, (strength) =>
               edit({ footing: { ...footing, erection: strength === null ? null : { by: '', on: '', ...footing.erection, strength } } }, 'erection'),
             )}
             {footing.erection &&
               words('Signed by', footing.erection.by, (by) => edit({ footing: { ...footing, erection: { ...footing.erection!, by } } }, 'erection by'))}
             {footing.erection &&
-              words('Signed on', footing.erection.on, (on) => edit({ footing: { ...footing, erection: { ...footing.erection!, on } } }, 'erection on'), {
-                type: 'date',
-              })}
+              date('Signed on', footing.erection.on, (on) => edit({ footing: { ...footing, erection: { ...footing.erection!, on } } }, 'erection on'))}
           </>
         ) : (
           words('What, and who says it holds', footing.what, (what) => edit({ footing: { ...footing, what } }, 'what'))

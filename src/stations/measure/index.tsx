@@ -27,7 +27,7 @@ export function MeasureStation() {
   const act = useAct();
   const field = useField();
   const { system } = field;
-  const { words, open } = useInputs();
+  const { date, words, open } = useInputs();
   const { lookedOver } = plan.survey;
   const derived = useJob((state) => state.survey.evaluation.derived);
   const figures = derived.filter((one) => one.id !== 'splice');
@@ -69,12 +69,10 @@ export function MeasureStation() {
         </Group>
       ))}
       <Group title="Before the tape">
-        {words('Last strip-out on', plan.survey.strippedOn, (strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped'), {
-          type: 'date',
+        {date('Last strip-out on', plan.survey.strippedOn, (strippedOn) => act('editSurvey', { changes: { strippedOn } }, 'stripped'), {
           note: 'a measure older than this is stopped',
         })}
-        {words('Layout last changed on', plan.survey.changedOn, (changedOn) => act('editSurvey', { changes: { changedOn } }, 'changed'), {
-          type: 'date',
+        {date('Layout last changed on', plan.survey.changedOn, (changedOn) => act('editSurvey', { changes: { changedOn } }, 'changed'), {
           note: 'and so is one older than this',
         })}
         {(
@@ -88,13 +86,13 @@ export function MeasureStation() {
             act('editSurvey', { changes: { revisions: { ...plan.survey.revisions, [key]: revision } } }, `revision ${key}`),
           ),
         )}
-        {words('Cut list is of', plan.survey.cutListOn, (cutListOn) => act('editSurvey', { changes: { cutListOn } }, 'cut list'), { type: 'date' })}
+        {date('Cut list is of', plan.survey.cutListOn, (cutListOn) => act('editSurvey', { changes: { cutListOn } }, 'cut list'))}
         {words('Answers for a wrong measure', plan.survey.owner, (owner) => act('editSurvey', { changes: { owner } }, 'owner'), { placeholder: 'not named' })}
         {words('Opened up, looked over by', lookedOver.by, (by) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, by } } }, 'looked by'), {
           placeholder: 'nobody yet',
           note: 'for rot, cracks, missing footings',
         })}
-        {words('Looked over on', lookedOver.on, (on) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, on } } }, 'looked on'), { type: 'date' })}
+        {date('Looked over on', lookedOver.on, (on) => act('editSurvey', { changes: { lookedOver: { ...lookedOver, on } } }, 'looked on'))}
       </Group>
       <div className="border-b border-line">
         {plan.survey.openings.map((opening) => (

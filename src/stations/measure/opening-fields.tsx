@@ -17,7 +17,7 @@ export function OpeningFields({ opening }: { opening: Opening }) {
   const plan = usePlan();
   const field = useField();
   const edit = useEdit('openings', opening.id);
-  const { open, figure, words, choice } = useInputs();
+  const { date, open, figure, words, choice } = useInputs();
   const { clear, bearing, bay, finish, air } = opening;
   const [comparing, setComparing] = useState(false);
   const bearings = plan.bearings.map((one) => [one.id, one.name] as const);
@@ -42,7 +42,7 @@ export function OpeningFields({ opening }: { opening: Opening }) {
         {open('Clear, drawn', 'length', clear.drawn, (drawn) => edit({ clear: { ...clear, drawn } }, 'drawn'))}
         {open('Clear, measured', 'length', clear.measured, (measured) => edit({ clear: { ...clear, measured } }, 'measured'))}
         {words('Measured by', opening.by, (by) => edit({ by }, 'by'), { placeholder: 'not known' })}
-        {words('Measured on', opening.on, (on) => edit({ on }, 'on'), { type: 'date' })}
+        {date('Measured on', opening.on, (on) => edit({ on }, 'on'))}
         {choice('Left bearing', opening.left, bearings, (left) => edit({ left }, 'left'))}
         {choice('Right bearing', opening.right, bearings, (right) => edit({ right }, 'right'))}
         {figure('Bearing wanted, left', 'dimension', bearing.left, (left) => edit({ bearing: { ...bearing, left } }, 'bearing left'))}

@@ -12,7 +12,7 @@ export const newOverlay = (id: string): Overlay => ({ id, what: 'Clash', between
 /** One place where two drawings, or drawing and site, do not agree. */
 export function OverlayFields({ overlay }: { overlay: Overlay }) {
   const act = useAct();
-  const { words } = useInputs();
+  const { date, words } = useInputs();
   const edit = useEdit('overlays', overlay.id);
   return (
     <Fold
@@ -31,7 +31,7 @@ export function OverlayFields({ overlay }: { overlay: Overlay }) {
           {words('Settled like this', overlay.settled, (settled) => edit({ settled }, 'settled'), { placeholder: 'not settled' })}
         </div>
         {words('Settled by', overlay.by, (by) => edit({ by }, 'by'))}
-        {words('On', overlay.on, (on) => edit({ on }, 'on'), { type: 'date' })}
+        {date('On', overlay.on, (on) => edit({ on }, 'on'))}
       </Pair>
     </Fold>
   );

@@ -31,7 +31,7 @@ export const newPattern = (id: string, bearing: string): Pattern => ({
 /** Anchor bolts: where they are drawn and where they were cast, from the middle of the plate. */
 export function PatternFields({ pattern }: { pattern: Pattern }) {
   const plan = usePlan();
-  const { open, figure, words } = useInputs();
+  const { date, open, figure, words } = useInputs();
   const edit = useEdit('patterns', pattern.id);
   const bolt = (id: string, changes: Partial<Pattern['bolts'][number]>, name: string) =>
     edit({ bolts: pattern.bolts.map((one) => (one.id === id ? { ...one, ...changes } : one)) }, `${id} ${name}`);
@@ -54,7 +54,7 @@ export function PatternFields({ pattern }: { pattern: Pattern }) {
         {figure('Bolt', 'dimension', pattern.bolt, (size) => edit({ bolt: size }, 'bolt'))}
         {figure('Hole in the plate', 'dimension', pattern.hole, (hole) => edit({ hole }, 'hole'))}
         {words('Surveyed by', pattern.by, (by) => edit({ by }, 'by'))}
-        {words('Surveyed on', pattern.on, (on) => edit({ on }, 'on'), { type: 'date' })}
+        {date('Surveyed on', pattern.on, (on) => edit({ on }, 'on'))}
       </Pair>
       {pattern.bolts.map((one, i) => (
         <div key={one.id} className="mt-1.5 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2">

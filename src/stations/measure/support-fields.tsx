@@ -25,7 +25,7 @@ function SupportFields({ support }: { support: Support }) {
   const plan = usePlan();
   const { structure } = plan;
   const underColumn = structure.pieces.some((one) => support.seats.some(({ piece }) => piece === one.id) && (placeOf(one)?.upright ?? false));
-  const { open, words, choice, figure } = useInputs();
+  const { date, open, words, choice, figure } = useInputs();
   const measured = support.measured ?? { level: 0, by: '', on: '' };
   const footing = support.footing?.kind === 'concrete' ? support.footing : null;
   const survey = (changes: Partial<typeof measured>, name: string) => edit({ measured: { ...measured, ...changes } }, `measured ${name}`);
@@ -72,7 +72,7 @@ function SupportFields({ support }: { support: Support }) {
           level === null ? edit({ measured: null }, 'measured') : survey({ level }, 'level'),
         )}
         {words('Surveyed by', measured.by, (by) => survey({ by }, 'by'), { placeholder: 'not known' })}
-        {words('Surveyed on', measured.on, (on) => survey({ on }, 'on'), { type: 'date' })}
+        {date('Surveyed on', measured.on, (on) => survey({ on }, 'on'))}
         {support.twist &&
           open('Holds against rolling over', 'moment', support.twistHolds ?? null, (twistHolds) => edit({ twistHolds }, 'twist holds'), {
             note: 'its ties, by whoever says so',
@@ -131,7 +131,7 @@ function SupportFields({ support }: { support: Support }) {
             {open('Strength intended', 'strength', footing.intended, (intended) => edit({ footing: { ...footing, intended } }, 'intended'))}
             {open('Test result', 'strength', footing.result, (result) => edit({ footing: { ...footing, result } }, 'result'))}
             {words('Tested by', footing.by, (by) => edit({ footing: { ...footing, by } }, 'tested by'), { placeholder: 'not known' })}
-            {words('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'tested on'), { type: 'date' })}
+            {date('Tested on', footing.on, (on) => edit({ footing: { ...footing, on } }, 'tested on'))}
           </>
         )}
         {support.footing?.kind === 'other' &&

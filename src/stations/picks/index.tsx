@@ -352,14 +352,14 @@ function TurnedFields({ pick }: { pick: Pick }) {
 /** Who signed the plan of a lift that asks for one of its own. */
 function OwnPlan({ pick }: { pick: Pick }) {
   const act = useAct();
-  const { words } = useInputs();
+  const { date, words } = useInputs();
   const asked = useJob(({ survey }) => survey.evaluation.checks.some(({ id, about }) => id === 'pick.critical' && about.id === pick.id));
   if (!asked && !pick.second && !pick.signed) return null;
   const sign = (signed: NonNullable<Pick['signed']>) => act('editPick', { id: pick.id, changes: { signed } }, `${pick.id} signed`);
   return (
     <Group title="A plan of its own">
       {words('Lift plan signed by', pick.signed?.by ?? '', (by) => sign({ by, on: pick.signed?.on ?? '' }), { placeholder: 'nobody yet' })}
-      {words('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }), { type: 'date' })}
+      {date('Signed on', pick.signed?.on ?? '', (on) => sign({ by: pick.signed?.by ?? '', on }))}
     </Group>
   );
 }

@@ -81,7 +81,7 @@ function HoldPoint({ asked, record }: { asked: Asked; record: HoldRecord | null 
     keep(form, { ...draft, ...changes });
     return null;
   };
-  const { open } = useInputs();
+  const { date, open } = useInputs();
   const read = (thing: string, value: number | null) => {
     const others = (draft.readings ?? []).filter((one) => one.of !== thing);
     return put({ readings: value === null ? others : [...others, { of: thing, value }] });
@@ -136,7 +136,7 @@ function HoldPoint({ asked, record }: { asked: Asked; record: HoldRecord | null 
           </p>
           <Pair>
             <TextField label="Passed by" value={draft.by} onValue={(by) => put({ by })} />
-            <TextField label="On" type="date" value={draft.on} onValue={(on) => put({ on })} />
+            {date('On', draft.on, (on) => put({ on }))}
             <div className="col-span-2">
               <TextField label="Evidence" value={draft.evidence} onValue={(evidence) => put({ evidence })} />
             </div>

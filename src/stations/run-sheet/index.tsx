@@ -33,7 +33,7 @@ export function RunSheetStation() {
 function MovePanel({ move, number }: { move: Move; number: number }) {
   const plan = usePlan();
   const act = useAct();
-  const { open, words } = useInputs();
+  const { date, open, words } = useInputs();
   const { title, about } = moveWords(plan, move);
   const edit = (changes: { bolts?: number | null; tight?: boolean | null; note?: string; what?: string; on?: string | null }, field: string) =>
     act('editMove', { id: move.id, changes }, `${move.id} ${field}`);
@@ -51,7 +51,7 @@ function MovePanel({ move, number }: { move: Move; number: number }) {
         {move.kind === 'end.bolt' && open('Bolts put in', 'count', move.bolts, (bolts) => edit({ bolts }, 'bolts'))}
         {move.kind === 'end.bolt' && <TightChoice tight={move.tight ?? null} onTight={(tight) => edit({ tight }, 'tight')} />}
         <StructureMoveFields move={move} />
-        {move.kind === 'day.end' && words('Day that ends', move.on ?? '', (on) => edit({ on: on === '' ? null : on }, 'on'), { type: 'date' })}
+        {move.kind === 'day.end' && date('Day that ends', move.on ?? '', (on) => edit({ on: on === '' ? null : on }, 'on'))}
         {move.kind === 'other' && words('What is done', move.what, (what) => edit({ what }, 'what'))}
         <div className="col-span-2">{words('Note for the crew', move.note ?? '', (note) => edit({ note }, 'note'))}</div>
       </Group>

@@ -14,7 +14,6 @@ import { PartsAwaited } from '@/ui/parts-awaited';
 import { useRunning } from '@/ui/use-running';
 import { again } from '@/ui/again';
 import { Board } from './board';
-import { ConflictBanner } from './conflict-banner';
 import { Header } from './header';
 import { JobContext, useJob, useJobStore, usePlan } from '@/job/job-context';
 import { createJobStore } from '@/job/job-store';
@@ -38,6 +37,7 @@ const RulesDialog = later(() => again(dialogs.rules).then((part) => part.RulesDi
 const RevisionsDialog = later(() => again(dialogs.revisions).then((part) => part.RevisionsDialog));
 const KeysDialog = later(() => again(dialogs.keys).then((part) => part.KeysDialog));
 const OfferBanner = later(() => again(dialogs.offer).then((part) => part.OfferBanner));
+const ConflictBanner = later(() => again(dialogs.conflict).then((part) => part.ConflictBanner));
 const CommandPalette = later(() => again(dialogs.palette).then((part) => part.CommandPalette));
 
 /**
@@ -88,7 +88,7 @@ function Frame() {
         <StopBand />
         <Offer />
         <PartsAwaited />
-        <ConflictBanner />
+        <Conflict />
       </div>
       <div className="border-r border-line max-[900px]:border-0">
         <Walk />
@@ -109,6 +109,7 @@ function Frame() {
   );
 }
 
+const Conflict = () => (useJob((state) => state.saving.state === 'conflict') ? <ConflictBanner /> : null);
 const Offer = () => (useJob((state) => state.offer) ? <OfferBanner /> : null);
 
 /** Of a plan with no piece to lift or set there is only its list to look at. */

@@ -7,6 +7,7 @@ import type { ModelHands } from '@/ui/model/model-canvas';
 import { VerdictMark } from '@/ui/verdict/verdict-mark';
 import { again } from '@/ui/again';
 import { useJob } from '@/job/job-context';
+import { FindPiece } from './find-piece';
 
 const Canvas = lazy(() => again(() => import('@/ui/model/model-canvas')));
 const standsWords = { away: 'not there yet', rolling: 'on rollers', hanging: 'on the hook', set: 'in place' } as const;
@@ -73,19 +74,7 @@ export default function ModelView({ title, tools }: { title: ReactNode; tools: R
           <span className="text-soft" aria-hidden>
             Piece
           </span>
-          <select
-            aria-label="Piece"
-            value={picked ?? ''}
-            onChange={(event) => setPicked(event.target.value || null)}
-            className="border-b border-pencil bg-transparent"
-          >
-            <option value="">none: point at one</option>
-            {scene.bodies.map(({ id, mark }) => (
-              <option key={id} value={id}>
-                {mark}
-              </option>
-            ))}
-          </select>
+          <FindPiece pieces={scene.bodies} picked={picked} onPick={setPicked} />
           {body && <b className="sign">{standsWords[body.stands]}</b>}
         </div>
         {body && (

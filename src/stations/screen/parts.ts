@@ -14,6 +14,7 @@ export const dialogs = {
   revisions: () => import('./revisions-dialog'),
   keys: () => import('./keys-dialog'),
   offer: () => import('./offer-banner'),
+  conflict: () => import('./conflict-banner'),
   palette: () => import('./command-palette'),
 };
 /** Read ahead with the stations and the dialogs: what a press on a check wants. */
@@ -21,5 +22,6 @@ export const others = [
   () => import('@/job/view/check-fields'),
   () => import('@/job/view/go-to'),
   () => import('@/ui/workings/traces'),
+  () => import('@/ui/fields/date-field'),
   () => import('../run-sheet/structure-move-fields'),
 ];

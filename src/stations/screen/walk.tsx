@@ -47,28 +47,25 @@ export function Walk() {
     moves: plan.moves.length,
     crane: plan.cranes.length === 1 ? plan.cranes.map(({ name }) => name).join() : plan.cranes.length === 0 ? 'no crane' : `${plan.cranes.length} cranes`,
   };
-  const unmade = walk.filter((one) => !one.made).map((one) => one.name);
   return (
     <nav aria-label="Stations" className="flex h-full flex-col overflow-y-auto bg-board max-[900px]:h-auto max-[900px]:flex-row max-[900px]:overflow-x-auto">
-      {walk
-        .filter((one) => one.made)
-        .map((one) => (
-          <StationButton
-            key={one.id}
-            number={walk.indexOf(one) + 1}
-            name={one.name}
-            note={about(one.id, counts)}
-            // The run sheet stands as its moves do: what stops a move stops it, whichever station the check belongs to.
-            checks={checks.filter((check) => check.station === one.id || (one.id === 'runSheet' && check.move !== null))}
-            reckoning={reckoning}
-            here={station === one.id}
-            onOpen={() => open(one.id)}
-          />
-        ))}
+      {walk.map((one) => (
+        <StationButton
+          key={one.id}
+          number={walk.indexOf(one) + 1}
+          name={one.name}
+          note={about(one.id, counts)}
+          // The run sheet stands as its moves do: what stops a move stops it, whichever station the check belongs to.
+          checks={checks.filter((check) => check.station === one.id || (one.id === 'runSheet' && check.move !== null))}
+          reckoning={reckoning}
+          here={station === one.id}
+          onOpen={() => open(one.id)}
+        />
+      ))}
       <div className="mt-auto max-[900px]:hidden">
         <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
           <span className="sign block text-[14px] text-ink">Not checked here</span>
-          {unmade.join(', ')}: this release does not look at them. Look yourself.
+          Crews and hours by the day, and the log of what was really done.
         </p>
         <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
           Plans are checked here, not approved. Local codes, the maker’s chart and the engineer decide.

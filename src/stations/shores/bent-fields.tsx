@@ -49,7 +49,7 @@ const yesNo = (yes: string, no: string) =>
 /** A bent, trestle or pair of posts under new steel: header, posts, pads, jacks, what holds it sideways and its girder down. */
 export function BentFields({ bent }: { bent: Bent }) {
   const edit = useEdit('bents', bent.id);
-  const { open, figure, whole, words, section, choice } = useInputs();
+  const { date, open, figure, whole, words, section, choice } = useInputs();
   const { header, post, pad, at } = bent;
   const spread = (count: number): number[] =>
     count === 1
@@ -100,8 +100,8 @@ export function BentFields({ bent }: { bent: Bent }) {
           )}
           {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
           <span />
-          {words('Accepted on', bent.readyOn, (readyOn) => edit({ readyOn }, 'ready'), { type: 'date' })}
-          {words('Its girder lands on', bent.girderOn, (girderOn) => edit({ girderOn }, 'girder on'), { type: 'date' })}
+          {date('Accepted on', bent.readyOn, (readyOn) => edit({ readyOn }, 'ready'))}
+          {date('Its girder lands on', bent.girderOn, (girderOn) => edit({ girderOn }, 'girder on'))}
         </Pair>
       </div>
       <SidewaysFields bent={bent} />

@@ -52,7 +52,7 @@ export const newShoreRow = (id: string, plan: LinePlan, storey: string): ShoreRo
 export function ShoreRowFields({ row }: { row: ShoreRow }) {
   const plan = useLinePlan();
   const edit = useEdit('shoreRows', row.id);
-  const { open, figure, whole, words, section, choice } = useInputs();
+  const { date, open, figure, whole, words, section, choice } = useInputs();
   const { arms, needle, prop, pad, masonry } = row;
   return (
     <Fold
@@ -140,8 +140,8 @@ export function ShoreRowFields({ row }: { row: ShoreRow }) {
         )}
         {open('Under it may be pressed', 'pressure', pad.allowable, (allowable) => edit({ pad: { ...pad, allowable } }, 'pad allowable'))}
         <span />
-        {words('Dry pack put in on', row.packedOn, (packedOn) => edit({ packedOn }, 'packed'), { type: 'date' })}
-        {words('To be struck on', row.struckOn, (struckOn) => edit({ struckOn }, 'struck'), { type: 'date' })}
+        {date('Dry pack put in on', row.packedOn, (packedOn) => edit({ packedOn }, 'packed'))}
+        {date('To be struck on', row.struckOn, (struckOn) => edit({ struckOn }, 'struck'))}
       </Pair>
       <TagFields tag={row.tag} onChange={(tag, name) => edit({ tag }, name)} />
       <StandsOn name={row.name} standsOn={row.standsOn} onChange={(standsOn) => edit({ standsOn }, 'stands on')} />

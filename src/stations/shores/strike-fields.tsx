@@ -183,7 +183,7 @@ function Readings() {
 
 function Reading({ reading }: { reading: Watch }) {
   const act = useAct();
-  const { open, words } = useInputs();
+  const { date, open, words } = useInputs();
   const edit = useEdit('watch', reading.id);
   return (
     <div className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-x-2 gap-y-1 border-t border-dotted border-line py-1.5">
@@ -194,7 +194,7 @@ function Reading({ reading }: { reading: Watch }) {
         <X size={14} />
       </SmallButton>
       {words('Read by', reading.by, (by) => edit({ by }, 'by'))}
-      <div className="col-span-2">{words('Read on', reading.on, (on) => edit({ on }, 'on'), { type: 'date' })}</div>
+      <div className="col-span-2">{date('Read on', reading.on, (on) => edit({ on }, 'on'))}</div>
     </div>
   );
 }

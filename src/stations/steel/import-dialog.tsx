@@ -6,6 +6,8 @@ import { tableFields, type Columns, type TableField } from '@/core/steel/lists/h
 import { columnsOf, decimalMark, readSheet, rowsOf } from '@/core/steel/lists/table';
 import { weightUnits } from '@/core/steel/lists/weight-words';
 import { Modal } from '@/ui/dialogs/modal';
+import { ChoiceField } from '@/ui/fields/choice-field';
+import { FileField } from '@/ui/fields/file-field';
 import { PlainButton } from '@/ui/plain-button';
 import { freshId } from '@/job/editing/fresh-id';
 import { useAct, useJob, usePlan } from '@/job/job-context';
@@ -77,16 +79,7 @@ export function ImportDialog({ pasted, onClose }: { pasted: string | null; onClo
       wide
     >
       <div className="space-y-3">
-        <label className="block">
-          <span className="text-soft">Files</span>
-          <input
-            type="file"
-            multiple
-            accept=".csv,.txt,.tsv,.nc1,.nc,.zip,.ifc,.ifczip"
-            onChange={(event) => void open(event.target.files)}
-            className="mt-1 block text-[14px]"
-          />
-        </label>
+        <FileField label="Files" many accept=".csv,.txt,.tsv,.nc1,.nc,.zip,.ifc,.ifczip" onFiles={(files) => void open(files)} />
         {!files && (
           <label className="block">
             <span className="text-soft">Or paste the cells here</span>
@@ -263,6 +256,9 @@ function Questions({ asked, onAnswer }: { asked: readonly Asked[]; onAnswer: (ch
   );
 }
 
+/** What stands in the list for nothing said. */
+const UNSAID = 'unsaid';
+
 function Pick({
   label,
   value,
@@ -277,19 +273,11 @@ function Pick({
   onValue: (value: string) => void;
 }) {
   return (
-    <label className="text-[12.5px] text-soft">
-      {label}
-      <select
-        value={value}
-        onChange={(event) => onValue(event.target.value)}
-        className="block w-full border-b border-pencil bg-transparent text-[14px] text-ink"
-      >
-        {options.map((one) => (
-          <option key={one} value={one}>
-            {words?.[one] ?? one}
-          </option>
-        ))}
-      </select>
-    </label>
+    <ChoiceField
+      label={label}
+      value={value || UNSAID}
+      choices={options.map((one) => ({ value: one || UNSAID, label: words?.[one] ?? one }))}
+      onValue={(one) => onValue(one === UNSAID ? '' : one)}
+    />
   );
 }

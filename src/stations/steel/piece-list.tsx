@@ -11,6 +11,7 @@ import { countsByState } from '@/core/document/member-register';
 import { memberStates, type Member } from '@/core/document/schema';
 import { rulesOf } from '@/core/rules/rule-sets';
 import { formatQuantity, inputUnit } from '@/core/units';
+import { Choice } from '@/ui/fields/choice-field';
 import { SmallButton } from '@/ui/small-button';
 import { freshId } from '@/job/editing/fresh-id';
 import { ImportDialog } from './import-dialog';
@@ -20,6 +21,8 @@ import { columns } from './member-columns';
 import { MemberDialog } from './member-dialog';
 import { saveFile } from '../shared/save-file';
 import { TableCell } from './table-cell';
+
+const STATES = memberStates.map((state) => ({ value: state, label: state }));
 
 const ROW = 27;
 
@@ -199,16 +202,13 @@ export function PieceList() {
                     </button>
                   </span>
                   <span role="cell">
-                    <select
-                      aria-label={`State of ${member.mark}`}
+                    <Choice
+                      name={`State of ${member.mark}`}
                       value={member.state}
-                      onChange={(event) => edit({ state: event.target.value as Member['state'] }, 'state')}
-                      className="w-full bg-transparent text-[13px] outline-none focus:bg-white"
-                    >
-                      {memberStates.map((state) => (
-                        <option key={state}>{state}</option>
-                      ))}
-                    </select>
+                      choices={STATES}
+                      onValue={(state) => edit({ state }, 'state')}
+                      look="text-[13px]"
+                    />
                   </span>
                   <span role="cell">
                     <button

@@ -95,7 +95,7 @@ export function TurnFields({ turn }: { turn: Turn }) {
 }
 
 export function PermitFields({ permit }: { permit: Permit }) {
-  const { open, words, choice } = useInputs();
+  const { date, open, words, choice } = useInputs();
   const { system } = useField();
   const edit = useEdit('permits', permit.id);
   const name = permit.number.trim() ? `Permit ${permit.number}` : 'Permit asked for';
@@ -115,8 +115,8 @@ export function PermitFields({ permit }: { permit: Permit }) {
         {open('Longest load', 'length', permit.longest, (longest) => edit({ longest }, 'longest'))}
         {open('Heaviest load', 'mass', permit.heaviest, (heaviest) => edit({ heaviest }, 'heaviest'), { placeholder: 'sets none' })}
         <span />
-        {words('Good from', permit.from, (from) => edit({ from }, 'from'), { type: 'date' })}
-        {words('Good until', permit.until, (until) => edit({ until }, 'until'), { type: 'date' })}
+        {date('Good from', permit.from, (from) => edit({ from }, 'from'))}
+        {date('Good until', permit.until, (until) => edit({ until }, 'until'))}
         {words('Conditions', permit.conditions, (conditions) => edit({ conditions }, 'conditions'), { placeholder: 'escort, hours, roads' })}
       </Three>
     </Fold>

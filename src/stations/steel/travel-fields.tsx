@@ -7,7 +7,7 @@ import { useInputs } from '@/job/editing/use-inputs';
 /** On which truck, on which permit and on which day a mark comes. */
 export function TravelFields({ member, bare }: { member: Member; /** the mark stands beside it already */ bare?: boolean }) {
   const { trucks, permits } = usePlan().transport;
-  const { words, choice } = useInputs();
+  const { date, choice } = useInputs();
   const edit = useEdit('members', member.id);
   const { travel } = member;
   const put = (changes: Partial<typeof travel>, name: string) => edit({ travel: { ...travel, ...changes } }, `travel ${name}`);
@@ -26,7 +26,7 @@ export function TravelFields({ member, bare }: { member: Member; /** the mark st
         [['none', 'none'] as const, ...permits.map(({ id, number, by }) => [id, number || `asked for${by ? `, ${by}` : ''}`] as const)],
         (permit) => put({ permit: permit === 'none' ? null : permit }, 'permit'),
       )}
-      {words(`${of}${bare ? 'Arrives' : 'arrives'} on`, travel.on, (on) => put({ on }, 'on'), { type: 'date' })}
+      {date(`${of}${bare ? 'Arrives' : 'arrives'} on`, travel.on, (on) => put({ on }, 'on'))}
     </div>
   );
 }

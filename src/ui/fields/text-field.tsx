@@ -1,7 +1,6 @@
 'use client';
 import { useId, useState, type ReactNode } from 'react';
 import type { Fault } from '@/core/calc/schema';
-import { dayWords, isDay } from '@/core/document/day';
 import { FieldShell } from './field-shell';
 
 interface TextFieldProps {
@@ -11,10 +10,9 @@ interface TextFieldProps {
   onDone?: () => void;
   placeholder?: string;
   note?: ReactNode;
-  type?: 'text' | 'date';
 }
 
-export function TextField({ label, value, onValue, onDone, placeholder, note, type = 'text' }: TextFieldProps) {
+export function TextField({ label, value, onValue, onDone, placeholder, note }: TextFieldProps) {
   const id = useId();
   const [refused, setRefused] = useState<{ text: string; problem: string } | null>(null);
   const take = (text: string) => {
@@ -22,10 +20,10 @@ export function TextField({ label, value, onValue, onDone, placeholder, note, ty
     setRefused(faults?.[0] ? { text, problem: faults[0].error } : null);
   };
   return (
-    <FieldShell id={id} label={label} problem={refused?.problem} note={note ?? (type === 'date' && isDay(value) ? dayWords(value) : undefined)}>
+    <FieldShell id={id} label={label} problem={refused?.problem} note={note}>
       <input
         id={id}
-        type={type}
+        type="text"
         className="w-full min-w-0 bg-transparent py-0.5 text-[15px] leading-5 outline-none placeholder:text-missing"
         value={refused?.text ?? value}
         placeholder={placeholder}
