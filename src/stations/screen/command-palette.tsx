@@ -32,7 +32,7 @@ export function CommandPalette({
   const look = useJob((state) => state.look);
   const lookAlong = useJob((state) => state.lookAlong);
   const entries: Entry[] = [
-    ...walk.filter((one) => one.made).map((one) => ({ name: `Open ${one.name}`, run: () => openStation(one.id) })),
+    ...walk.map((one) => ({ name: `Open ${one.name}`, run: () => openStation(one.id) })),
     ...plan.moves.map((move, i) => ({ name: `Go to move ${i + 1}: ${moveWords(plan, move).title}`, run: () => (goTo(i), openStation('runSheet')) })),
     {
       name: plan.job.units === 'us' ? 'Show metric units' : 'Show US units',

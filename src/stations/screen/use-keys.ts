@@ -56,7 +56,7 @@ export function useKeys(setDialog: (dialog: OpenDialog) => void): void {
         setDialog('rules');
       } else if (key === 'e') state.lookAlong(nextLook(state.history.plan, state.look));
       else if (key === 'u') state.act({ name: 'editJob', args: { changes: { units: state.history.plan.job.units === 'us' ? 'metric' : 'us' } } });
-      else if (station?.made) state.openStation(station.id);
+      else if (station) state.openStation(station.id);
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
