@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { accessible, check, count, field, open, planOf, saved, station, test } from './job';
+import { beside } from '../tests/cranes-beside';
+import { accessible, check, count, field, makeJob, open, openJob, planOf, saved, station, test } from './job';
 
 const workings = (page: Page) => page.getByRole('complementary', { name: 'Workings' });
 /** All that is a stop or not known at a station, as it is told. */
@@ -132,4 +133,32 @@ test('a girder of 38 m and 48 t by two cranes: from a new job to its card', asyn
   const card = await request.get(`/api/jobs/${page.url().split('/').pop()!}/sheets/pick-card?paper=a4`);
   expect(card.headers()['content-type']).toBe('application/pdf');
   await accessible(page);
+});
+
+test('two cranes in one circle: how the one waits and who gives the word is asked, its fields lit; a boom in the way is a stop', async ({ page, request }) => {
+  const job = await makeJob(request, undefined, beside({ x: 2, y: -29 }));
+  await openJob(page, job);
+  await station(page, 'Gear');
+  const together = check(page, 'crane.together', 'Stand 9').first();
+  await expect(together).toHaveAttribute('data-verdict', 'missing');
+  const stand = workings(page).locator('[data-thing="s9"]');
+  await workings(page).getByText('Stand 9', { exact: true }).first().click();
+  const fill = async (label: string, value: string) => {
+    await stand.getByRole('textbox', { name: label, exact: true }).fill(value);
+    await page.keyboard.press('Tab');
+  };
+  await fill('Waits with boom, from east', '60');
+  await fill('Waits with boom out by', '18 m');
+  await fill('Waits with boom as long as', '30 m');
+  await field(page, 'Word to cranes in one circle by').fill('R. Adeyemi');
+  await field(page, 'They know who waits by').fill('radio, channel 4');
+  await page.keyboard.press('Tab');
+  await expect(check(page, 'crane.together', 'Stand 9')).toHaveCount(0);
+  await expect(check(page, 'lift.otherBoom').first()).toHaveAttribute('data-verdict', 'stop');
+  await fill('Waits with boom, from east', '270');
+  await expect(check(page, 'lift.otherBoom')).toHaveCount(0);
+  await saved(page);
+  const { stands, site } = await planOf(request, job);
+  expect(stands.find(({ id }) => id === 's9')!.waits).toEqual({ boom: 30, bearingDeg: 270, radius: 18 });
+  expect(site.together).toEqual({ by: 'R. Adeyemi', how: 'radio, channel 4' });
 });

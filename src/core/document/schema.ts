@@ -227,6 +227,15 @@ const standSchema = closed({
   counterweight: Type.Optional(nullable(nonNegative('kg', 'on it here; null: as its parts say'))),
   falls: Type.Optional(nullable(Type.Integer({ minimum: 1, maximum: 40, description: 'parts of line the hook block hangs in' }))),
   settles: Type.Optional(nullable(nonNegative('m', 'its worst pad or track, as the load comes on', { maximum: 0.5 }))),
+  waits: Type.Optional(
+    nullable(
+      closed({
+        boom: nullable(positive('m', 'its length then; null: as it lifts here', { maximum: 300 })),
+        bearingDeg: nullable(real('deg', { description: 'it points that way, from east' })),
+        radius: nullable(nonNegative('m', 'its tip from the slew centre, seen from above', { maximum: 300 })),
+      }),
+    ),
+  ),
   assembly: Type.Optional(nullable(assemblySchema)),
 });
 
@@ -452,6 +461,9 @@ export const planSchema = Type.Object(
             nullable(closed({ means: text('what is taken where it could come near'), by: text('who answers for it'), on: text('when, as a date') })),
           ),
         }),
+      ),
+      together: Type.Optional(
+        nullable(closed({ by: text('who gives the word to cranes that reach into each other’s circle'), how: text('how one knows that the other waits') })),
       ),
       walked: Type.Optional(nullable(closed({ by: text('who went round the site and found no overhead line near the work'), on: text('when, as a date') }))),
       zones: Type.Optional(

@@ -84,6 +84,7 @@ export interface CommandArguments {
   setShift: { shift: Plan['site']['shift'] };
   editCosts: { changes: Partial<Costs> };
   setWalked: { walked: Plan['site']['walked'] };
+  setTogether: { together: Plan['site']['together'] };
   /** one step: gear of another job, with ids of its own */
   takeGear: Taken;
   addObstruction: { obstruction: Obstruction };
@@ -245,6 +246,7 @@ export const runs: { [N in CommandName]: Run<N> } = {
   setShift: (plan, { shift }) => void (plan.site.shift = shift),
   editCosts: (plan, { changes }) => void (plan.costs = { ...(plan.costs ?? noCosts()), ...changes }),
   setWalked: (plan, { walked }) => void (plan.site.walked = walked),
+  setTogether: (plan, { together }) => void (plan.site.together = together),
   takeGear: (plan, { cranes, duties, yard }) => {
     plan.cranes.push(...cranes);
     if (duties.length > 0) (plan.duties ??= []).push(...duties);
@@ -313,6 +315,7 @@ export const commandTitle: Record<CommandName, string> = {
   setShift: 'Change the shift',
   editCosts: 'Say what something costs',
   setWalked: 'Say who looked for power lines',
+  setTogether: 'Say who gives the word to cranes in one circle',
   takeGear: 'Take gear of another job',
   addObstruction: 'Add an obstruction',
   editObstruction: 'Change an obstruction',

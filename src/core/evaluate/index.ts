@@ -10,7 +10,8 @@ import type { Pick, Piece, Plan } from '../document/schema';
 import { seatOf } from '../settle/seat-geometry';
 import { stringFrom } from '../document/strings';
 import { moveFor, type Context } from '../checks/context';
-import { cranesStanding } from '../settle/cranes-standing';
+import { cranesBeside, cranesStanding } from '../settle/cranes-standing';
+import { cranesTogetherChecks } from '../checks/lift/other-cranes';
 import { laidChecks } from '../checks/site/laid';
 import { craneSizeChecks } from '../checks/gear/crane-sizes';
 import { assemblyChecks } from '../checks/gear/assembly';
@@ -139,14 +140,13 @@ function pickChecks(context: Context, pick: Pick): Check[] {
       stand.at,
       stand.azimuthDeg,
       stand.base,
-      crane.id,
-      crane.name,
-      crane.baseLength,
-      crane.baseWidth,
-      crane.pivotHeight,
+      crane,
+      stand.waits,
       from,
       to,
     ]),
+    // How long their booms may be, where any stand by.
+    ...(cranesBeside(plan, pick).length > 0 ? [gist('lift booms', plan.picks, ({ stand, boom, second }) => [stand, boom, second])] : []),
     rules,
     job.chartRule,
     today,
@@ -236,6 +236,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...unsaidChecks(context),
     ...believableChecks(context),
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
+    ...cranesTogetherChecks(context),
     ...laidChecks(context),
     ...standZoneChecks(context),
     ...seatsFitChecks(context),

@@ -117,6 +117,7 @@ const commands: { [N in CommandName]: Extract<Command, { name: N }>['args'] } = 
     yard: [{ id: 'n61', kind: 'slings', name: 'S 9', rating: null, inspected: null }],
   },
   setWalked: { walked: { by: 'R. Adeyemi', on: '2026-10-20' } },
+  setTogether: { together: { by: 'R. Adeyemi', how: 'by radio, channel 4' } },
   addObstruction: { obstruction: { id: 'n3', name: 'a kiosk', at: { x: 1, y: 1 }, length: 1, width: 1, azimuthDeg: 0, height: 2 } },
   editObstruction: { id: 'o1', changes: { height: 5 } },
   removeObstruction: { id: 'o1' },

@@ -18,6 +18,7 @@ import { posesAt, type Pose } from './moment-pose';
 import type { SettledPlan } from '../settle/settle';
 import type { Walk } from '../settle/walk-way';
 import { structureBeside, type StructurePose, LIFTED } from './structure-shapes';
+import { waitingBoom } from './waiting-boom';
 
 /** Which way the elevation is seen: square to the beam line, square to the boom, or along the line that is opened. */
 export type Look = 'beam' | 'boom' | 'across';
@@ -208,6 +209,11 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
     sides: ['below', 'above'],
     of,
   });
+  const waits = hook || !there ? null : waitingBoom(pose.context);
+  if (waits) {
+    const points = [waits.foot, waits.tip].map((end) => ({ x: along(end), y: end.z }));
+    shapes.push({ shape: 'line', points, style: { stroke, width: 5, dash: 'dash' }, of });
+  }
   if (!hook) return shapes;
   const out = direction(hook.station.bearingDeg);
   const tail = span([add(stand.at, scale(out, -crane.tailRadius)), add(stand.at, scale(out, 0.9))], along);

@@ -19,6 +19,7 @@ import { powerLineShapes } from './power-line-shapes';
 import type { SettledPlan } from '../settle/settle';
 import type { Walk } from '../settle/walk-way';
 import { structureAbove, type StructurePose } from './structure-shapes';
+import { waitingBoom } from './waiting-boom';
 
 /**
  * The site from above at a moment. At the shores the way in is left out, and the drawing is as close as they and their seats allow;
@@ -283,6 +284,8 @@ function craneShapes(pose: Pose): Shape[] {
         solid: false,
       });
   }
+  const waits = hook || !craneThere ? null : waitingBoom(context);
+  if (waits) shapes.push({ shape: 'line', points: [waits.foot, waits.tip], style: { stroke: 'gear', width: 4, dash: 'dash' }, of, solid: false });
   return [...shapes, standLabel(stand, crane, craneThere)];
 }
 

@@ -222,6 +222,14 @@ const sets = (move: Move, load: string): boolean => (move.kind === 'member.set' 
 const blindLines = (plan: Plan, checks: readonly Check[]): string[] =>
   (plan.site.signallers ?? []).length === 0 ? [] : checks.flatMap((check) => (check.id === 'lift.sight' ? [describe(check, plan.job.units)] : []));
 
+/** Where another crane reaches into the circle of one of this lift: who gives the word to both. */
+const wordLines = (plan: Plan, checks: readonly Check[], stands: ReadonlySet<string>): string[] =>
+  checks.flatMap((check) =>
+    check.id === 'crane.together' && check.ratio === null && [check.about.id, check.about.part ?? ''].some((id) => stands.has(id))
+      ? [describe(check, plan.job.units)]
+      : [],
+  );
+
 function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick }) {
   const plan = settle(head.plan);
   const { checks, replay } = evaluation;
@@ -283,7 +291,7 @@ function PickCard({ head, pick, paper, evaluation }: SheetWork & { pick: Pick })
           One caller; lost radio means stop. Nobody under the load. Tag lines held. Read the hook weight on the short raise and write it down; stop if it is
           over the figure above.
         </Text>
-        {blindLines(plan, mine).map((words) => (
+        {[...blindLines(plan, mine), ...wordLines(plan, checks, stands)].map((words) => (
           <Text key={words} style={{ fontWeight: 600 }}>
             {words}
           </Text>

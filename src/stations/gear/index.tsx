@@ -160,6 +160,12 @@ function StandFields({ stand }: { stand: Stand }) {
     const next = { length: stand.base?.length ?? null, width: stand.base?.width ?? null, ...changes };
     return edit({ base: next.length === null && next.width === null ? null : next }, 'base');
   };
+  const waits = { boom: null, bearingDeg: null, radius: null, ...stand.waits };
+  const wait = (changes: Partial<typeof waits>) => {
+    const next = { ...waits, ...changes };
+    const said = [next.bearingDeg, next.radius, next.boom].some((one) => one !== null);
+    return edit({ waits: said ? next : null }, 'waits');
+  };
   const asCrane = { placeholder: 'as the crane' };
   const own = plan.cranes.find(({ id }) => id === stand.crane);
   const tracks = own?.tracks != null;
@@ -221,6 +227,14 @@ function StandFields({ stand }: { stand: Stand }) {
             placeholder: 'as the rules',
           },
         )}
+      {plan.cranes.length > 1 && (
+        <>
+          {!mast && open('Waits with boom, from east', 'angle', waits.bearingDeg, (bearingDeg) => wait({ bearingDeg }))}
+          {!mast && open('Waits with boom out by', 'length', waits.radius, (radius) => wait({ radius }))}
+          {!mast && open('Waits with boom as long as', 'length', waits.boom, (boom) => wait({ boom }), { placeholder: 'as it lifts here' })}
+          {mast && open('Waits with jib, from east', 'angle', waits.bearingDeg, (bearingDeg) => wait({ bearingDeg }))}
+        </>
+      )}
       {own?.assembled && <AssemblyFields stand={stand} />}
     </Group>
   );

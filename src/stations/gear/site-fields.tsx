@@ -23,6 +23,11 @@ export function SiteFields() {
     const next = { ...walked, ...changes };
     return act('setWalked', { walked: next.by.trim() === '' && next.on.trim() === '' ? null : next }, field);
   };
+  const together = { by: '', how: '', ...plan.site.together };
+  const join = (changes: Partial<typeof together>, field: string) => {
+    const next = { ...together, ...changes };
+    return act('setTogether', { together: next.by.trim() === '' && next.how.trim() === '' ? null : next }, field);
+  };
   const addThing = () =>
     act('addObstruction', {
       obstruction: {
@@ -80,6 +85,12 @@ export function SiteFields() {
           <>
             {words('Looked for power lines', walked.by, (by) => walk({ by }, 'walked by'), { placeholder: 'nobody yet' })}
             {date('Looked on', walked.on, (on) => walk({ on }, 'walked on'))}
+          </>
+        )}
+        {plan.cranes.length > 1 && (
+          <>
+            {words('Word to cranes in one circle by', together.by, (by) => join({ by }, 'together by'), { placeholder: 'nobody yet' })}
+            {words('They know who waits by', together.how, (how) => join({ how }, 'together how'), { placeholder: 'not said' })}
           </>
         )}
       </Group>

@@ -35,7 +35,13 @@ export function FindPiece({
         <ChevronDown size={15} aria-hidden />
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="start" side="top" sideOffset={2} className="z-50 w-[220px] border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+        <Popover.Content
+          aria-label="Find a piece"
+          align="start"
+          side="top"
+          sideOffset={2}
+          className="z-50 w-[220px] border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]"
+        >
           <Command shouldFilter={false} label="Find a piece">
             <Command.Input
               autoFocus

@@ -77,7 +77,7 @@ export function DateField({ label, value, onValue, onDone, note }: DateFieldProp
           <CalendarDays size={16} aria-hidden />
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content align="end" sideOffset={2} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+          <Popover.Content aria-label="Calendar" align="end" sideOffset={2} className="z-50 border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
             <DayPicker
               mode="single"
               required

@@ -36,7 +36,12 @@ export function SectionField({ label, value, system, onValue }: { label: string;
           <ChevronDown size={15} aria-hidden />
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content align="start" sideOffset={2} className="z-50 w-[320px] border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]">
+          <Popover.Content
+            aria-label="Find a section"
+            align="start"
+            sideOffset={2}
+            className="z-50 w-[320px] border border-ink bg-white shadow-[3px_3px_0_rgba(34,40,44,.18)]"
+          >
             <Command shouldFilter={false} label="Find a section">
               <Command.Input
                 autoFocus

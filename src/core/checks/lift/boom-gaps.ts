@@ -3,6 +3,7 @@ import { clip, direction, rectangle, type Vec } from '../../geometry/plane';
 import type { Rules } from '../../rules/rule-sets';
 import { findSection } from '../../steel/sections';
 import { standingAt, type Body } from '../../settle/bodies';
+import { bodyOf, cranesBeside } from '../../settle/cranes-standing';
 import { rigWords } from '../../document/things/rig';
 import type { Hanging } from '../../settle/hanging';
 import { boomFrame, boxOf, closeStations, meets, outlineAt, type LiftPath, type Seen, type Station } from '../../settle/lift-path';
@@ -160,7 +161,7 @@ export const obstructionsOf = ({ site }: SettledPlan): Standing[] =>
 export const steelAbout = (plan: SettledPlan, { drawn, crane }: PickContext, rules: Rules): Body[] =>
   standingAt(plan, rules, drawn).filter(({ to }) => to > crane.pivotHeight - crane.boomDepth / 2 - 2 * rules.value('boomClearance'));
 
-/** The boom against everything that stands under its sweep: each thing of the site, and of the steel the piece it comes nearest to. */
+/** The boom against everything that stands under its sweep: each thing of the site, each other crane, and of the steel the piece it comes nearest to. */
 function gapsToStanding(plan: SettledPlan, picked: PickContext, path: LiftPath, rules: Rules): Gap[] {
   const { crane } = picked;
   const sweep = sweepOf(picked, path);
@@ -170,7 +171,8 @@ function gapsToStanding(plan: SettledPlan, picked: PickContext, path: LiftPath, 
     .filter(({ outline }) => meets(near, boxOf(outline)))
     .flatMap((one) => gapToThing(picked, sweep, one));
   const worst = steel.reduce<Gap[]>(([worst], one) => [!worst || one.nearest.gap < worst.nearest.gap ? one : worst], []);
-  return [...obstructionsOf(plan).flatMap((one) => gapToThing(picked, sweep, one)), ...worst];
+  const things = [...obstructionsOf(plan), ...cranesBeside(plan, picked.drawn).map(bodyOf)];
+  return [...things.flatMap((one) => gapToThing(picked, sweep, one)), ...worst];
 }
 
 /** The boom against the load and against what stands. */

@@ -3,7 +3,7 @@ import { phrase, q } from '../../calc/work';
 import { overlap } from '../../geometry/plane';
 import type { Check } from '../../verdict/check';
 import { beamBodies, oncePerThing, pieceBody, shrunk, TOUCH, type Body } from '../../settle/bodies';
-import { cranesStanding } from '../../settle/cranes-standing';
+import { CARRIER, cranesStanding } from '../../settle/cranes-standing';
 import { craneAt } from '../../settle/duties';
 import { hangsBy, hungWith } from '../../document/joined';
 import { pickOfPiece } from '../../document/lookups';
@@ -16,8 +16,6 @@ import { flatStop, on, told, type Place } from '../../verdict/build';
 const SOURCE = 'Geometry: two things cannot be in one place';
 /** What lies this low a truck drives over and an outrigger is packed on [m]. */
 const KERB = 0.15;
-/** A carrier and its outriggers reach up to here [m]. */
-const CARRIER = 3;
 const TRUCK = { wide: 2.4, past: 0.3 };
 
 /** All that the checks of this file are read from. */

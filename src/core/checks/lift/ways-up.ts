@@ -16,6 +16,7 @@ import type { Context } from '../context';
 import { traced } from '../../verdict/build';
 import { craneChecks } from './crane';
 import { levelChecks } from './level';
+import { otherCraneChecks } from './other-cranes';
 import { riggingChecks } from './rigging';
 import { standChecks } from '../site/stand';
 import { sightChecks } from './seen';
@@ -47,6 +48,7 @@ export function liftChecks(context: Context, pick: Pick): Check[] {
     ...zoneChecks(context, picked),
     ...sightChecks(context, picked),
     ...upAndDownChecks(context, picked),
+    ...otherCraneChecks(context, picked),
   ]);
   return [...checks, ...hooks.slice(0, 1).flatMap(({ piece }) => levelChecks(context, pick, piece.mark, checks))];
 }
