@@ -1,5 +1,5 @@
-import { keep, keepOne } from '../document/keep';
-import type { Bearing, Opening, Plan } from '../document/schema';
+import { keep, keepOne, lasting } from '../document/keep';
+import type { Bearing, Move, Opening, Plan } from '../document/schema';
 import { dayGusts, type DayGusts } from './day-gusts';
 import { shiftGust } from './shift';
 
@@ -31,13 +31,27 @@ function siteForecast(site: Plan['site'], gusts: DayGusts | null): Plan['site'] 
   return gust === null || (site.forecastGust !== null && site.forecastGust >= gust) ? site : { ...site, forecastGust: gust };
 }
 
-/** Bearings where the tape found them, the worse of two forecasts; the plan itself when nothing was measured. The same things of the plan settle to the same things. */
+/** A move by all that is done in it: its note is for the crew, and another note makes no other move. */
+function bareMoves(moves: readonly Move[]): Move[] {
+  const known = lasting('settle.moves', () => new Map<string, { from: Move; text: string; bare: Move }>());
+  return moves.map((move) => {
+    const last = known.get(move.id);
+    if (last?.from === move) return last.bare;
+    const { note: _, ...rest } = move;
+    const text = JSON.stringify(rest);
+    const bare = last?.text === text ? last.bare : (rest as Move);
+    known.set(move.id, { from: move, text, bare });
+    return bare;
+  });
+}
+
+/** Bearings where the tape found them, the worse of two forecasts, moves without their notes. The same things of the plan settle to the same things. */
 export function settle(plan: Plan): SettledPlan {
   const gusts = dayGusts(plan);
   const site = keep('settle.site', plan.site, [gusts], () => siteForecast(plan.site, gusts));
-  const measured = plan.bearings.some((bearing) => bearing.measured);
-  const byDay = gusts ? { gusts } : {};
-  if (!measured) return (site === plan.site && !gusts ? plan : { ...plan, site, ...byDay }) as SettledPlan;
-  const bearings = keepOne('settle.bearings', [plan.bearings], () => plan.bearings.map((one) => keep('settle.bearing', one, [], () => bearingAsMeasured(one))));
-  return { ...plan, site, bearings, ...byDay } as SettledPlan;
+  const bearings = keepOne('settle.bearings', [plan.bearings], () =>
+    plan.bearings.some(({ measured }) => measured) ? plan.bearings.map((one) => keep('settle.bearing', one, [], () => bearingAsMeasured(one))) : plan.bearings,
+  );
+  const moves = keep('settle.moves', plan.moves, [], () => bareMoves(plan.moves));
+  return keep('settled', plan, [site, bearings, moves, gusts], () => ({ ...plan, site, bearings, moves, ...(gusts ? { gusts } : {}) }) as unknown as SettledPlan);
 }

@@ -53,6 +53,7 @@ export function runSheetPages({ head, paper, evaluation, structure, day: only }:
       asked(step.move.id),
       [hookWords(plan, step.move, hooks), loads],
       newSince(standing(plan, before, checks), standing(plan, step.after, checks)),
+      plan.moves[i]?.note ?? '',
     );
     const height =
       (begins ? DAY_ROW : 0) +
@@ -128,14 +129,14 @@ interface Told {
 }
 
 /** All that is said of a move: what it needs, what is not clear, what hangs and what carries, what is new after it. */
-function toldOf(plan: Plan, { move, needs }: Step, mine: readonly Check[], figures: readonly string[], fresh: string): Told[] {
+function toldOf(plan: Plan, { needs }: Step, mine: readonly Check[], figures: readonly string[], fresh: string, note: string): Told[] {
   return [
     ...(needs.length > 0 ? [{ words: `Needs: ${inShort(needs.map((need) => need.what))}.`, how: 'small' as const }] : []),
     ...mine
       .filter((check) => check.verdict !== 'clear')
       .map((check) => ({ words: `${check.verdict.toUpperCase()}: ${describe(check, plan.job.units)}`, how: 'bold' as const })),
     ...figures.filter(Boolean).map((words) => ({ words: `${words}.`, how: 'plain' as const })),
-    ...(move.note ? [{ words: move.note, how: 'plain' as const }] : []),
+    ...(note ? [{ words: note, how: 'plain' as const }] : []),
     ...(fresh === '' ? [] : [{ words: `${fresh}.`, how: 'small' as const }]),
   ];
 }

@@ -151,6 +151,16 @@ test('the run sheet prints who passed each hold point and leaves the open one op
   expect(text).toContain('NOT RECORDED: inspector');
 });
 
+test('the run sheet prints the note for the crew at its move', async () => {
+  const plan = demoPlan();
+  const lift = plan.moves.findIndex(({ kind }) => kind === 'pick.lift');
+  plan.moves[lift] = { ...plan.moves[lift]!, note: 'Slowly past the kiosk' };
+  const { text } = await wordsOf('run-sheet', plan);
+  const at = text.indexOf('Slowly past the kiosk');
+  expect(at).toBeGreaterThan(text.indexOf('Lift, swing, over'));
+  expect(at).toBeLessThan(text.indexOf('Land on P1, P2'));
+});
+
 test('a stop stands at the head of the card in words, and on its move in the run sheet', async () => {
   const plan = demoPlan();
   const bolt = plan.moves.find((move) => move.id === 'm10');

@@ -13,7 +13,7 @@ import { closeStations, outlineAt, sweeps, type LiftPath, type Station } from '.
 import { breadthOf, type PieceWeight } from '../../settle/piece-weight';
 import type { Hanging } from '../../settle/hanging';
 import { Missing } from '../../verdict/missing';
-import type { Crane, Pick, Stand } from '../../document/schema';
+import type { Crane, Pick } from '../../document/schema';
 import type { SettledPlan } from '../../settle/settle';
 import { flatStop, missingCheck, on, ratioCheck, said, sourced, told, traced, type Place } from '../../verdict/build';
 import { liftMove, moveFor, onHook, type Context, type PickContext } from '../context';
