@@ -1,5 +1,5 @@
 import { joinedOf } from './joined';
-import { keepOne } from './keep';
+import { gist, keepOne } from './keep';
 import { Missing } from '../verdict/missing';
 import { placeOf } from './place';
 import type { Beam, Bearing, Crane, Make, Pick, Piece, Plan, Stand } from './schema';
@@ -60,3 +60,7 @@ export const markLifted = (plan: Plan, pick: Pick): string => {
     ? joined.parts.map(({ beam }) => beam.mark).join(' + ')
     : [pick.piece, ...pick.joined].map((id) => plan.structure.pieces.find((one) => one.id === id)?.mark ?? id).join(' + ');
 };
+
+/** What is lifted with what, from where: the same thing while none of that is another, whatever else is said of how it is lifted. */
+export const pickTies = ({ picks }: Plan): object =>
+  gist('pick.ties', picks, ({ id, piece, stand, second, joined = null }) => [id, piece, stand, second?.stand ?? null, joined]);

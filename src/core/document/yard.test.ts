@@ -9,7 +9,8 @@ import type { Plan, YardThing } from './schema';
 import { gearInUse, saidTwice, withItsGear } from './yard';
 
 const TODAY = '2026-11-27';
-const of = (plan: Plan, id: string, today: string | null = TODAY) => evaluate(plan, today).checks.filter((one) => one.id === id);
+/** What is changed of a plan once it was evaluated is another plan. */
+const of = (plan: Plan, id: string, today: string | null = TODAY) => evaluate(structuredClone(plan), today).checks.filter((one) => one.id === id);
 const say = (plan: Plan, id: string, today: string | null = TODAY) => of(plan, id, today).map((check) => `${check.verdict}: ${words(check, 'metric')}`);
 const inspected = (on: string, by = 'P. Varga') => ({ by, on });
 const slings = (changes: Partial<YardThing> = {}): YardThing => ({

@@ -58,8 +58,9 @@ export const inUse = ({ picks, raises = [], ways }: Plan): ReadonlySet<string> =
   new Set([...picks, ...raises, ...ways.flatMap(({ legs }) => legs.filter(isPulled))].flatMap(({ gear = [] }) => gear));
 
 const things = new WeakMap<readonly YardThing[], ReadonlyMap<string, YardThing>>();
+const NOTHING: YardThing[] = [];
 /** The things of the yard by their ids. */
-export function yardOf({ yard = [] }: Plan): ReadonlyMap<string, YardThing> {
+export function yardOf({ yard = NOTHING }: Plan): ReadonlyMap<string, YardThing> {
   let known = things.get(yard);
   if (!known) things.set(yard, (known = new Map(yard.map((one) => [one.id, one]))));
   return known;

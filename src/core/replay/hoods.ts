@@ -1,5 +1,5 @@
 import { loadOf } from '../document/joined';
-import { keep, keepOne } from '../document/keep';
+import { gist, keep, keepOne } from '../document/keep';
 import type { Beam, Plan } from '../document/schema';
 import { holdsOf } from './held';
 
@@ -12,9 +12,13 @@ export interface Hood {
   forces: object;
 }
 
+/** Where hooks hold what: the same thing while none of that is another. */
+const hookTies = ({ picks }: Plan): object =>
+  gist('hoods.hooks', picks, ({ id, piece, left, right, turned = null, joined = null }) => [id, piece, left, right, turned, joined]);
+
 /** The surroundings of every piece of the structure. */
 export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
-  keepOne('hoods', [plan.structure, plan.picks], () => {
+  keepOne('hoods', [plan.structure, hookTies(plan)], () => {
     const by = holdsOf(plan);
     const makes = new Map(plan.structure.makes.map((one) => [one.id, one]));
     const pieces = new Map(plan.structure.pieces.map((one) => [one.id, one]));

@@ -4,10 +4,11 @@ import type { Check } from '../../verdict/check';
 import { addMonths } from '../../document/day';
 import { yardWords, type YardKind } from '../../document/things/yard';
 import { legSubject } from '../way-in/leg-verdict';
+import { keep } from '../../document/keep';
 import { markLifted } from '../../document/lookups';
 import { dayFault, namesPerson } from '../../document/records';
 import { dateBy } from '../../document/work-days';
-import type { Plan, Raise, YardThing } from '../../document/schema';
+import type { Pick, Plan, Raise, YardThing } from '../../document/schema';
 import { gearInUse, inUse, isPulled, legSaidTwice, raiseSaidTwice, saidTwice, yardOf, type PulledLeg, type TwoRatings } from '../../document/yard';
 import type { Context } from '../context';
 import { flatStop, missingCheck, on, type Place, said, sourced, told } from '../../verdict/build';
@@ -17,6 +18,7 @@ export function yardChecks(context: Context): Check[] {
   return [...craneInspections(context), ...gearInspections(context), ...untagged(context), ...inTwoPlaces(context), ...tags(context), ...unnamed(context)];
 }
 
+type Named = { subject: Place['subject']; about: Place['about'] };
 type Inspected = YardThing['inspected'];
 
 /** The last inspection, and whether it is still good on the day the plan is looked at, and on the last day it is used, up to the move at `last`. */
@@ -53,7 +55,7 @@ function inspection(
   return said(place, phrase`${name} was inspected by ${inspected.by.trim()} on ${inspected.on}: good until ${until}.`);
 }
 
-const at = (id: string, of: Pick<Place, 'subject' | 'about'>, source: string, station: Place['station'] = 'gear', move: string | null = null): Place => ({
+const at = (id: string, of: Named, source: string, station: Place['station'] = 'gear', move: string | null = null): Place => ({
   id,
   ...of,
   station,
@@ -167,7 +169,7 @@ const tags = ({ plan }: Context): Check[] => [
   ...pulledLegs(plan).flatMap(({ leg, name }) => twice(on('leg', leg, name), 'the way in', legSaidTwice(plan, leg), 'wayIn')),
 ];
 
-const twice = (of: Pick<Place, 'subject' | 'about'>, says: string, both: readonly TwoRatings[], station: Place['station']): Check[] =>
+const twice = (of: Named, says: string, both: readonly TwoRatings[], station: Place['station']): Check[] =>
   both.map(({ what, here, tag }) => ({
     ...missingCheck(
       at('gear.rating', { ...of, about: { ...of.about, part: what } }, 'Two statements of one rating: the lower governs until it is settled', station),
@@ -195,25 +197,19 @@ interface Made {
 
 const RAISING = ['hoist', 'mastLift', 'jack'] as const;
 
-/** Every lift and every leg on which something is pulled, and what it is made with by the way it is made. */
-const lifts = (plan: Plan): Made[] => [
-  ...plan.picks.map((pick): Made => {
-    const { rig, hitch } = pick;
-    const needs: YardKind[] = [
-      'slings',
-      ...(rig && rig.kind !== 'legs' ? (['spreader'] as const) : []),
-      ...(hitch?.kind === 'clamps' ? (['clamp'] as const) : []),
-    ];
-    if (pick.tags && pick.tags.lines > 0) needs.push('tagLine');
-    return {
-      kind: 'pick',
-      id: pick.id,
-      name: markLifted(plan, pick),
-      gear: pick.gear ?? [],
-      needs,
-      never: ['mastLift', 'jack', 'winch', 'rollers', 'ramp', 'trolley', 'post'],
-    };
-  }),
+/** A lift by crane, and what it is made with by the way it is made. */
+function madeByPick({ id, rig, hitch, tags: held, gear = [] }: Pick, name: string): Made {
+  const needs: YardKind[] = [
+    'slings',
+    ...(rig && rig.kind !== 'legs' ? (['spreader'] as const) : []),
+    ...(hitch?.kind === 'clamps' ? (['clamp'] as const) : []),
+  ];
+  if (held && held.lines > 0) needs.push('tagLine');
+  return { kind: 'pick', id, name, gear, needs, never: ['mastLift', 'jack', 'winch', 'rollers', 'ramp', 'trolley', 'post'] };
+}
+
+/** Every lift without a crane and every leg on which something is pulled, the same. */
+const otherLifts = (plan: Plan): Made[] => [
   ...(plan.raises ?? []).map((raise): Made => {
     const kinds = new Set(raise.points.map(({ kind }) => kind));
     const needs = RAISING.filter((one) => kinds.has(one));
@@ -238,36 +234,44 @@ const alsoNamed: ReadonlySet<YardKind> = new Set(['slings', 'spreader']);
 function unnamed({ plan }: Context): Check[] {
   const yard = yardOf(plan);
   const there = new Set([...yard.values()].map(({ kind }) => kind));
-  return lifts(plan).flatMap(({ kind, id, name, gear, needs, never, places = {} }) => {
-    const kinds = new Set(gear.flatMap((one) => yard.get(one)?.kind ?? []));
-    const ask = (question: string, part?: string): Check =>
-      missingCheck(
-        at('gear.named', on(kind, { id }, name, part), 'Common practice: what lifts or pulls has its papers', kind === 'leg' ? 'wayIn' : 'picks'),
-        'count',
-        question,
-      );
-    const [does, without] =
-      kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
-    return [
-      ...needs.flatMap((one) =>
-        kinds.has(one) || !(there.has(one) || (alsoNamed.has(one) && gear.length > 0))
-          ? []
-          : [ask(`With which ${yardWords[one]} of the yard ${does}?`, one === 'slings' ? undefined : one)],
-      ),
-      ...Object.entries(places).flatMap(([one, count]) => {
-        const named = gear.filter((id) => yard.get(id)?.kind === one).length;
-        return named > 0 && named < count
-          ? [
-              ask(
-                `${name} is raised at ${count} places by a ${yardWords[one as YardKind]} each, and only ${named} of the yard ${named === 1 ? 'is' : 'are'} written down. Which are the others?`,
-                `${one} count`,
-              ),
-            ]
-          : [];
-      }),
-      ...never.flatMap((one) =>
-        kinds.has(one) ? [ask(`A ${yardWords[one]} of the yard is written down for ${name}, ${without}. What is it there for?`, one)] : [],
-      ),
-    ];
-  });
+  const asked = (made: Made): Check[] => askedOf(made, yard, there);
+  return [
+    ...plan.picks.flatMap((pick) => {
+      const name = markLifted(plan, pick);
+      return keep('gear.named', pick, [yard, name], () => asked(madeByPick(pick, name)));
+    }),
+    ...otherLifts(plan).flatMap(asked),
+  ];
+}
+
+function askedOf({ kind, id, name, gear, needs, never, places = {} }: Made, yard: ReadonlyMap<string, YardThing>, there: ReadonlySet<YardKind>): Check[] {
+  const kinds = new Set(gear.flatMap((one) => yard.get(one)?.kind ?? []));
+  const ask = (question: string, part?: string): Check =>
+    missingCheck(
+      at('gear.named', on(kind, { id }, name, part), 'Common practice: what lifts or pulls has its papers', kind === 'leg' ? 'wayIn' : 'picks'),
+      'count',
+      question,
+    );
+  const [does, without] = kind === 'leg' ? [`is the piece moved at ${name}`, 'which has no use for one'] : [`is ${name} lifted`, 'which is lifted without one'];
+  return [
+    ...needs.flatMap((one) =>
+      kinds.has(one) || !(there.has(one) || (alsoNamed.has(one) && gear.length > 0))
+        ? []
+        : [ask(`With which ${yardWords[one]} of the yard ${does}?`, one === 'slings' ? undefined : one)],
+    ),
+    ...Object.entries(places).flatMap(([one, count]) => {
+      const named = gear.filter((id) => yard.get(id)?.kind === one).length;
+      return named > 0 && named < count
+        ? [
+            ask(
+              `${name} is raised at ${count} places by a ${yardWords[one as YardKind]} each, and only ${named} of the yard ${named === 1 ? 'is' : 'are'} written down. Which are the others?`,
+              `${one} count`,
+            ),
+          ]
+        : [];
+    }),
+    ...never.flatMap((one) =>
+      kinds.has(one) ? [ask(`A ${yardWords[one]} of the yard is written down for ${name}, ${without}. What is it there for?`, one)] : [],
+    ),
+  ];
 }

@@ -6,7 +6,7 @@ import { beamBodies, oncePerThing, pieceBody, shrunk, TOUCH, type Body } from '.
 import { CARRIER, cranesStanding } from '../../settle/cranes-standing';
 import { craneAt } from '../../settle/duties';
 import { hangsBy, hungWith } from '../../document/joined';
-import { pickOfPiece } from '../../document/lookups';
+import { pickOfPiece, pickTies } from '../../document/lookups';
 import { wayOutChecks } from './way-out';
 import type { Rules } from '../../rules/rule-sets';
 import type { SettledPlan } from '../../settle/settle';
@@ -24,7 +24,7 @@ export const inTheWayFrom = ({ plan, rules }: Context): readonly unknown[] => [
   plan.site.obstructions,
   plan.bearings,
   plan.pieces,
-  plan.picks,
+  pickTies(plan),
   plan.stands,
   plan.cranes,
   plan.duties,

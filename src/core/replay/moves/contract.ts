@@ -1,4 +1,5 @@
 import type { Move, MoveKind, Plan } from '../../document/schema';
+import { pickTies } from '../../document/lookups';
 import type { Hood } from '../hoods';
 import type { StructureMoment } from '../moment';
 import type { Moment, Need } from '../now';
@@ -26,18 +27,18 @@ export const structural =
 
 /** Of a move done to what rests on bearings or is shored. */
 export const onBearings = {
-  by: ({ picks, shoring }: Plan) => [picks, shoring],
-  reads: ({ bearings, pieces, cranes, stands, picks, shoring, survey, members, structure }: Plan) => [
-    bearings,
-    pieces,
-    cranes,
-    stands,
-    picks,
-    shoring,
-    survey,
-    members,
-    structure.pieces,
-    structure.joints,
+  by: (plan: Plan) => [pickTies(plan), plan.shoring],
+  reads: (plan: Plan) => [
+    plan.bearings,
+    plan.pieces,
+    plan.cranes,
+    plan.stands,
+    pickTies(plan),
+    plan.shoring,
+    plan.survey,
+    plan.members,
+    plan.structure.pieces,
+    plan.structure.joints,
   ],
 };
 export const byNothing = (): readonly unknown[] => [];

@@ -1,4 +1,4 @@
-import { pieceOf } from '../../document/lookups';
+import { pickTies, pieceOf } from '../../document/lookups';
 import { workDays } from '../../document/work-days';
 import type { Plan } from '../../document/schema';
 import { beamAt } from '../moment';
@@ -14,7 +14,7 @@ export const dayMoves: MovesOf<'day.end'> = {
   'day.end': {
     by: () => [],
     // Which day it ends is told by its name.
-    reads: ({ picks, pieces, structure, moves }: Plan, move) => [picks, pieces, structure.pieces, workDays(moves).find(({ end }) => end === move)?.number],
+    reads: (plan: Plan, move) => [pickTies(plan), plan.pieces, plan.structure.pieces, workDays(plan.moves).find(({ end }) => end === move)?.number],
     needs: (plan, _, now): Need[] => {
       const held = plan.structure.pieces.flatMap(({ id, mark }): Need[] => {
         const { where, kept, with: other } = beamAt(now.structure, id);

@@ -1,5 +1,5 @@
 import { hangsWith, hungWith, liftedAsOne } from '../../document/joined';
-import { pickOf } from '../../document/lookups';
+import { pickOf, pickTies } from '../../document/lookups';
 import type { Beam, Move, Plan } from '../../document/schema';
 import { sharersOf } from '../../document/sharers';
 import { temporarySupports } from '../../document/things/support-kinds';
@@ -84,7 +84,7 @@ export const pieceMoves: MovesOf<'piece.hang' | 'piece.letGo' | 'beam.plumb'> = 
     reads: (plan, move, hoods) => [
       hoods.get(move.beam),
       ...hungWith(plan, move).map((id) => hoods.get(id)),
-      plan.picks,
+      pickTies(plan),
       plan.stands,
       plan.pieces,
       ...readyBefore(plan, move),
@@ -123,7 +123,7 @@ export const pieceMoves: MovesOf<'piece.hang' | 'piece.letGo' | 'beam.plumb'> = 
   },
   'piece.letGo': {
     by: (plan, move) => [hangsWith(plan, move.beam)],
-    reads: (plan, move, hoods) => [hoods.get(move.beam), plan.picks, plan.stands, plan.pieces],
+    reads: (plan, move, hoods) => [hoods.get(move.beam), pickTies(plan), plan.stands, plan.pieces],
     needs: (plan, move, moment) => {
       const now = moment.structure;
       const { with: main, pick } = beamAt(now, move.beam);
