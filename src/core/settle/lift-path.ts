@@ -171,14 +171,14 @@ export function tallestUnder(
   drift: number,
   standing: readonly { name: string; to: number; outline: Vec[] }[] = [],
 ): Overflown | null {
-  const things = [
-    ...plan.site.obstructions.map((o) => ({ name: o.name, height: o.height, outline: rectangle(o.at, o.length, o.width, o.azimuthDeg) })),
-    ...standing.map(({ name, to, outline }) => ({ name, height: to, outline })),
-  ];
   const over = sweeps(path, width, drift);
-  // The tallest first; most of what stands is nowhere near the way.
-  for (const { name, height, outline } of things.sort((a, b) => b.height - a.height)) if (over(outline)) return { name, height };
-  return null;
+  let tallest: Overflown | null = null;
+  const see = (name: string, height: number, outline: readonly Vec[]): void => {
+    if ((tallest === null || height > tallest.height) && over(outline)) tallest = { name, height };
+  };
+  for (const o of plan.site.obstructions) see(o.name, o.height, rectangle(o.at, o.length, o.width, o.azimuthDeg));
+  for (const { name, to, outline } of standing) see(name, to, outline);
+  return tallest;
 }
 
 interface Box {

@@ -328,49 +328,56 @@ function tell(cuts: readonly Cut[], contacts: readonly Contact[], { u, forces }:
   let [shear, moment] = [0, 0];
   let [left, most] = [0, 1e-12];
   let [sagging, hogging] = [0, 0];
+  let end = { moment: 0, shear: 0 };
   const close = () => {
     left = Math.max(left, Math.abs(shear), Math.abs(moment));
     [shear, moment] = [0, 0];
   };
+  const jumps: { x: number; up: number }[] = [];
   for (const { piece, joint, elements, contacts: own, loads } of cuts) {
     if (!joint) close();
-    const jumps = [...own.map(({ support }, i) => ({ x: support.x, up: forces[first + i]! })), ...loads.map(({ x, force }) => ({ x, up: -force }))].sort(
-      (a, b) => a.x - b.x,
-    );
+    jumps.length = 0;
+    for (let i = 0; i < own.length; i += 1) jumps.push({ x: own[i]!.support.x, up: forces[first + i]! });
+    for (const { x, force } of loads) jumps.push({ x, up: -force });
+    if (jumps.length > 1) jumps.sort((a, b) => a.x - b.x);
     first += own.length;
     const start = { moment, shear };
-    const here = { sagging: Math.max(0, moment), hogging: Math.max(0, -moment), shear: Math.abs(shear) };
+    let [pieceSags, pieceHogs, pieceShear] = [Math.max(0, moment), Math.max(0, -moment), Math.abs(shear)];
     let next = 0;
-    const meet = (value: number) => {
-      here.sagging = Math.max(here.sagging, value);
-      here.hogging = Math.max(here.hogging, -value);
-    };
-    const jumpAt = (x: number) => {
-      for (; next < jumps.length && jumps[next]!.x < x + SAME; next += 1) {
+    for (let n = 0; n <= elements.length; n += 1) {
+      // At the start of each element, and at the end of the last.
+      const element = elements[n];
+      const at = (element ? element.from : piece.to) + SAME;
+      for (; next < jumps.length && jumps[next]!.x < at; next += 1) {
         shear += jumps[next]!.up;
-        here.shear = Math.max(here.shear, Math.abs(shear));
+        pieceShear = Math.max(pieceShear, Math.abs(shear));
       }
-    };
-    for (const { from, to, load } of elements) {
-      jumpAt(from);
-      const l = to - from;
+      if (!element) continue;
+      const { load } = element;
+      const l = element.to - element.from;
       const peak = load !== 0 ? shear / load : -1;
-      if (peak > 0 && peak < l) meet(moment + shear * peak - (load * peak * peak) / 2);
+      if (peak > 0 && peak < l) {
+        const there = moment + shear * peak - (load * peak * peak) / 2;
+        pieceSags = Math.max(pieceSags, there);
+        pieceHogs = Math.max(pieceHogs, -there);
+      }
       moment += shear * l - (load * l * l) / 2;
       shear -= load * l;
-      here.shear = Math.max(here.shear, Math.abs(shear));
-      meet(moment);
+      pieceShear = Math.max(pieceShear, Math.abs(shear));
+      pieceSags = Math.max(pieceSags, moment);
+      pieceHogs = Math.max(pieceHogs, -moment);
+      if (n === elements.length - 1) end = { moment, shear };
     }
-    const end = { moment, shear };
-    jumpAt(piece.to);
-    most = Math.max(most, here.sagging, here.hogging, here.shear);
-    sagging = Math.max(sagging, here.sagging);
-    hogging = Math.max(hogging, here.hogging);
+    most = Math.max(most, pieceSags, pieceHogs, pieceShear);
+    sagging = Math.max(sagging, pieceSags);
+    hogging = Math.max(hogging, pieceHogs);
     const [opening, closing] = [elements[0]!, elements.at(-1)!];
     told.set(piece.id, {
-      ...here,
-      left: { ...start, height: u[opening.dofs[0]]!, slope: u[opening.dofs[1]]! + opening.turn },
-      right: { ...end, height: u[closing.dofs[2]]!, slope: u[closing.dofs[3]]! },
+      sagging: pieceSags,
+      hogging: pieceHogs,
+      shear: pieceShear,
+      left: { moment: start.moment, shear: start.shear, height: u[opening.dofs[0]]!, slope: u[opening.dofs[1]]! + opening.turn },
+      right: { moment: end.moment, shear: end.shear, height: u[closing.dofs[2]]!, slope: u[closing.dofs[3]]! },
     });
   }
   close();
