@@ -10,3 +10,11 @@ export const useRunning = () =>
     () => true,
     () => false,
   );
+
+/** Whether the page is worked on with fingers, which want larger tools. */
+export const useFingers = () =>
+  useSyncExternalStore(
+    never,
+    () => window.matchMedia('(pointer: coarse)').matches,
+    () => false,
+  );

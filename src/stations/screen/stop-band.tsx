@@ -25,7 +25,7 @@ export function StopBand() {
       <button
         type="button"
         onClick={() => goTo(first)}
-        className="min-h-8 min-w-0 flex-1 truncate text-left text-[14px] underline decoration-faint underline-offset-2 hover:decoration-ink"
+        className="min-h-8 min-w-0 flex-1 truncate max-[900px]:min-h-11 pointer-coarse:min-h-11 text-left text-[14px] underline decoration-faint underline-offset-2 hover:decoration-ink"
         title={describe(first, plan.job.units)}
       >
         {describe(first, plan.job.units)}

@@ -65,7 +65,7 @@ export function Walk() {
       <div className="mt-auto max-[900px]:hidden">
         <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
           <span className="sign block text-[14px] text-ink">Not checked here</span>
-          Crews and hours by the day, and the log of what was really done.
+          Hours of the crew, and the log of what was done.
         </p>
         <p className="border-t border-line px-3.5 py-2.5 text-[12.5px] leading-[1.35] text-soft">
           Plans are checked here, not approved. Local codes, the maker’s chart and the engineer decide.

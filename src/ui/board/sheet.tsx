@@ -7,6 +7,7 @@ import { sameRef, type Drawing, type Ref, type Shape } from '@/core/view/draw-li
 import { placeLabels } from '@/core/view/labels';
 import { fit, toScreen, toSite, type Margins, type View } from '@/core/view/view';
 import type { Vec } from '@/core/geometry/plane';
+import { useFingers } from '../use-running';
 import { LabelView, ShapeView, labelWidth, parseRef, refKey } from './shapes';
 import { useSize } from './use-size';
 
@@ -53,6 +54,8 @@ const GRIP = 5;
 /** Narrower than this a drawing has its tools above its title, this much lower [px]. */
 const PHONE = 520;
 const LOWER = 50;
+/** Tools made for fingers are so much taller [px]. */
+const TALLER = 20;
 const FIRST = { width: 785, height: 320 };
 /** A phone: the page is one column that fingers scroll. */
 const narrow = (): boolean => window.matchMedia('(max-width: 900px)').matches;
@@ -95,9 +98,10 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
 
   // On a phone the tools and the title stand one above the other, and the drawing below both.
   const low = size.width < PHONE ? LOWER : 0;
+  const taller = useFingers() ? TALLER : 0;
   const base = useMemo(
-    () => fit(extent, size.width, size.height, margins && { ...margins, top: margins.top + low }),
-    [extent, size.width, size.height, margins, low],
+    () => fit(extent, size.width, size.height, margins && { ...margins, top: margins.top + low + taller }),
+    [extent, size.width, size.height, margins, low, taller],
   );
   const view: View = useMemo(() => {
     const scale = base.scale * transform.k;
@@ -195,10 +199,10 @@ export const Sheet = memo(function Sheet(props: SheetProps) {
     () =>
       placeLabels(named, view, SCREEN_LABELS, [
         { x: 0, y: 0, width: low ? view.width : 230, height: 28 + low },
-        { x: view.width - TOOLS, y: 0, width: TOOLS, height: 30 },
+        { x: view.width - TOOLS, y: 0, width: TOOLS, height: 30 + taller },
         { x: view.width - 80, y: view.height - 30, width: 80, height: 30 },
       ]),
-    [named, view, low],
+    [named, view, low, taller],
   );
   const grab = chosen && draggable(chosen);
   return (

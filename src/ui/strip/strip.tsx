@@ -129,7 +129,7 @@ export const Strip = memo(function Strip({ cards, strokes, bays, days, start, cu
   return (
     <section
       aria-label="Moves"
-      className={`flex min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2 max-[900px]:h-full ${pictures ? 'h-[184px]' : many ? 'h-[152px]' : 'h-[136px]'}`}
+      className={`flex min-w-0 flex-col bg-tray px-3 pt-1.5 pb-2 max-[900px]:h-full ${pictures ? 'h-[184px]' : many ? 'h-[152px] min-[901px]:pointer-coarse:h-[178px]' : 'h-[136px] min-[901px]:pointer-coarse:h-[158px]'}`}
     >
       <div className="flex items-baseline gap-3 overflow-hidden max-[900px]:gap-1">
         <h2 className="text-[17px]">Moves</h2>

@@ -24,7 +24,7 @@ export function Fold({
     <section className="border-t border-line" data-thing={thing}>
       <div className="flex items-center justify-between gap-2 py-1.5">
         <h3 className="min-w-0 flex-1 font-text font-normal">
-          <button type="button" aria-expanded={open} onClick={() => setOpen(!open)} className="flex w-full min-w-0 items-baseline gap-1.5 text-left">
+          <button type="button" aria-expanded={open} onClick={() => setOpen(!open)} className="flex w-full min-w-0 items-center gap-1.5 text-left">
             <ChevronRight size={13} aria-hidden className={`shrink-0 self-center transition-transform ${open ? 'rotate-90' : ''}`} />
             <span className="sign shrink-0 text-[15px] text-gear">{title}</span>
             {note && <span className="truncate text-[12.5px] text-soft">{note}</span>}
