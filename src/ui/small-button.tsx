@@ -22,7 +22,7 @@ export function SmallButton({
       title={label}
       onClick={onClick}
       disabled={disabled}
-      className={`inline-flex items-center gap-1 self-start whitespace-nowrap border px-1.5 py-0.5 text-[12.5px] disabled:opacity-60 ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
+      className={`inline-flex items-center justify-center gap-1 self-start whitespace-nowrap border px-1.5 py-0.5 text-[12.5px] disabled:opacity-60 ${danger ? 'border-line text-stop hover:border-stop' : 'border-line hover:border-ink hover:bg-white'}`}
     >
       {children}
     </button>
