@@ -145,6 +145,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
     'Waits with boom out by',
     'Waits with boom as long as',
     'Waits with jib, from east',
+    'Waits with jib as long as',
     'Word to cranes in one circle by',
     'They know who waits by',
   ),

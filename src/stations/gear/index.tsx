@@ -233,6 +233,7 @@ function StandFields({ stand }: { stand: Stand }) {
           {!mast && open('Waits with boom out by', 'length', waits.radius, (radius) => wait({ radius }))}
           {!mast && open('Waits with boom as long as', 'length', waits.boom, (boom) => wait({ boom }), { placeholder: 'as it lifts here' })}
           {mast && open('Waits with jib, from east', 'angle', waits.bearingDeg, (bearingDeg) => wait({ bearingDeg }))}
+          {mast && open('Waits with jib as long as', 'length', waits.boom, (boom) => wait({ boom }), { placeholder: 'as it lifts here' })}
         </>
       )}
       {own?.assembled && <AssemblyFields stand={stand} />}

@@ -31,6 +31,8 @@ const told = (plan: Plan, edit: (plan: Plan) => unknown = () => undefined): Plan
 };
 /** Behind the crane that sets the girders, out of the way of its loads. */
 const BEHIND = { x: 2, y: -29 };
+/** Further off. */
+const OFF = { x: 2, y: -44 };
 const waits = (bearingDeg: number | null, radius: number | null, boom: number | null = 24): Stand['waits'] => ({ bearingDeg, radius, boom });
 
 describe('cranes that stand there at one time', () => {
@@ -59,26 +61,27 @@ describe('cranes that stand there at one time', () => {
   });
 
   test('how far they reach together: a lift with the load on, and as far out as the other waits', () => {
-    const plan = told(beside(BEHIND, waits(270, 9)));
+    const plan = told(beside(OFF, waits(270, 9)));
     const settled = settle(plan);
     const reach = Math.max(
       ...plan.picks
         .filter(({ stand }) => stand === 's1')
         .map((pick) => {
           const { path, loaded } = pickContext(settled, pick);
-          return path instanceof Missing ? NaN : loaded(path.most);
+          // The load reaches out past the hook by its longer part.
+          return path instanceof Missing ? NaN : loaded(path.most) + Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + seen.length / 2));
         }),
     );
-    const apart = distance({ x: 9.144, y: -7 }, BEHIND);
-    const numbers = (by: number) => found(told(beside(BEHIND, waits(270, by))), 'crane.together').map(({ demand, capacity }) => [demand, capacity]);
+    const apart = distance({ x: 9.144, y: -7 }, OFF);
+    const numbers = (by: number) => found(told(beside(OFF, waits(270, by))), 'crane.together').map(({ demand, capacity }) => [demand, capacity]);
     expect(reach).toBeGreaterThan(10);
     // A tail reaches further than a boom drawn in.
     expect(numbers(1)).toEqual([[reach + plan.cranes[1]!.tailRadius, apart]]);
     const free = numbers(apart - reach - 0.01);
     expect(free).toHaveLength(1);
     expect(free[0]![0]).toBeCloseTo(apart - 0.01, 9);
-    expect(found(told(beside(BEHIND, waits(270, apart - reach - 0.01))), 'crane.together')[0]!.verdict).toBe('clear');
-    expect(say(told(beside(BEHIND, waits(270, apart - reach + 0.01))), 'crane.together')[0]).toContain('reach into each other’s circle');
+    expect(found(told(beside(OFF, waits(270, apart - reach - 0.01))), 'crane.together')[0]!.verdict).toBe('clear');
+    expect(say(told(beside(OFF, waits(270, apart - reach + 0.01))), 'crane.together')[0]).toContain('reach into each other’s circle');
     // Until somebody says how it waits, as far as its longest boom.
     const longest = Math.max(...plan.cranes[1]!.chart!.booms);
     expect(found(beside({ x: 9.144, y: -7 - reach - longest - 0.1 }), 'crane.together')[0]!.verdict).toBe('clear');
@@ -267,5 +270,12 @@ describe('a lift past the carrier of another crane', () => {
     );
     expect(say(made({ x: 9, y: -60 }, null), 'crane.together')[0]).toMatch(/Which way does the jib of Dunlin 50 on Stand 9 point while Gannet 120 lifts\?$/);
     expect(say(made({ x: 9, y: -60 }, waits(270, null, null)), 'crane.together')[0]).toMatch(/^clear s9\/s1/);
+    // One that lifts nothing there has as long a jib as is said, or is asked.
+    const idle = made({ x: 9, y: -60 }, waits(270, null, null));
+    idle.picks.pop();
+    expect(say(idle, 'crane.together')[0]).toMatch(/How long is the jib of Dunlin 50 on Stand 9 then\? It lifts nothing there\.$/);
+    const short = made({ x: 9, y: -60 }, waits(270, null, 15));
+    short.picks.pop();
+    expect(say(short, 'crane.together')[0]).toMatch(/neither comes to where the other is\.$/);
   });
 });

@@ -35,12 +35,12 @@ interface Pair {
 /** Whether it is said how the boom of a crane is held while another lifts; a jib is as far out whatever its trolley does. */
 const saysHow = ({ stand: { waits }, crane }: Standing): boolean => !!waits && waits.bearingDeg !== null && (!!crane.tower || waits.radius !== null);
 
-/** How far out a crane works with some of its lifts; of a lift whose way is not known as far as its boom is long. */
+/** How far out a crane works with some of its lifts, its loads past its hook; of a lift whose way is not known as far as its boom is long. */
 function reachWith(plan: SettledPlan, { stand, crane }: Standing, picks: readonly Pick[]): number {
   const reaches = picks.flatMap((pick) =>
     hooksOf(plan, pick)
       .filter((hook) => hook.stand.id === stand.id)
-      .map(({ path, loaded, pick: { boom } }) => (crane.tower || path instanceof Missing ? boom : loaded(path.most))),
+      .map(({ path, loaded, pick: { boom } }) => (path instanceof Missing ? boom : Math.max(crane.tower ? boom : 0, loaded(path.most) + overhang(path)))),
   );
   return Math.max(crane.tailRadius, ...reaches);
 }
@@ -48,10 +48,12 @@ function reachWith(plan: SettledPlan, { stand, crane }: Standing, picks: readonl
 /** How far from its middle a crane is while it waits: as is said, or as far out as it works there, or as its longest boom. */
 function waitsWithin(plan: SettledPlan, of: Standing): number {
   const { crane, stand } = of;
-  const picks = plan.picks.filter((pick) => standsOfPick(pick).includes(stand.id));
-  if (crane.tower) return reachWith(plan, of, picks);
+  const booms = boomsThere(plan, of);
+  const longest = Math.max(crane.tailRadius, ...(booms.length > 0 ? booms : (crane.chart?.booms ?? [])));
+  if (crane.tower) return longest;
   if (stand.waits && stand.waits.radius !== null) return Math.max(crane.tailRadius, stand.waits.radius);
-  return picks.length > 0 ? reachWith(plan, of, picks) : Math.max(crane.tailRadius, ...(crane.chart?.booms ?? []));
+  const picks = plan.picks.filter((pick) => standsOfPick(pick).includes(stand.id));
+  return picks.length > 0 ? reachWith(plan, of, picks) : longest;
 }
 
 /** Cranes that stand there at one time: whether one reaches to where the other is, and who then sees to it that one waits. */
@@ -121,7 +123,7 @@ function asksHow(plan: SettledPlan, waits: Standing, lifts: Standing): Phrase[] 
   if (!saysHow(waits))
     return [[`Which way does the ${crane.tower ? 'jib' : 'boom'} of ${name} point${crane.tower ? '' : ', and how far out,'} while ${lifts.crane.name} lifts?`]];
   const booms = boomsThere(plan, waits);
-  if (booms.length === 0) return [[`How long is the boom of ${name} then? It lifts nothing there.`]];
+  if (booms.length === 0) return [[`How long is the ${crane.tower ? 'jib' : 'boom'} of ${name} then? It lifts nothing there.`]];
   const radius = stand.waits!.radius ?? 0;
   const never = booms.find((boom) => !lineOver(crane, boom, crane.tower ? 0 : radius));
   return never === undefined ? [] : [phrase`The boom of ${name}, ${q(never, 'length')} long, cannot wait ${q(radius, 'length')} out. How far out is it?`];
@@ -165,7 +167,7 @@ function waitingBoom({ plan, rules }: Context, picked: PickContext, lifting: Lif
   const { waits } = of.stand;
   const where = place(sourced(craneBoom.source.text, rules, 'boomClearance', 'clearanceCaution'));
   const least = rules.value('boomClearance');
-  const within = Math.max(picked.loaded(lifting.path.most), picked.crane.tower ? picked.pick.boom : 0) + halfLength(lifting.path);
+  const within = Math.max(picked.loaded(lifting.path.most), picked.crane.tower ? picked.pick.boom : 0) + overhang(lifting.path);
   const booms = boomsThere(plan, of);
   const { tailRadius, tower } = of.crane;
   const out = Math.max(tailRadius, tower ? Math.max(0, ...booms) : (waits?.radius ?? Infinity));
@@ -206,7 +208,7 @@ function boomsThere(plan: SettledPlan, { stand }: Standing): number[] {
 }
 
 /** How far a load reaches out past its hook. */
-const halfLength = ({ stations }: LiftPath): number => Math.max(...stations.map(({ seen }) => Math.abs(seen.toMiddle) + seen.length / 2));
+const overhang = ({ stations }: LiftPath): number => Math.max(...stations.map(({ seen }) => Math.abs(seen.toMiddle) + seen.length / 2));
 
 interface Bar {
   foot: Vec3;
@@ -245,7 +247,7 @@ function nearestTo(
   const see = (gap: number, what: string): void => {
     if (nearest === null || gap < nearest.gap) nearest = { gap, what };
   };
-  for (const station of closeStations(path, STEP, crane.tower ? Math.max(pick.boom, crane.tailRadius) : halfLength(path) + path.most)) {
+  for (const station of closeStations(path, STEP, crane.tower ? Math.max(pick.boom, crane.tailRadius) : overhang(path) + path.most)) {
     const low = station.phase === 'raise' || station.phase === 'lower' ? 0 : travel.underside;
     const outline = outlineAt(station, breadthOf(weight));
     for (const bar of held) {
