@@ -50,6 +50,8 @@ function adaptiveDecimals(magnitude: number, usual: number): number {
 export function formatQuantity(value: number | null, kind: QuantityKind, system: UnitSystem): string {
   if (value === null || !Number.isFinite(value)) return '—';
   if (kind === 'length' && system === 'us') return feetInches(value, 16);
+  // What is nearer than a foot is not rounded to an inch.
+  if (kind === 'reach' && system === 'us') return feetInches(value, Math.abs(value) < metresPer.ft ? 16 : 1);
   const unit = shownIn[kind][system];
   let shown = (value - (unit.zero ?? 0)) / unit.factor;
   let symbol = unit.symbol;

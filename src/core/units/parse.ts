@@ -90,6 +90,7 @@ const perLength = (base: UnitTable): UnitTable =>
 
 const unitsOf: Partial<Record<QuantityKind, UnitTable>> = {
   length: lengthUnits,
+  reach: lengthUnits,
   dimension: lengthUnits,
   mass: massUnits,
   massPerLength: { ...perLength({ kg: 1, lb: kilogramsPer.lb, lbs: kilogramsPer.lb, '#': kilogramsPer.lb }), plf: kilogramsPer.lb / metresPer.ft },
@@ -264,6 +265,7 @@ function factorOf(kind: QuantityKind, unit: string, system: UnitSystem): number 
 
 export const kindName: Record<QuantityKind, string> = {
   length: 'length',
+  reach: 'length',
   dimension: 'length',
   area: 'area',
   floorArea: 'area',

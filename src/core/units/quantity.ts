@@ -5,6 +5,8 @@ export type UnitSystem = 'metric' | 'us';
 /** What a number measures. The value itself is always in SI base units; angles are degrees. */
 export type QuantityKind =
   | 'length'
+  /** how far out, how high, how near: to the inch */
+  | 'reach'
   | 'dimension'
   | 'area'
   | 'floorArea'
@@ -49,6 +51,10 @@ const one = (symbol: string, decimals: number): UnitChoice => ({ symbol, factor:
 /** The unit a kind is read and shown in, per system. */
 export const shownIn: Record<QuantityKind, Record<UnitSystem, UnitChoice>> = {
   length: {
+    metric: one('m', 2),
+    us: { symbol: 'ft', factor: metresPer.ft, decimals: 2 },
+  },
+  reach: {
     metric: one('m', 2),
     us: { symbol: 'ft', factor: metresPer.ft, decimals: 2 },
   },
@@ -131,6 +137,7 @@ export const shownIn: Record<QuantityKind, Record<UnitSystem, UnitChoice>> = {
 /** Symbol of the SI base unit a kind is stored in, as the report and the API give it. */
 export const siUnit: Record<QuantityKind, string> = {
   length: 'm',
+  reach: 'm',
   dimension: 'm',
   area: 'm2',
   floorArea: 'm2',

@@ -7,6 +7,12 @@ const read = (text: string, kind: QuantityKind, system: UnitSystem): number => {
   return parsed.value;
 };
 
+test('how far something reaches is told to the inch, what is nearer than a foot to a sixteenth', () => {
+  const said = (inches: number) => formatQuantity(inches * 0.0254, 'reach', 'us').replace(/\u00a0/g, ' ');
+  expect([600.4, 599.6, -30.6, 12.4, 11.9, 0.3].map(said)).toEqual([`50' 0"`, `50' 0"`, `−2' 7"`, `1' 0"`, `0' 11 7/8"`, `0' 5/16"`]);
+  expect(formatQuantity(14.006, 'reach', 'metric').replace(/\u00a0/g, ' ')).toBe('14.01 m');
+});
+
 describe('lengths as people write them', () => {
   test.each([
     [`23' 6 1/2"`, 'us', 7.1755],

@@ -6,16 +6,17 @@ const listed = (words: readonly string[]): string => (words.length < 2 ? words.j
 const bolts = (count: number): string => (count === 0 ? 'no bolt' : count === 1 ? 'one bolt' : `${count} bolts`);
 
 /** Where a hook was set, told beside the radius it comes to with the load on. */
-const setAt = (set: number | undefined, show: (value: number, kind: QuantityKind) => string): string =>
-  set === undefined ? '' : ` with the load on (set at ${show(set, 'length')})`;
+const setAt = (set: number | undefined, far: (value: number) => string): string => (set === undefined ? '' : ` with the load on (set at ${far(set)})`);
 
 /** The sentence of a check, as a foreman would say it. The only place a finding becomes words. */
 export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string {
   const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
   const stops = verdict === 'stop';
+  // What stops is told as finely as it is known: an inch may be all that is short.
+  const far = (value: number) => show(value, stops ? 'length' : 'reach');
   switch (f.code) {
     case 'told':
-      return f.words.map((part) => (typeof part === 'string' ? part : show(part.value, part.kind))).join('');
+      return f.words.map((part) => (typeof part === 'string' ? part : part.kind === 'reach' ? far(part.value) : show(part.value, part.kind))).join('');
     case 'missing':
       return spokenIn(f.question, system);
     case 'weight':
@@ -33,9 +34,9 @@ export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding'
     case 'crane.tips':
       return `The crane at ${f.stand} tips with the boom ${show(Math.abs(f.overDeg), 'angle')} off the front. Move it or lighten the pick.`;
     case 'crane.tail':
-      return `The crane’s tail at ${f.stand} passes ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
+      return `The crane’s tail at ${f.stand} passes ${f.what} by ${far(f.gap)}; keep ${far(f.least)}.`;
     case 'line.clearance':
-      return `${f.line}: boom or load comes within ${show(f.distance, 'length')}; keep ${show(f.required, 'length')} off.`;
+      return `${f.line}: boom or load comes within ${far(f.distance)}; keep ${far(f.required)} off.`;
     case 'sling.tension':
       return `The legs of ${subject} carry ${show(f.tensions[0], 'force')} and ${show(f.tensions[1], 'force')} with the dynamic factor ${show(f.factor, 'factor')}; each is good for ${show(f.rating, 'force')}.`;
     case 'sling.angle':
@@ -48,18 +49,16 @@ export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding'
       return spokenIn(f.reason, system);
     case 'lift.chart':
       if (f.shared)
-        return `${subject}: up to ${show(f.gross, 'mass')} on this hook, to a radius of ${show(f.radius, 'length')}${setAt(f.set, show)}; two cranes together may use ${show(f.shared.share, 'fraction')} of the ${show(f.shared.chart, 'mass')} its chart allows: ${show(f.capacity, 'mass')}.`;
-      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${show(f.radius, 'length')}${setAt(f.set, show)}, the worst on the way; the chart${f.chart === undefined ? '' : ` “${f.chart}”`} allows ${show(f.capacity, 'mass')}.`;
+        return `${subject}: up to ${show(f.gross, 'mass')} on this hook, to a radius of ${far(f.radius)}${setAt(f.set, far)}; two cranes together may use ${show(f.shared.share, 'fraction')} of the ${show(f.shared.chart, 'mass')} its chart allows: ${show(f.capacity, 'mass')}.`;
+      return `${subject}: ${show(f.gross, 'mass')} on the hook at ${far(f.radius)}${setAt(f.set, far)}, the worst on the way; the chart${f.chart === undefined ? '' : ` “${f.chart}”`} allows ${show(f.capacity, 'mass')}.`;
     case 'lift.offChart':
-      return `The chart gives nothing for radius ${show(f.radius, 'length')}${setAt(f.set, show)} on ${show(f.boom, 'length')} of boom: ${offChartWords(f.off, (value) => show(value, 'length'))}.`;
+      return `The chart gives nothing for radius ${far(f.radius)}${setAt(f.set, far)} on ${far(f.boom)} of boom: ${offChartWords(f.off, (value) => far(value))}.`;
     case 'lift.boomShort':
-      return `${show(f.boom, 'length')} of boom cannot reach a radius of ${show(f.radius, 'length')}. Lengthen it or bring the stand nearer.`;
+      return `${far(f.boom)} of boom cannot reach a radius of ${far(f.radius)}. Lengthen it or bring the stand nearer.`;
     case 'lift.headRoom':
-      return `The hook of ${subject} must be ${show(f.needed, 'length')} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${show(f.available, 'length')}.`;
+      return `The hook of ${subject} must be ${far(f.needed)} up${f.over ? ` to pass over ${f.over}` : ''}; under the boom tip it can reach ${far(f.available)}.`;
     case 'lift.boomGap':
-      return f.gap < 0
-        ? `The boom runs into ${f.what} by ${show(-f.gap, 'length')}.`
-        : `The boom clears ${f.what} by ${show(f.gap, 'length')}; keep ${show(f.least, 'length')}.`;
+      return f.gap < 0 ? `The boom runs into ${f.what} by ${far(-f.gap)}.` : `The boom clears ${f.what} by ${far(f.gap)}; keep ${far(f.least)}.`;
     case 'lift.wind':
       return `Gusts of ${show(f.gust, 'speed')} are forecast; ${subject} may be lifted up to ${show(f.limit, 'speed')}.`;
     case 'pick.bending':

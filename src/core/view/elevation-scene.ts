@@ -457,7 +457,7 @@ function measureShapes(plan: Plan, pose: Pose, along: (p: Vec) => number): Shape
         from: { x: u, y: hook.height },
         to: { x: u, y: highest },
         offset: 24,
-        text: `head room ${show(highest - hook.height)}`,
+        text: `head room ${formatQuantity(highest - hook.height, 'reach', units)}`,
         ink: 'gear',
       });
   }

@@ -79,7 +79,7 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
     {
       shape: 'label',
       at: add(o.at, scale(leftOf(direction(o.azimuthDeg)), o.width / 2)),
-      text: onWay ? o.name : `${o.name}, ${formatQuantity(o.height, 'length', units)} high`,
+      text: onWay ? o.name : `${o.name}, ${formatQuantity(o.height, 'reach', units)} high`,
       ink: 'pencil',
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
@@ -96,7 +96,7 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
       at: add(zone.at, scale(leftOf(direction(zone.azimuthDeg)), zone.width / 2)),
       text:
         zone.kind === 'pit'
-          ? `${zone.name}, ${zone.depth ? formatQuantity(zone.depth, 'length', units) : '?'} deep`
+          ? `${zone.name}, ${zone.depth ? formatQuantity(zone.depth, 'reach', units) : '?'} deep`
           : zone.closed
             ? `${zone.name}, closed`
             : zone.name,
@@ -386,7 +386,7 @@ function measureShapes(plan: SettledPlan, pose: Pose): Shape[] {
     shapes.push({
       shape: 'label',
       at,
-      text: isWorst ? worstWords(worst, (value) => formatQuantity(value, 'length', units)) : formatQuantity(station.radius, 'length', units),
+      text: isWorst ? worstWords(worst, (value) => formatQuantity(value, 'reach', units)) : formatQuantity(station.radius, 'reach', units),
       ink: isWorst ? 'steel' : 'ink',
       bold: isWorst,
       large: isWorst,

@@ -21,7 +21,7 @@ export function powerLineShapes(plan: Plan, line: PowerLine): Shape[] {
         ? attempt(powerLineEu, { volts: line.volts, owner: line.ownerAsks ?? null })
         : attempt(cranePowerLine, { volts: line.volts });
   const keep = needed?.ok
-    ? `: keep ${formatQuantity(Math.max(needed.output.clearance, line.ownerAsks ?? 0), 'length', plan.job.units)} off`
+    ? `: keep ${formatQuantity(Math.max(needed.output.clearance, line.ownerAsks ?? 0), 'reach', plan.job.units)} off`
     : ': voltage not known';
   const length = distance(from, to);
   const feet = plan.stands.map(({ at }) => footOn(from, to, at));

@@ -294,7 +294,7 @@ function LiftLine({ plan, row }: { plan: Plan; row: LiftRow }) {
       <Text style={[cell, { width: widths.mark }]}>{row.mark}</Text>
       <Text style={[cell, { width: widths.how }]}>{row.how}</Text>
       <Text style={[cell, { width: widths.mass, textAlign: 'right' }]}>{show(row.mass, 'mass')}</Text>
-      <Text style={[cell, { width: widths.radius, textAlign: 'right' }]}>{crane ? show(row.radius, 'length') : ''}</Text>
+      <Text style={[cell, { width: widths.radius, textAlign: 'right' }]}>{crane ? show(row.radius, 'reach') : ''}</Text>
       <Text style={[cell, { width: widths.share, textAlign: 'right' }]}>{show(row.share, 'fraction')}</Text>
       <Text style={[cell, { width: widths.gust, textAlign: 'right' }]}>{crane ? show(row.gust, 'speed') : ''}</Text>
       <Text style={[cell, styles.bold, { flex: 1 }]}>

@@ -80,8 +80,8 @@ function figures(plan: SettledPlan, picked: PickContext, checks: readonly Check[
   const craneLines: Entry[] = [
     { label: 'Crane and stand', value: `${crane.name}, ${stand.name}` },
     { label: crane.tower ? 'Jib' : 'Boom', value: show(pick.boom, 'length') },
-    { label: 'Radius as set, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'length')} to ${show(path.most, 'length')}` },
-    { label: 'Radius with the load on, at most', value: path instanceof Missing ? UNKNOWN : show(picked.loaded(path.most), 'length') },
+    { label: 'Radius as set, least to most', value: path instanceof Missing ? UNKNOWN : `${show(path.least, 'reach')} to ${show(path.most, 'reach')}` },
+    { label: 'Radius with the load on, at most', value: path instanceof Missing ? UNKNOWN : show(picked.loaded(path.most), 'reach') },
     { label: 'Chart at the worst radius', value: chart?.capacity == null ? UNKNOWN : show(chart.capacity, 'mass'), strong: true },
     { label: 'Used of the chart', value: chart?.ratio == null ? UNKNOWN : show(chart.ratio, 'fraction'), strong: true },
     { label: 'Chart', value: (chart?.finding.code === 'lift.chart' && chart.finding.chart) || crane.chartSource || UNKNOWN },

@@ -169,7 +169,7 @@ function hookWords({ job }: Plan, move: Move, hooks: ReadonlyMap<string, HookFig
   return [
     gross === undefined
       ? 'On the hook: NOT KNOWN'
-      : `On the hook ${formatQuantity(gross, 'mass', job.units)}, out to ${formatQuantity(radius!, 'length', job.units)}`,
+      : `On the hook ${formatQuantity(gross, 'mass', job.units)}, out to ${formatQuantity(radius!, 'reach', job.units)}`,
     gust === undefined ? 'gust that stops it: NOT KNOWN' : `stop at gusts of ${formatQuantity(gust, 'speed', job.units)}`,
   ].join('; ');
 }

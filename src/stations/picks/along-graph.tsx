@@ -79,11 +79,11 @@ function Graphs({ pick }: { pick: Pick }) {
             <figcaption className="text-[12.5px]">
               {name}
               {off
-                ? `The chart gives nothing at ${formatQuantity(off.radius, 'length', system)}, ${off.phase}.`
-                : `Most ${formatQuantity(worst.share!, 'fraction', system)} of the chart, at ${formatQuantity(worst.radius, 'length', system)}, ${worst.phase}.`}
+                ? `The chart gives nothing at ${formatQuantity(off.radius, 'reach', system)}, ${off.phase}.`
+                : `Most ${formatQuantity(worst.share!, 'fraction', system)} of the chart, at ${formatQuantity(worst.radius, 'reach', system)}, ${worst.phase}.`}
               {point && (
                 <span className="block" role="status">
-                  Here: {point.phase}, {formatQuantity(point.radius, 'length', system)},{' '}
+                  Here: {point.phase}, {formatQuantity(point.radius, 'reach', system)},{' '}
                   {point.share === null ? 'off the chart' : `${formatQuantity(point.share, 'fraction', system)} of the chart`}.
                 </span>
               )}

@@ -117,8 +117,8 @@ function AboutPick({ pick, short }: { pick: Pick; short?: boolean }) {
   const system = plan.job.units;
   const { path, gross } = pickContext(settle(plan), pick);
   if (path instanceof Missing) return path.questions[0];
-  if (short && !(gross instanceof Missing)) return `${formatQuantity(gross.mass, 'mass', system)}, to ${formatQuantity(path.most, 'length', system)}`;
-  return `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'length', system)} to ${formatQuantity(path.most, 'length', system)}`;
+  if (short && !(gross instanceof Missing)) return `${formatQuantity(gross.mass, 'mass', system)}, to ${formatQuantity(path.most, 'reach', system)}`;
+  return `${gross instanceof Missing ? '' : `${formatQuantity(gross.mass, 'mass', system)} on the hook, `}radius ${formatQuantity(path.least, 'reach', system)} to ${formatQuantity(path.most, 'reach', system)}`;
 }
 
 /** A pick of another piece, slung and swung as the last one; its boom and slings are asked where there is none before it. */

@@ -142,6 +142,30 @@ describe('cranes that stand there at one time', () => {
     });
     expect(say(third, 'crane.together').map((row) => row.slice(0, row.indexOf(':')))).toEqual(['missing w4/w1', 'missing w4/w2', 'missing w4/w3']);
   });
+
+  test('one that lifts there too waits as far out as it works, a lift whose way nobody knows as far as its boom', () => {
+    const both = (edit: (plan: Plan) => unknown = () => undefined): Plan =>
+      told(beside(OFF), (plan) => {
+        Object.assign(
+          plan.picks.find(({ id }) => id === 'k2')!,
+          { stand: 's9', boom: 60 },
+        );
+        edit(plan);
+      });
+    const reach = (plan: Plan, id: string): number => {
+      const settled = settle(plan);
+      const { path, loaded } = pickContext(
+        settled,
+        settled.picks.find((one) => one.id === id)!,
+      );
+      return path instanceof Missing ? NaN : loaded(path.most) + Math.max(...path.stations.map(({ seen }) => Math.abs(seen.toMiddle) + seen.length / 2));
+    };
+    const plan = both();
+    const own = Math.max(...['k1', 'k3', 'k4'].map((id) => reach(plan, id)));
+    expect(found(plan, 'crane.together')[0]!.demand).toBeCloseTo(own + reach(plan, 'k2'), 9);
+    const unknown = both((one) => (one.structure.pieces.find(({ id }) => id === one.picks.find((pick) => pick.id === 'k2')!.piece)!.lies = null));
+    expect(found(unknown, 'crane.together')[0]!.demand).toBeCloseTo(own + 60, 9);
+  });
 });
 
 describe('a lift past the boom of a crane that waits', () => {
@@ -270,6 +294,13 @@ describe('a lift past the carrier of another crane', () => {
     );
     expect(say(made({ x: 9, y: -60 }, null), 'crane.together')[0]).toMatch(/Which way does the jib of Dunlin 50 on Stand 9 point while Gannet 120 lifts\?$/);
     expect(say(made({ x: 9, y: -60 }, waits(270, null, null)), 'crane.together')[0]).toMatch(/^clear s9\/s1/);
+    // Its jib is as long as it is, wherever its trolley stays, and as it lifts itself.
+    expect(say(made({ x: 9, y: -60 }, waits(270, 3, null)), 'crane.together')[0]).toMatch(/^clear s9\/s1/);
+    const lifting = made({ x: 9, y: -60 }, waits(270, null, null));
+    for (const pick of lifting.picks) if (pick.stand === 's1') Object.assign(pick, { stand: 's9', boom: 120 });
+    lifting.stands[0] = { ...lifting.stands[0]!, waits: waits(90, 9, 24) };
+    lifting.stands = [...lifting.stands];
+    expect(words(found(lifting, 'crane.together')[0]!, 'metric')).toContain(`${(120 + 9).toFixed(2)}`);
     // One that lifts nothing there has as long a jib as is said, or is asked.
     const idle = made({ x: 9, y: -60 }, waits(270, null, null));
     idle.picks.pop();

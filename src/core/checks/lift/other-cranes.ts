@@ -63,9 +63,8 @@ export function cranesTogetherChecks(context: Context): Check[] {
   const from = [stands, cranes, duties, moves, picks, structure, pieces, bearings, site.together, strings, yard, rules];
   return keepOne('cranes.together', from, () => {
     const all = cranesStanding(plan);
-    const pairs = all.flatMap((one, i) =>
-      all.slice(i + 1).flatMap((other): Pair[] => (one.crane.id !== other.crane.id && one.from < other.to && other.from < one.to ? [{ one, other }] : [])),
-    );
+    // Most never stand there together: those are not looked at lift by lift.
+    const pairs = all.flatMap((one, i) => all.slice(i + 1).flatMap((other): Pair[] => (one.from < other.to && other.from < one.to ? [{ one, other }] : [])));
     return pairs.flatMap((pair) => togetherCheck(plan, pair));
   });
 }
@@ -102,7 +101,7 @@ function togetherCheck(plan: SettledPlan, { one, other }: Pair): Check[] {
       ratioCheck(
         place(late, early),
         { demand: within, capacity: apart, quantity: 'length', caution: null, inclusive: true },
-        told(phrase`${names} stand ${q(apart, 'length')} apart; together they reach ${q(within, 'length')}: neither comes to where the other is.`),
+        told(phrase`${names} stand ${q(apart, 'reach')} apart; together they reach ${q(within, 'reach')}: neither comes to where the other is.`),
         [],
       ),
     ];
@@ -111,7 +110,7 @@ function togetherCheck(plan: SettledPlan, { one, other }: Pair): Check[] {
   const { by = '', how = '' } = plan.site.together ?? {};
   if (!namesPerson(by) || how.trim() === '') asks.push(['Who gives the word to both, a person’s name, and how does one know that the other waits?']);
   const at = unsaid ? place(unsaid.waits, unsaid.lifts) : place(late, early);
-  const meet = phrase`${names} reach into each other’s circle: ${q(within, 'length')} together, and they stand ${q(apart, 'length')} apart.`;
+  const meet = phrase`${names} reach into each other’s circle: ${q(within, 'reach')} together, and they stand ${q(apart, 'reach')} apart.`;
   if (asks.length > 0) return [{ ...missingCheck(at, 'length', ''), demand: within, finding: told([...meet, ...asks.flatMap((one) => [' ', ...one])]) }];
   return [said(at, [...meet, ` ${by.trim()} gives the word to both: ${how.trim()}`])];
 }
@@ -126,7 +125,7 @@ function asksHow(plan: SettledPlan, waits: Standing, lifts: Standing): Phrase[] 
   if (booms.length === 0) return [[`How long is the ${crane.tower ? 'jib' : 'boom'} of ${name} then? It lifts nothing there.`]];
   const radius = stand.waits!.radius ?? 0;
   const never = booms.find((boom) => !lineOver(crane, boom, crane.tower ? 0 : radius));
-  return never === undefined ? [] : [phrase`The boom of ${name}, ${q(never, 'length')} long, cannot wait ${q(radius, 'length')} out. How far out is it?`];
+  return never === undefined ? [] : [phrase`The boom of ${name}, ${q(never, 'reach')} long, cannot wait ${q(radius, 'reach')} out. How far out is it?`];
 }
 
 /** A lift past the other cranes that stand there: their cabs are not under its load, their booms not in its way. */
@@ -176,7 +175,6 @@ function waitingBoom({ plan, rules }: Context, picked: PickContext, lifting: Lif
   const bearingDeg = waits!.bearingDeg!;
   const radius = tower ? 0 : waits!.radius!;
   const held = booms.flatMap((boom) => boomOf(of.crane, of.stand.at, boom, radius, bearingDeg) ?? []);
-  if (held.length === 0) return [];
   const name = `${of.crane.name} on ${of.stand.name}`;
   const nearest = nearestTo(plan, rules, picked, lifting, of.crane, held);
   if (nearest === null) return [];
@@ -186,8 +184,8 @@ function waitingBoom({ plan, rules }: Context, picked: PickContext, lifting: Lif
       { demand: least, capacity: nearest.gap, quantity: 'length', caution: rules.value('clearanceCaution'), inclusive: true },
       told(
         nearest.gap > 0
-          ? phrase`${nearest.what} comes within ${q(nearest.gap, 'length')} of the boom of ${name}, which waits there; keep ${q(least, 'length')}.`
-          : phrase`${nearest.what} runs into the boom of ${name}, which waits there; keep ${q(least, 'length')} from it.`,
+          ? phrase`${nearest.what} comes within ${q(nearest.gap, 'reach')} of the boom of ${name}, which waits there; keep ${q(least, 'reach')}.`
+          : phrase`${nearest.what} runs into the boom of ${name}, which waits there; keep ${q(least, 'reach')} from it.`,
       ),
       of.crane.tower ? [] : traced(craneBoom, { pivotBack: of.crane.pivotBack, pivotHeight: of.crane.pivotHeight, boom: booms[0]!, radius }).traces,
     ),
