@@ -4,11 +4,12 @@ import { evaluated } from '../../../../tests/evaluated';
 import { lineOver } from '../../cranes/boom-geometry';
 import type { Pick, Plan, Stand } from '../../document/schema';
 import { evaluate } from '../../evaluate';
-import { add, direction, distance, scale, toOutline } from '../../geometry/plane';
+import { add, direction, distance, rectangle, scale, sub, toOutline } from '../../geometry/plane';
 import { segmentDistance } from '../../geometry/space';
 import { rulesOf } from '../../rules/rule-sets';
 import { breadthOf } from '../../settle/piece-weight';
 import { closeStations, outlineAt } from '../../settle/lift-path';
+import { bodyOf, cranesStanding } from '../../settle/cranes-standing';
 import { settle } from '../../settle/settle';
 import { Missing } from '../../verdict/missing';
 import type { Check } from '../../verdict/check';
@@ -235,6 +236,24 @@ describe('a lift past the boom of a crane that waits', () => {
     expect(row(70, 18, 30)).toMatch(/^stop k1\/s9: The boom of Gannet 120 comes within 0\.24 m of the boom/);
   });
 
+  test('a load that is raised from under a low boom meets it, though it travels over it', () => {
+    const plan = told(beside(BEHIND, waits(0, 9)));
+    const { path } = pickContext(
+      settle(plan),
+      plan.picks.find(({ id }) => id === 'k1')!,
+    );
+    if (path instanceof Missing) throw new Error('its way is not known');
+    const lies = sub(path.stations[0]!.hook, BEHIND);
+    const away = Math.hypot(lies.x, lies.y);
+    const { pivotBack } = plan.cranes[0]!;
+    // Nearly level: its tip is little over its foot.
+    const low = (radius: number) => waits((Math.atan2(lies.y, lies.x) * 180) / Math.PI, radius, Math.hypot(radius + pivotBack, 1));
+    const row = (radius: number) => found(told(beside(BEHIND, low(radius))), 'lift.otherBoom').find(({ about }) => about.id === 'k1')!;
+    expect(row(away).verdict).toBe('stop');
+    expect(row(away).capacity!).toBeLessThanOrEqual(0);
+    expect(row(away - 6).capacity!).toBeGreaterThan(0.5);
+  });
+
   test('a change of how it waits is answered as in a plan seen for the first time', () => {
     const rows = (plan: Plan) => evaluate(plan, TODAY).checks.filter(({ id }) => IDS.includes(id));
     const plan = told(beside(BEHIND, waits(270, 9)));
@@ -262,6 +281,17 @@ describe('a lift past the carrier of another crane', () => {
     const rows = found(told(beside({ x: 20, y: 2 }, waits(0, 16, 18))), 'lift.boomGap').filter(({ about }) => about.part === 's9');
     expect(rows.length).toBeGreaterThan(0);
     expect(rows.every(({ verdict }) => verdict === 'clear')).toBe(true);
+  });
+
+  test('of a crane a load meets its carrier, of a tower crane its mast up to its jib', () => {
+    const plan = beside({ x: 20, y: 2 });
+    const stood = cranesStanding(plan).find(({ stand }) => stand.id === 's9')!;
+    expect(bodyOf(stood)).toMatchObject({ id: 's9', from: 0, to: 3, outline: stood.base });
+    const { outline, to } = bodyOf({ ...stood, crane: { ...stood.crane, tower: {} as never, pivotHeight: 31 } });
+    expect(to).toBe(31);
+    expect(outline).toEqual(rectangle({ x: 20, y: 2 }, 2.5, 2.5, stood.stand.azimuthDeg));
+    const slight = bodyOf({ ...stood, crane: { ...stood.crane, tower: {} as never, baseLength: 2, baseWidth: 1 } });
+    expect(slight.outline).toEqual(rectangle({ x: 20, y: 2 }, 2, 1, stood.stand.azimuthDeg));
   });
 
   test('into the mast of a tower crane; how its jib points is asked alone, and it reaches as far as its longest jib', () => {

@@ -163,18 +163,17 @@ interface Lifting {
 
 /** The boom, the rope and the load of a lift against the boom of a crane that waits. */
 function waitingBoom({ plan, rules }: Context, picked: PickContext, lifting: Lifting, of: Standing, place: (source: string) => Place): Check[] {
-  const { waits } = of.stand;
+  // Where nobody says how it waits, that is asked of the two cranes.
+  if (!saysHow(of)) return [];
+  const { bearingDeg, radius: out } = of.stand.waits!;
+  const { tailRadius, tower } = of.crane;
   const where = place(sourced(craneBoom.source.text, rules, 'boomClearance', 'clearanceCaution'));
   const least = rules.value('boomClearance');
   const within = Math.max(picked.loaded(lifting.path.most), picked.crane.tower ? picked.pick.boom : 0) + overhang(lifting.path);
   const booms = boomsThere(plan, of);
-  const { tailRadius, tower } = of.crane;
-  const out = Math.max(tailRadius, tower ? Math.max(0, ...booms) : (waits?.radius ?? Infinity));
-  // Not near enough to meet, or asked where the two stand.
-  if (!saysHow(of) || distance(picked.stand.at, of.stand.at) > within + out + least) return [];
-  const bearingDeg = waits!.bearingDeg!;
-  const radius = tower ? 0 : waits!.radius!;
-  const held = booms.flatMap((boom) => boomOf(of.crane, of.stand.at, boom, radius, bearingDeg) ?? []);
+  const radius = tower ? 0 : out!;
+  if (distance(picked.stand.at, of.stand.at) > within + Math.max(tailRadius, radius, ...(tower ? booms : [])) + least) return [];
+  const held = booms.flatMap((boom) => boomOf(of.crane, of.stand.at, boom, radius, bearingDeg!) ?? []);
   const name = `${of.crane.name} on ${of.stand.name}`;
   const nearest = nearestTo(plan, rules, picked, lifting, of.crane, held);
   if (nearest === null) return [];
@@ -187,7 +186,7 @@ function waitingBoom({ plan, rules }: Context, picked: PickContext, lifting: Lif
           ? phrase`${nearest.what} comes within ${q(nearest.gap, 'reach')} of the boom of ${name}, which waits there; keep ${q(least, 'reach')}.`
           : phrase`${nearest.what} runs into the boom of ${name}, which waits there; keep ${q(least, 'reach')} from it.`,
       ),
-      of.crane.tower ? [] : traced(craneBoom, { pivotBack: of.crane.pivotBack, pivotHeight: of.crane.pivotHeight, boom: booms[0]!, radius }).traces,
+      tower ? [] : traced(craneBoom, { pivotBack: of.crane.pivotBack, pivotHeight: of.crane.pivotHeight, boom: booms[0]!, radius }).traces,
     ),
   ];
 }
@@ -255,7 +254,7 @@ function nearestTo(
         const own = boomOf(crane, stand.at, pick.boom, radius, station.bearingDeg);
         if (!own) continue;
         see(segmentDistance(own.foot, own.tip, bar.foot, bar.tip) - slack - thick(crane), `The boom of ${crane.name}`);
-        const rope = ropeOf(station, stand.at, radius, low, crane.tower ? crane.pivotHeight : own.tip.z);
+        const rope = ropeOf(station, stand.at, radius, low, own.tip.z);
         see(segmentDistance(rope.foot, rope.tip, bar.foot, bar.tip) - slack, `The rope of ${crane.name}`);
       }
     }
