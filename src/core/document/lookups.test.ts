@@ -1,5 +1,6 @@
 import { quayFootbridge } from '../../../tests/demo-plan';
 import { evaluate } from '../evaluate';
+import { hoodsOf } from '../replay/hoods';
 import { pickTies } from './lookups';
 import type { Pick, Plan } from './schema';
 
@@ -22,6 +23,18 @@ describe('what of a pick the run sheet goes by', () => {
     const two = pickTies(changed(plan, { second }));
     expect(pickTies(changed(plan, { second: { ...second, boom: 30 } }))).toBe(two);
     expect(pickTies(changed(plan, { second: { ...second, stand: 'w1' } }))).not.toBe(two);
+  });
+
+  test('where its hooks hold a piece is another surrounding of that piece, and of no other', () => {
+    const before = hoodsOf(plan);
+    const [first] = plan.picks;
+    for (const changes of [{ left: first!.left + 0.3 }, { right: first!.right + 0.3 }, { turned: { top: 1, tail: 1, sling: 3 } }, { joined: [] }]) {
+      const after = hoodsOf(changed(plan, changes));
+      expect(plan.structure.pieces.filter(({ id }) => after.get(id) !== before.get(id)).map(({ id }) => id)).toEqual([first!.piece]);
+      hoodsOf(plan);
+    }
+    const rigged = hoodsOf(plan);
+    expect(hoodsOf(changed(plan, { slingRating: 4321 })).get(first!.piece)).toBe(rigged.get(first!.piece));
   });
 
   test('from another stand, by another pick or with another piece, the run sheet stands as in a plan seen for the first time', () => {

@@ -262,6 +262,12 @@ describe('a lift past the boom of a crane that waits', () => {
       const next = { ...plan, stands: plan.stands.map((one) => (one.id === 's9' ? { ...one, waits: to } : one)) };
       expect(rows(next)).toEqual(rows(structuredClone(next)));
     }
+    // Its boom is as long as it lifts with there.
+    const own = { ...plan, stands: plan.stands.map((one) => (one.id === 's9' ? { ...one, waits: waits(60, 18, null) } : one)) };
+    for (const boom of [30, 24, 45]) {
+      const next = { ...own, picks: own.picks.map((one) => (one.id === 'k2' ? { ...one, stand: 's9', boom } : one)) };
+      expect(rows(next)).toEqual(rows(structuredClone(next)));
+    }
   });
 });
 
