@@ -53,5 +53,10 @@ export function settle(plan: Plan): SettledPlan {
     plan.bearings.some(({ measured }) => measured) ? plan.bearings.map((one) => keep('settle.bearing', one, [], () => bearingAsMeasured(one))) : plan.bearings,
   );
   const moves = keep('settle.moves', plan.moves, [], () => bareMoves(plan.moves));
-  return keep('settled', plan, [site, bearings, moves, gusts], () => ({ ...plan, site, bearings, moves, ...(gusts ? { gusts } : {}) }) as unknown as SettledPlan);
+  return keep(
+    'settled',
+    plan,
+    [site, bearings, moves, gusts],
+    () => ({ ...plan, site, bearings, moves, ...(gusts ? { gusts } : {}) }) as unknown as SettledPlan,
+  );
 }
