@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { openPlanText } from '../src/core/document/open';
 import { reportMove, reportWithFixes } from '../src/core/view/report';
-import { dayOf } from '../src/core/document/day';
+import { dayOf } from '../src/core/units/day';
 
 function finish(value: unknown, code: number): void {
   process.stdout.write(JSON.stringify(value, null, 2) + '\n', () => process.exit(code));

@@ -1,4 +1,4 @@
-import { dayOf } from '@/core/document/day';
+import { dayOf } from '@/core/units/day';
 
 /** The day it is where this program runs. */
 export const localDay = (): string => dayOf(new Date());

@@ -1,3 +1,4 @@
+import { dayWords } from '../units/day';
 import { allRows, allWalls } from './views';
 import { canonicalJson } from './canonical';
 import type { Plan } from './schema';
@@ -45,7 +46,10 @@ const listsOf = (plan: Plan): [string, readonly Named[]][] => [
   ['step of the strike', plan.shoring.lines.flatMap((line) => line.strike)],
   ['reading', plan.shoring.lines.flatMap((line) => line.watch)],
   // Passed anew each day, one is there once for each.
-  ['hold point', plan.holds.map(({ id, day = null, ...record }) => ({ ...record, id: day === null ? id : `${id} ${day}`, name: `${id} of ${record.on}` }))],
+  [
+    'hold point',
+    plan.holds.map(({ id, day = null, ...record }) => ({ ...record, id: day === null ? id : `${id} ${day}`, name: `${id} of ${dayWords(record.on)}` })),
+  ],
 ];
 
 /** Named one by one up to here; past it they are counted. */

@@ -1,4 +1,4 @@
-import { isDay } from './day';
+import { isDay } from '../units/day';
 
 /** What a person wrote down, judged as a record: a name, a day, something said. Nothing here knows what day it is but by being told. */
 
@@ -87,7 +87,7 @@ export function namesPerson(text: string): boolean {
 export function dayFault(on: string, today: string | null): string | null {
   const day = on.trim();
   if (day === '') return 'has no date';
-  if (!isDay(day)) return `has “${day}”, which is not a date: write year-month-day`;
+  if (!isDay(day)) return `has “${day}”, which is not a date`;
   return today !== null && day > today ? `is dated ${day}, which is still to come` : null;
 }
 

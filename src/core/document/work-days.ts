@@ -1,4 +1,4 @@
-import { dayWords, isDay } from './day';
+import { dayWords, isDay } from '../units/day';
 import { keep } from './keep';
 import type { Move } from './schema';
 

@@ -79,7 +79,7 @@ describe('measured, changed, cut', () => {
       'measure.stale',
     );
     expect(verdict).toBe('stop');
-    expect(words).toMatch(/before the change of layout of 2026-10-21/);
+    expect(words).toMatch(/before the change of layout of 21 Oct 2026/);
   });
   test.each([
     ['no cut list named', '', 'missing', /Of which day/],
@@ -299,7 +299,7 @@ describe('HP11, go for the day', () => {
   test('it is of the day of the shift, and after the plan of the lift and the temporary works were passed', () => {
     const shift = (day: string) => (plan: Plan) => (plan.site.shift = { from: `${day}T07:00`, to: `${day}T15:00` });
     expect(hp11(shift('2026-11-25'))).toMatch(/^clear/);
-    expect(hp11(shift('2026-11-26'))).toMatch(/^missing .*it is of 2026-11-25, and the shift is on 2026-11-26/);
+    expect(hp11(shift('2026-11-26'))).toMatch(/^missing .*it is of 25 Nov 2026, and the shift is on 26 Nov 2026/);
     expect(hp11((plan) => (record(plan).on = '2026-11-23'))).toMatch(/^stop .*HP10/);
     expect(hp11((plan) => (plan.survey.changedOn = '2026-11-26'))).toMatch(/^stop .*last change of the layout/);
   });

@@ -1,4 +1,4 @@
-import { addDays, isDay } from '../document/day';
+import { addDays, isDay } from '../units/day';
 import { keepOne } from '../document/keep';
 import type { Plan } from '../document/schema';
 import type { Shift } from '../document/things/forecast';

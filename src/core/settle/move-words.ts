@@ -2,7 +2,7 @@ import { allShores, lineOf } from '../document/views';
 import { hangsWith, hungWith } from '../document/joined';
 import { bearingOf, markLifted, pickOf, pieceOf, standOf, standsOfPick } from '../document/lookups';
 import type { Move, MoveKind, Plan } from '../document/schema';
-import { dayWords } from '../document/day';
+import { dayWords } from '../units/day';
 import { strikeGroups } from '../document/strike-groups';
 import { workDays } from '../document/work-days';
 

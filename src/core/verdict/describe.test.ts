@@ -15,3 +15,8 @@ test('how far a hook reaches is told to the inch; where it stops the lift, as fi
   expect(say(own, 'stop')).toBe(`32' 9 13/16" and 32' 9 13/16"`);
   expect(say(room, 'clear', 'metric')).toContain('10.00 m');
 });
+
+test('a day stands in a sentence with its month in letters, what is no day as it was written', () => {
+  expect(say(told(['Inspected on 2026-10-01, good until 2027-04-01.']), 'clear')).toBe('Inspected on 1 Oct 2026, good until 1 Apr 2027.');
+  expect(say({ code: 'missing', question: 'It is of 2026-02-30 or 12026-01-01?' }, 'missing')).toBe('It is of 2026-02-30 or 12026-01-01?');
+});

@@ -1,4 +1,5 @@
 import { offChartWords } from '../cranes/chart-lookup';
+import { dayWords } from '../units/day';
 import { formatQuantity, spokenIn, type QuantityKind, type UnitSystem } from '../units';
 import type { Check } from './check';
 
@@ -8,8 +9,13 @@ const bolts = (count: number): string => (count === 0 ? 'no bolt' : count === 1 
 /** Where a hook was set, told beside the radius it comes to with the load on. */
 const setAt = (set: number | undefined, far: (value: number) => string): string => (set === undefined ? '' : ` with the load on (set at ${far(set)})`);
 
-/** The sentence of a check, as a foreman would say it. The only place a finding becomes words. */
-export function describe({ finding: f, verdict, subject }: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string {
+/** Days as they are stored, wherever they stand in a sentence. */
+const DAY = /\b\d{4}-\d{2}-\d{2}\b/g;
+
+/** The sentence of a check, as a foreman would say it, its days with the month in letters. The only place a finding becomes words. */
+export const describe = (check: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string => sentenceOf(check, system).replace(DAY, dayWords);
+
+function sentenceOf({ finding: f, verdict, subject }: Pick<Check, 'finding' | 'verdict' | 'subject'>, system: UnitSystem): string {
   const show = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
   const stops = verdict === 'stop';
   // What stops is told as finely as it is known: an inch may be all that is short.

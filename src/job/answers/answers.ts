@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { dayOf } from '@/core/document/day';
+import { dayOf } from '@/core/units/day';
 import type { Plan } from '@/core/document/schema';
 import type { Evaluation } from '@/core/evaluate';
 import { answerOf } from '@/core/evaluate/answers';

@@ -6,7 +6,7 @@ import { allStanding } from '@/core/view/shore-moment';
 import { structurePose } from '@/core/view/structure-shapes';
 import type { Check } from '@/core/verdict/check';
 import { operatorWords } from '@/core/document/crew';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { describe } from '@/core/verdict/describe';
 import { counterweightOf, craneAt, dutiesAt } from '@/core/settle/duties';
 import { holdsAsked, recordOf } from '@/core/document/holds';

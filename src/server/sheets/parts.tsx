@@ -2,7 +2,7 @@ import type { WorkDay } from '@/core/document/work-days';
 import { Page, Path, Polygon, Rect, StyleSheet, Svg, Text, View, Circle } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
 import type { Check, Verdict } from '@/core/verdict/check';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { describe } from '@/core/verdict/describe';
 import type { Evaluation, Whole } from '@/core/evaluate';
 import { operatorWords } from '@/core/document/crew';

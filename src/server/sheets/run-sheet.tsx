@@ -1,7 +1,7 @@
 import { Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import type { Check } from '@/core/verdict/check';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { describe } from '@/core/verdict/describe';
 import { dayId, holdName, holds, holdsAsked, recordOf } from '@/core/document/holds';
 import { dayName, workDays, type WorkDay } from '@/core/document/work-days';

@@ -8,7 +8,7 @@ import { madeOf } from '@/core/document/made-of';
 import { memberWeight } from '@/core/settle/member-weight';
 import { Missing } from '@/core/verdict/missing';
 import type { Member, Plan } from '@/core/document/schema';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { delivered } from '@/core/settle/travel';
 import { truckLength } from '@/core/document/trucks';
 import { carriedOf } from '@/core/settle/way-pieces';

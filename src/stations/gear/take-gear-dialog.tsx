@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { dayWords } from '@/core/units/day';
 import { nameOfGear, yardWords } from '@/core/document/things/yard';
 import {
   hasCrane,
@@ -120,7 +121,8 @@ function GearOfJobs() {
   );
 }
 
-const inspected = (one: { inspected?: { on: string } | null }): string => (one.inspected ? `inspected ${one.inspected.on}` : 'never inspected, it says');
+const inspected = (one: { inspected?: { on: string } | null }): string =>
+  one.inspected ? `inspected ${dayWords(one.inspected.on)}` : 'never inspected, it says';
 
 function craneNote({ duties }: JobGear, crane: Crane): string {
   const charts = (crane.chart ? 1 : 0) + duties.filter((one) => one.crane === crane.id && one.chart).length;

@@ -2,7 +2,7 @@
 import { Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { elsewhere, type Elsewhere } from '@/core/document/across-jobs';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { nameOfGear, yardKinds, yardWords } from '@/core/document/things/yard';
 import type { YardThing } from '@/core/document/schema';
 import type { JobGear } from '@/core/document/shared-gear';

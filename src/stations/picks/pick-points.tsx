@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { dayOf } from '@/core/document/day';
+import { dayOf } from '@/core/units/day';
 import { describe } from '@/core/verdict/describe';
 import { bestPicks, type PickPoints } from '@/core/checks/lift/best-picks';
 import { levelled } from '@/core/checks/lift/tilt';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import { describe } from '@/core/verdict/describe';
-import { dayOf } from '@/core/document/day';
+import { dayOf } from '@/core/units/day';
 import { hoursWords, moneyWords, type Effort } from '@/core/settle/effort';
 import { raisedLoad } from '@/core/checks/raise';
 import { pickInstead, pickWays, raiseWays, withoutCrane, type RaiseWay, type WayUp } from '@/core/checks/lift/ways-up';

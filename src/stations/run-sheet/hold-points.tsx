@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { dayWords } from '@/core/document/day';
+import { dayWords } from '@/core/units/day';
 import { describe } from '@/core/verdict/describe';
 import { readingOf, thingsOf } from '@/core/settle/hold-things';
 import { settle } from '@/core/settle/settle';

@@ -1,5 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
+import { dayWords } from '@/core/units/day';
 import type { Permit, Truck, Turn } from '@/core/document/schema';
 import { truckLength } from '@/core/document/trucks';
 import { formatQuantity } from '@/core/units';
@@ -99,7 +100,7 @@ export function PermitFields({ permit }: { permit: Permit }) {
   const { system } = useField();
   const edit = useEdit('permits', permit.id);
   const name = permit.number.trim() ? `Permit ${permit.number}` : 'Permit asked for';
-  const days = permit.from && permit.until ? `${permit.from} to ${permit.until}` : 'days not known';
+  const days = permit.from && permit.until ? `${dayWords(permit.from)} to ${dayWords(permit.until)}` : 'days not known';
   return (
     <Fold
       title={name}

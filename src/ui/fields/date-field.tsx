@@ -4,8 +4,8 @@ import { CalendarDays } from 'lucide-react';
 import { useId, useState, type ReactNode } from 'react';
 import { DayPicker } from 'react-day-picker';
 import type { Fault } from '@/core/calc/schema';
-import { dayOf, dayWords, isDay } from '@/core/document/day';
-import { readDay } from '@/core/document/read-day';
+import { dayOf, dayWords, isDay } from '@/core/units/day';
+import { readDay } from '@/core/units/read-day';
 import { FieldShell } from './field-shell';
 
 interface DateFieldProps {

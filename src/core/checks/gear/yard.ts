@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import type { Rules, ThresholdKey } from '../../rules/rule-sets';
 import type { Check } from '../../verdict/check';
-import { addMonths } from '../../document/day';
+import { addMonths } from '../../units/day';
 import { yardWords, type YardKind } from '../../document/things/yard';
 import { legSubject } from '../way-in/leg-verdict';
 import { keep } from '../../document/keep';

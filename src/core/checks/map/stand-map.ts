@@ -2,7 +2,7 @@ import { distance, rectangle, toOutline, toSegment, type Vec } from '../../geome
 import { rulesOf, type Rules } from '../../rules/rule-sets';
 import { standingAt } from '../../settle/bodies';
 import { laidOut } from '../../settle/laid';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import { pitsOf } from '../../document/pits';
 import { namesPerson } from '../../document/records';
 import { chartsOf, craneAt, dutiesAt } from '../../settle/duties';

@@ -1,7 +1,7 @@
 import { memberLength } from '../../fit/member-length.calc';
 import { offDrawing } from '../../fit/off-drawing.calc';
 import type { AboutKind, Check } from '../../verdict/check';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import { dayFault, isDoneDay, namesSomebody } from '../../document/records';
 import type { Opening, Plan } from '../../document/schema';
 import type { Context } from '../context';

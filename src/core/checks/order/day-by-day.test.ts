@@ -66,7 +66,7 @@ describe('go for the day', () => {
         bridge(['2026-12-02', '2026-12-03'], (plan) => (plan.holds.push(record('HP11', on, 'd2')), edit(plan))),
         'hold.HP11',
       )[1]!;
-    expect(of('2026-12-02')).toMatch(/^missing d2 t3: .*it is of 2026-12-02, and that day is 2026-12-03/);
+    expect(of('2026-12-02')).toMatch(/^missing d2 t3: .*it is of 2 Dec 2026, and that day is 3 Dec 2026/);
     expect(of('2026-12-03')).toMatch(/^clear/);
     const shift: Edit = (plan) => (plan.site.shift = { from: '2026-12-02T07:00', to: '2026-12-02T15:00' });
     expect(of('2026-12-03', shift)).toMatch(/^clear/);
@@ -105,7 +105,7 @@ describe('go for the day', () => {
         'hold.HP11',
       ),
     ).toContainEqual(
-      expect.stringMatching(/^missing no day 1 -: HP11 Go for the day: the record of R. Adeyemi on 2026-12-02 is of a day that the run sheet does not have/),
+      expect.stringMatching(/^missing no day 1 -: HP11 Go for the day: the record of R. Adeyemi on 2 Dec 2026 is of a day that the run sheet does not have/),
     );
     // With every day ended a record of no day is of none of them.
     expect(
@@ -169,7 +169,7 @@ describe('safe at the end of the day', () => {
         'hold.HP14',
       )[0];
     expect(of('2026-12-02')).toMatch(/^clear/);
-    expect(of('2026-12-01')).toMatch(/^missing .*it is of 2026-12-01, and that day is 2026-12-02/);
+    expect(of('2026-12-01')).toMatch(/^missing .*it is of 1 Dec 2026, and that day is 2 Dec 2026/);
   });
 });
 
@@ -184,7 +184,7 @@ test('records are recorded and withdrawn day by day', () => {
   now = done(now, 'recordHold', { hold: record('HP11', '2026-12-03', 'd2') });
   now = done(now, 'recordHold', { hold: { ...record('HP11', '2026-12-03', 'd2'), by: 'S. Okafor' } });
   expect(now.holds.map(({ by, day }) => `${by} ${day}`)).toEqual(['R. Adeyemi d1', 'S. Okafor d2']);
-  expect(revisionDifferences(now, plan).join(' ')).toMatch(/hold points? that is not there now: HP11 of 2026-12-02, HP11 of 2026-12-03/);
+  expect(revisionDifferences(now, plan).join(' ')).toMatch(/hold points? that is not there now: HP11 of 2 Dec 2026, HP11 of 3 Dec 2026/);
   now = done(now, 'withdrawHold', { id: 'HP11', day: 'd1' });
   expect(now.holds.map(({ day }) => day)).toEqual(['d2']);
   expect(applyCommand(now, { name: 'withdrawHold', args: { id: 'HP11' } })).toMatchObject({ ok: false });
@@ -289,7 +289,7 @@ describe('gusts by the day', () => {
     const rows = told(plan, 'weather.window');
     expect(rows).toHaveLength(2);
     expect(rows[0]).toMatch(/^clear d1 -: Every hour of Day 1 · 2 Dec 2026 keeps the limits/);
-    expect(rows[1]).toMatch(/^stop d2 -: At 2026-12-03 09:00 Day 2 · 3 Dec 2026 has rain of 20/);
+    expect(rows[1]).toMatch(/^stop d2 -: At 3 Dec 2026 09:00 Day 2 · 3 Dec 2026 has rain of 20/);
     // A day of which nothing is known has no row: its lifts are asked.
     expect(told(windy(null, [['2026-12-02', 3]]), 'weather.window')).toHaveLength(1);
   });

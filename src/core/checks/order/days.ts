@@ -1,4 +1,4 @@
-import { dayWords, isDay } from '../../document/day';
+import { dayWords, isDay } from '../../units/day';
 import { workDays, type WorkDay } from '../../document/work-days';
 import { sequenceNeeds } from '../../gates/sequence.calc';
 import { phrase } from '../../calc/work';

@@ -1,6 +1,6 @@
 import { sequenceNeeds } from '../../gates/sequence.calc';
 import type { AboutKind, Check, StationId } from '../../verdict/check';
-import { addDays, isDay } from '../../document/day';
+import { addDays, isDay } from '../../units/day';
 import { daysBetween } from '../../document/records';
 import type { Context } from '../context';
 import { ratioCheck, sourced, told, on } from '../../verdict/build';

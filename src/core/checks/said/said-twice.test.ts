@@ -258,7 +258,7 @@ const faults: [string, () => Plan, (plan: Any) => void, string, RegExp][] = [
     demoPlan,
     (p) => (p.bearings[0].measured.on = '2025-11-01'),
     'said.old',
-    /^tight p1: The measure of P1 is of 2025-11-01, 392 days ago/,
+    /^tight p1: The measure of P1 is of 1 Nov 2025, 392 days ago/,
   ],
   ['an old level of a support', vehicleRamp, (p) => (p.structure.supports[0].measured.on = '2020-01-01'), 'said.old', /^tight .*The level of/],
   ['an old survey of a pattern', ticketHall, (p) => (p.survey.patterns[0].on = '2020-01-01'), 'said.old', /^tight bp1/],

@@ -9,7 +9,7 @@ import { findSection } from '../../steel/sections';
 import { columnAisc } from '../../strength/column-aisc.calc';
 import type { QuantityKind } from '../../units';
 import type { Check } from '../../verdict/check';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import { Missing } from '../../verdict/missing';
 import type { Bent } from '../../document/schema';
 import type { Context } from '../context';

@@ -7,7 +7,7 @@ import { needle } from '../../shoring/needle.calc';
 import type { Check } from '../../verdict/check';
 import { Missing } from '../../verdict/missing';
 import { clearOf } from '../../settle/settle';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import { isDoneDay } from '../../document/records';
 import { shoredOpening } from '../../settle/shore-layout';
 import type { ShoreRow } from '../../document/schema';

@@ -40,7 +40,7 @@ test.each<[string, Partial<Zone>, RegExp]>([
   ['of no depth', { depth: null }, /^missing How deep is Culvert trench/],
   ['held by nobody', { depth: 3, edge: { by: 'engineer', on: '2026-11-01' } }, /^stop .*The record that it holds names nobody/],
   ['held on no day', { depth: 3, edge: { by: 'M. Lindqvist', on: '' } }, /^stop .*The record that it holds has no date/],
-  ['held by a person', { depth: 3, edge: { by: 'M. Lindqvist', on: '2026-11-01' } }, /^tight .*M. Lindqvist worked out on 2026-11-01 that the edge holds/],
+  ['held by a person', { depth: 3, edge: { by: 'M. Lindqvist', on: '2026-11-01' } }, /^tight .*M. Lindqvist worked out on 1 Nov 2026 that the edge holds/],
   ['over it, whoever says that it holds', { at: { x: 0, y: 0 }, edge: { by: 'M. Lindqvist', on: '2026-11-01' } }, /^stop .* stands over/],
   ['far off', { at: { x: 0, y: -30 }, depth: 6 }, /^clear /],
 ])('%s', (_name, pit, sentence) =>

@@ -2,7 +2,7 @@ import { phrase, q } from '../../calc/work';
 import { weatherWindows } from '../../weather/windows.calc';
 import type { Limit } from '../../weather/windows';
 import type { Check } from '../../verdict/check';
-import { addDays, dayWords, isDay } from '../../document/day';
+import { addDays, dayWords, isDay } from '../../units/day';
 import { dayFault, saysSomething } from '../../document/records';
 import type { Plan } from '../../document/schema';
 import type { Shift } from '../../document/things/forecast';

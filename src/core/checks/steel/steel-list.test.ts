@@ -45,7 +45,7 @@ describe('how far a mark of the list is', () => {
   });
   test('here, and to arrive on a day still to come: asked; on the day itself, or where nobody knows the day, not', () => {
     const arrives = (on: string, state: Member['state'] = 'stored') => with_('EG2', { state, travel: { truck: null, permit: null, on } });
-    expect(say(arrives('2026-11-30'), 'steel.state')).toEqual(['missing EG2: EG2 is said to be stored, and to arrive on 2026-11-30. Is it here?']);
+    expect(say(arrives('2026-11-30'), 'steel.state')).toEqual(['missing EG2: EG2 is said to be stored, and to arrive on 30 Nov 2026. Is it here?']);
     expect(say(arrives('2026-11-29'), 'steel.state')).toEqual([]);
     expect(say(arrives('2026-11-30'), 'steel.state', null)).toEqual([]);
     expect(say(arrives('soon'), 'steel.state')).toEqual([]);

@@ -1,7 +1,7 @@
 import { phrase, q } from '../../calc/work';
 import { weightTruth } from '../../steel/weight-truth.calc';
 import type { Check } from '../../verdict/check';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import { delivered } from '../../settle/travel';
 import { memberWeight } from '../../settle/member-weight';
 import { Missing } from '../../verdict/missing';

@@ -61,9 +61,14 @@ const faults: [string, Edit, string, RegExp][] = [
     'steel.turn EG1',
     /rear axles steered, cannot turn at Terminal gate at all. Find another road/,
   ],
-  ['a permit that begins after the day', (p) => (permit(p).from = '2026-11-20'), 'steel.permit EG1', /arrives on 2026-11-19; permit 4471 begins on 2026-11-20/],
-  ['a permit run out', (p) => (girder(p).travel.on = '2026-12-05'), 'steel.permit EG1', /ended on 2026-12-04/],
-  ['a permit for shorter loads', (p) => (permit(p).longest = 16), 'steel.permit EG1', /16.40 m, arrives on 2026-11-19; permit 4471 covers 16.00 m/],
+  [
+    'a permit that begins after the day',
+    (p) => (permit(p).from = '2026-11-20'),
+    'steel.permit EG1',
+    /arrives on 19 Nov 2026; permit 4471 begins on 20 Nov 2026/,
+  ],
+  ['a permit run out', (p) => (girder(p).travel.on = '2026-12-05'), 'steel.permit EG1', /ended on 4 Dec 2026/],
+  ['a permit for shorter loads', (p) => (permit(p).longest = 16), 'steel.permit EG1', /16.40 m, arrives on 19 Nov 2026; permit 4471 covers 16.00 m/],
   ['a permit for lighter loads', (p) => (permit(p).heaviest = 900), 'steel.permit EG1', /weighs 1.195 kg; permit 4471 covers 900 kg/],
   [
     'a permit that asks for steering the truck has not',

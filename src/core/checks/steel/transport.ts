@@ -3,7 +3,7 @@ import { roadTurn } from '../../access/road-turn.calc';
 import { phrase, q } from '../../calc/work';
 import { attempt } from '../../calc/attempt';
 import type { Check } from '../../verdict/check';
-import { isDay } from '../../document/day';
+import { isDay } from '../../units/day';
 import type { Member, Permit, Truck, Turn } from '../../document/schema';
 import { delivered, travellersOf, truckOf, truckRefuses, type Traveller } from '../../settle/travel';
 import { truckLength } from '../../document/trucks';

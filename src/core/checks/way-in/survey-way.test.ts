@@ -102,7 +102,7 @@ const faults: [string, Edit, string, RegExp][] = [
     'a hold signed before the strip-out',
     (p) => (p.holds.find((one) => one.id === 'HP5')!.on = '2026-10-01'),
     'hold.HP5 HP5',
-    /before the strip-out of 2026-10-16\. Do it again/,
+    /before the strip-out of 16 Oct 2026\. Do it again/,
   ],
   [
     'drawings that do not agree',
