@@ -56,7 +56,7 @@ export function settle(plan: Plan): SettledPlan {
   return keep(
     'settled',
     plan,
-    [site, bearings, moves, gusts],
+    [...Object.values(plan), site, bearings, moves, gusts],
     () => ({ ...plan, site, bearings, moves, ...(gusts ? { gusts } : {}) }) as unknown as SettledPlan,
   );
 }

@@ -296,7 +296,15 @@ describe('two cranes on one piece', () => {
   });
 
   test('said whole, the lift asks nothing more', () => {
-    expect(bad(two())).toEqual([]);
+    // The other crane is there for the next lift too, in which it has no part.
+    const said = two((plan) => {
+      Object.assign(
+        plan.stands.find(({ id }) => id === 'w3')!,
+        { waits: { boom: null, bearingDeg: 0, radius: 8 } },
+      );
+      plan.site.together = { by: 'R. Adeyemi', how: 'by radio' };
+    });
+    expect(bad(said)).toEqual([]);
     // As a way to lift it is judged by what it is, not by whether somebody has signed for it.
     const unsigned = settle(two((p) => delete pick(p).signed));
     const context = { plan: unsigned, today: TODAY, rules: rulesOf(unsigned.job.ruleSet, unsigned.job.thresholds), replayed: replay(unsigned) };
