@@ -33,10 +33,17 @@ function siteForecast(site: Plan['site'], gusts: DayGusts | null): Plan['site'] 
 
 /** A move by all that is done in it: its note is for the crew, and another note makes no other move. */
 function bareMoves(moves: readonly Move[]): Move[] {
-  const known = lasting('settle.moves', () => new Map<string, { from: Move; text: string; bare: Move }>());
+  const slot = lasting('settle.moves', () => ({ known: new Map<string, { from: Move; text: string; bare: Move }>() }));
+  const before = slot.known;
+  // Of moves that are gone nothing is kept.
+  const known: typeof before = new Map();
+  slot.known = known;
   return moves.map((move) => {
-    const last = known.get(move.id);
-    if (last?.from === move) return last.bare;
+    const last = before.get(move.id);
+    if (last?.from === move) {
+      known.set(move.id, last);
+      return last.bare;
+    }
     const { note: _, ...rest } = move;
     const text = JSON.stringify(rest);
     const bare = last?.text === text ? last.bare : (rest as Move);

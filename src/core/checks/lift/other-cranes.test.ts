@@ -51,6 +51,8 @@ describe('cranes that stand there at one time', () => {
     for (const together of [
       { by: 'the crew', how: WORD.how },
       { by: WORD.by, how: ' ' },
+      { by: WORD.by, how: 'x' },
+      { by: WORD.by, how: '-' },
     ])
       expect(
         say(
@@ -97,6 +99,13 @@ describe('cranes that stand there at one time', () => {
       /The boom of Dunlin 50 on Stand 9, 24\.00 m long, cannot wait 25\.00 m out\. How far out is it\?$/,
     );
     expect(found(told(beside(BEHIND, waits(270, 25, 24))), 'lift.otherBoom')).toEqual([]);
+    // Longer than any it has, or so near that metres were typed as something else.
+    const asked = (radius: number, boom: number | null) => say(told(beside(BEHIND, waits(270, radius, boom))), 'crane.together')[0];
+    expect(asked(9, 300)).toMatch(/^missing .*is said to wait with 300\.00 m of boom, and the longest of its charts is 32\.00 m\. How long is it then\?$/);
+    expect(asked(9, 32)).toMatch(/^clear/);
+    expect(asked(0.018, 30)).toMatch(/^missing .*with its boom 0\.02 m out, and no chart has it nearer than 3\.50 m\. How far out is it\?$/);
+    expect(asked(0, 30)).toMatch(/^missing/);
+    expect(asked(1.75, 30)).toMatch(/^clear/);
   });
 
   test('nothing is asked where one comes when the other has left, where neither lifts, or of one crane at two stands', () => {

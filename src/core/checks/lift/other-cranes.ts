@@ -7,8 +7,9 @@ import { segmentDistance, type Vec3 } from '../../geometry/space';
 import type { Check } from '../../verdict/check';
 import { standsOfPick } from '../../document/lookups';
 import { keepOne } from '../../document/keep';
-import { namesPerson } from '../../document/records';
+import { namesPerson, saysSomething } from '../../document/records';
 import { bodyOf, cranesBeside, cranesStanding, type Standing } from '../../settle/cranes-standing';
+import { chartsOf } from '../../settle/duties';
 import { closeStations, outlineAt, sweeps, type LiftPath, type Station } from '../../settle/lift-path';
 import { breadthOf, type PieceWeight } from '../../settle/piece-weight';
 import type { Hanging } from '../../settle/hanging';
@@ -23,6 +24,8 @@ import { travelHeight } from './travel';
 
 /** Where a boom sweeps past another it is looked at so often along the way of its hook [m]. */
 const STEP = 0.4;
+/** A boom that waits nearer than this share of the least radius of its charts was written in another unit (common practice). */
+const UPRIGHT = 0.5;
 const CIRCLES = '29 CFR 1926.1424(b): where a crane is within the working radius of another, somebody coordinates the two; from memory';
 const UNDER = '29 CFR 1926.1425, keeping clear of the load: an operator sits in that cab; from memory';
 
@@ -108,7 +111,7 @@ function togetherCheck(plan: SettledPlan, { one, other }: Pair): Check[] {
   const unsaid = meeting.find(({ lifts, waits }) => asksHow(plan, waits, lifts).length > 0);
   const asks = meeting.flatMap(({ lifts, waits }) => asksHow(plan, waits, lifts));
   const { by = '', how = '' } = plan.site.together ?? {};
-  if (!namesPerson(by) || how.trim() === '') asks.push(['Who gives the word to both, a person’s name, and how does one know that the other waits?']);
+  if (!namesPerson(by) || !saysSomething(how)) asks.push(['Who gives the word to both, a person’s name, and how does one know that the other waits?']);
   const at = unsaid ? place(unsaid.waits, unsaid.lifts) : place(late, early);
   const meet = phrase`${names} reach into each other’s circle: ${q(within, 'reach')} together, and they stand ${q(apart, 'reach')} apart.`;
   if (asks.length > 0) return [{ ...missingCheck(at, 'length', ''), demand: within, finding: told([...meet, ...asks.flatMap((one) => [' ', ...one])]) }];
@@ -124,6 +127,16 @@ function asksHow(plan: SettledPlan, waits: Standing, lifts: Standing): Phrase[] 
   const booms = boomsThere(plan, waits);
   if (booms.length === 0) return [[`How long is the ${crane.tower ? 'jib' : 'boom'} of ${name} then? It lifts nothing there.`]];
   const radius = stand.waits!.radius ?? 0;
+  const charts = crane.tower ? [] : chartsOf(plan, crane).flatMap(({ chart }) => chart ?? []);
+  const typed = stand.waits!.boom;
+  const longest = Math.max(...charts.flatMap((chart) => chart.booms));
+  if (charts.length > 0 && typed !== null && typed > longest + 1e-6)
+    return [phrase`${name} is said to wait with ${q(typed, 'reach')} of boom, and the longest of its charts is ${q(longest, 'reach')}. How long is it then?`];
+  const nearest = Math.min(...charts.flatMap((chart) => chart.radii));
+  if (charts.length > 0 && radius < UPRIGHT * nearest)
+    return [
+      phrase`${name} is said to wait with its boom ${q(radius, 'reach')} out, and no chart has it nearer than ${q(nearest, 'reach')}. How far out is it?`,
+    ];
   const never = booms.find((boom) => !lineOver(crane, boom, crane.tower ? 0 : radius));
   return never === undefined ? [] : [phrase`The boom of ${name}, ${q(never, 'reach')} long, cannot wait ${q(radius, 'reach')} out. How far out is it?`];
 }
