@@ -157,12 +157,11 @@ function solveHeld(beam: ContinuousBeam, xs: readonly number[], nodeOf: readonly
 }
 
 /** Sagging-positive moment and upward shear at the left end of each element. */
-function endMoments(beam: ContinuousBeam, xs: readonly number[], even: readonly number[], u: readonly number[]): { moment: number; shear: number }[] {
+function endMoments(beam: ContinuousBeam, xs: readonly number[], even: readonly number[], u: ArrayLike<number>): { moment: number; shear: number }[] {
   return xs.slice(0, -1).map((x, e) => {
     const l = xs[e + 1]! - x;
     const k = elementMatrix(beam.stiffness, l);
-    const local = u.slice(2 * e, 2 * e + 4);
-    const force = (row: number) => k[row]!.reduce((sum, value, j) => sum + value * local[j]!, 0);
+    const force = (row: number) => k[row]!.reduce((sum, value, j) => sum + value * u[2 * e + j]!, 0);
     const shear = -(force(0) - (even[e]! * l) / 2);
     const moment = force(1) - (even[e]! * l * l) / 12;
     return { moment, shear };

@@ -20,7 +20,7 @@ export class ByNumbers<V> {
 
   constructor(private readonly most: number) {}
 
-  get({ numbers, ids }: Signature, make: () => V): V {
+  get({ numbers, ids }: Pick<Readonly<Kept<V>>, 'numbers' | 'ids'>, make: () => V): V {
     const key = hashOf(numbers, ids);
     const before = this.kept.get(key);
     if (before && same(before.numbers, numbers) && same(before.ids, ids)) return before.answer;

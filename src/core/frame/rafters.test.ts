@@ -4,7 +4,8 @@ import { runCalc } from '../catalogue/run';
 import { placeOf } from '../document/place';
 import type { Beam } from '../document/schema';
 import { heldRafters, inverse, springsOfOne, thrustOf, type Rafters } from './rafters';
-import { swayOf, type SwayFrame, type SwayRafters, type SwayStands } from './sway';
+import { swayIn } from './sway';
+import type { SwayFrame, SwayRafters, SwayStands } from './sway-frame';
 
 const [SPAN, RISE, EI, LOAD] = [12, 2, 9e6, 1500];
 
@@ -130,7 +131,7 @@ function portalFrame(columns: number, changes: Partial<SwayRafters> = {}): SwayF
   };
 }
 const lean = (frame: SwayFrame, left = 0, right = 0): SwayStands => {
-  const answer = swayOf(frame).solve([[{ x: left, y: 0 }], [{ x: right, y: 0 }]]);
+  const answer = swayIn(frame, [[{ x: left, y: 0 }], [{ x: right, y: 0 }]]);
   if (!answer.stable) throw new Error(answer.why);
   return answer;
 };
@@ -173,7 +174,10 @@ describe('rafters stiffly joined to two columns on pins', () => {
     const by = (deg: number) => {
       const [c, sn] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
       const columns = frame.columns.map((one) => ({ ...one, x: one.x * c, y: one.x * sn, ways: null }));
-      const answer = swayOf({ ...frame, columns }).solve(columns.map(() => [{ x: 2000 * c, y: 2000 * sn }]));
+      const answer = swayIn(
+        { ...frame, columns },
+        columns.map(() => [{ x: 2000 * c, y: 2000 * sn }]),
+      );
       if (!answer.stable) throw new Error(answer.why);
       return answer.rafters[0]!;
     };

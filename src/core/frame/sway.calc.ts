@@ -2,7 +2,8 @@ import { Type } from 'typebox';
 import { closed, nonNegative, positive, real } from '../calc/fields';
 import { defineCalc, refuse } from '../calc/define';
 import { q } from '../calc/work';
-import { swayOf, type SwayAnswer } from './sway';
+import { swayIn } from './sway';
+import type { SwayAnswer } from './sway-frame';
 
 const spot = () =>
   Type.Array(closed({ column: Type.Integer({ minimum: 0 }), node: Type.Integer({ minimum: 0 }), share: real('1', { minimum: -10, maximum: 10 }) }), {
@@ -152,8 +153,10 @@ export const frameSway = defineCalc({
         if (n > 0 && !(z - nodes[n - 1]!.z > 0.01)) refuse('columns', `The nodes of ${id} go from the lowest up, at least 10 mm apart.`);
       }),
     );
-    const found: SwayAnswer = swayOf({ columns, ties, braces, rails, rafters }, true).solve(
+    const found: SwayAnswer = swayIn(
+      { columns, ties, braces, rails, rafters },
       columns.map(({ nodes }) => nodes.map(({ pushX, pushY }) => ({ x: pushX, y: pushY }))),
+      true,
     );
     if (!found.stable) {
       if (found.why === 'unheld')

@@ -1,4 +1,5 @@
-import { swayOf, type SwayAnswer, type SwayBrace, type SwayColumn, type SwayFrame, type SwayRail, type SwayStands } from './sway';
+import { swayIn } from './sway';
+import type { SwayAnswer, SwayBrace, SwayColumn, SwayFrame, SwayRail, SwayStands } from './sway-frame';
 import { runCalc } from '../catalogue/run';
 
 const EI = 2e11 * 1.5e-5;
@@ -28,7 +29,7 @@ const rope = (id: string, c: number, azimuthDeg: number, slopeDeg: number, chang
   };
 };
 const push = (frame: SwayFrame, x: number, y: number) => frame.columns.map(({ nodes }) => nodes.map(() => ({ x, y })));
-const solve = (frame: SwayFrame, x: number, y: number): SwayAnswer => swayOf(frame, true).solve(push(frame, x, y));
+const solve = (frame: SwayFrame, x: number, y: number): SwayAnswer => swayIn(frame, push(frame, x, y), true);
 const stands = (answer: SwayAnswer): SwayStands => {
   if (!answer.stable) throw new Error(JSON.stringify(answer));
   return answer;
@@ -191,7 +192,7 @@ test('far from swaying it is told only that it is far, near to it by how much: t
     [euler / 9.9, 9.9],
     [euler / 2, 2],
   ] as const) {
-    const [near, exact] = [false, true].map((one) => stands(swayOf(frame(down), one).solve([[{ x: 900, y: 0 }]])));
+    const [near, exact] = [false, true].map((one) => stands(swayIn(frame(down), [[{ x: 900, y: 0 }]], one)));
     expect(near!.alpha).toBeCloseTo(wanted, 4);
     expect(exact!.alpha).toBeCloseTo(euler / down, 4);
     expect(near!.columns).toEqual(exact!.columns);
@@ -300,11 +301,13 @@ describe('columns on pins, stiffly joined to a beam', () => {
       ties: [tie(0, 1), tie(0, 1, 1)].map((one, i) => ({ ...one, id: `t${i}`, stiffness: 1e12 })),
     };
     const answer = stands(
-      swayOf(two, true).solve(
+      swayIn(
+        two,
         [0, 1].map(() => [
           { x: 0, y: 0 },
           { x: 500, y: 0 },
         ]),
+        true,
       ),
     );
     expect(answer.columns[0]!.moments.x).toBeCloseTo(1500, 0);
@@ -334,7 +337,13 @@ describe('columns on pins, stiffly joined to a beam', () => {
       const frame = portal();
       const columns = frame.columns.map((one) => ({ ...one, x: one.x * c, y: one.x * s, ways: null, canStand: false }));
       const braces = [0, 1].map((of) => rope(`b${of}`, of, deg + 90, 45, { pullsOnly: false, stiffness: 1e9 }));
-      return stands(swayOf({ ...frame, columns, braces }, true).solve(columns.map(() => [{ x: 500 * c, y: 500 * s }])));
+      return stands(
+        swayIn(
+          { ...frame, columns, braces },
+          columns.map(() => [{ x: 500 * c, y: 500 * s }]),
+          true,
+        ),
+      );
     };
     for (const deg of [30, 90, 200]) {
       expect(at(deg).drift).toBeCloseTo(at(0).drift, 9);
@@ -391,7 +400,13 @@ describe('a column that stands on a beam', () => {
     braces: [...braces, rope('square', 2, 90, 0, { pullsOnly: false })],
   });
   const only = (frame: SwayFrame, pushes: Record<string, number>) =>
-    stands(swayOf(frame, true).solve(frame.columns.map(({ nodes }, c) => nodes.map((_, n) => ({ x: pushes[`${c}/${n}`] ?? 0, y: 0 })))));
+    stands(
+      swayIn(
+        frame,
+        frame.columns.map(({ nodes }, c) => nodes.map((_, n) => ({ x: pushes[`${c}/${n}`] ?? 0, y: 0 }))),
+        true,
+      ),
+    );
   const held = (frame: SwayFrame) => ({ ...frame, braces: frame.braces.map((one) => ({ ...one, a: top(2, 1) })) });
 
   test('pushed at half its height hands half to its head and half to what is under its foot', () => {

@@ -1,5 +1,7 @@
 import { solveLine, type LineAnswer, type LineJoint, type LinePiece, type LineSupport } from '../stage/line';
-import { swayOf, type SwayAnswer, type SwayFrame, type SwayLoad, type SwaySpot } from '../frame/sway';
+import { swaysOf } from '../frame/sway';
+import type { SwayAnswer, SwayFrame, SwayLoad } from '../frame/sway-frame';
+import type { IslandAnswer } from '../frame/sway-island';
 import { ByNumbers, Signature } from '../document/by-numbers';
 
 const lines = new ByNumbers<LineAnswer>(20000);
@@ -24,44 +26,9 @@ export function answerOf(pieces: readonly LinePiece[], supports: readonly LineSu
   return lines.get(signature, () => solveLine(pieces, supports, joints));
 }
 
-const sways = new ByNumbers<SwayAnswer[]>(2000);
+const islands = new ByNumbers<readonly IslandAnswer[]>(4000);
+const NO_IDS: readonly string[] = [];
 
-/** The same frame in the same winds leans the same. */
-export function leaningsOf(frame: SwayFrame, loads: readonly SwayLoad[]): readonly SwayAnswer[] {
-  const signature = new Signature();
-  const { numbers } = signature;
-  const put = (spot: SwaySpot) => {
-    numbers.push(spot.length);
-    for (const { column, node, share } of spot) numbers.push(column, node, share);
-  };
-  const rails = frame.rails ?? [];
-  const rafters = frame.rafters ?? [];
-  numbers.push(frame.columns.length, frame.ties.length, frame.braces.length, rails.length, rafters.length, loads.length);
-  for (const { x, y, stiffness, ways, canStand, rides = null, nodes } of frame.columns) {
-    numbers.push(x, y, stiffness, ways?.x ?? -1, ways?.y ?? -1, canStand ? 1 : 0, nodes.length);
-    for (const { z, down } of nodes) numbers.push(z, down);
-    numbers.push(rides ? 1 : 0);
-    if (rides) put(rides);
-  }
-  for (const { a, b, stiffness } of frame.ties) {
-    put(a);
-    put(b);
-    numbers.push(stiffness);
-  }
-  for (const { a, b, towards, stiffness, pullsOnly } of frame.braces) {
-    put(a);
-    put(b ?? []);
-    numbers.push(b === null ? 1 : 0, towards.x, towards.y, towards.z, stiffness, pullsOnly ? 1 : 0);
-  }
-  for (const { a, b, stiffness, keeps, ends } of rails)
-    numbers.push(a.column, a.node, b.column, b.node, stiffness, keeps.a ? 1 : 0, keeps.b ? 1 : 0, ends.a, ends.b);
-  for (const { a, b, keeps, legs, pin, gives } of rafters) {
-    numbers.push(a.column, a.node, b.column, b.node, keeps.a ? 1 : 0, keeps.b ? 1 : 0, legs.length, pin ?? -1, gives.near, gives.a, gives.b, gives.atPin);
-    for (const { from, to, low, high, stiffness } of legs) numbers.push(from, to, low, high, stiffness);
-  }
-  for (const load of loads) for (const nodes of load) for (const { x, y } of nodes) numbers.push(x, y);
-  return sways.get(signature, () => {
-    const sway = swayOf(frame);
-    return loads.map((load) => sway.solve(load));
-  });
-}
+/** Islands of the frame that are the same in the same winds lean the same, whatever else of it is another. */
+export const leaningsOf = (frame: SwayFrame, loads: readonly SwayLoad[]): readonly SwayAnswer[] =>
+  swaysOf(frame, loads, false, (numbers, make) => islands.get({ numbers, ids: NO_IDS }, make));

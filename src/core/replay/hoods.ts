@@ -10,7 +10,17 @@ export interface Hood {
   others: readonly string[];
   /** the same thing while nothing differs that forces depend on */
   forces: object;
+  /** the same thing while nothing differs by which a frame leans */
+  leans: object;
 }
+
+/** What says only how much a thing may carry, or who says so: it moves no frame. All else of a thing does, also what is added later. */
+const MAY_CARRY = {
+  support: new Set(['capacity', 'capacityBasis', 'seatLength', 'seatWidth', 'stiffened', 'footing', 'standsOn', 'anchors']),
+  joint: new Set(['boltShear', 'bolt', 'ownBolts', 'shear', 'traffic', 'opened', 'stiffened']),
+  brace: new Set(['capacity', 'anchor', 'liftedBy']),
+};
+const besides = (thing: object, left: ReadonlySet<string>): unknown[] => Object.entries(thing).flatMap(([field, value]) => (left.has(field) ? [] : [field, value]));
 
 /** Where hooks hold what: the same thing while none of that is another. */
 const hookTies = ({ picks }: Plan): object =>
@@ -54,7 +64,13 @@ export const hoodsOf = (plan: Plan): ReadonlyMap<string, Hood> =>
         loads.push(...(picks.get(beam.id) ?? []));
         for (const other of list) loads.push(pieces.get(other));
         const forces = keep('hood.forces', beam, loads, () => ({}));
-        return [beam.id, keep('hood', beam, from, () => ({ beam, others: list, forces }))];
+        const ways: unknown[] = [makes.get(beam.make), ...(picks.get(beam.id) ?? []), ...(by.puts.get(beam.id) ?? [])];
+        for (const { support } of seats) ways.push(...besides(support, MAY_CARRY.support), support.anchors?.count);
+        for (const { joint } of joints) ways.push(...besides(joint, MAY_CARRY.joint));
+        for (const { brace } of braces) ways.push(...besides(brace, MAY_CARRY.brace));
+        for (const other of list) ways.push(pieces.get(other), makes.get(pieces.get(other)?.make ?? ''));
+        const leans = keep('hood.leans', beam, ways, () => ({}));
+        return [beam.id, keep('hood', beam, from, () => ({ beam, others: list, forces, leans }))];
       }),
     );
   });

@@ -1,4 +1,4 @@
-import { addTo, emptyBand, solveBand, timesRow, type Band } from '../beams/solve';
+import { addTo, copyBand, emptyBand, placeIn, solveBand, timesRow, type Band } from '../beams/solve';
 import { heldAsItStands } from './mechanism';
 
 /** A stretch of a piece over which stiffness and load are the same. */
@@ -165,7 +165,7 @@ function assemble(cuts: readonly Cut[], size: number): { band: Band; load: Float
 }
 
 interface Trial {
-  u: number[];
+  u: ArrayLike<number>;
   /** of every contact, upwards on the piece */
   forces: number[];
 }
@@ -177,31 +177,30 @@ function tryContacts(
   touching: readonly boolean[],
   soft: ReadonlyMap<number, number>,
 ): Trial | null {
-  const band: Band = { ...bare.band, rows: bare.band.rows.map((row) => Float64Array.from(row)) };
-  const load = Float64Array.from(bare.load);
+  const band = copyBand(bare.band);
+  const load = bare.load.slice();
   for (const [dof, stiffness] of soft) addTo(band, dof, dof, stiffness);
   for (const [i, { support, dof }] of contacts.entries())
     if (touching[i] && support.spring !== null) {
       addTo(band, dof, dof, support.spring);
       load[dof]! += support.spring * support.level;
     }
-  const whole: Band = { ...band, rows: band.rows.map((row) => Float64Array.from(row)) };
-  const open = Float64Array.from(load);
+  const whole = copyBand(band);
+  const open = load.slice();
   const { width, size } = band;
   const fixed = new Map<number, number>();
   for (const [i, { support, dof }] of contacts.entries()) if (touching[i] && support.spring === null) fixed.set(dof, support.level);
   for (const [dof, level] of fixed) {
     for (let j = Math.max(0, dof - width); j <= Math.min(size - 1, dof + width); j += 1) {
       if (j === dof) continue;
-      const [low, high] = j > dof ? [j, dof] : [dof, j];
-      const row = band.rows[low]!;
-      const value = row[width - (low - high)]!;
+      const at = placeIn(width, dof, j);
+      const value = band.entries[at]!;
       if (value !== 0 && !fixed.has(j)) load[j]! -= value * level;
-      row[width - (low - high)] = 0;
+      band.entries[at] = 0;
     }
   }
   for (const [dof, level] of fixed) {
-    const diagonal = band.rows[dof]![width]!;
+    const diagonal = band.entries[placeIn(width, dof, dof)]!;
     load[dof] = diagonal * level;
   }
   const solved = solveBand(band, load, 0);
@@ -268,7 +267,7 @@ export function solveLine(pieces: readonly LinePiece[], supports: readonly LineS
   const bare = assemble(cuts, size);
   const contacts = cuts.flatMap((cut) => cut.contacts);
   const weight = bare.load.reduce((sum, one) => sum + Math.abs(one), 0) || 1;
-  const stiffest = bare.band.rows.reduce((most, row) => Math.max(most, row[HALF_WIDTH]!), 0);
+  const stiffest = bare.load.reduce((most, _, dof) => Math.max(most, bare.band.entries[placeIn(HALF_WIDTH, dof, dof)]!), 0);
   const soft = new Map<number, number>();
   const bedding = Math.max(SOFT * weight, LOST * stiffest);
   for (const { elements } of cuts) for (const { dofs } of elements) for (const dof of [dofs[0], dofs[2]]) soft.set(dof, bedding / size);

@@ -1,16 +1,16 @@
 import { phrase, q } from '../../calc/work';
 import { aboutEdge, baseAnchors } from '../../frame/base-anchors.calc';
 import { guyAndBlock } from '../../frame/guy.calc';
-import { PLENTY, type SwayAnswer, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway';
+import { PLENTY, type SwayLoad, type SwayStands, type Unheld } from '../../frame/sway-frame';
 import { frameSway } from '../../frame/sway.calc';
 import type { Trace } from '../../calc/evidence';
 import type { Check } from '../../verdict/check';
 import { flatStop, missingCheck, ratioCheck, sourced, told, traced } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
+import { type FrameForces, type FrameParts, type Wind } from './frame-forces';
 import type { Rules } from '../../rules/rule-sets';
 import { AIR_DENSITY, asksStandingGust, windSource } from '../../settle/wind';
-import { leaningsOf } from '../../replay/answers';
-import { frameOf, webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
+import { webAlong, type FrameModel, type Portal, type Stack } from './frame-model';
 import { portalRows } from './portal-rows';
 import { diagonalRows } from './diagonal-rows';
 import { ontoRests, pressedPlaces, pressedRows, type Pressed } from './pressed-beams';
@@ -22,18 +22,8 @@ import type { Support } from '../../document/schema';
 import { isMade, jointAt, type StructureMoment } from '../../replay/moment';
 import type { Said } from './worst';
 
-/** Winds are tried from so many directions, the first along the first beam. */
-const WINDS = 8;
 /** AISC 360 F6, Ω of bending. */
 const OMEGA = 1.67;
-
-/** Columns and beams that are joined, in an order of their own, with a beam to look along. */
-export interface FrameParts {
-  members: readonly string[];
-  columns: readonly string[];
-  /** null: columns alone */
-  beam: string | null;
-}
 
 /** Puts what was found where the rows of a move go. */
 export function sayRows(rows: readonly Row[], move: string | null, said: Said): void {
@@ -43,24 +33,22 @@ export function sayRows(rows: readonly Row[], move: string | null, said: Said): 
   }
 }
 
-/** What wind and lean bring into a frame as it stands after a move: what holds it, its columns, feet, ropes and joints. */
-export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMoment, move: string | null): Row[] {
-  const { columns } = parts;
-  const model = frameOf(ground, parts.members, columns, moment);
-  if (model === null) return [];
+/** What is said of a frame as wind and lean bring it what they do: what holds it, its columns, feet, ropes and joints. */
+export function frameRows(ground: Ground, { columns }: FrameParts, forces: FrameForces, moment: StructureMoment, move: string | null): Row[] {
   const { context, beams, wind } = ground;
   const { rules } = context;
   const source = `${sourced(frameSway.source.text, rules, 'lean', 'windFactor', 'girderDrag', 'strengthCaution')}${windSource(wind)}`;
   const at = (id: string, of: ReturnType<typeof about>, calc: string = frameSway.id) => place(id, of, move, calc, source);
-  if ('question' in model) return [missingCheck(at(model.check, { subject: model.name, about: model.about }), 'force', model.question)];
+  if (forces === null) return [];
+  if ('question' in forces) return [missingCheck(at(forces.check, { subject: forces.name, about: forces.about }), 'force', forces.question)];
+  const { model, winds } = forces;
   const head = beams.get(columns[0]!)!.beam;
   const names = columns
     .map((id) => beams.get(id)!.beam.mark)
     .slice(0, 8)
     .join(', ');
   const { gust } = wind;
-  if (gust === null) return [missingCheck(at('frame.wind', about('beam', head, names)), 'speed', asksStandingGust(names))];
-  const winds = windsOf(ground, parts, model, gust);
+  if (gust === null || winds === null) return [missingCheck(at('frame.wind', about('beam', head, names)), 'speed', asksStandingGust(names))];
   // Whatever falls in any of the winds is named.
   const fallen = winds.flatMap(({ answer }) => (answer.stable ? [] : [answer]));
   const unheld = fallen.flatMap((answer) => (answer.why === 'unheld' ? answer.unheld : []));
@@ -89,26 +77,6 @@ export function frameRows(ground: Ground, parts: FrameParts, moment: StructureMo
     ...riderRows(ground, model, answers, { drags: allDrags, gust }, moment, at),
     ...pressedRows(ground, pressed, moment, at),
   ];
-}
-
-interface Wind {
-  load: SwayLoad;
-  answer: SwayAnswer;
-}
-
-function windsOf({ context, beams }: Ground, { beam, columns }: FrameParts, model: FrameModel, gust: number): Wind[] {
-  const { rules } = context;
-  const pressure = 0.5 * AIR_DENSITY * gust ** 2 * rules.value('girderDrag') * rules.value('windFactor');
-  const along = (beam === null ? null : beams.get(beam)!.place!.along) ?? { x: 1, y: 0 };
-  const start = Math.atan2(along.y, along.x);
-  // A column by itself stands alike whichever way the wind blows.
-  const count = columns.length === 1 && model.braces.length === 0 ? 2 : WINDS;
-  const loads = Array.from({ length: count }, (_, i) => {
-    const turn = start + (2 * Math.PI * i) / count;
-    return model.push({ x: Math.cos(turn), y: Math.sin(turn) }, pressure, rules.value('lean'));
-  });
-  const answers = leaningsOf(model.frame, loads);
-  return loads.map((load, i) => ({ load, answer: answers[i]! }));
 }
 
 function heldRow(where: ReturnType<typeof place>, { stacks }: FrameModel, unheld: readonly Unheld[]): Check {

@@ -1,6 +1,6 @@
-import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRafters, SwayRail, SwaySpot, SwayTie } from '../../frame/sway';
+import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayRafters, SwayRail, SwaySpot, SwayTie } from '../../frame/sway-frame';
 import { Missing } from '../../verdict/missing';
-import type { Brace, Joint, Support } from '../../document/schema';
+import type { Brace, Joint, Plan, Support } from '../../document/schema';
 import type { About } from '../../verdict/check';
 import { AT_FOOT } from './at-foot';
 import { diagonalOf, type Diagonal } from './diagonal';
@@ -53,6 +53,8 @@ interface Press {
 
 /** A frame of plumb columns as it stands after a move, and what the wind does to it. */
 export interface FrameModel {
+  /** the structure as it was told */
+  of: Plan['structure'];
   frame: SwayFrame;
   stacks: Stack[];
   /** by stack that stands on a beam: the columns that carry that, by their shares */
@@ -127,7 +129,15 @@ interface Hold {
  * A level beam of one section, in one piece or in several that are stiffly spliced, that hangs by its ends on two columns and on nothing
  * else, and keeps its angle to one of them or both.
  */
-export function isPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
+export function isPortal(ground: Ground, line: Line, moment: StructureMoment): boolean {
+  let known = portals.get(line);
+  if (known === undefined) portals.set(line, (known = findPortal(ground, line, moment)));
+  return known;
+}
+/** To find the same line is to find all of its pieces and what was done to them the same. */
+const portals = new WeakMap<Line, boolean>();
+
+function findPortal({ beams, by }: Ground, line: Line, moment: StructureMoment): boolean {
   const answer = line.answers?.plain;
   if (!answer?.stable || answer.reactions.size !== 2 || line.bent !== null || line.spans.length === 0) return false;
   const whole = line.spans.at(-1)!.to;
@@ -205,6 +215,7 @@ class Frame {
       nodes: stack.heights.map((z, n) => ({ z, down: downs[s]![n]! })),
     }));
     return {
+      of: this.ground.context.plan.structure,
       frame: {
         columns,
         ties: ties.map(({ tie }) => tie),

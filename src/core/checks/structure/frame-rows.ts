@@ -5,7 +5,7 @@ import type { Beam, Joint } from '../../document/schema';
 import type { QuantityKind } from '../../units';
 import { ratioCheck, told } from '../../verdict/build';
 import { about, type place } from './places';
-import type { Numbers } from './worst';
+import { exceeds, type Numbers } from './worst';
 
 /** One thing that is said: a finished row, or numbers that are put in words only where they are the worst of all moves. */
 export type Row = Check | { id: string; kind: AboutKind; thing: string; part: string | undefined; numbers: Numbers; tell: () => Check };
@@ -15,7 +15,7 @@ export type At = (id: string, of: ReturnType<typeof about>, calc?: string) => Re
 
 /** The worst of alike rows, and every other that is no longer clear: so that a large frame says what counts. */
 export const worstRows = (rows: readonly Rated[], caution: number): Row[] => {
-  const worst = rows.reduce<Rated | null>((most, one) => (most === null || one.ratio > most.ratio ? one : most), null);
+  const worst = rows.reduce<Rated | null>((most, one) => (most === null || exceeds(one.ratio, most.ratio) ? one : most), null);
   return rows.filter((one) => one === worst || !(one.ratio < caution)).map(({ row }) => row);
 };
 

@@ -1,5 +1,5 @@
 import { phrase, q } from '../../calc/work';
-import type { SwayStands } from '../../frame/sway';
+import type { SwayStands } from '../../frame/sway-frame';
 import { missingCheck, ratioCheck, told } from '../../verdict/build';
 import { Missing } from '../../verdict/missing';
 import { heldOf } from '../../replay/held';

@@ -7,6 +7,7 @@ import type { Ground } from './ground';
 import { pointAt } from '../../document/place';
 import { windThen } from '../../settle/wind';
 import { frameRows, sayRows } from './frame-checks';
+import { frameForces, toldAnew } from './frame-forces';
 import type { Line } from './forces';
 import { diagonalOf } from './diagonal';
 import { isPortal, isStiffBent } from './frame-model';
@@ -36,6 +37,8 @@ interface Group {
   ways: Way[];
   /** the same thing while it is of the same pieces with the same surroundings, done to it in the same order */
   token: object;
+  /** the same as far as it leans by that */
+  leans: object;
 }
 
 /** What a thing becomes by what is done to it: the same for the same thing and the same deeds. */
@@ -66,7 +69,7 @@ export class Sway {
   /** pieces joined since their frame was judged */
   private readonly unjudged = new Set<string>();
   private history = NOTHING;
-  private start = NOTHING;
+  private start = { token: NOTHING, leans: NOTHING };
 
   constructor(private readonly ground: Ground) {
     const { structure } = ground.context.plan;
@@ -78,8 +81,15 @@ export class Sway {
   after(move: Move, moment: StructureMoment, lines: readonly Line[]): void {
     this.history = after(this.history, move);
     this.group(move, moment);
-    for (const line of lines) for (const group of this.of(line.beams)) group.token = after(group.token, line);
-    for (const group of this.of(this.touched(move))) group.token = after(group.token, move);
+    for (const line of lines)
+      for (const group of this.of(line.beams)) {
+        group.token = after(group.token, line);
+        group.leans = after(group.leans, line.token);
+      }
+    for (const group of this.of(this.touched(move))) {
+      group.token = after(group.token, move);
+      group.leans = after(group.leans, move);
+    }
   }
 
   private of(pieces: readonly string[]): Set<Group> {
@@ -127,7 +137,8 @@ export class Sway {
 
   private anew(moment: StructureMoment): void {
     // What stands so stands by all that was done before.
-    this.start = after(this.history, ...this.hoods.values());
+    const hoods = [...this.hoods.values()];
+    this.start = { token: after(this.history, ...hoods), leans: after(this.history, ...hoods.map(({ leans }) => leans)) };
     this.groups.clear();
     this.waiting.clear();
     for (const brace of this.braces.values()) {
@@ -145,7 +156,8 @@ export class Sway {
       columns: stands?.upright ? [id] : [],
       beam: stands && !stands.upright ? id : null,
       ways: this.waiting.get(id) ?? [],
-      token: after(this.hoods.get(id)!, this.start),
+      token: after(this.hoods.get(id)!, this.start.token),
+      leans: after(this.hoods.get(id)!.leans, this.start.leans),
     });
     this.waiting.delete(id);
     for (const { joint, other } of this.ground.by.joints.get(id) ?? []) if (isMade(jointAt(moment, joint.id))) this.join(id, other);
@@ -161,6 +173,7 @@ export class Sway {
     large.ways.push(...small.ways);
     large.beam ??= small.beam;
     large.token = after(large.token, small.token);
+    large.leans = after(large.leans, small.leans);
   }
 
   /** Undefined where a brace holds nothing sideways. */
@@ -264,8 +277,11 @@ export class Sway {
       if (this.unjudged.size > 0) for (const id of group.members) this.unjudged.delete(id);
       if (group.columns.length === 0) continue;
       const parts = { members: [...group.members].sort(), columns: [...group.columns].sort(), beam: group.beam };
-      const from = [group.token, rules, plan.site.standingGust ?? null, plan.site.forecastGust, ground.wind.forShift];
-      const rows = keep(`frame ${parts.members[0]!}`, move, from, () => frameRows(ground, parts, moment, move.id));
+      const winds = [rules, plan.site.standingGust ?? null, plan.site.forecastGust, ground.wind.forShift];
+      const rows = keep(`frame ${parts.members[0]!}`, move, [group.token, ...winds], () => {
+        const forces = keep(`frame forces ${parts.members[0]!}`, move, [group.leans, ...winds], () => frameForces(ground, parts, moment));
+        return frameRows(ground, parts, toldAnew(forces, ground), moment, move.id);
+      });
       sayRows(rows, move.id, said);
     }
   }

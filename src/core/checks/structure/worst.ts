@@ -158,7 +158,10 @@ export class Said {
   }
 }
 
-const worse = (one: Offer, than: Offer): boolean => one.rank < than.rank || (one.rank === than.rank && one.ratio > than.ratio);
+/** Two ratios that differ by rounding alone are one: of two alike things, or of two moves, the first is told. */
+export const exceeds = (one: number, than: number): boolean => Math.fround(one) > Math.fround(than);
+
+const worse = (one: Offer, than: Offer): boolean => one.rank < than.rank || (one.rank === than.rank && exceeds(one.ratio, than.ratio));
 
 /** The rows of a stretch of moves. */
 type Rows = ReadonlyMap<Key, Row>;
