@@ -45,8 +45,8 @@ export type IslandAnswer =
   | { stable: false; why: 'sways'; alpha: number };
 
 /** All that an island is made of, in numbers. */
-export function numbersOf({ size, width, columns, springs, braces, soil }: IslandParts): number[] {
-  const numbers = [size, width, columns.length, springs.length, braces.length];
+export function numbersOf({ size, width, columns, springs, braces, soil }: IslandParts, exact: boolean): number[] {
+  const numbers = [exact ? 1 : 0, size, width, columns.length, springs.length, braces.length];
   const terms = (own: Spring['terms']) => {
     numbers.push(own.length);
     for (const { at, value } of own) numbers.push(at, value);

@@ -283,7 +283,7 @@ export function swaysOf(frame: SwayFrame, loads: readonly SwayLoad[], exact = fa
   const forces = loads.map((load) => whole.forces(load));
   const found = whole.isles.map(({ parts, unknowns }) => {
     const own = forces.map((f) => Float64Array.from(unknowns, (unknown) => f[unknown]!));
-    const numbers = [exact ? 1 : 0, ...numbersOf(parts)];
+    const numbers = numbersOf(parts, exact);
     for (const f of own) for (const one of f) numbers.push(one);
     return kept(numbers, () => {
       const island = new Island(parts, exact);

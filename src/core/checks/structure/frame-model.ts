@@ -177,7 +177,7 @@ class Frame {
   /** where a line hangs, by how many lines it is under the one that is asked about */
   private readonly hung: Map<Line, { x: number; spot: SwaySpot }[]>[] = [];
   private readonly which: LoadCase;
-  private inWind: ReturnType<Frame['exposed']> | null = null;
+  private inWind: Exposed[] | null = null;
 
   constructor(
     private readonly ground: Ground,
@@ -694,9 +694,10 @@ class Frame {
     return downs;
   }
 
-  /** What of each piece the wind finds, and where that half of it at either end comes in; read once for all winds. */
-  private exposed(): { area: number; along: { x: number; y: number } | null; spots: SwaySpot[] }[] {
-    return this.members.map((id) => {
+  /** What the wind finds of all pieces that run along one way, by the node where half of each comes in; read once for all winds. */
+  private exposed(): Exposed[] {
+    const found = new Map<string, Exposed>();
+    for (const id of this.members) {
       const one = this.settled(id);
       const section = sectionOf(one);
       const { length, along, upright } = one.place;
@@ -706,23 +707,32 @@ class Frame {
       const spots = diagonal
         ? [diagonal.low, diagonal.high].map(({ b }) => this.reach(b.piece, b.at)?.spot ?? [])
         : [0, length].map((at) => this.reach(id, at)?.spot ?? []);
-      return { area: side * length, along: upright ? null : along, spots };
-    });
+      const way = upright ? null : along;
+      const key = way === null ? '' : `${way.x} ${way.y}`;
+      let same = found.get(key);
+      if (!same) found.set(key, (same = { along: way, areas: this.stacks.map(({ heights }) => new Float64Array(heights.length)) }));
+      for (const spot of spots) for (const { column, node, share } of spot) same.areas[column]![node]! += (share * side * length) / 2;
+    }
+    return [...found.values()];
   }
 
   private push(way: { x: number; y: number }, pressure: number, lean: number, downs: readonly (readonly number[])[]): SwayLoad {
-    const forces = downs.map((nodes) => nodes.map((down) => ({ x: way.x * lean * down, y: way.y * lean * down })));
     this.inWind ??= this.exposed();
-    for (const { area, along, spots } of this.inWind) {
-      const force = (pressure * area * (along === null ? 1 : Math.abs(along.x * way.y - along.y * way.x))) / 2;
-      for (const spot of spots)
-        for (const { column, node, share } of spot) {
-          forces[column]![node]!.x += way.x * share * force;
-          forces[column]![node]!.y += way.y * share * force;
-        }
-    }
-    return forces;
+    const finds = this.inWind.map(({ along, areas }) => ({ areas, by: pressure * (along === null ? 1 : Math.abs(along.x * way.y - along.y * way.x)) }));
+    return downs.map((nodes, column) =>
+      nodes.map((down, node) => {
+        let force = lean * down;
+        for (const { areas, by } of finds) force += by * areas[column]![node]!;
+        return { x: way.x * force, y: way.y * force };
+      }),
+    );
   }
+}
+
+/** Areas that the wind finds of pieces along one way (null: of columns), by column and node [m²]. */
+interface Exposed {
+  along: { x: number; y: number } | null;
+  areas: Float64Array[];
 }
 
 const canStand = ({ kind, anchors, holdsMoment }: Support): boolean =>

@@ -279,7 +279,7 @@ export class Sway {
       const parts = { members: [...group.members].sort(), columns: [...group.columns].sort(), beam: group.beam };
       const winds = [rules, plan.site.standingGust ?? null, plan.site.forecastGust, ground.wind.forShift];
       const rows = keep(`frame ${parts.members[0]!}`, move, [group.token, ...winds], () => {
-        const forces = keep(`frame forces ${parts.members[0]!}`, move, [group.leans, ...winds], () => frameForces(ground, parts, moment));
+        const forces = keep(`frame forces ${parts.members[0]!}`, move, [group.leans, rules, ground.wind.gust], () => frameForces(ground, parts, moment));
         return frameRows(ground, parts, toldAnew(forces, ground), moment, move.id);
       });
       sayRows(rows, move.id, said);
