@@ -20,7 +20,8 @@ const MAY_CARRY = {
   joint: new Set(['boltShear', 'bolt', 'ownBolts', 'shear', 'traffic', 'opened', 'stiffened']),
   brace: new Set(['capacity', 'anchor', 'liftedBy']),
 };
-const besides = (thing: object, left: ReadonlySet<string>): unknown[] => Object.entries(thing).flatMap(([field, value]) => (left.has(field) ? [] : [field, value]));
+const besides = (thing: object, left: ReadonlySet<string>): unknown[] =>
+  Object.entries(thing).flatMap(([field, value]) => (left.has(field) ? [] : [field, value]));
 
 /** Where hooks hold what: the same thing while none of that is another. */
 const hookTies = ({ picks }: Plan): object =>
