@@ -1,6 +1,6 @@
 import { bandOrder } from '../beams/order';
 import { springsOfOne } from './rafters';
-import type { SwayAnswer, SwayFrame, SwayLoad, SwayStands, Unheld } from './sway-frame';
+import type { SwayAnswer, SwayFrame, SwayLoad, Unheld } from './sway-frame';
 import { Island, numbersOf, SOIL, type IslandAnswer, type IslandParts, type Leaning } from './sway-island';
 import {
   bentForces,

@@ -48,7 +48,7 @@ export function frameForces(ground: Ground, parts: FrameParts, moment: Structure
 }
 
 /** The same frame told of the things as they are now: what they may carry is another, and nothing by which it leans. */
-export function toldAnew(forces: FrameForces, { by, beams, latest, context }: Ground): FrameForces {
+export function toldAnew(forces: FrameForces, { beams, latest, context }: Ground): FrameForces {
   if (forces === null || 'question' in forces) return forces;
   const { model } = forces;
   const { structure } = context.plan;
