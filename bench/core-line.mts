@@ -1,4 +1,4 @@
-/** bench:core. Speed of the core on a structure of 600 pieces and 2,000 moves; the last line is one JSON object. */
+/** bench:core. Speed of the core on girder lines of 600 pieces and 2,000 moves and on a frame on a grid; the last line is one JSON object. */
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -9,6 +9,7 @@ import { replay } from '../src/core/replay/replay';
 import type { Plan } from '../src/core/document/schema';
 import { solveLine } from '../src/core/stage/line';
 import { calculixCases } from '../tests/calculix-cases';
+import { framed } from '../tests/framed';
 import { girderLines } from '../tests/girder-lines';
 import { time, yardstick } from './timing.mts';
 
@@ -39,6 +40,11 @@ const editMs = middle(Array.from({ length: 21 }, () => once(() => void evaluate(
 // Twice the pieces, and twice the moves, over what they took: 2 is as they grow, 2.2 is n log n here.
 const growthPieces = whole(girderLines(20, 30)) / whole(girderLines(10, 30));
 const growthMoves = whole(girderLines(20, 30, 2000)) / whole(girderLines(20, 30, 1000));
+
+// Columns, beams between them and beams from beam to beam, all one frame: how it leans is asked each time a piece of it is let go.
+const frame = framed({ bays: new Array<number>(9).fill(7.5), rows: new Array<number>(5).fill(7), levels: [4, 8], between: 1 });
+const frameMs = once(() => void evaluate(frame, '2026-11-27'));
+const frameEditMs = middle([0, 1, 2].map(() => once(() => void evaluate(edited(frame), '2026-11-27'))));
 
 /** Cut as finely as CalculiX’s deck: a load of nothing at each of its nodes. */
 const PARTS = 72;
@@ -76,6 +82,9 @@ function calculix(): number | null {
 const calculixMs = calculix();
 const round = (value: number | null): number | null => (value === null ? null : Number(value.toPrecision(4)));
 console.log(`600 pieces, ${plan.moves.length} moves: whole ${(wholeMs / unit).toFixed(1)} yardsticks, one edit ${(editMs / unit).toFixed(1)}`);
+console.log(
+  `a frame of ${frame.structure.pieces.length} pieces and ${frame.moves.length} moves: whole ${(frameMs / unit).toFixed(1)} yardsticks, one edit ${(frameEditMs / unit).toFixed(1)}`,
+);
 if (calculixMs !== null) console.log(`one stage: ${(calculixMs / stageMs).toFixed(0)} times as fast as CalculiX`);
 console.log(
   JSON.stringify({
@@ -88,6 +97,8 @@ console.log(
     stageWorstDifference: round(stageWorstDifference),
     growthPieces: round(growthPieces),
     growthMoves: round(growthMoves),
+    frameMs: round(frameMs),
+    frameEditMs: round(frameEditMs),
     yardstickMs: round(unit),
   }),
 );
