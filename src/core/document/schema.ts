@@ -297,7 +297,7 @@ const pickSchema = closed({
 });
 
 /** What no load passes over while it is open. */
-export const zoneKinds = ['railway', 'road', 'people', 'roof', 'pit'] as const;
+export const zoneKinds = ['railway', 'road', 'people', 'roof', 'pit', 'laydown'] as const;
 
 export const linkKinds = ['post', 'wall', 'beam', 'blocking', 'plate', 'pad', 'footing', 'slab', 'soil', 'other'] as const;
 const linkSchema = closed({
@@ -479,11 +479,14 @@ export const planSchema = Type.Object(
             azimuthDeg: real('deg'),
             depth: Type.Optional(nullable(positive('m', 'of a pit, a trench, the ground behind a basement wall'))),
             edge: Type.Optional(nullable(closed({ by: text('who worked out that the edge of a pit holds'), on: text('when, as a date') }))),
+            carries: Type.Optional(nullable(positive('Pa', 'what the ground of a laydown may take'))),
+            timberLength: Type.Optional(nullable(positive('m', 'of the timber under either end of what lies in a laydown'))),
+            timberWidth: Type.Optional(nullable(positive('m'))),
             closed: nullable(
               closed({ how: text('how it is kept closed and empty while a load passes over'), by: text('who answers for it'), on: text('when, as a date') }),
             ),
           }),
-          { maxItems: 500, description: 'what no load is carried over unless it is closed' },
+          { maxItems: 500, description: 'what no load is carried over unless it is closed; where the ground ends; where steel lies before it is lifted' },
         ),
       ),
       signallers: Type.Optional(

@@ -55,6 +55,7 @@ import { seatsFitChecks } from '../checks/seats/seats-fit';
 import { twoListChecks } from '../checks/steel/two-lists';
 import { wayInChecks } from '../checks/way-in/way-in';
 import { standZoneChecks } from '../checks/site/stand-zones';
+import { laydownChecks } from '../checks/site/laydowns';
 import { stringChecks } from '../checks/lift/string';
 import { weatherChecks } from '../checks/site/weather';
 import { yardChecks } from '../checks/gear/yard';
@@ -238,6 +239,7 @@ export function evaluateWhole(drawn: Plan, today: string | null): Whole {
     ...keepOne('inTheWay', inTheWayFrom(context), () => inTheWayChecks(context)),
     ...cranesTogetherChecks(context),
     ...laidChecks(context),
+    ...laydownChecks(context),
     ...standZoneChecks(context),
     ...seatsFitChecks(context),
     ...twoListChecks(context),

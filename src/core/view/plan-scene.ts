@@ -6,10 +6,10 @@ import { pathGrip } from '../edit/path-hands';
 import { breadthOf } from '../settle/piece-weight';
 import type { Check, StationId } from '../verdict/check';
 import type { Moment } from '../replay/now';
-import type { Plan } from '../document/schema';
+import type { Plan, Zone } from '../document/schema';
 import { formatQuantity } from '../units';
 import { boomShapes } from './boom-shapes';
-import { extentOf, type Drawing, type Shape } from './draw-list';
+import { extentOf, type Drawing, type Shape, type Style } from './draw-list';
 import { bentsAbove } from './bent-shapes';
 import type { ShoresMoment } from './shore-moment';
 import { hasShores, shoresAbove } from './shore-shapes';
@@ -88,19 +88,14 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
     {
       shape: 'polygon',
       points: rectangle(zone.at, zone.length, zone.width, zone.azimuthDeg),
-      style: zone.kind === 'pit' ? { fill: 'faint', stroke: 'ink', width: 1.4 } : { stroke: zone.closed ? 'pencil' : 'stop', width: 1.2, dash: 'dash' },
+      style: zoneStyle(zone),
       of: { kind: 'zone', id: zone.id },
     },
     {
       shape: 'label',
       at: add(zone.at, scale(leftOf(direction(zone.azimuthDeg)), zone.width / 2)),
-      text:
-        zone.kind === 'pit'
-          ? `${zone.name}, ${zone.depth ? formatQuantity(zone.depth, 'reach', units) : '?'} deep`
-          : zone.closed
-            ? `${zone.name}, closed`
-            : zone.name,
-      ink: zone.kind === 'pit' ? 'ink' : zone.closed ? 'pencil' : 'stop',
+      text: zoneText(zone, units),
+      ink: zone.kind === 'pit' ? 'ink' : zone.closed || zone.kind === 'laydown' ? 'pencil' : 'stop',
       sides: ['above', 'below', 'left', 'right', 'centre'],
     },
   ]);
@@ -109,6 +104,19 @@ function siteShapes(plan: Plan, onWay: boolean): Shape[] {
     { shape: 'label', at: one.at, text: one.name || 'signal person', ink: 'gear', sides: ['above', 'below', 'left', 'right'] },
   ]);
   return [...zones, ...people, ...things, ...plan.site.powerLines.flatMap((line) => powerLineShapes(plan, line))];
+}
+
+/** A laydown is pencilled, a pit is inked, and what no load may pass over stands out until it is closed. */
+function zoneStyle({ kind, closed }: Zone): Style {
+  if (kind === 'pit') return { fill: 'faint', stroke: 'ink', width: 1.4 };
+  if (kind === 'laydown') return { fill: 'faint', stroke: 'pencil', width: 1, dash: 'dot' };
+  return { stroke: closed ? 'pencil' : 'stop', width: 1.2, dash: 'dash' };
+}
+
+function zoneText({ name, kind, depth, carries, closed }: Zone, units: Plan['job']['units']): string {
+  if (kind === 'pit') return `${name}, ${depth ? formatQuantity(depth, 'reach', units) : '?'} deep`;
+  if (kind === 'laydown') return `${name}, ${carries ? `takes ${formatQuantity(carries, 'pressure', units)}` : 'takes ?'}`;
+  return closed ? `${name}, closed` : name;
 }
 
 function bearingShapes(plan: Plan, moment: Moment): Shape[] {

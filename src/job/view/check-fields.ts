@@ -46,6 +46,7 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'lift.down': at('picks', 'Past what stands over its place', 'That was worked out by'),
   'pick.lies': at('picks', 'It lies'),
   'pick.laid': at('steel', 'It comes there'),
+  'laydown.ground': at('gear', 'Its ground may take', 'Timber under either end, long', 'Timber under either end, wide'),
   'pick.lands': at('picks', 'Its ends land'),
   'pick.landsOn': at('picks', 'It rests first, from that end'),
   'turn.by': at('picks', 'Rolling it led by'),

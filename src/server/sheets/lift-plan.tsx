@@ -1,4 +1,5 @@
 import { Text, View } from '@react-pdf/renderer';
+import { zonesOf } from '@/core/document/zones';
 import type { ReactElement } from 'react';
 import { elevationScene } from '@/core/view/elevation-scene';
 import { planScene } from '@/core/view/plan-scene';
@@ -140,7 +141,7 @@ export function briefingPages({ head, paper, evaluation }: SheetWork): ReactElem
   const show = shower(plan);
   const bad = whatStops(checks);
   const near = onePerKind(worstFirst(checks.filter(({ verdict, ratio }) => verdict === 'tight' || (verdict === 'clear' && ratio !== null && ratio > 0.75))));
-  const zones = plan.site.zones ?? [];
+  const zones = zonesOf(plan);
   const stopWhen = [
     gusts[0]
       ? `a gust reaches ${show(gusts[0].gust, 'speed')} (${gusts[0].mark}; each lift has its own figure)`

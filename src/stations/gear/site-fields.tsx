@@ -158,6 +158,7 @@ const zoneWords: readonly (readonly [Zone['kind'], string])[] = [
   ['railway', 'a railway'],
   ['roof', 'a roof'],
   ['pit', 'a pit, trench or basement wall'],
+  ['laydown', 'a laydown: steel lies there'],
 ];
 
 /** What no load is carried over unless it is closed, and who says that it is. */
@@ -171,12 +172,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
     return edit({ closed: empty ? null : next }, field);
   };
   return (
-    <Fold
-      thing={zone.id}
-      title={zone.name || 'Zone'}
-      note={zone.kind === 'pit' ? 'the ground ends there' : zone.closed ? 'closed while a load passes' : 'open: no load over it'}
-      tools={<ThingTools station="gear" list="zones" thing={zone} />}
-    >
+    <Fold thing={zone.id} title={zone.name || 'Zone'} note={noteOf(zone)} tools={<ThingTools station="gear" list="zones" thing={zone} />}>
       <Pair>
         {words('Zone', zone.name, (name) => edit({ name }, 'name'))}
         {choice('It is', zone.kind, zoneWords, (kind) => edit({ kind }, 'kind'))}
@@ -187,6 +183,8 @@ function ZoneFields({ zone }: { zone: Zone }) {
         {figure('Zone turned', 'angle', saidOf(zone, 'azimuthDeg', zone.azimuthDeg), (azimuthDeg) => edit({ azimuthDeg }, 'turn'))}
         {zone.kind === 'pit' ? (
           <PitFields zone={zone} />
+        ) : zone.kind === 'laydown' ? (
+          <LaydownFields zone={zone} />
         ) : (
           <>
             {words('Kept closed by', closed.how, (how) => close({ how }, 'how'), { placeholder: 'not closed' })}
@@ -196,6 +194,25 @@ function ZoneFields({ zone }: { zone: Zone }) {
         )}
       </Pair>
     </Fold>
+  );
+}
+
+const noteOf = ({ kind, closed }: Zone): string => {
+  if (kind === 'pit') return 'the ground ends there';
+  if (kind === 'laydown') return 'steel lies there until it is lifted';
+  return closed ? 'closed while a load passes' : 'open: no load over it';
+};
+
+/** What the ground of a laydown takes, and what lies between it and the steel. */
+function LaydownFields({ zone }: { zone: Zone }) {
+  const edit = useEdit('zones', zone.id);
+  const { open } = useInputs();
+  return (
+    <>
+      {open('Its ground may take', 'pressure', zone.carries ?? null, (carries) => edit({ carries }, 'carries'))}
+      {open('Timber under either end, long', 'dimension', zone.timberLength ?? null, (timberLength) => edit({ timberLength }, 'timber length'))}
+      {open('Timber under either end, wide', 'dimension', zone.timberWidth ?? null, (timberWidth) => edit({ timberWidth }, 'timber width'))}
+    </>
   );
 }
 

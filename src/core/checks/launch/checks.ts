@@ -1,3 +1,4 @@
+import { zonesOf } from '../../document/zones';
 import { phrase, q, type Phrase } from '../../calc/work';
 import { add, leftOf, overlap, rectangle, scale } from '../../geometry/plane';
 import { pullOf } from '../../launch/sweep';
@@ -219,7 +220,7 @@ function roomChecks({ launch, name, at, ask }: LaunchGround, { lines, travel }: 
 /** What it is pushed over is closed meanwhile, and nothing stands in its way. */
 function overChecks({ context, launch, name, at }: LaunchGround, { lines, travel, nose, length, ahead, end }: Pushed): Check[] {
   const { plan, today } = context;
-  const zones = (plan.site.zones ?? []).filter(({ kind }) => kind !== 'pit');
+  const zones = zonesOf(plan);
   const lefts = lines.map(({ left }) => left);
   const half = Math.max(...lines.flatMap(({ parts }) => parts.map(({ settled: { section } }) => (section instanceof Missing ? 0.3 : section.width)))) / 2;
   const side = leftOf(ahead);

@@ -3,7 +3,7 @@ import { rulesOf, type Rules } from '../../rules/rule-sets';
 import { standingAt } from '../../settle/bodies';
 import { laidOut } from '../../settle/laid';
 import { isDay } from '../../units/day';
-import { pitsOf } from '../../document/pits';
+import { pitsOf } from '../../document/zones';
 import { namesPerson } from '../../document/records';
 import { chartsOf, craneAt, dutiesAt } from '../../settle/duties';
 import { craneOf } from '../../document/lookups';

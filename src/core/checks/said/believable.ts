@@ -313,6 +313,9 @@ function thingsOf(plan: Plan): Thing[] {
     ]),
     ...all(site.zones ?? [], 'zone', 'gear', named, (one) => [
       figure('its depth', one.depth, 'length', 0.2, 60),
+      figure('what its ground may take', one.carries, 'pressure', 10e3, 50e6),
+      figure('how long its timbers are', one.timberLength, 'dimension', 0.1, 12),
+      figure('how wide its timbers are', one.timberWidth, 'dimension', 0.05, 3),
       figure('its length', one.length, 'length', 0.3, 5000),
       figure('its width', one.width, 'length', 0.3, 5000),
     ]),

@@ -4,7 +4,7 @@ import { gapBetween, rectangle, type Vec } from '../../geometry/plane';
 import type { Check } from '../../verdict/check';
 import { craneAt } from '../../settle/duties';
 import { standsOfPick } from '../../document/lookups';
-import { pitsOf } from '../../document/pits';
+import { pitsOf } from '../../document/zones';
 import { dayFault, namesPerson } from '../../document/records';
 import type { Plan, Stand } from '../../document/schema';
 import { moveFor, type Context } from '../context';

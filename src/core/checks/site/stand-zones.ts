@@ -7,7 +7,8 @@ import { cranesStanding } from '../../settle/cranes-standing';
 import { dayFault, namesPerson, saysSomething } from '../../document/records';
 import { moveFor, type Context } from '../context';
 import { flatStop, missingCheck, on, said, told, type Place } from '../../verdict/build';
-import { outlineOf, zonesOf, zoneWords, type OpenZone } from './zones';
+import { zonesOf, type OpenZone } from '../../document/zones';
+import { outlineOf, zoneWords } from './zones';
 
 const DOES = { stands: 'stands in', lies: 'lays out and raises its boom over', tail: 'can swing its tail over' } as const;
 

@@ -9,14 +9,15 @@ import { breadthOf, type PieceWeight } from '../../settle/piece-weight';
 import type { Rules } from '../../rules/rule-sets';
 import type { SettledPlan } from '../../settle/settle';
 import { namesPerson, saysSomething } from '../../document/records';
-import type { Plan, Zone } from '../../document/schema';
+import { zonesOf, type OpenZone } from '../../document/zones';
+import type { Zone } from '../../document/schema';
 import { liftMove, onHook, type Context, type PickContext } from '../context';
 import { flatStop, missingCheck, said, told, type Place } from '../../verdict/build';
 
 const SOURCE = '29 CFR 1926.753(d) and 1926.1425: nobody under a load; common practice: over a railway, a road or a roof only while it is closed';
 
 /** What a zone is, in words. */
-export const zoneWords: Record<Exclude<Zone['kind'], 'pit'>, string> = {
+export const zoneWords: Record<OpenZone['kind'], string> = {
   railway: 'a railway',
   road: 'a public way',
   people: 'where people are',
@@ -31,9 +32,6 @@ function boomOver({ stand, crane }: PickContext, hook: Vec, bearingDeg: number, 
   return radius > 0 ? [add(foot, side), add(foot, scale(side, -1)), add(hook, scale(side, -1)), add(hook, side)] : [];
 }
 
-/** A zone that something may pass over or stand in: beside a pit other things are asked. */
-export type OpenZone = Zone & { kind: Exclude<Zone['kind'], 'pit'> };
-export const zonesOf = ({ site }: Plan): OpenZone[] => (site.zones ?? []).flatMap((one) => (one.kind === 'pit' ? [] : [{ ...one, kind: one.kind }]));
 export const outlineOf = ({ at, length, width, azimuthDeg }: Zone): Vec[] => rectangle(at, length, width, azimuthDeg);
 /** Whether it is said how a zone is kept closed meanwhile, by whom and since when. */
 export const isClosed = ({ closed }: Zone, today: string | null): boolean =>
@@ -85,14 +83,14 @@ export function zoneChecks({ plan, today, rules }: Context, picked: PickContext)
 }
 
 /** What passes over a zone does so only while that is closed, by a named person. */
-export function overZone(place: Place, zone: Zone, what: string, remedy: string, today: string | null, more: Phrase): Check {
+export function overZone(place: Place, zone: OpenZone, what: string, remedy: string, today: string | null, more: Phrase): Check {
   const record = zone.closed;
   if (!record)
     return flatStop(
       place,
       'count',
       told(
-        phrase`${what} passes over ${zone.name}, ${zoneWords[zone.kind as keyof typeof zoneWords]}, on its way, and nothing says that it is closed meanwhile. ${remedy} and say who answers for it.`,
+        phrase`${what} passes over ${zone.name}, ${zoneWords[zone.kind]}, on its way, and nothing says that it is closed meanwhile. ${remedy} and say who answers for it.`,
       ),
       [],
     );
