@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { quayFootbridge } from '../tests/demo-plan';
+import { quayFootbridge, vehicleRamp } from '../tests/demo-plan';
 import type { Plan } from '../src/core/document/schema';
 import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
 
@@ -208,6 +208,45 @@ test('a trench as deep as it is near is a stop until somebody says that it holds
   const { site } = await planOf(request, job);
   expect(site.walked).toEqual({ by: 'R. Adeyemi', on: '2026-10-19' });
   expect(site.zones![0]).toMatchObject({ kind: 'pit', depth: 4.5, edge: { by: 'M. Lindqvist', on: '2026-11-02' } });
+});
+
+test('steel laid before its lift: its laydown asks what its ground takes and what timber is under it, and too little is a stop', async ({ page, request }) => {
+  const job = await makeJob(
+    request,
+    (plan) => {
+      plan.structure.pieces.find(({ id }) => id === 'g1-1')!.lies!.comes = 'before';
+    },
+    vehicleRamp(),
+  );
+  await openJob(page, job);
+  await station(page, 'Gear');
+  await workings(page).getByRole('button', { name: 'Zone', exact: true }).click();
+  await workings(page).getByRole('button', { name: /^Zone/ }).last().click();
+  await choose(page, 'It is', 'a laydown');
+  await field(page, 'Zone').fill('South laydown');
+  const { lies } = (await planOf(request, job)).structure.pieces.find(({ id }) => id === 'g1-1')!;
+  for (const [label, value] of [
+    ['Zone, long', '40 m'],
+    ['Zone, wide', '5 m'],
+    ['Zone turned', `${lies!.azimuthDeg}°`],
+    ['Its middle, east', `${lies!.x! + 60} m`],
+    ['Its middle, north', `${lies!.y} m`],
+  ])
+    await field(page, label!).fill(value!);
+  await expect(check(page, 'laydown.outside', 'G1.1')).toHaveAttribute('data-verdict', 'tight');
+  await field(page, 'Its middle, east').fill(`${lies!.x} m`);
+  await expect(check(page, 'laydown.outside', 'G1.1')).toHaveCount(0);
+  await expect(check(page, 'laydown.ground', 'South laydown')).toHaveAttribute('data-verdict', 'missing');
+  await field(page, 'Its ground may take').fill('40 kPa');
+  await field(page, 'Each timber, long').fill('1.2 m');
+  await field(page, 'Each timber, wide').fill('300 mm');
+  await expect(check(page, 'laydown.ground', 'South laydown')).toHaveAttribute('data-verdict', 'stop');
+  await field(page, 'Its ground may take').fill('400 kPa');
+  await expect(check(page, 'laydown.ground', 'South laydown')).toHaveAttribute('data-verdict', 'clear');
+  await accessible(page);
+  await saved(page);
+  const { site } = await planOf(request, job);
+  expect(site.zones!.at(-1)).toMatchObject({ kind: 'laydown', name: 'South laydown', carries: 400e3, timberLength: 1.2, timberWidth: 0.3 });
 });
 
 test('a crane and a sling set of another job are taken over with chart and tag, and undone one by one', async ({ page, job, request }) => {

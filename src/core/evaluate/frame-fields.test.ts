@@ -54,5 +54,46 @@ describe.each([
     const shared = sharing(plan, edited);
     expect(told(shared)).toEqual(afresh(() => told(structuredClone(shared))));
   });
+  /** Edits of what stood open or was said in words, of winds, rules and moves. */
+  const set = (list: (typeof lists)[number], changes: Thing) => (edited: Plan) => void Object.assign(edited.structure[list][0]!, changes);
+  const named: [string, (edited: Plan) => void][] = [
+    ['a foot that holds a moment', set('supports', { holdsMoment: 9e3 })],
+    ['a foot that is held down', set('supports', { holdsDown: 5e3 })],
+    ['a foot that gives', set('supports', { spring: 4e7 })],
+    ['a foot of another kind', (edited) => void Object.assign(edited.structure.supports[0]!, { kind: 'bearing', anchors: null })],
+    ['a foot with one anchor', (edited) => edited.structure.supports[0]!.anchors && (edited.structure.supports[0]!.anchors.count = 1)],
+    ['a joint of another kind', set('joints', { kind: 'seat' })],
+    ['a joint whose holes nobody counted', set('joints', { holes: null })],
+    ['a joint that holds a moment', set('joints', { moment: 40e3 })],
+    ['a brace nobody knows how stiff', set('braces', { stiffness: null })],
+    ['a brace nobody knows which way', set('braces', { towardsDeg: null })],
+    ['a brace nobody knows how steep', set('braces', { slopeDeg: null })],
+    ['a brace that pushes too', set('braces', { kind: 'strut' })],
+    ['a brace against twist alone', set('braces', { stops: 'twist' })],
+    ['a piece on the scale', set('pieces', { weighed: 900 })],
+    ['a column turned about its axis', (edited) => edited.structure.pieces.forEach((one) => void (one.webDeg = 90))],
+    ['a make of another section', set('makes', { made: { kind: 'section', section: 'W12x40' } })],
+    ['a stronger gust', (edited) => void (edited.site.standingGust = 31)],
+    ['a gust nobody knows', (edited) => void (edited.site.standingGust = null)],
+    ['another forecast', (edited) => void (edited.site.forecastGust = 11)],
+    ['a greater lean', (edited) => void (edited.job.thresholds = { ...edited.job.thresholds, lean: 0.02 })],
+    ['more wind on a girder', (edited) => void (edited.job.thresholds = { ...edited.job.thresholds, girderDrag: 3.3 })],
+    ['the other school', (edited) => void (edited.job.ruleSet = edited.job.ruleSet === 'us-asd' ? 'eu-ls' : 'us-asd')],
+    ...plan.moves.flatMap((move, i): [string, (edited: Plan) => void][] => {
+      if (move.kind === 'joint.make')
+        return [
+          [`move ${i}: one bolt`, (edited) => void Object.assign(edited.moves[i]!, { bolts: 1, pins: 0 })],
+          [`move ${i}: as they lie`, (edited) => void Object.assign(edited.moves[i]!, { fit: 'asLies' })],
+        ];
+      return move.kind === 'brace.fix' || move.kind === 'support.ready' ? [[`move ${i}: left out`, (edited) => void edited.moves.splice(i, 1)]] : [];
+    }),
+  ];
+  test.each(named)('%s', (_, change) => {
+    const edited = structuredClone(plan);
+    change(edited);
+    evaluate(plan, TODAY);
+    const shared = sharing(plan, edited);
+    expect(told(shared)).toEqual(afresh(() => told(structuredClone(shared))));
+  });
   test('and back again', () => expect(told(plan)).toEqual(before));
 });

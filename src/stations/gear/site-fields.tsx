@@ -158,7 +158,7 @@ const zoneWords: readonly (readonly [Zone['kind'], string])[] = [
   ['railway', 'a railway'],
   ['roof', 'a roof'],
   ['pit', 'a pit, trench or basement wall'],
-  ['laydown', 'a laydown: steel lies there'],
+  ['laydown', 'a laydown'],
 ];
 
 /** What no load is carried over unless it is closed, and who says that it is. */
@@ -199,7 +199,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
 
 const noteOf = ({ kind, closed }: Zone): string => {
   if (kind === 'pit') return 'the ground ends there';
-  if (kind === 'laydown') return 'steel lies there until it is lifted';
+  if (kind === 'laydown') return 'steel lies there';
   return closed ? 'closed while a load passes' : 'open: no load over it';
 };
 
@@ -210,8 +210,8 @@ function LaydownFields({ zone }: { zone: Zone }) {
   return (
     <>
       {open('Its ground may take', 'pressure', zone.carries ?? null, (carries) => edit({ carries }, 'carries'))}
-      {open('Timber under either end, long', 'dimension', zone.timberLength ?? null, (timberLength) => edit({ timberLength }, 'timber length'))}
-      {open('Timber under either end, wide', 'dimension', zone.timberWidth ?? null, (timberWidth) => edit({ timberWidth }, 'timber width'))}
+      {open('Each timber, long', 'dimension', zone.timberLength ?? null, (timberLength) => edit({ timberLength }, 'timber length'))}
+      {open('Each timber, wide', 'dimension', zone.timberWidth ?? null, (timberWidth) => edit({ timberWidth }, 'timber width'))}
     </>
   );
 }

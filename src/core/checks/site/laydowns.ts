@@ -33,7 +33,7 @@ function outside({ plan }: Context, { body, hung }: Laid, laydowns: readonly { l
   const place: Place = {
     id: 'laydown.outside',
     ...on('beam', { id: body.id }, body.name),
-    station: 'steel',
+    station: 'gear',
     move: hung === null ? null : (plan.moves[hung]?.id ?? null),
     calc: 'record',
     source: 'Common practice: steel lies where a place was made ready for it',
