@@ -1,3 +1,4 @@
+import { keep } from '../../document/keep';
 import { allRows, allWalls } from '../../document/views';
 import { sequenceNeeds } from '../../gates/sequence.calc';
 import type { AboutKind, Check, StationId } from '../../verdict/check';
@@ -71,18 +72,20 @@ const askedOf = (plan: Plan): Asked[] => [
 /** A figure that only serves to draw a thing is asked for by its name: what is worked out from it is worked out from nothing. */
 export function unsaidChecks({ plan }: Context): Check[] {
   return askedOf(plan).flatMap(({ thing, kind, name, station, part }) =>
-    (thing.unsaid ?? []).map((key) =>
-      missingCheck(
-        {
-          id: 'said.figure',
-          ...on(kind, thing, name, part === undefined ? key : `${part} ${key}`),
-          station,
-          move: null,
-          calc: sequenceNeeds.id,
-          source: 'Common practice: a figure nobody has said is asked, never taken',
-        },
-        'count',
-        `${name}: nobody has said ${unsaidWords[key]} yet. What is it?`,
+    keep('said.figure', thing, [kind, name, station, part], () =>
+      (thing.unsaid ?? []).map((key) =>
+        missingCheck(
+          {
+            id: 'said.figure',
+            ...on(kind, thing, name, part === undefined ? key : `${part} ${key}`),
+            station,
+            move: null,
+            calc: sequenceNeeds.id,
+            source: 'Common practice: a figure nobody has said is asked, never taken',
+          },
+          'count',
+          `${name}: nobody has said ${unsaidWords[key]} yet. What is it?`,
+        ),
       ),
     ),
   );

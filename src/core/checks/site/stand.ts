@@ -163,13 +163,15 @@ const TAIL_TOP = 1.5;
 /** Degrees either side of the tail's centreline that the counterweight covers. */
 const TAIL_HALF_WIDTH_DEG = 35;
 
-function inTailSweep(outline: readonly Vec[], stand: Stand, crane: Crane, path: LiftPath): boolean {
+function inTailSweep(outline: readonly Vec[], { at }: Stand, crane: Crane, path: LiftPath): boolean {
   const reach = crane.tailRadius + 5;
-  return path.stations.some((station) => {
-    const tail = wrapDeg(station.bearingDeg + 180);
-    const near = clipToReach(outline, stand.at, reach);
-    return near.some((point) => Math.abs(wrapDeg(angleOf(sub(point, stand.at)) - tail)) <= TAIL_HALF_WIDTH_DEG);
-  });
+  // Most of what stands is nowhere near it.
+  for (const axis of ['x', 'y'] as const)
+    if (outline.every((one) => one[axis] > at[axis] + reach) || outline.every((one) => one[axis] < at[axis] - reach)) return false;
+  const bearings = clipToReach(outline, at, reach).map((point) => angleOf(sub(point, at)));
+  return (
+    bearings.length > 0 && path.stations.some(({ bearingDeg }) => bearings.some((one) => Math.abs(wrapDeg(one - bearingDeg - 180)) <= TAIL_HALF_WIDTH_DEG))
+  );
 }
 
 function clipToReach(outline: readonly Vec[], centre: Vec, reach: number): Vec[] {

@@ -25,11 +25,19 @@ import type { Said } from './worst';
 /** AISC 360 F6, Ω of bending. */
 const OMEGA = 1.67;
 
+/** A row is kept from one edit to the next, and so are its words and its working. */
+const words = new WeakMap<Row, Check>();
+function inWords(row: Exclude<Row, Check>): Check {
+  let known = words.get(row);
+  if (!known) words.set(row, (known = row.tell()));
+  return known;
+}
+
 /** Puts what was found where the rows of a move go. */
 export function sayRows(rows: readonly Row[], move: string | null, said: Said): void {
   for (const row of rows) {
     if (isTold(row)) said.put(row);
-    else said.ratio(row.id, row.kind, row.thing, row.part, move, row.numbers, row.tell);
+    else said.ratio(row.id, row.kind, row.thing, row.part, move, row.numbers, () => inWords(row));
   }
 }
 
