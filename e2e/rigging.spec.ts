@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { quayFootbridge, vehicleRamp } from '../tests/demo-plan';
+import { newTower } from '../src/core/document/new-tower';
 import type { Plan } from '../src/core/document/schema';
 import { accessible, check, expect, field, makeJob, openJob, planOf, saved, station, test } from './job';
 
@@ -208,6 +209,45 @@ test('a trench as deep as it is near is a stop until somebody says that it holds
   const { site } = await planOf(request, job);
   expect(site.walked).toEqual({ by: 'R. Adeyemi', on: '2026-10-19' });
   expect(site.zones![0]).toMatchObject({ kind: 'pit', depth: 4.5, edge: { by: 'M. Lindqvist', on: '2026-11-02' } });
+});
+
+test('a mast higher than it may stand free is a stop until something holds it, and that is asked for and has to stand', async ({ page, request }) => {
+  const job = await makeJob(
+    request,
+    (plan) => void Object.assign(plan.cranes[0]!, { pivotBack: 0, pivotHeight: 22, tower: { ...newTower(), slewsFree: true }, cab: null, parts: [] }),
+    quayFootbridge(),
+  );
+  await openJob(page, job);
+  await station(page, 'Gear');
+  const free = check(page, 'stand.mastFree').first();
+  await expect(free).toHaveAttribute('data-verdict', 'missing');
+  await free.click();
+  await expect(field(page, 'Mast may stand free').first()).toBeFocused();
+  await field(page, 'Mast may stand free').first().fill('18 m');
+  await expect(free).toHaveAttribute('data-verdict', 'stop');
+  await workings(page).getByRole('button', { name: 'What holds the mast' }).first().click();
+  await field(page, 'Holds the mast at').fill('12 m');
+  await expect(check(page, 'stand.mastFree').and(page.locator('[data-verdict="stop"]'))).toHaveCount(0);
+  await expect(check(page, 'stand.mastHeld').filter({ hasText: 'With how much does the mast' }).first()).toBeVisible();
+  await field(page, 'Mast brings there').fill('80 kN');
+  await field(page, 'It may carry there').fill('120 kN');
+  await field(page, 'Its fixing worked out by').fill('P. Novak');
+  await expect(check(page, 'stand.mastHeld').filter({ hasText: 'Which pieces' }).first()).toBeVisible();
+  await workings(page).getByRole('button', { name: 'Tie 1 is fixed to' }).click();
+  await page.getByLabel('Find a piece').first().waitFor();
+  await page.getByRole('option').first().click();
+  await expect(check(page, 'stand.mastHeld').filter({ hasText: 'does not stand when the crane is set up' }).first()).toBeVisible();
+  await accessible(page);
+  await saved(page);
+  const [hold] = (await planOf(request, job)).cranes[0]!.tower!.heldAt!;
+  expect(hold).toMatchObject({ name: 'Tie 1', level: 12, brings: 80e3, carries: 120e3, by: 'P. Novak' });
+  expect(hold!.pieces).toHaveLength(1);
+  await workings(page)
+    .getByRole('button', { name: /^Tie 1 is not fixed to/ })
+    .click();
+  await expect(check(page, 'stand.mastHeld').filter({ hasText: 'Which pieces' }).first()).toBeVisible();
+  await workings(page).getByRole('button', { name: 'Remove Tie 1' }).click();
+  await expect(check(page, 'stand.mastFree').first()).toHaveAttribute('data-verdict', 'stop');
 });
 
 test('steel laid before its lift: its laydown asks what its ground takes and what timber is under it, and too little is a stop', async ({ page, request }) => {

@@ -22,7 +22,10 @@ export type Taken = Pick<JobGear, 'cranes' | 'duties' | 'yard'>;
 export function takenCrane(from: JobGear, crane: Crane, freshId: (prefix: string) => string): Taken {
   const id = freshId('c');
   const duties = from.duties.filter((one) => one.crane === crane.id).map((one) => ({ ...structuredClone(one), id: freshId('d'), crane: id }));
-  return { cranes: [{ ...structuredClone(crane), id }], duties, yard: [] };
+  const own = structuredClone(crane);
+  // What holds its mast is of the job it comes from.
+  if (own.tower) delete own.tower.heldAt;
+  return { cranes: [{ ...own, id }], duties, yard: [] };
 }
 
 /** A crane of this job of which nothing is known but that there is one: no chart, no weights, its sizes not said. */
@@ -35,8 +38,8 @@ export function takenAs(
   blank: string,
   freshId: (prefix: string) => string,
 ): { changes: Partial<Omit<Crane, 'id'>>; duties: Duty[] } {
-  const { id: _, ...sizes } = structuredClone(crane);
-  const { duties } = takenCrane(from, crane, freshId);
+  const { cranes, duties } = takenCrane(from, crane, freshId);
+  const { id: _, ...sizes } = cranes[0]!;
   return { changes: { ...sizes, unsaid: [] }, duties: duties.map((duty) => ({ ...duty, crane: blank })) };
 }
 

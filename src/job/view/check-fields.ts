@@ -59,6 +59,8 @@ export const byCheck: Readonly<Record<string, WantedField[]>> = {
   'rigging.slides': at('picks', 'Kept from sliding by'),
   'rigging.tension': at('picks', ...bar, ...turned, 'Rating of one leg', 'Rating of a sling below', 'Rating of the sling', 'Rating of its sling'),
   'pick.critical': at('picks', 'Lift plan signed by', 'Signed on'),
+  'stand.mastFree': at('gear', 'Mast may stand free'),
+  'stand.mastHeld': at('gear', 'Holds the mast at', 'Mast brings there', 'It may carry there', 'Its fixing worked out by'),
   'crane.inspected': at('gear', 'Crane inspected by', 'Crane inspected on'),
   'path.footSource': at('measure', 'Figure from'),
   'day.date': at('runSheet', 'Day that ends'),

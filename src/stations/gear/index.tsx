@@ -6,6 +6,7 @@ import { chartsOf, counterweightOf } from '@/core/settle/duties';
 import type { Assembly } from '@/core/document/things/assembly';
 import type { Tower } from '@/core/document/things/tower';
 import { newAssembly } from '@/core/document/new-assembly';
+import { MastHolds } from './mast-holds';
 import { newTower } from '@/core/document/new-tower';
 import type { Fault } from '@/core/calc/schema';
 import { saidOf } from '@/core/document/things/unsaid';
@@ -396,6 +397,8 @@ function TowerFields({ tower, onTower }: { tower: Tower; onTower: (changes: Part
       )}
       {tower.slewsFree === false && words('May be held, says', tower.tied, (tied) => onTower({ tied }, 'tied'), { placeholder: 'nobody yet' })}
       {words('Taken down by', tower.down, (down) => onTower({ down }, 'down'), { placeholder: 'not said' })}
+      {open('Mast may stand free', 'length', tower.free ?? null, (free) => onTower({ free }, 'free height'))}
+      <MastHolds holds={tower.heldAt ?? []} onHolds={(heldAt, field) => onTower({ heldAt }, field)} />
     </Group>
   );
 }

@@ -6,7 +6,8 @@ import { shoresAt } from '../../view/shore-moment';
 import { allRound } from '../map/all-round';
 import type { Check } from '../../verdict/check';
 import { describe as words } from '../../verdict/describe';
-import type { Tower } from '../../document/things/tower';
+import type { MastHold, Tower } from '../../document/things/tower';
+import { applyCommand } from '../../edit/apply';
 import { newTower } from '../../document/new-tower';
 import { Missing } from '../../verdict/missing';
 import { hooksOf, pickContext } from '../lift/pick-context';
@@ -31,7 +32,10 @@ const said: Tower = {
   slewsFree: true,
   tied: '',
   down: 'a mobile crane from the quay, before the roof of the hall',
+  free: 25,
 };
+
+const tie: MastHold = { id: 't1', name: 'Tie 1', level: 10, brings: 80e3, carries: 120e3, by: 'P. Novak', pieces: [] };
 
 /** The footbridge lifted by one tower crane: jib 20 m up and 40 m long, counter-jib 12 m, on a chart of its own. */
 function tower(edit: (plan: Plan) => unknown = () => undefined): Plan {
@@ -127,6 +131,84 @@ describe('a tower crane', () => {
     const at = (out: number) => gap(shed(mastAt.x + out * Math.cos(back), mastAt.y + out * Math.sin(back), 15)).filter(({ about }) => about.id === 'k1');
     expect(at(8)[0]!.capacity).toBeCloseTo(20 - 0.75 - 15, 6);
     expect(at(15)).toEqual([]);
+  });
+
+  test('its mast stands no higher free than its maker lets it, over its base or over what holds it highest', () => {
+    const free = (changes: Partial<Tower>) =>
+      rows(
+        tower((plan) => Object.assign(crane(plan).tower!, changes)),
+        'stand.mastFree',
+      )[0]!;
+    expect(free({})).toMatchObject({ verdict: 'clear', demand: 20, capacity: 25 });
+    expect(free({ free: 20 }).verdict).toBe('clear');
+    expect(free({ free: 19.9 }).verdict).toBe('stop');
+    expect(text(free({ free: 15 }))).toMatch(/stands 20\.00 m over its base with nothing to hold it; its maker lets it stand 15\.00 m/);
+    expect(free({ free: null }).verdict).toBe('missing');
+    expect(text(free({ free: null }))).toMatch(/How high may the mast of .* stand free/);
+    const ties = (...levels: (number | null)[]) => levels.map((level, i) => ({ ...tie, id: `t${i}`, name: `Tie ${i + 1}`, level }));
+    // The longest stretch counts, wherever it is, and whichever was said first.
+    expect(free({ heldAt: ties(12) })).toMatchObject({ demand: 12 });
+    expect(free({ heldAt: ties(14, 6) })).toMatchObject({ demand: 8 });
+    expect(text(free({ free: 5, heldAt: ties(14, 6) }))).toMatch(/stands 8\.00 m over Tie 2/);
+    // What holds it nobody knows where, or above its jib, holds nothing.
+    expect(free({ heldAt: ties(null) })).toMatchObject({ demand: 20 });
+    expect(free({ heldAt: ties(21) })).toMatchObject({ demand: 20 });
+  });
+
+  test('what holds it higher up carries what comes there, and stands as long as the crane does', () => {
+    const held = (changes: Partial<MastHold>, moves: (plan: Plan) => unknown = () => undefined) =>
+      rows(
+        tower((plan) => {
+          crane(plan).tower!.heldAt = [{ ...tie, ...changes }];
+          moves(plan);
+        }),
+        'stand.mastHeld',
+      );
+    const first = quayFootbridge().moves.find((move) => move.kind === 'piece.letGo')!.beam;
+    /** The first piece stands before the crane comes. */
+    const before = (plan: Plan) => {
+      const set = plan.moves.findIndex((move) => move.kind === 'crane.set');
+      const [comes] = plan.moves.splice(set, 1);
+      plan.moves.splice(plan.moves.findIndex((move) => move.kind === 'piece.letGo') + 1, 0, comes!);
+    };
+    const plain = held({ pieces: [first] }, before);
+    expect(plain.map(({ verdict, demand, capacity }) => [verdict, demand, capacity])).toEqual([['clear', 80e3, 120e3]]);
+    expect(held({ pieces: [first], brings: 125e3 }, before)[0]!.verdict).toBe('stop');
+    expect(held({ pieces: [first], brings: 118e3 }, before)[0]!.verdict).toBe('tight');
+    const questions = held({ level: null, brings: null, carries: null, by: '', pieces: [] }).map((one) => `${one.verdict} ${text(one)}`);
+    expect(questions).toEqual([
+      expect.stringMatching(/^missing How high over the ground does Tie 1 hold/),
+      expect.stringMatching(/^missing With how much does the mast/),
+      expect.stringMatching(/^missing What may be pushed and pulled at Tie 1/),
+      expect.stringMatching(/^missing Who worked out that what Tie 1 is fixed to/),
+      expect.stringMatching(/^missing Which pieces of the structure is Tie 1 fixed to/),
+    ]);
+    for (const level of [0, 20.5]) expect(held({ level, pieces: [first] }, before).map(({ verdict }) => verdict)).toEqual(['missing', 'clear']);
+    // Set by this very crane it is not there when the crane comes.
+    const late = held({ pieces: [first] }).filter(({ verdict }) => verdict === 'stop');
+    expect(late.map(text)).toEqual([expect.stringMatching(/does not stand when the crane is set up/)]);
+    const gone = held({ pieces: [first] }, (plan) => {
+      before(plan);
+      const leaves = plan.moves.findIndex((move) => move.kind === 'crane.leave');
+      plan.moves.splice(leaves, 0, { id: 'again', kind: 'piece.hang', beam: first, by: 'another crane', checkedBy: 'L. Marsh' });
+    }).filter(({ verdict }) => verdict === 'stop');
+    expect(gone.map((one) => `${one.move} ${text(one)}`)).toEqual([expect.stringMatching(/^again .*which stands no more while the crane does/)]);
+    // After the crane has left it may go.
+    const after = held({ pieces: [first] }, (plan) => {
+      before(plan);
+      plan.moves.push({ id: 'again', kind: 'piece.hang', beam: first, by: 'another crane', checkedBy: 'L. Marsh' });
+    });
+    expect(after.map(({ verdict }) => verdict)).toEqual(['clear']);
+  });
+
+  test('a tie is of its job: the crane taken to another has none, and a piece that is taken out holds nothing', () => {
+    const plan = tower((one) => (crane(one).tower!.heldAt = [{ ...tie, pieces: [one.structure.pieces[0]!.id] }]));
+    const gear = { id: 'j', name: 'j', cranes: plan.cranes, duties: [], yard: [], day: null, used: [] };
+    expect(takenCrane(gear, crane(plan), (prefix) => `${prefix}9`).cranes[0]!.tower).toEqual({ ...said });
+    const done = applyCommand(plan, { name: 'removeFrom', args: { list: 'beams', id: plan.structure.pieces[0]!.id } });
+    if (!done.ok) throw new Error(done.faults[0]!.error);
+    expect(done.plan.cranes[0]!.tower!.heldAt).toEqual([{ ...tie, pieces: [] }]);
+    expect(() => tower((one) => (crane(one).tower!.heldAt = [{ ...tie, pieces: ['nobody'] }]))).toThrow();
   });
 
   test('out of service it turns with the wind over everything in its circle', () => {

@@ -2,7 +2,8 @@ import { phrase, q } from '../../calc/work';
 import { gapBetween, rectangle, toOutline } from '../../geometry/plane';
 import { beamBodies } from '../../settle/bodies';
 import type { Check } from '../../verdict/check';
-import type { Tower } from '../../document/things/tower';
+import { beamAt } from '../../replay/moment';
+import type { MastHold, Tower } from '../../document/things/tower';
 import { dayFault, namesPerson, saysSomething } from '../../document/records';
 import type { Crane, Stand } from '../../document/schema';
 import { moveFor, type Context } from '../context';
@@ -39,6 +40,8 @@ export function towerChecks(context: Context): Check[] {
       ...jibCheck(its, lengths, at('stand.jib')),
       ...baseChecks(context, its, tower, at),
       ...roomCheck(context, its, at('stand.mastRoom')),
+      freeHeight(context, its, tower, at('stand.mastFree')),
+      ...(tower.heldAt ?? []).flatMap((hold) => heldChecks(context, its, hold, at('stand.mastHeld'))),
       freeCheck(context, { ...its, jib }, tower, at('stand.slewsFree')),
       downCheck(its, tower, at('stand.takenDown')),
     ];
@@ -48,6 +51,76 @@ export function towerChecks(context: Context): Check[] {
 interface Its {
   crane: Crane;
   stand: Stand;
+}
+
+/** A mast stands no higher over its base, or over what holds it highest, than its maker lets it. */
+function freeHeight({ rules }: Context, { crane, stand }: Its, { free = null, heldAt = [] }: Tower, place: Place): Check {
+  if (free === null)
+    return missingCheck(
+      place,
+      'length',
+      `How high may the mast of ${crane.name} stand free over its base, or over the highest thing that holds it? Its maker says so.`,
+    );
+  // What is held at a level nobody knows holds nothing yet.
+  const known = heldAt.flatMap(({ level, name }) => (level === null || level > crane.pivotHeight ? [] : [{ level, name }])).sort((a, b) => a.level - b.level);
+  const steps = [{ level: 0, name: 'its base' }, ...known].map((one, i, all) => ({ ...one, high: (all[i + 1]?.level ?? crane.pivotHeight) - one.level }));
+  const worst = steps.reduce((most, one) => (one.high > most.high ? one : most));
+  return ratioCheck(
+    { ...place, source: sourced(TOWER_SOURCE, rules, 'strengthCaution') },
+    { demand: worst.high, capacity: free, quantity: 'length', caution: null, inclusive: true },
+    told(
+      phrase`The mast of ${crane.name} at ${stand.name} stands ${q(worst.high, 'length')} over ${worst.name} with nothing to hold it; its maker lets it stand ${q(free, 'length')}.`,
+    ),
+    [],
+  );
+}
+
+/** What holds a mast higher up: it carries what its maker says comes there, and what it is fixed to stands as long as the crane does. */
+function heldChecks(context: Context, { crane, stand }: Its, hold: MastHold, place: Place): Check[] {
+  const { plan, rules, replayed } = context;
+  const { level, brings, carries } = hold;
+  const name = hold.name.trim() || 'what holds it higher up';
+  const at = (part: string): Place => ({ ...place, ...on('stand', stand, `${stand.name}, ${name}`, `${hold.id} ${part}`) });
+  const asked: Check[] = [];
+  const ask = (part: string, quantity: 'length' | 'force' | 'count', question: string) => void asked.push(missingCheck(at(part), quantity, question));
+  if (level === null) ask('level', 'length', `How high over the ground does ${name} hold the mast of ${crane.name}?`);
+  else if (level <= 0 || level > crane.pivotHeight)
+    ask('level', 'length', `${name} is to hold the mast of ${crane.name} at a height where there is none. How high is it?`);
+  if (brings === null) ask('brings', 'force', `With how much does the mast of ${crane.name} push or pull at ${name} at the most? Its maker says so.`);
+  if (carries === null) ask('carries', 'force', `What may be pushed and pulled at ${name}?`);
+  if (!namesPerson(hold.by)) ask('by', 'count', `Who worked out that what ${name} is fixed to carries the mast of ${crane.name}?`);
+  if (hold.pieces.length === 0) ask('pieces', 'count', `Which pieces of the structure is ${name} fixed to?`);
+  const rows: Check[] = [...asked];
+  if (brings !== null && carries !== null)
+    rows.push(
+      ratioCheck(
+        { ...at('force'), source: sourced(TOWER_SOURCE, rules, 'strengthCaution') },
+        { demand: brings, capacity: carries, quantity: 'force', caution: rules.value('strengthCaution') },
+        told(phrase`The mast of ${crane.name} pushes or pulls with ${q(brings, 'force')} at ${name}; that may be ${q(carries, 'force')}.`),
+        [],
+      ),
+    );
+  const from = plan.moves.findIndex((move) => move.kind === 'crane.set' && move.stand === stand.id);
+  if (from < 0) return rows;
+  const left = plan.moves.findIndex((move, i) => i > from && move.kind === 'crane.leave' && move.stand === stand.id);
+  for (const id of hold.pieces) {
+    const { mark } = plan.structure.pieces.find((one) => one.id === id)!;
+    const gone = replayed.steps.slice(from, left < 0 ? undefined : left).find(({ after }) => beamAt(after.structure, id).where !== 'set');
+    if (!gone) continue;
+    rows.push(
+      flatStop(
+        { ...at(id), move: gone.move.id },
+        'count',
+        told([
+          gone.move.kind === 'crane.set'
+            ? `${name} holds the mast of ${crane.name} at ${mark}, and ${mark} does not stand when the crane is set up. Set it first, or say that the crane as high as that comes later.`
+            : `${name} holds the mast of ${crane.name} at ${mark}, which stands no more while the crane does.`,
+        ]),
+        [],
+      ),
+    );
+  }
+  return rows;
 }
 
 /** Nothing that stands there already, and nothing that is built, goes through a mast. */

@@ -237,6 +237,11 @@ function thingsOf(plan: Plan): Thing[] {
             figure('what may come down at a leg of its mast', crane.tower.carries, 'force', 30e3, 30e6),
             figure('what one leg of its mast pulls up', crane.tower.uplift || null, 'force', 5e3, 10e6),
             figure('what a leg of its mast is held down against', crane.tower.holds, 'force', 5e3, 30e6),
+            figure('how high its mast may stand free', crane.tower.free, 'length', 5, 150),
+            ...(crane.tower.heldAt ?? []).flatMap((hold) => [
+              figure(`what its mast brings to ${hold.name || 'what holds it'}`, hold.brings, 'force', 3e3, 10e6),
+              figure(`what ${hold.name || 'what holds its mast'} may carry`, hold.carries, 'force', 3e3, 30e6),
+            ]),
           ]
         : []),
       ...crane.parts.filter(({ mass }) => mass !== 0).map((part) => own(part.mass, 50, `the weight of its ${part.what.toLowerCase()}`)),

@@ -15,7 +15,22 @@ const ofYard = <T extends { gear?: string[] }>({ gear }: T): Ref<T>[] =>
     },
   );
 
-export const cranes: Thing<Crane> = { word: 'crane', refs: none };
+export const cranes: Thing<Crane> = {
+  word: 'crane',
+  // What held its mast and is gone holds it no more: by what else, is asked.
+  refs: ({ tower }) =>
+    (tower?.heldAt ?? []).flatMap(({ pieces }, i) =>
+      outOf<Crane>(
+        'beam',
+        pieces,
+        (j) => `tower.heldAt[${i}].pieces[${j}]`,
+        (thing, id) => {
+          const hold = thing.tower!.heldAt![i]!;
+          hold.pieces = hold.pieces.filter((other) => other !== id);
+        },
+      ),
+    ),
+};
 export const duties: Thing<Duty> = { word: 'chart', refs: ({ crane }) => [goes('crane', crane, 'crane')] };
 export const stands: Thing<Stand> = { word: 'stand', refs: ({ crane }) => [goes('crane', crane, 'crane')] };
 

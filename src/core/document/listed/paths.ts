@@ -88,7 +88,8 @@ type Inside =
   | 'survey.patterns[].bolts'
   | 'members[].make.parts'
   | 'shoring.bents[].loads'
-  | 'shoring.bents[].guys';
+  | 'shoring.bents[].guys'
+  | 'cranes[].tower.heldAt';
 /** A list of the plan that stands neither in a table above nor in `Inside` does not compile here. */
 const unlisted: Readonly<Record<Exclude<ListPath, (typeof listPaths)[ListName] | (typeof ownPaths)[keyof typeof ownPaths] | Inside>, never>> = {};
 void unlisted;
