@@ -52,6 +52,7 @@ test('every field that is the id of another thing is looked up', () => {
   // What no demo job says, said once: each field alone, in a thing that has it.
   const said: [ThingName, string, object][] = [
     ['duties', 'duties[]', { crane: 'x' }],
+    ['cranes', 'cranes[]', { tower: { heldAt: [{ pieces: ['x'] }] } }],
     ['picks', 'picks[]', { piece: 'x', stand: 'x', joined: ['y'], second: { stand: 'y' } }],
     ['raises', 'raises[]', { load: 'x', gear: ['y'], points: [{ kind: 'hoist', hangsOn: 'y' }] }],
     ['bents', 'shoring.bents[]', { standsOn: [{ link: 'x' }] }],
