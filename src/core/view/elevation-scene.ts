@@ -240,6 +240,9 @@ function craneShapes(pose: Pose, along: (p: Vec) => number): Shape[] {
   return shapes;
 }
 
+/** So far out of a mast what holds it is drawn [m]. */
+const TIE = 0.8;
+
 /** A mast, its jib and counter-jib at a height, and its trolley over the hook. */
 function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose, along: (p: Vec) => number): Shape[] {
   const of = { kind: 'stand' as const, id: stand.id };
@@ -269,6 +272,22 @@ function towerShapes({ context: { stand, crane, pick }, hook, craneThere }: Pose
       sides: ['below', 'above'],
       of,
     },
+    ...(crane.tower?.heldAt ?? []).flatMap(({ name, level }): Shape[] => {
+      if (level === null || level > crane.pivotHeight) return [];
+      const reach = half + TIE;
+      return [
+        {
+          shape: 'line',
+          points: [
+            { x: u - reach, y: level },
+            { x: u + reach, y: level },
+          ],
+          style: { stroke, width: 3, dash },
+          of,
+        },
+        { shape: 'label', at: { x: u + reach, y: level }, text: name, ink: craneThere ? 'ink' : 'pencil', sides: ['right', 'left', 'above'], of },
+      ];
+    }),
   ];
   if (!hook) return shapes;
   const out = direction(hook.station.bearingDeg);

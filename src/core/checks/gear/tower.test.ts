@@ -201,6 +201,19 @@ describe('a tower crane', () => {
     expect(after.map(({ verdict }) => verdict)).toEqual(['clear']);
   });
 
+  test('what holds it is drawn on its mast, at its level', () => {
+    const drawn = (level: number | null) => {
+      const plan = tower((one) => (crane(one).tower!.heldAt = [{ ...tie, level }]));
+      const settled = settle(plan);
+      const moment = replay(settled).steps.find(({ move }) => move.id === 'c1s')!.after;
+      const scene = elevationScene(settled, moment, 'boom', shoresAt(settled, moment, {}));
+      return scene.shapes.filter((one) => one.shape === 'label' && one.text === 'Tie 1').map((one) => one.shape === 'label' && one.at.y);
+    };
+    expect(drawn(10)).toEqual([10]);
+    expect(drawn(null)).toEqual([]);
+    expect(drawn(21)).toEqual([]);
+  });
+
   test('a tie is of its job: the crane taken to another has none, and a piece that is taken out holds nothing', () => {
     const plan = tower((one) => (crane(one).tower!.heldAt = [{ ...tie, pieces: [one.structure.pieces[0]!.id] }]));
     const gear = { id: 'j', name: 'j', cranes: plan.cranes, duties: [], yard: [], day: null, used: [] };
