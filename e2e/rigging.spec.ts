@@ -242,6 +242,13 @@ test('a mast higher than it may stand free is a stop until something holds it, a
   const [hold] = (await planOf(request, job)).cranes[0]!.tower!.heldAt!;
   expect(hold).toMatchObject({ name: 'Tie 1', level: 12, brings: 80e3, carries: 120e3, by: 'P. Novak' });
   expect(hold!.pieces).toHaveLength(1);
+  // A question about the second of two opens the field of the second.
+  await workings(page).getByRole('button', { name: 'What holds the mast' }).first().click();
+  await field(page, 'Holds the mast at').nth(1).fill('16 m');
+  await field(page, 'Mast brings there').nth(1).fill('60 kN');
+  await check(page, 'stand.mastHeld').filter({ hasText: 'What may be pushed and pulled at Tie 2' }).first().click();
+  await expect(field(page, 'It may carry there').nth(1)).toBeFocused();
+  await workings(page).getByRole('button', { name: 'Remove Tie 2' }).click();
   await workings(page)
     .getByRole('button', { name: /^Tie 1 is not fixed to/ })
     .click();

@@ -22,7 +22,9 @@ export function useGoTo(): (check: Check) => void {
       const at = history.plan.moves.findIndex((move) => move.id === check.move);
       if (at >= 0) goTo(at);
       else if (check.station === 'runSheet') goTo(-1);
-      void light(check, leansOn(history.plan, check.about), openStation);
+      // Of many alike in one thing the part says which.
+      const [part] = check.about.part?.split(' ') ?? [];
+      void light(check, [...(part ? [part] : []), ...leansOn(history.plan, check.about)], openStation);
     },
     [store],
   );
@@ -81,13 +83,17 @@ export async function unfold(id: string): Promise<void> {
   thing?.scrollIntoView({ block: 'start' });
 }
 
+/** Of several fields of one label the first that is empty, or else the first. */
 function findField(label: string, within: HTMLElement | null): HTMLInputElement | null {
+  let first: HTMLInputElement | null = null;
   for (const one of within?.querySelectorAll('label') ?? []) {
     if (!one.textContent?.trim().startsWith(label)) continue;
     const field = document.getElementById(one.htmlFor);
-    if (field instanceof HTMLInputElement) return field;
+    if (!(field instanceof HTMLInputElement)) continue;
+    if (field.value === '') return field;
+    first ??= field;
   }
-  return null;
+  return first;
 }
 
 /** How long a field stays lit [ms]. */

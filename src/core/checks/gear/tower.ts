@@ -113,7 +113,7 @@ function heldChecks(context: Context, { crane, stand }: Its, hold: MastHold, pla
         'count',
         told([
           gone.move.kind === 'crane.set'
-            ? `${name} holds the mast of ${crane.name} at ${mark}, and ${mark} does not stand when the crane is set up. Set it first, or say that the crane as high as that comes later.`
+            ? `${name} holds the mast of ${crane.name} at ${mark}, and ${mark} does not stand when the crane is set up. Set it first, or give the crane a lower mast until then.`
             : `${name} holds the mast of ${crane.name} at ${mark}, which stands no more while the crane does.`,
         ]),
         [],
