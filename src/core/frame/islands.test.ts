@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { swayIn, swaysOf } from './sway';
+import { numbersOf, type IslandParts } from './sway-island';
 import type { SwayBrace, SwayColumn, SwayFrame, SwayLoad, SwayStands } from './sway-frame';
 
 const EI = 8e6;
@@ -155,4 +156,54 @@ test('islands of which nothing is another are found again; those of which someth
   made = 0;
   solve(both, [push(both, 500, 0), push(both, 0, 501)]);
   expect(made).toBe(2);
+});
+
+describe('what an island is made of is told apart in numbers', () => {
+  const parts: IslandParts = {
+    size: 3,
+    width: 2,
+    columns: [
+      {
+        at: [0, 1, 2],
+        nodes: [
+          { z: 2, down: 10 },
+          { z: 4, down: 20 },
+        ],
+        stiffness: EI,
+        turned: [1],
+        block: () => [],
+        canStand: false,
+        railed: false,
+        rides: [{ at: 0, value: 1 }],
+      },
+    ],
+    springs: [{ stiffness: 5, terms: [{ at: 0, value: 1 }] }],
+    braces: [{ stiffness: 7, terms: [{ at: 1, value: 1 }], pullsOnly: true }],
+    soil: Float64Array.of(1, 2, 3),
+  };
+  const [column, spring, brace] = [parts.columns[0]!, parts.springs[0]!, parts.braces[0]!];
+  const other = (change: Partial<typeof column>): Partial<IslandParts> => ({ columns: [{ ...column, ...change }] });
+  test.each([
+    ['more unknowns', { size: 4 }],
+    ['a wider band', { width: 1 }],
+    ['places in the band', other({ at: [0, 2, 1] })],
+    ['a height', other({ nodes: [{ z: 3, down: 10 }, column.nodes[1]!] })],
+    ['a weight', other({ nodes: [{ z: 2, down: 11 }, column.nodes[1]!] })],
+    ['how stiff', other({ stiffness: 2 * EI })],
+    ['which node turns', other({ turned: [0] })],
+    ['whether it stands', other({ canStand: true })],
+    ['whether a rail is fixed to it', other({ railed: true })],
+    ['where it rides', other({ rides: [{ at: 0, value: 0.5 }] })],
+    ['that it rides', other({ rides: null })],
+    ['a spring', { springs: [{ ...spring, stiffness: 6 }] }],
+    ['where a spring is', { springs: [{ ...spring, terms: [{ at: 1, value: 1 }] }] }],
+    ['how a spring is moved', { springs: [{ ...spring, terms: [{ at: 0, value: -1 }] }] }],
+    ['a brace', { braces: [{ ...brace, stiffness: 8 }] }],
+    ['a brace that pushes', { braces: [{ ...brace, pullsOnly: false }] }],
+    ['where a brace is', { braces: [{ ...brace, terms: [{ at: 2, value: 1 }] }] }],
+    ['its own stiffness', { soil: Float64Array.of(1, 2, 4) }],
+  ] satisfies [string, Partial<IslandParts>][])('%s', (_, change) => expect(numbersOf({ ...parts, ...change }, false)).not.toEqual(numbersOf(parts, false)));
+  test('and whether its far multiple is wanted', () => expect(numbersOf(parts, true)).not.toEqual(numbersOf(parts, false)));
+  test('but the same is the same', () =>
+    expect(numbersOf(structuredClone({ ...parts, columns: [{ ...column, block: undefined }] }) as never, false)).toEqual(numbersOf(parts, false)));
 });

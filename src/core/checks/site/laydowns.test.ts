@@ -80,6 +80,24 @@ test('what is stacked on a piece presses with it; what lies beside it, or comes 
   expect(row(later).demand! / (weighs(later, 'g1-1') / 2 / 0.36)).toBeCloseTo(1, 9);
 });
 
+test('across two that lie beside each other it presses with either, never with both', () => {
+  const plan = ramp([laydown({ width: 12 })], (p) => {
+    lay(p, 'g1-1', {});
+    lay(p, 'g2-1', { y: 102 });
+    lay(p, 'g3-1', { y: 101, azimuthDeg: 20, level: 2.4 });
+  });
+  const heavier = Math.max(weighs(plan, 'g1-1'), weighs(plan, 'g2-1'));
+  expect(row(plan).demand! / ((heavier + weighs(plan, 'g3-1')) / 2 / 0.36)).toBeCloseTo(1, 9);
+});
+
+test('what lies outside of it presses elsewhere', () => {
+  const plan = ramp([laydown()], (p) => lay(p, 'g1-1', { y: 150 }));
+  expect(rows(plan)).toEqual([
+    expect.stringMatching(/^tight laydown.outside g1-1/),
+    'clear laydown.ground z1: Nothing is laid in North laydown before it is lifted.',
+  ]);
+});
+
 test('ground that takes less is a stop, and one that takes just more is tight', () => {
   const plan = ramp([laydown()], (p) => lay(p, 'g1-1', {}));
   const demand = row(plan).demand!;
