@@ -21,7 +21,11 @@ export const cranesStanding = (plan: Plan): readonly Standing[] =>
     const from = new Map<string, number>();
     const to = new Map<string, number>();
     plan.moves.forEach((move, at) => {
-      if (move.kind === 'crane.set' && !from.has(move.stand)) from.set(move.stand, at);
+      if (move.kind === 'crane.set') {
+        if (!from.has(move.stand)) from.set(move.stand, at);
+        // It comes back, and stands there until it leaves again.
+        to.delete(move.stand);
+      }
       if (move.kind === 'crane.leave') to.set(move.stand, at);
     });
     return plan.stands.flatMap((stand): Standing[] => {

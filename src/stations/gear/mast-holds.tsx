@@ -81,24 +81,28 @@ function FixedTo({ hold, onPieces }: { hold: MastHold; onPieces: (pieces: string
         finds="Find a piece"
         placeholder="its mark"
         none="No piece has that mark."
-        rows={(search, close) =>
-          plan.structure.pieces
-            .filter(({ id, mark }) => !hold.pieces.includes(id) && mark.toLowerCase().includes(search.trim().toLowerCase()))
-            .slice(0, SHOWN)
-            .map(({ id, mark }) => (
-              <Command.Item
-                key={id}
-                value={id}
-                className={`${findRow} font-semibold`}
-                onSelect={() => {
-                  onPieces([...hold.pieces, id]);
-                  close();
-                }}
-              >
-                {mark}
-              </Command.Item>
-            ))
-        }
+        rows={(search, close) => {
+          const wanted = search.trim().toLowerCase();
+          const found = plan.structure.pieces.filter(({ id, mark }) => !hold.pieces.includes(id) && mark.toLowerCase().includes(wanted));
+          return (
+            <>
+              {found.slice(0, SHOWN).map(({ id, mark }) => (
+                <Command.Item
+                  key={id}
+                  value={id}
+                  className={`${findRow} font-semibold`}
+                  onSelect={() => {
+                    onPieces([...hold.pieces, id]);
+                    close();
+                  }}
+                >
+                  {mark}
+                </Command.Item>
+              ))}
+              {found.length > SHOWN && <p className="px-2.5 py-1 text-soft">and {found.length - SHOWN} more</p>}
+            </>
+          );
+        }}
       />
     </div>
   );

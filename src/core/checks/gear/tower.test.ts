@@ -193,6 +193,15 @@ describe('a tower crane', () => {
       plan.moves.splice(leaves, 0, { id: 'again', kind: 'piece.hang', beam: first, by: 'another crane', checkedBy: 'L. Marsh' });
     }).filter(({ verdict }) => verdict === 'stop');
     expect(gone.map((one) => `${one.move} ${text(one)}`)).toEqual([expect.stringMatching(/^again .*which stands no more while the crane does/)]);
+    // The crane that has left comes back, and what held its mast is gone by then.
+    const back = held({ pieces: [first] }, (plan) => {
+      before(plan);
+      plan.moves.push(
+        { id: 'again', kind: 'piece.hang', beam: first, by: 'another crane', checkedBy: 'L. Marsh' },
+        { id: 'back', kind: 'crane.set', stand: 'w1' },
+      );
+    }).filter(({ verdict }) => verdict === 'stop');
+    expect(back.map((one) => `${one.move} ${text(one)}`)).toEqual([expect.stringMatching(/^again .*which stands no more while the crane does/)]);
     // After the crane has left it may go.
     const after = held({ pieces: [first] }, (plan) => {
       before(plan);

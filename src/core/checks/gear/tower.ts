@@ -3,6 +3,7 @@ import { gapBetween, rectangle, toOutline } from '../../geometry/plane';
 import { beamBodies } from '../../settle/bodies';
 import type { Check } from '../../verdict/check';
 import { beamAt } from '../../replay/moment';
+import { cranesStanding } from '../../settle/cranes-standing';
 import type { MastHold, Tower } from '../../document/things/tower';
 import { dayFault, namesPerson, saysSomething } from '../../document/records';
 import type { Crane, Stand } from '../../document/schema';
@@ -40,7 +41,7 @@ export function towerChecks(context: Context): Check[] {
       ...jibCheck(its, lengths, at('stand.jib')),
       ...baseChecks(context, its, tower, at),
       ...roomCheck(context, its, at('stand.mastRoom')),
-      freeHeight(context, its, tower, at('stand.mastFree')),
+      freeHeight(its, tower, at('stand.mastFree')),
       ...(tower.heldAt ?? []).flatMap((hold) => heldChecks(context, its, hold, at('stand.mastHeld'))),
       freeCheck(context, { ...its, jib }, tower, at('stand.slewsFree')),
       downCheck(its, tower, at('stand.takenDown')),
@@ -54,7 +55,7 @@ interface Its {
 }
 
 /** A mast stands no higher over its base, or over what holds it highest, than its maker lets it. */
-function freeHeight({ rules }: Context, { crane, stand }: Its, { free = null, heldAt = [] }: Tower, place: Place): Check {
+function freeHeight({ crane, stand }: Its, { free = null, heldAt = [] }: Tower, place: Place): Check {
   if (free === null)
     return missingCheck(
       place,
@@ -66,7 +67,7 @@ function freeHeight({ rules }: Context, { crane, stand }: Its, { free = null, he
   const steps = [{ level: 0, name: 'its base' }, ...known].map((one, i, all) => ({ ...one, high: (all[i + 1]?.level ?? crane.pivotHeight) - one.level }));
   const worst = steps.reduce((most, one) => (one.high > most.high ? one : most));
   return ratioCheck(
-    { ...place, source: sourced(TOWER_SOURCE, rules, 'strengthCaution') },
+    place,
     { demand: worst.high, capacity: free, quantity: 'length', caution: null, inclusive: true },
     told(
       phrase`The mast of ${crane.name} at ${stand.name} stands ${q(worst.high, 'length')} over ${worst.name} with nothing to hold it; its maker lets it stand ${q(free, 'length')}.`,
@@ -75,7 +76,7 @@ function freeHeight({ rules }: Context, { crane, stand }: Its, { free = null, he
   );
 }
 
-/** What holds a mast higher up: it carries what its maker says comes there, and what it is fixed to stands as long as the crane does. */
+/** What holds a mast higher up: it carries what its maker says comes there, and what it is fixed to stands from the first time the crane is set up until it leaves for good. */
 function heldChecks(context: Context, { crane, stand }: Its, hold: MastHold, place: Place): Check[] {
   const { plan, rules, replayed } = context;
   const { level, brings, carries } = hold;
@@ -100,12 +101,11 @@ function heldChecks(context: Context, { crane, stand }: Its, hold: MastHold, pla
         [],
       ),
     );
-  const from = plan.moves.findIndex((move) => move.kind === 'crane.set' && move.stand === stand.id);
-  if (from < 0) return rows;
-  const left = plan.moves.findIndex((move, i) => i > from && move.kind === 'crane.leave' && move.stand === stand.id);
+  const there = cranesStanding(plan).find((one) => one.stand.id === stand.id);
+  if (!there) return rows;
   for (const id of hold.pieces) {
     const { mark } = plan.structure.pieces.find((one) => one.id === id)!;
-    const gone = replayed.steps.slice(from, left < 0 ? undefined : left).find(({ after }) => beamAt(after.structure, id).where !== 'set');
+    const gone = replayed.steps.slice(there.from, there.to).find(({ after }) => beamAt(after.structure, id).where !== 'set');
     if (!gone) continue;
     rows.push(
       flatStop(

@@ -1,4 +1,5 @@
 import { phrase, q } from '../../calc/work';
+import { keepOne } from '../../document/keep';
 import { laydownsOf } from '../../document/zones';
 import type { Zone } from '../../document/schema';
 import { overlap, toOutline, type Vec } from '../../geometry/plane';
@@ -18,11 +19,14 @@ const EDGE = 0.05;
 /** Where steel lies before it is lifted: in a laydown, where there is one, and no heavier than its ground takes. */
 export function laydownChecks(context: Context): Check[] {
   const { plan, rules } = context;
-  const laydowns = laydownsOf(plan).map((laydown) => ({ laydown, outline: outlineOf(laydown) }));
-  if (laydowns.length === 0) return [];
-  // What comes on its truck as it is lifted lies in no laydown.
-  const laid = laidOut(plan, rules).filter(({ comes }) => comes !== 'onTruck');
-  return [...laid.flatMap((one) => outside(context, one, laydowns)), ...laydowns.map(({ laydown, outline }) => ground(context, laydown, laid, outline))];
+  const all = laidOut(plan, rules);
+  return keepOne('laydowns', [all, plan.site.zones, rules], () => {
+    const laydowns = laydownsOf(plan).map((laydown) => ({ laydown, outline: outlineOf(laydown) }));
+    if (laydowns.length === 0) return [];
+    // What comes on its truck as it is lifted lies in no laydown.
+    const laid = all.filter(({ comes }) => comes !== 'onTruck');
+    return [...laid.flatMap((one) => outside(context, one, laydowns)), ...laydowns.map(({ laydown, outline }) => ground(context, laydown, laid, outline))];
+  });
 }
 
 function outside({ plan }: Context, { body, hung }: Laid, laydowns: readonly { laydown: Zone; outline: Vec[] }[]): Check[] {
@@ -65,7 +69,7 @@ function ground({ plan, rules }: Context, laydown: Zone, laid: readonly Laid[], 
   if (here.length > 0 && (carries === null || timberLength === null || timberWidth === null)) {
     const lacks = [
       ...(carries === null
-        ? [`What may the ground of ${laydown.name} take, where ${here[0]!.body.name}${here.length > 1 ? ` and ${here.length - 1} more` : ''} are laid?`]
+        ? [`What may the ground of ${laydown.name} take, where ${here[0]!.body.name}${here.length > 1 ? ` and ${here.length - 1} more are` : ' is'} laid?`]
         : []),
       ...(timberLength === null || timberWidth === null ? [`How long and how wide is the timber under either end of what lies in ${laydown.name}?`] : []),
     ];
